@@ -1,0 +1,7 @@
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+/** The project's folder. */
+export const root = join(dirname(fileURLToPath(import.meta.url)), '..', '..');
+/** Everything that running the application leaves behind; not in git. */
+export const stateDir = join(root, '.anthypos');

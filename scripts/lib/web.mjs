@@ -1,0 +1,57 @@
+import { spawn } from 'node:child_process';
+import { join } from 'node:path';
+import { root } from './paths.mjs';
+import { alive, end, until } from './run.mjs';
+import { Stop } from './say.mjs';
+
+/** Photos are at most 8 MB; a little more lets the form round them through. */
+const BODY_LIMIT = '10M';
+
+/**
+ * Serves the built application. It listens on 127.0.0.1 unless HOST says otherwise.
+ * @returns {Promise<{ url: string, pid: number, exited: Promise<number>, stop: () => Promise<void> }>}
+ */
+export async function startWeb({
+	databaseUrl,
+	port,
+	host = '127.0.0.1',
+	demo = false,
+	quiet = false,
+	env = {}
+}) {
+	const child = spawn(process.execPath, [join(root, 'build', 'index.js')], {
+		cwd: root,
+		detached: true,
+		stdio: quiet ? 'ignore' : ['ignore', 'inherit', 'inherit'],
+		env: {
+			...process.env,
+			NODE_ENV: 'production',
+			BODY_SIZE_LIMIT: BODY_LIMIT,
+			SHUTDOWN_TIMEOUT: '3',
+			LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
+			DATABASE_URL: databaseUrl,
+			HOST: host,
+			PORT: String(port),
+			...(demo ? { ANTHYPOS_DEMO: '1' } : {}),
+			...env
+		}
+	});
+	const exited = new Promise((resolve) => child.once('exit', (code) => resolve(code ?? 1)));
+	const url = `http://${host === '0.0.0.0' ? '127.0.0.1' : host.includes(':') ? `[${host}]` : host}:${port}`;
+	const up = await until(
+		async () => {
+			if (!alive(child.pid) || child.exitCode !== null) return 'gone';
+			try {
+				return (await fetch(`${url}/api/clocks`, { signal: AbortSignal.timeout(2000) })).ok;
+			} catch {
+				return false;
+			}
+		},
+		{ withinMs: 90_000 }
+	);
+	if (up !== true) {
+		await end(child.pid);
+		throw new Stop('The web server did not start: see above.');
+	}
+	return { url, pid: child.pid, exited, stop: () => end(child.pid, { withinMs: 8000 }) };
+}

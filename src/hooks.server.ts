@@ -1,0 +1,58 @@
+import { randomUUID } from 'node:crypto';
+import { building } from '$app/environment';
+import { json, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
+import { BaseError } from 'sequelize';
+import { refusal } from '$lib/server/access';
+import { closeDb } from '$lib/server/db/connection';
+import { migrate } from '$lib/server/db/migrate';
+import { log } from '$lib/server/log';
+import { readSettings } from '$lib/server/repositories/settings';
+import { workshopSettings } from '$lib/core/workshop';
+
+export const init: ServerInit = async () => {
+	if (building) return;
+	await migrate();
+	if (process.env.ANTHYPOS_DEMO === '1') {
+		const { loadDemo } = await import('$lib/server/demo/load');
+		await loadDemo(new Date());
+	}
+	process.once('sveltekit:shutdown', () => void closeDb());
+};
+
+const NEEDS_NO_SETTINGS = /^\/(api\/calc|photos\/|_app\/)/;
+
+export const handle: Handle = async ({ event, resolve }) => {
+	const refused = refusal(event.request, process.env.ALLOWED_HOSTS);
+	if (refused) return json({ message: refused }, { status: 403 });
+	const theme = event.cookies.get('theme');
+	event.locals.theme = theme === 'light' || theme === 'dark' ? theme : 'system';
+	event.locals.settings = NEEDS_NO_SETTINGS.test(event.url.pathname)
+		? workshopSettings.parse({})
+		: (await readSettings()).settings;
+	const response = await resolve(event, {
+		transformPageChunk: ({ html }) => html.replace('%theme%', event.locals.theme)
+	});
+	response.headers.set('x-content-type-options', 'nosniff');
+	response.headers.set('referrer-policy', 'same-origin');
+	response.headers.set('x-frame-options', 'SAMEORIGIN');
+	return response;
+};
+
+/** A page that failed says so plainly, with a reference that stands in the log once. */
+export const handleError: HandleServerError = ({ error, event, status, message }) => {
+	if (status === 404) return { message: 'There is nothing at this address.' };
+	if (status === 413) return { message: 'That is too much at once: at most a few megabytes are taken.' };
+	if (status < 500) return { message };
+	const reference = randomUUID().slice(0, 8);
+	log.error(
+		{ reference, path: event.url.pathname, method: event.request.method, err: error },
+		'request failed'
+	);
+	return {
+		reference,
+		message:
+			error instanceof BaseError
+				? 'The database does not answer just now. Nothing that was saved is lost; try again in a moment.'
+				: 'Something went wrong on our side. Nothing that was saved is lost.'
+	};
+};

@@ -1,0 +1,9 @@
+export {
+	budget,
+	budgetInput,
+	stepInput,
+	DEFAULT_MARGIN_PERCENT,
+	type BudgetInput,
+	type BudgetResult,
+	type Deadline
+} from './budget';

@@ -1,0 +1,8 @@
+export {
+	CALCULATIONS,
+	describeCalculations,
+	fieldErrors,
+	runCalculation,
+	type CalcOutcome,
+	type FieldError
+} from './registry';

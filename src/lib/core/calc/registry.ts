@@ -1,0 +1,218 @@
+import { z } from 'zod';
+import { budget, budgetInput } from '../budget';
+import { cup, cupInput, part, partInput } from '../cure';
+import { dewPointC, dewPointInput } from '../humidity';
+import { correctPour, correctPourInput, mix, mixInput } from '../mix';
+import { mouldBlock, mouldBlockInput } from '../mould';
+import { pot, potInput } from '../pot';
+import { displacement, displacementInput } from '../volume';
+import { InputError } from '../working';
+
+/** A calculation that the screens use and that scripts may ask for. */
+export interface Calculation {
+	readonly name: string;
+	readonly about: string;
+	readonly schema: z.ZodType;
+	readonly example: unknown;
+	/** Checks and computes. Throws ZodError or InputError for input that no sum can be made from. */
+	readonly run: (input: unknown) => unknown;
+}
+
+function calculation<S extends z.ZodType>(
+	name: string,
+	about: string,
+	schema: S,
+	example: z.input<S>,
+	run: (input: z.output<S>, raw: z.input<S>) => unknown
+): Calculation {
+	return {
+		name,
+		about,
+		schema,
+		example,
+		run: (input) => run(schema.parse(input), input as z.input<S>)
+	};
+}
+
+const fastWhite = {
+	potLifeS: 150,
+	demouldS: 900,
+	character: 'quick' as const
+};
+
+/** Every calculation of the open interface, by name. */
+export const CALCULATIONS: readonly Calculation[] = [
+	calculation(
+		'displacement',
+		'Volume of a part from the water that it spilled.',
+		displacementInput,
+		{ overflowMassG: 84.8, waterTempC: 20 },
+		displacement
+	),
+	calculation(
+		'mix',
+		'Amounts of A, B, fillers and catalyst for a volume or a mass.',
+		mixInput,
+		{
+			resin: { densityAGPerMl: 1.08, densityBGPerMl: 0.97, ratio: { by: 'weight', a: 100, b: 90 } },
+			target: { volumeMl: 100 }
+		},
+		(_input, raw) => mix(raw)
+	),
+	calculation(
+		'correct-pour',
+		'What to add after too much of one part was poured.',
+		correctPourInput,
+		{ ratio: { by: 'weight', a: 100, b: 90 }, pouredAG: 110, pouredBG: 90 },
+		(input) => {
+			const c = correctPour(input);
+			const suffix = c.unit === 'g' ? 'G' : 'Ml';
+			return {
+				[`addA${suffix}`]: c.addA,
+				[`addB${suffix}`]: c.addB,
+				[`total${suffix}`]: c.total,
+				[`discard${suffix}`]: c.discard,
+				[`takeOutA${suffix}`]: c.takeOutA,
+				[`takeOutB${suffix}`]: c.takeOutB,
+				working: c.working
+			};
+		}
+	),
+	calculation(
+		'mould-block',
+		'Rubber for a one-piece block round a master.',
+		mouldBlockInput,
+		{
+			cavity: { shape: 'box', lengthMm: 90, widthMm: 70, heightMm: 60 },
+			masterVolumeMl: 85,
+			rubber: {
+				densityGPerMl: 1.1,
+				ratio: { by: 'weight', a: 100, b: 10 },
+				workingTimeS: 2400,
+				cureTimeS: 57_600,
+				refTempC: 23,
+				cureKind: 'condensation'
+			},
+			roomTempC: 21,
+			lossPercent: 4
+		},
+		(_input, raw) => mouldBlock(raw)
+	),
+	calculation(
+		'cup',
+		'Pot life, gel, temperature and peak of resin in its cup.',
+		cupInput,
+		{ resin: fastWhite, massG: 100, startTempC: 23, roomTempC: 23 },
+		(_input, raw) => cup(raw)
+	),
+	calculation(
+		'part',
+		'Gel at core and wall, demould time and heat of a section in its mould.',
+		partInput,
+		{
+			resin: fastWhite,
+			section: { shape: 'slab', thicknessMm: 6 },
+			mouldWallMm: 12,
+			startTempC: 23,
+			mouldTempC: 23,
+			roomTempC: 23
+		},
+		(_input, raw) => part(raw)
+	),
+	calculation(
+		'budget',
+		'Steps against a pot life.',
+		budgetInput,
+		{
+			steps: [
+				{ name: 'mix', durationS: 45 },
+				{ name: 'pour', durationS: 30 }
+			],
+			potLifeS: 150
+		},
+		(_input, raw) => budget(raw)
+	),
+	calculation(
+		'pot',
+		'Bubbles under pressure, pump-up time and stored energy.',
+		potInput,
+		{
+			gaugeKpa: 275.79,
+			altitudeM: 0,
+			potVolumeL: 9.5,
+			contentsL: 2,
+			freeAirLPerMin: 100,
+			ratedGaugeKpa: 400
+		},
+		pot
+	),
+	calculation(
+		'dew-point',
+		'Dew point by Magnus.',
+		dewPointInput,
+		{ tempC: 25, relativeHumidity: 60 },
+		(input) => ({ dewPointC: dewPointC(input) })
+	)
+];
+
+/** One thing wrong with an input, and where. */
+export interface FieldError {
+	path: string;
+	message: string;
+}
+
+/** The answer of a calculation, the errors at its fields, or that there is no such calculation. */
+export type CalcOutcome =
+	{ status: 'ok'; answer: unknown } | { status: 'unknown' } | { status: 'invalid'; errors: FieldError[] };
+
+/**
+ * Runs a calculation by name. Every answer is finite: an input that passes its ranges and still gives
+ * NaN or infinity is refused, never passed on.
+ */
+export function runCalculation(name: string, input: unknown): CalcOutcome {
+	const found = CALCULATIONS.find((c) => c.name === name);
+	if (!found) return { status: 'unknown' };
+	try {
+		const answer = found.run(input);
+		const bad = firstNotFinite(answer, '');
+		if (bad !== undefined) {
+			return {
+				status: 'invalid',
+				errors: [{ path: '', message: `These numbers lead out of range (${bad}): check units and sizes.` }]
+			};
+		}
+		return { status: 'ok', answer };
+	} catch (error) {
+		const errors = fieldErrors(error);
+		if (!errors) throw error;
+		return { status: 'invalid', errors };
+	}
+}
+
+/** Field errors of anything that the core throws about its input; `undefined` for anything else. */
+export function fieldErrors(error: unknown): FieldError[] | undefined {
+	if (error instanceof InputError) return [{ path: error.path.join('.'), message: error.message }];
+	if (error instanceof z.ZodError)
+		return error.issues.map((i) => ({ path: i.path.join('.'), message: i.message }));
+	return undefined;
+}
+
+function firstNotFinite(value: unknown, path: string): string | undefined {
+	if (typeof value === 'number') return Number.isFinite(value) ? undefined : path;
+	if (value === null || typeof value !== 'object') return undefined;
+	for (const [key, inner] of Object.entries(value)) {
+		const bad = firstNotFinite(inner, path ? `${path}.${key}` : key);
+		if (bad !== undefined) return bad;
+	}
+	return undefined;
+}
+
+/** The list that the interface gives of itself: names, JSON Schemas, one example each. */
+export function describeCalculations() {
+	return CALCULATIONS.map((c) => ({
+		name: c.name,
+		about: c.about,
+		schema: z.toJSONSchema(c.schema, { io: 'input', unrepresentable: 'any' }),
+		example: c.example
+	}));
+}

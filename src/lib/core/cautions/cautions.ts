@@ -1,0 +1,43 @@
+/** Where a caution belongs. */
+export type CautionTopic =
+	'isocyanate' | 'catalyst' | 'styrene' | 'epoxy' | 'silicone' | 'pressure' | 'vacuum' | 'heat' | 'knife';
+
+/** The usual cautions in one sentence each; none of them sets a limit, all defer to the maker's sheets. */
+const CAUTIONS: Readonly<Record<CautionTopic, string>> = {
+	isocyanate:
+		'Isocyanate in part A: ventilate, wear gloves, glasses and the respirator that the safety sheet names. Stop on any wheeze or rash.',
+	catalyst:
+		'MEKP destroys an eye in seconds: glasses on before the bottle is opened, eyewash within reach. Neat, it never meets accelerator, metal powder or metal vessels.',
+	styrene: 'Styrene: ventilate, no flame, gloves.',
+	epoxy: 'Epoxy sensitises skin: gloves and ventilation as the safety sheet says.',
+	silicone: 'Follow the rubber’s safety sheet: gloves, and keep it out of eyes.',
+	pressure:
+		'Only a vessel made and rated for pressure, relief valve working, every clamp closed. Never past its rating. Vent fully before opening.',
+	vacuum:
+		'Only a chamber rated for vacuum; a cracked lid is out of use. Let the air in before the pump stops.',
+	heat: 'A cup left over can smoke or melt: spread it out, outdoors if it smokes, and never put a lid on it.',
+	knife: 'Cut away from the hand that holds. Sanding dust: mask.'
+};
+
+/** The line under every caution: whose word comes first. */
+export const CAUTION_ORDER =
+	'The maker’s data and safety sheets, local codes and licensed practice come before anything said here.';
+
+/** Text of a caution. */
+export function caution(topic: CautionTopic): string {
+	return CAUTIONS[topic];
+}
+
+/** What to heed when a material's parts are handled. */
+export function cautionsFor(chemistry: 'urethane' | 'polyester' | 'epoxy' | 'silicone'): CautionTopic[] {
+	switch (chemistry) {
+		case 'urethane':
+			return ['isocyanate'];
+		case 'polyester':
+			return ['catalyst', 'styrene'];
+		case 'epoxy':
+			return ['epoxy'];
+		case 'silicone':
+			return ['silicone'];
+	}
+}

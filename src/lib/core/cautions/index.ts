@@ -1,0 +1,1 @@
+export { caution, cautionsFor, CAUTION_ORDER, type CautionTopic } from './cautions';

@@ -1,0 +1,5 @@
+export { CHARACTERS, CURE_DEFAULTS, cureRecord, type Character, type CureRecord } from './record';
+export { arrhenius } from './kinetics';
+export { calibrate, type CureModel } from './calibrate';
+export { cup, cupInput, tempC, type CupInput, type CupPoint, type CupResult } from './cup';
+export { part, partInput, type PartInput, type PartResult } from './part';

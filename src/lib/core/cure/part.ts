@@ -1,0 +1,84 @@
+import { z } from 'zod';
+import { digits, formatTime } from '../units';
+import { InputError, type Warning, type WorkingLine } from '../working';
+import { calibrate } from './calibrate';
+import { tempC } from './cup';
+import { solvePart } from './partModel';
+import { cureRecord } from './record';
+
+/** A section of a casting in its silicone mould. */
+export const partInput = z.strictObject({
+	resin: cureRecord,
+	section: z.strictObject({
+		shape: z.enum(['slab', 'cylinder', 'sphere']),
+		thicknessMm: z
+			.number({ error: 'Type the thickness of the section, such as 6 mm.' })
+			.min(0.2, 'Under 0.2 mm there is no section to speak of.')
+			.max(1000, 'Over 1 m thick: check the unit.')
+	}),
+	mouldWallMm: z
+		.number({ error: 'Type the wall of the mould, such as 12 mm.' })
+		.min(0.5, 'A mould wall is at least 0.5 mm.')
+		.max(500, 'A mould wall over 500 mm: check the unit.'),
+	startTempC: tempC('the temperature of the resin'),
+	mouldTempC: tempC('the temperature of the mould'),
+	roomTempC: tempC('the temperature of the room'),
+	open: z.boolean().optional()
+});
+export type PartInput = z.input<typeof partInput>;
+
+export interface PartResult {
+	gelCoreS: number;
+	gelWallS: number;
+	demouldS: number;
+	peakTempC: number;
+	peakMouldFaceC: number;
+	working: WorkingLine[];
+	warnings: Warning[];
+}
+
+/**
+ * When a section gels at its core and at its wall, when its slowest place may leave the mould, and how
+ * hot resin and mould face get. One-dimensional; calibrated so that the sheet's demould time comes back.
+ * @throws ZodError out of range; InputError when it would not be firm within sixty days.
+ */
+export function part(raw: PartInput): PartResult {
+	const input = partInput.parse(raw);
+	const model = calibrate(raw.resin);
+	const run = solvePart(model, {
+		section: input.section,
+		mouldWallMm: input.mouldWallMm,
+		startTempC: input.startTempC,
+		mouldTempC: input.mouldTempC,
+		roomTempC: input.roomTempC,
+		...(input.open === undefined ? {} : { open: input.open })
+	});
+	if (!Number.isFinite(run.demouldS)) {
+		throw new InputError(['roomTempC'], 'At this temperature the part is not firm within sixty days.');
+	}
+	const defaults = model.defaulted.length
+		? `defaults, not from your sheet: ${model.defaulted.join(', ')}`
+		: 'sheet';
+	return {
+		gelCoreS: run.gelCoreS,
+		gelWallS: run.gelWallS,
+		demouldS: run.demouldS,
+		peakTempC: run.peakTempC,
+		peakMouldFaceC: run.peakMouldFaceC,
+		working: [
+			{
+				what: 'Demould',
+				sum: `${digits(input.section.thicknessMm)} mm ${input.section.shape}, slowest place at conversion ${digits(model.demouldConversion)}${model.demouldRestS > 0 ? ` and ${formatTime(model.demouldRestS)} of rest at 23 °C` : ''}`,
+				result: formatTime(run.demouldS),
+				source: `sheet: ${formatTime(input.resin.demouldS)} for ${digits(input.resin.demouldSectionMm)} mm at 23 °C`
+			},
+			{
+				what: 'Hottest inside',
+				sum: 'conduction with reaction',
+				result: `${digits(run.peakTempC, 0)} °C`,
+				source: defaults
+			}
+		],
+		warnings: [...model.warnings]
+	};
+}

@@ -1,0 +1,1 @@
+export { dewPointC, dewPointInput, FACE_MARGIN_C } from './dewPoint';

@@ -1,0 +1,14 @@
+/** Where a mould stands in its life. */
+export const MOULD_STATES = ['new', 'active', 'retired'] as const;
+export type MouldState = (typeof MOULD_STATES)[number];
+
+const NEXT: Readonly<Record<MouldState, readonly MouldState[]>> = {
+	new: ['active', 'retired'],
+	active: ['retired'],
+	retired: ['active']
+};
+
+/** The states that a mould may go to from where it is. A retired one may be taken back into use. */
+export function nextMouldStates(state: MouldState): readonly MouldState[] {
+	return NEXT[state];
+}

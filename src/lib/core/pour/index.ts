@@ -1,0 +1,5 @@
+export { pourPlan, type PourPlan } from './plan';
+export { benchSteps, type BenchStep } from './steps';
+export { FAULTS, GRADES, pourEvent, type Grade, type PourEvent } from './events';
+export { inOrder, reducePour, type PourState } from './reduce';
+export { clocksOf, type Clock } from './clocks';

@@ -1,0 +1,55 @@
+import { z } from 'zod';
+
+const amount = z.object({ massG: z.number(), volumeMl: z.number() });
+
+/**
+ * What was planned for one batch, frozen when the pour begins: later changes to the shelf or the shot do
+ * not rewrite what was meant at the bench.
+ */
+export const pourPlan = z.object({
+	shotId: z.string(),
+	batchIndex: z.number().int().min(0),
+	batchCount: z.number().int().min(1),
+	masterName: z.string(),
+	moulds: z
+		.array(
+			z.object({
+				id: z.string(),
+				number: z.number().int(),
+				label: z.string(),
+				copies: z.number().int().min(1)
+			})
+		)
+		.min(1),
+	resinName: z.string(),
+	chemistry: z.enum(['urethane', 'polyester', 'epoxy']),
+	a: amount,
+	b: amount,
+	massG: z.number(),
+	markAMm: z.number(),
+	markBMm: z.number(),
+	cupDiameterMm: z.number(),
+	potLifeS: z.number(),
+	gelTimeS: z.number(),
+	usableS: z.number(),
+	steps: z
+		.array(
+			z.object({ name: z.string(), durationS: z.number(), role: z.enum(['mix', 'pour', 'load', 'pump']) })
+		)
+		.min(1),
+	pot: z
+		.object({
+			name: z.string(),
+			targetGaugeKpa: z.number(),
+			ratedGaugeKpa: z.number(),
+			bubbleDiameterRatio: z.number()
+		})
+		.optional(),
+	holdUntilS: z.number(),
+	demouldS: z.number(),
+	roomTempC: z.number(),
+	relativeHumidity: z.number(),
+	mouldTempC: z.number(),
+	startTempC: z.number()
+});
+export type PourPlan = z.infer<typeof pourPlan>;

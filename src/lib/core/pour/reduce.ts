@@ -1,0 +1,95 @@
+import type { Grade, PourEvent } from './events';
+import type { BenchStep } from './steps';
+
+/** Where a pour stands, worked out from its events alone. */
+export interface PourState {
+	readonly status: 'open' | 'finished' | 'abandoned';
+	/** When each step was done, ms since 1970, by step id. */
+	readonly doneAtMs: Readonly<Record<string, number>>;
+	/** Index of the first step that is not done; the number of steps when all are. */
+	readonly current: number;
+	readonly combinedAtMs?: number;
+	/** End of the last pouring step: the mould is full. */
+	readonly pouredAtMs?: number;
+	readonly air?: { roomTempC: number; relativeHumidity: number; mouldTempC: number };
+	readonly reached?: { atMs: number; gaugeKpa: number };
+	readonly released?: { atMs: number; gaugeKpa: number };
+	readonly demouldedAtMs?: number;
+	readonly endedAtMs?: number;
+	readonly grades: Readonly<Record<string, { grade: Grade; faults: readonly string[]; note: string }>>;
+	readonly reason?: string;
+	/** The event that "back" would take back. */
+	readonly lastUndoable?: string;
+}
+
+/** Earliest first; equal times in the order of their ids, so that every device agrees. */
+export function inOrder(events: readonly PourEvent[]): PourEvent[] {
+	return [...events].sort((a, b) => a.atMs - b.atMs || (a.id < b.id ? -1 : 1));
+}
+
+/**
+ * Folds events into the state of a pour. Order of arrival, repeats and a second device do not matter:
+ * an event counts once by its id, and a step once by its first event.
+ */
+export function reducePour(steps: readonly BenchStep[], events: readonly PourEvent[]): PourState {
+	const unique = new Map(events.map((e) => [e.id, e]));
+	const undone = new Set<string>();
+	for (const e of unique.values()) if (e.kind === 'undone') undone.add(e.eventId);
+	const live = inOrder([...unique.values()]).filter((e) => !undone.has(e.id) && e.kind !== 'undone');
+
+	const doneAtMs: Record<string, number> = {};
+	const pressure: Record<string, { atMs: number; gaugeKpa: number }> = {};
+	const grades: Record<string, { grade: Grade; faults: readonly string[]; note: string }> = {};
+	let air: PourState['air'];
+	let status: PourState['status'] = 'open';
+	let endedAtMs: number | undefined;
+	let reason: string | undefined;
+	let lastUndoable: string | undefined;
+	for (const e of live) {
+		switch (e.kind) {
+			case 'step-done':
+				doneAtMs[e.stepId] ??= e.atMs;
+				lastUndoable = e.id;
+				break;
+			case 'air-read':
+				air = { roomTempC: e.roomTempC, relativeHumidity: e.relativeHumidity, mouldTempC: e.mouldTempC };
+				break;
+			case 'pressure-read':
+				pressure[e.stepId] = { atMs: e.atMs, gaugeKpa: e.gaugeKpa };
+				break;
+			case 'graded':
+				grades[e.mouldId] = { grade: e.grade, faults: e.faults, note: e.note };
+				break;
+			case 'finished':
+				if (status === 'open') [status, endedAtMs] = ['finished', e.atMs];
+				break;
+			case 'abandoned':
+				if (status === 'open') [status, endedAtMs, reason] = ['abandoned', e.atMs, e.reason];
+				break;
+		}
+	}
+	const open = steps.findIndex((s) => doneAtMs[s.id] === undefined);
+	const pump = steps.find((s) => s.kind === 'pump');
+	const timed = steps.filter((s) => s.kind === 'timed' || s.kind === 'pump');
+	const lastTimed = timed[timed.length - 1];
+	const pouredAtMs = lastTimed && doneAtMs[lastTimed.id];
+	return {
+		status,
+		doneAtMs,
+		current: open === -1 ? steps.length : open,
+		grades,
+		...given('combinedAtMs', doneAtMs['combine']),
+		...given('pouredAtMs', pouredAtMs),
+		...given('air', air),
+		...given('reached', pump && pressure[pump.id]),
+		...given('released', pressure['release']),
+		...given('demouldedAtMs', doneAtMs['demould']),
+		...given('endedAtMs', endedAtMs),
+		...given('reason', reason),
+		...given('lastUndoable', status === 'open' ? lastUndoable : undefined)
+	};
+}
+
+function given<K extends string, V>(key: K, value: V | undefined): { [P in K]?: V } {
+	return (value === undefined ? {} : { [key]: value }) as { [P in K]?: V };
+}

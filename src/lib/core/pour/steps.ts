@@ -1,0 +1,160 @@
+import { cautionsFor, type CautionTopic } from '../cautions';
+import { formatQuantity, type UnitSystem } from '../units';
+import type { PourPlan } from './plan';
+
+/** One thing to do at the bench. */
+export interface BenchStep {
+	readonly id: string;
+	readonly kind: 'check' | 'air' | 'measure' | 'combine' | 'timed' | 'pump' | 'hold' | 'cure' | 'inspect';
+	readonly title: string;
+	readonly detail: string;
+	/** What the one big button says. */
+	readonly action: string;
+	/** Seconds after combining by which it must be done. */
+	readonly deadlineS?: number;
+	readonly part?: 'A' | 'B';
+	readonly cautions: readonly CautionTopic[];
+}
+
+function mouldNames(plan: PourPlan): string {
+	return plan.moulds.map((m) => `M${m.number}${m.copies > 1 ? ` ×${m.copies}` : ''}`).join(', ');
+}
+
+/**
+ * The steps of a batch in the order of the work: before the pull, measuring (A, the isocyanate side, is
+ * opened last), combining (the clock starts only there), the timed steps, the pot, the cure.
+ */
+export function benchSteps(plan: PourPlan, units: UnitSystem = 'metric'): BenchStep[] {
+	const chemistry = cautionsFor(plan.chemistry);
+	const measure = (part: 'A' | 'B'): BenchStep => {
+		const amount = part === 'A' ? plan.a : plan.b;
+		const mark = part === 'A' ? plan.markAMm : plan.markBMm;
+		return {
+			id: `measure-${part.toLowerCase()}`,
+			kind: 'measure',
+			part,
+			title: `Measure ${part}`,
+			detail:
+				`${formatQuantity(amount.volumeMl, 'volume', units)} if you measure by cup: ` +
+				`${formatQuantity(mark, 'length', units)} high in a straight cup ${formatQuantity(plan.cupDiameterMm, 'length', units)} wide.`,
+			action: `${part} is measured`,
+			cautions: chemistry
+		};
+	};
+	const steps: BenchStep[] = [
+		{
+			id: 'look',
+			kind: 'check',
+			title: 'Look the mould over',
+			detail: `${mouldNames(plan)}: no flash, dust, old resin or water; no new tears. Close it, line up the seam, stand it level. Spare moulds for left-overs at hand.`,
+			action: 'Mould is ready',
+			cautions: []
+		},
+		{
+			id: 'air',
+			kind: 'air',
+			title: 'Room, humidity, mould',
+			detail: 'Read them off now; they go into the ledger.',
+			action: 'Keep these readings',
+			cautions: []
+		},
+		{
+			id: 'shake',
+			kind: 'check',
+			title: 'Stir or shake each part',
+			detail: `${plan.resinName}: each in its own container, each with its own clean stick.`,
+			action: 'Both are stirred',
+			cautions: chemistry
+		},
+		measure('B'),
+		measure('A'),
+		{
+			id: 'combine',
+			kind: 'combine',
+			title: 'Combine A and B',
+			detail: 'The clock starts when the one goes into the other.',
+			action: 'Combined: start the clock',
+			cautions: chemistry
+		}
+	];
+	let atS = 0;
+	plan.steps.forEach((step, i) => {
+		atS += step.durationS;
+		steps.push(timedStep(step, i, atS, plan, units));
+	});
+	if (plan.pot) {
+		steps.push({
+			id: 'release',
+			kind: 'hold',
+			title: 'Hold the pressure',
+			detail: `Stay above ${formatQuantity(plan.pot.targetGaugeKpa * 0.95, 'pressure', units)} until it is firm: opened early, the bubbles grow back.`,
+			action: 'Pressure released',
+			cautions: ['pressure']
+		});
+	}
+	steps.push(
+		{
+			id: 'demould',
+			kind: 'cure',
+			title: 'Let it cure, then demould',
+			detail: 'Try the left-over cup and the thin places first. Edges first, then pull slowly.',
+			action: 'It is out of the mould',
+			cautions: ['heat']
+		},
+		{
+			id: 'inspect',
+			kind: 'inspect',
+			title: 'Grade each copy',
+			detail: 'Good, needs work or scrap; note what went wrong.',
+			action: 'Write it into the ledger',
+			cautions: ['knife']
+		}
+	);
+	return steps;
+}
+
+function timedStep(
+	step: PourPlan['steps'][number],
+	index: number,
+	atS: number,
+	plan: PourPlan,
+	units: UnitSystem
+): BenchStep {
+	const common = { id: `timed-${index}`, title: step.name, deadlineS: atS };
+	switch (step.role) {
+		case 'mix':
+			return {
+				...common,
+				kind: 'timed',
+				detail: 'Scrape sides and floor. Undermixing leaves soft, tacky spots.',
+				action: 'It is mixed',
+				cautions: cautionsFor(plan.chemistry)
+			};
+		case 'pour':
+			return {
+				...common,
+				kind: 'timed',
+				detail: `${mouldNames(plan)}: a thin stream at the lowest point, until resin stands in the sprue and every vent. Then top up.`,
+				action: 'It is poured',
+				cautions: []
+			};
+		case 'load':
+			return {
+				...common,
+				kind: 'timed',
+				detail: 'Level on the shelf, lid on, every clamp closed.',
+				action: 'Lid is clamped',
+				cautions: ['pressure']
+			};
+		case 'pump':
+			return {
+				...common,
+				kind: 'pump',
+				detail: plan.pot
+					? `To ${formatQuantity(plan.pot.targetGaugeKpa, 'pressure', units)} gauge; the plate says at most ${formatQuantity(plan.pot.ratedGaugeKpa, 'pressure', units)}.`
+					: '',
+				action: 'At pressure',
+				cautions: ['pressure']
+			};
+	}
+}

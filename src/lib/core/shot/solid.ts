@@ -1,0 +1,254 @@
+import { z } from 'zod';
+import { budget, stepInput, DEFAULT_MARGIN_PERCENT, type BudgetResult } from '../budget/budget';
+import { cup, tempC } from '../cure/cup';
+import { part } from '../cure/part';
+import { cureRecord } from '../cure/record';
+import { cupLossMl, squareCupDiameterMm } from '../mix/cupLoss';
+import { mix, mixResinInput, type Amount } from '../mix/mix';
+import { cupMarkErrorPercent } from '../mix/weighingError';
+import { digits, formatTime } from '../units';
+import type { Warning, WorkingLine } from '../working';
+
+const volume = (what: string) =>
+	z
+		.number({ error: `Type the volume of the ${what}, such as 85 ml.` })
+		.min(0, `The volume of the ${what} cannot be less than nothing.`)
+		.max(100_000, `The volume of the ${what} is over 100 l: check the unit.`);
+
+export const lossInput = z.discriminatedUnion('by', [
+	/** Wetted area × film: small shots get the larger share that they need. */
+	z.object({ by: z.literal('film') }),
+	z.object({
+		by: z.literal('percent'),
+		percent: z
+			.number({ error: 'Type the loss in percent, such as 10 %.' })
+			.min(0, 'The loss cannot be less than nothing.')
+			.max(100, 'Over as much again lost: check the loss.')
+	})
+]);
+
+/** Steps between combining and the last thing that needs liquid resin; `copy` steps repeat for each copy. */
+export const shotStep = stepInput.extend({ per: z.enum(['batch', 'copy']).default('batch') });
+export type ShotStep = z.infer<typeof shotStep>;
+
+export const solidShotInput = z.object({
+	cavityVolumeMl: volume('cavity').positive('The cavity must hold something.'),
+	sprueVolumeMl: volume('sprue and vents').default(0),
+	loss: lossInput.default({ by: 'film' }),
+	copies: z
+		.number({ error: 'Type how many copies.' })
+		.int('Copies are whole.')
+		.min(1, 'At least one copy.')
+		.max(500, 'At most 500 copies in one order.'),
+	/** Cavities ready to be filled from one cup. */
+	cavitiesAtOnce: z.number().int().min(1, 'At least one mould.').max(200),
+	resin: mixResinInput,
+	cure: cureRecord,
+	viscosityMpaS: z.number().positive().max(1e7),
+	sectionMm: z
+		.number({ error: 'Type the thinnest section that must be firm, such as 6 mm.' })
+		.min(0.5, 'Under 0.5 mm: check the unit.')
+		.max(500, 'Over 500 mm: check the unit.'),
+	mouldWallMm: z.number().min(0.5).max(500).default(12),
+	steps: z.array(shotStep).min(1).max(20),
+	startTempC: tempC('the temperature of the resin'),
+	mouldTempC: tempC('the temperature of the mould'),
+	roomTempC: tempC('the temperature of the room'),
+	marginPercent: z.number().min(0).max(90).default(DEFAULT_MARGIN_PERCENT),
+	scaleResolutionG: z.number().positive().max(1000).default(1)
+});
+export type SolidShotInput = z.input<typeof solidShotInput>;
+type Parsed = z.output<typeof solidShotInput>;
+
+/** One cup mixed at once. */
+export interface ShotBatch {
+	copies: number;
+	/** In the moulds, sprues and vents, ml. */
+	pouredMl: number;
+	lossMl: number;
+	volumeMl: number;
+	massG: number;
+	a: Amount;
+	b: Amount;
+	potLifeS: number;
+	gelTimeS: number;
+	peakTempC: number;
+	steps: { name: string; durationS: number }[];
+	budget: BudgetResult;
+	slackS: number;
+	fits: boolean;
+	schools: MeasuringSchools;
+}
+
+/** The two ways of measuring, each with the ratio error that it risks. */
+export interface MeasuringSchools {
+	scale: { resolutionG: number; errorPercent: number };
+	marks: { cupDiameterMm: number; markAMm: number; markBMm: number; errorPercent: number };
+}
+
+export interface SolidShot {
+	batches: ShotBatch[];
+	/** The most copies that one cup can fill in time; 0 when not even one fits. */
+	largestBatch: number;
+	volumeMl: number;
+	massG: number;
+	demouldS: number;
+	/** When the slowest place has gelled with a quarter to spare: earliest release of the pot, s. */
+	holdUntilS: number;
+	peakMouldFaceC: number;
+	working: WorkingLine[];
+	warnings: Warning[];
+}
+
+/** Past gel by this share before the pot may be opened (common practice, no source). */
+export const HOLD_MARGIN = 0.25;
+
+function solveBatch(input: Parsed, raw: SolidShotInput, copies: number): ShotBatch {
+	const pouredMl = copies * (input.cavityVolumeMl + input.sprueVolumeMl);
+	const lossMl =
+		input.loss.by === 'percent'
+			? (pouredMl * input.loss.percent) / 100
+			: cupLossMl(pouredMl, input.viscosityMpaS);
+	const mixed = mix({
+		resin: raw.resin,
+		target: { volumeMl: pouredMl + lossMl },
+		scaleResolutionG: input.scaleResolutionG
+	});
+	const clock = cup({
+		resin: raw.cure,
+		massG: mixed.total.massG,
+		startTempC: input.startTempC,
+		roomTempC: input.roomTempC
+	});
+	const steps = input.steps.map(({ name, durationS, per }) => ({
+		name: per === 'copy' && copies > 1 ? `${name} ${copies}` : name,
+		durationS: durationS * (per === 'copy' ? copies : 1)
+	}));
+	const times = budget({ steps, potLifeS: clock.potLifeS, marginPercent: input.marginPercent });
+	const cupDiameterMm = squareCupDiameterMm(Math.max(mixed.a.volumeMl, mixed.b.volumeMl));
+	const markMm = (ml: number) => (ml * 1000) / ((Math.PI * cupDiameterMm ** 2) / 4);
+	return {
+		copies,
+		pouredMl,
+		lossMl,
+		volumeMl: mixed.total.volumeMl,
+		massG: mixed.total.massG,
+		a: mixed.a,
+		b: mixed.b,
+		potLifeS: clock.potLifeS,
+		gelTimeS: clock.gelTimeS,
+		peakTempC: clock.peakTempC,
+		steps,
+		budget: times,
+		slackS: times.slackS,
+		fits: times.fits,
+		schools: {
+			scale: { resolutionG: input.scaleResolutionG, errorPercent: mixed.ratioErrorPercent },
+			marks: {
+				cupDiameterMm,
+				markAMm: markMm(mixed.a.volumeMl),
+				markBMm: markMm(mixed.b.volumeMl),
+				errorPercent: cupMarkErrorPercent(mixed.a.volumeMl, mixed.b.volumeMl, cupDiameterMm)
+			}
+		}
+	};
+}
+
+/**
+ * Sizes a solid shot: cavity, sprue and what stays in the cup, for each batch, with the pot life of that
+ * very mass at these temperatures, the steps against it and the largest batch that still fits.
+ * @throws ZodError out of range; InputError from the cure engine when nothing would set.
+ */
+export function solidShot(raw: SolidShotInput): SolidShot {
+	const input = solidShotInput.parse(raw);
+	const solved = new Map<number, ShotBatch>();
+	const batchOf = (copies: number) => {
+		const known = solved.get(copies) ?? solveBatch(input, raw, copies);
+		solved.set(copies, known);
+		return known;
+	};
+	let largestBatch = Math.min(input.copies, input.cavitiesAtOnce);
+	while (largestBatch > 0 && !batchOf(largestBatch).fits) largestBatch--;
+	const size = Math.max(1, largestBatch);
+	const batches: ShotBatch[] = [];
+	for (let left = input.copies; left > 0; left -= size) batches.push(batchOf(Math.min(size, left)));
+
+	const firm = part({
+		resin: raw.cure,
+		section: { shape: 'slab', thicknessMm: input.sectionMm },
+		mouldWallMm: input.mouldWallMm,
+		startTempC: input.startTempC,
+		mouldTempC: input.mouldTempC,
+		roomTempC: input.roomTempC
+	});
+	const first = batches[0]!;
+	return {
+		batches,
+		largestBatch,
+		volumeMl: batches.reduce((sum, b) => sum + b.volumeMl, 0),
+		massG: batches.reduce((sum, b) => sum + b.massG, 0),
+		demouldS: firm.demouldS,
+		holdUntilS: Math.max(firm.gelCoreS, firm.gelWallS) * (1 + HOLD_MARGIN),
+		peakMouldFaceC: firm.peakMouldFaceC,
+		working: [
+			{
+				what: 'Into the moulds',
+				sum: `${first.copies} × (${digits(input.cavityVolumeMl)} + ${digits(input.sprueVolumeMl)}) ml`,
+				result: `${digits(first.pouredMl)} ml`
+			},
+			{
+				what: 'Stays in the cup and on tools',
+				sum: input.loss.by === 'percent' ? `${digits(input.loss.percent)} %` : 'wetted area × film',
+				result: `${digits(first.lossMl)} ml (${digits((100 * first.lossMl) / first.pouredMl)} %)`,
+				source:
+					input.loss.by === 'film'
+						? 'film 0.1 mm at 100 mPa·s, growing with √viscosity: common practice, no source'
+						: 'typed'
+			},
+			{
+				what: 'Mass of the batch',
+				sum: `${digits(first.volumeMl)} ml × ${digits(first.massG / first.volumeMl, 3)} g/ml`,
+				result: `${digits(first.massG)} g`,
+				source: '1/ρ = Σ wᵢ/ρᵢ'
+			},
+			{
+				what: 'Pot life of this mass',
+				sum: `${digits(first.massG)} g at ${digits(input.startTempC)} °C, room ${digits(input.roomTempC)} °C`,
+				result: formatTime(first.potLifeS),
+				source: `cup model on the sheet’s ${formatTime(input.cure.potLifeS ?? 0)} for ${digits(input.cure.potLifeMassG)} g at ${digits(input.cure.potLifeTempC)} °C`
+			},
+			...first.budget.working,
+			...firm.working
+		],
+		warnings: [...firm.warnings, ...shotWarnings(input, largestBatch, first)]
+	};
+}
+
+function shotWarnings(input: Parsed, largestBatch: number, first: ShotBatch): Warning[] {
+	const warnings: Warning[] = [];
+	const wanted = Math.min(input.copies, input.cavitiesAtOnce);
+	if (largestBatch === 0) {
+		warnings.push({
+			code: 'does-not-fit',
+			level: 'harm',
+			message: `Even one copy runs ${formatTime(-first.slackS)} past the usable pot life.`,
+			action:
+				'Pour from two cups with a second person, cool the parts, shorten a step or take a slower resin.'
+		});
+	} else if (largestBatch < wanted) {
+		warnings.push({
+			code: 'split',
+			message: `${wanted} copies from one cup do not fit the pot life.`,
+			action: `Mix ${largestBatch} at a time: planned as ${Math.ceil(input.copies / largestBatch)} batches.`
+		});
+	}
+	const { scale } = first.schools;
+	if (scale.errorPercent > 2) {
+		warnings.push({
+			code: 'scale-too-coarse',
+			message: `A scale that reads ${digits(scale.resolutionG)} g can put the ratio ${digits(scale.errorPercent, 1)} % out on a shot this small.`,
+			action: 'Use a finer scale, or mix more and keep spare moulds ready.'
+		});
+	}
+	return warnings;
+}

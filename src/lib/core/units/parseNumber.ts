@@ -1,0 +1,51 @@
+/** A number read from text, or the sentence that says why it is not one. */
+export type NumberReading = { ok: true; value: number } | { ok: false; message: string };
+
+const VULGAR: Readonly<Record<string, string>> = {
+	'¼': '1/4',
+	'½': '1/2',
+	'¾': '3/4',
+	'⅓': '1/3',
+	'⅔': '2/3',
+	'⅛': '1/8',
+	'⅜': '3/8',
+	'⅝': '5/8',
+	'⅞': '7/8'
+};
+
+/** Rewrites one-sign fractions and typographic marks as plain text: `2⅜″` becomes `2 3/8"`. */
+export function plainText(text: string): string {
+	return text
+		.replace(/[¼½¾⅓⅔⅛⅜⅝⅞]/g, (sign) => ` ${VULGAR[sign]}`)
+		.replace(/[″”“]/g, '"')
+		.replace(/[′’‘]/g, "'")
+		.replace(/[−–]/g, '-')
+		.replace(/³/g, '3')
+		.replace(/\s+/g, ' ')
+		.trim();
+}
+
+/**
+ * Reads `12`, `1.5`, `1,5`, `.5`, `3/8` or `2 3/8`.
+ * A comma before exactly three digits could mean thousands or a decimal, so it is refused, not guessed.
+ */
+export function parseNumber(text: string): NumberReading {
+	const t = plainText(text);
+	if (/^[-+]?\d{1,3},\d{3}$/.test(t)) {
+		const plain = t.replace(',', '');
+		return {
+			ok: false,
+			message: `"${t}" can be read two ways: write ${plain} or ${t.replace(',', '.')}.`
+		};
+	}
+	const decimal = t.replace(',', '.');
+	if (/^[-+]?(\d+\.?\d*|\.\d+)$/.test(decimal)) return { ok: true, value: Number(decimal) };
+	const mixed = /^([-+]?)(?:(\d+)[ -])?(\d+) ?\/ ?(\d+)$/.exec(t);
+	if (mixed) {
+		const [, sign, whole = '0', top, bottom] = mixed;
+		if (Number(bottom) === 0) return { ok: false, message: `"${t}" divides by zero: check the fraction.` };
+		const value = Number(whole) + Number(top) / Number(bottom);
+		return { ok: true, value: sign === '-' ? -value : value };
+	}
+	return { ok: false, message: '' };
+}

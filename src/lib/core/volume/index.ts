@@ -1,0 +1,3 @@
+export { waterDensityGPerMl } from './waterDensity';
+export { displacement, displacementInput, type DisplacementInput } from './displacement';
+export { solidInput, solidVolumeMl, type Solid } from './solids';

@@ -1,0 +1,1 @@
+export { workshopSettings, type WorkshopSettings } from './settings';

@@ -1,0 +1,65 @@
+import { z } from 'zod';
+import { tempC } from '../cure/cup';
+
+/** What holds for the whole workshop. */
+export const workshopSettings = z
+	.object({
+		units: z.enum(['metric', 'us']).default('metric'),
+		roomTempC: tempC('the temperature of the room').default(21),
+		relativeHumidity: z
+			.number({ error: 'Type the relative humidity in percent, such as 45.' })
+			.min(1, 'Relative humidity is 1–100 %.')
+			.max(100, 'Relative humidity is 1–100 %.')
+			.default(45),
+		altitudeM: z
+			.number({ error: 'Type the altitude in metres.' })
+			.min(-500, 'The altitude is −500 to 9000 m.')
+			.max(9000, 'The altitude is −500 to 9000 m.')
+			.default(0),
+		scaleResolutionG: z
+			.number({ error: 'Type the smallest step of your scale, such as 1 g or 0.1 g.' })
+			.positive('The step of the scale must be more than nothing.')
+			.max(100, 'A scale of over 100 g steps cannot weigh resin.')
+			.default(1),
+		marginPercent: z
+			.number({ error: 'Type the part of the pot life kept back, such as 15 %.' })
+			.min(0, 'Keep back 0–60 %.')
+			.max(60, 'Keep back 0–60 %.')
+			.default(15),
+		potName: z
+			.string()
+			.trim()
+			.min(1, 'Give the pot a name.')
+			.max(60, 'Keep it under 60 characters.')
+			.default('Pot'),
+		potVolumeL: z
+			.number({ error: 'Type the volume of the pot, such as 9.5 l or 2 1/2 gal.' })
+			.positive('The pot must hold something.')
+			.max(1000, 'Over a cubic metre: check the unit.')
+			.default(9.5),
+		potRatedGaugeKpa: z
+			.number({ error: 'Type the pressure on the rating plate, such as 60 psi.' })
+			.positive('The rating must be more than nothing.')
+			.max(2000, 'Over 20 bar: check the rating plate and the unit.')
+			.default(400),
+		potTargetGaugeKpa: z
+			.number({ error: 'Type the pressure that you cast at, such as 40 psi.' })
+			.positive('The pressure must be more than nothing.')
+			.max(2000, 'Over 20 bar: check the unit.')
+			.default(275),
+		freeAirLPerMin: z
+			.number({ error: 'Type what the compressor delivers, such as 100 l/min or 3.5 cfm.' })
+			.positive('The compressor must deliver something.')
+			.max(10_000, 'Over 10 m³ a minute: check the unit.')
+			.default(100)
+	})
+	.superRefine((s, ctx) => {
+		if (s.potTargetGaugeKpa > s.potRatedGaugeKpa) {
+			ctx.addIssue({
+				code: 'custom',
+				path: ['potTargetGaugeKpa'],
+				message: `This is past the rating of ${Math.round(s.potRatedGaugeKpa)} kPa on the plate: stay at or below it.`
+			});
+		}
+	});
+export type WorkshopSettings = z.output<typeof workshopSettings>;

@@ -1,0 +1,37 @@
+/** A JSON body, or what is wrong with it. */
+export type Body = { ok: true; value: unknown } | { ok: false; status: 413 | 422; message: string };
+
+/** Largest JSON body that the open interface reads, bytes. */
+export const MAX_JSON_BYTES = 256 * 1024;
+
+/** Reads a JSON body of bounded size; the bound holds while reading, whatever the header says. */
+export async function readJson(request: Request, maxBytes = MAX_JSON_BYTES): Promise<Body> {
+	const tooLarge: Body = {
+		ok: false,
+		status: 413,
+		message: `At most ${maxBytes / 1024} kB are read here.`
+	};
+	if (Number(request.headers.get('content-length') ?? 0) > maxBytes) return tooLarge;
+	const chunks: Uint8Array[] = [];
+	let size = 0;
+	try {
+		const reader = request.body?.getReader();
+		for (;;) {
+			const part = await reader?.read();
+			if (!part || part.done) break;
+			size += part.value.byteLength;
+			if (size > maxBytes) {
+				await reader!.cancel();
+				return tooLarge;
+			}
+			chunks.push(part.value);
+		}
+	} catch {
+		return tooLarge; // the server's own limit ends the stream
+	}
+	try {
+		return { ok: true, value: JSON.parse(Buffer.concat(chunks).toString('utf8')) };
+	} catch {
+		return { ok: false, status: 422, message: 'The body is not JSON.' };
+	}
+}

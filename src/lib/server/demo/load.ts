@@ -1,0 +1,326 @@
+import { Op } from 'sequelize';
+import type { Grade, PourEvent, PourPlan } from '$lib/core/pour';
+import { FAULTS, benchSteps } from '$lib/core/pour';
+import { mouldInputs } from '$lib/core/mould';
+import { workshopSettings, type WorkshopSettings } from '$lib/core/workshop';
+import { db } from '../db/connection';
+import { tables } from '../db/models';
+import { log } from '../log';
+import { saveMaster } from '../repositories/masters';
+import { saveMaterial } from '../repositories/materials';
+import { getMould, saveMould, setMouldState } from '../repositories/moulds';
+import { addEvents, beginPour, getPour } from '../repositories/pours';
+import { saveSettings } from '../repositories/settings';
+import { saveShot } from '../repositories/shots';
+import { chance } from './chance';
+import { DEMO_RESINS, DEMO_RUBBERS } from './materials';
+import { DEMO_PIECES, type DemoPiece } from './pieces';
+
+const DAY_MS = 86_400_000;
+const SEED = 20_261;
+/** Every table in an order in which rows may be removed. */
+const TABLES = [
+	'pulls',
+	'pour_events',
+	'pours',
+	'shots',
+	'moulds',
+	'masters',
+	'photos',
+	'materials',
+	'settings',
+	'counters'
+];
+
+interface Story {
+	nowMs: number;
+	random: () => number;
+	settings: WorkshopSettings;
+	resinIds: Map<string, string>;
+	rubberIds: Map<string, string>;
+}
+
+/**
+ * Fills an empty database with the demo workshop, once. A load that was cut off is known by its open
+ * marker; since nobody could enter anything before it ended, it is swept away and begun again.
+ */
+export async function loadDemo(now: Date): Promise<void> {
+	const markers = tables.markers();
+	if (await markers.findByPk('demo-done')) return;
+	if (await markers.findByPk('demo-begun')) {
+		for (const table of TABLES) await db().query(`DELETE FROM ${table}`);
+	} else if ((await tables.materials().count()) > 0 || (await tables.masters().count()) > 0) {
+		log.warn('the database holds a workshop already: demo data were not added');
+		return;
+	}
+	await markers.findOrCreate({ where: { name: 'demo-begun' }, defaults: { name: 'demo-begun' } });
+	await tell(now.getTime());
+	await markers.create({ name: 'demo-done' });
+	log.info('demo workshop loaded');
+}
+
+async function tell(nowMs: number): Promise<void> {
+	const random = chance(SEED);
+	const settings = workshopSettings.parse({
+		potName: 'Pot 1',
+		potVolumeL: 18,
+		potRatedGaugeKpa: 413,
+		potTargetGaugeKpa: 275,
+		roomTempC: 21,
+		relativeHumidity: 44,
+		altitudeM: 120
+	});
+	await saveSettings(settings, 0);
+	const resinIds = new Map<string, string>();
+	const rubberIds = new Map<string, string>();
+	for (const resin of DEMO_RESINS) resinIds.set(resin.name, await saveMaterial('resin', resin));
+	for (const rubber of DEMO_RUBBERS) rubberIds.set(rubber.name, await saveMaterial('rubber', rubber));
+	const story: Story = { nowMs, random, settings, resinIds, rubberIds };
+	for (const piece of DEMO_PIECES) await tellPiece(story, piece);
+}
+
+async function tellPiece(story: Story, piece: DemoPiece): Promise<void> {
+	const masterId = await saveMaster(piece.master, null);
+	const mouldIds: string[] = [];
+	for (const ageDays of piece.mouldAgesDays) {
+		mouldIds.push(await makeMould(story, piece, masterId, story.nowMs - ageDays * DAY_MS));
+	}
+	const name = piece.master.name;
+	// the oldest ammonite mould wears out; the shards are poured two at a time
+	if (name === 'Ammonite paperweight') {
+		await pullSeries(story, piece, masterId, [mouldIds[0]!], {
+			count: 34,
+			fromDays: 165,
+			toDays: 95,
+			wearFrom: 26
+		});
+		const worn = await getMould(mouldIds[0]!);
+		await setMouldState(worn.id, worn.version, 'retired');
+		await pullSeries(story, piece, masterId, [mouldIds[1]!], {
+			count: 21,
+			fromDays: 94,
+			toDays: 2,
+			wearFrom: 99
+		});
+		const planned = await makeMould(story, piece, masterId, story.nowMs - 2.2 * 3_600_000, false);
+		await tables.moulds().update({ label: 'Ammonite paperweight, fourth' }, { where: { id: planned } });
+		await pullSeries(story, piece, masterId, [mouldIds[2]!], {
+			count: 6,
+			fromDays: 40,
+			toDays: 4,
+			wearFrom: 99
+		});
+	} else if (name === 'Ice shard') {
+		await pullSeries(story, piece, masterId, mouldIds, { count: 7, fromDays: 55, toDays: 6, wearFrom: 99 });
+	} else if (name === 'Quay bollard, small') {
+		await tables
+			.moulds()
+			.update({ state: 'new', pouredAt: null, readyAt: null }, { where: { id: { [Op.in]: mouldIds } } });
+	} else {
+		await pullSeries(story, piece, masterId, mouldIds.slice(0, 1), {
+			count: 12,
+			fromDays: 75,
+			toDays: 3,
+			wearFrom: 99
+		});
+		if (mouldIds[1])
+			await pullSeries(story, piece, masterId, [mouldIds[1]], {
+				count: 5,
+				fromDays: 26,
+				toDays: 1,
+				wearFrom: 99
+			});
+	}
+	if (name === 'Lamplighter figure') await openPour(story, piece, masterId, mouldIds[1]!);
+}
+
+async function makeMould(
+	story: Story,
+	piece: DemoPiece,
+	masterId: string,
+	atMs: number,
+	cured = true
+): Promise<string> {
+	const inputs = mouldInputs.parse({
+		label: piece.master.name,
+		masterId,
+		rubberId: story.rubberIds.get(piece.rubber)!,
+		shape: piece.shape,
+		clearanceMm: piece.shape === 'tube' ? 8 : 12,
+		coverMm: 14,
+		lossPercent: 4,
+		roomTempC: 21,
+		place: piece.place,
+		note: ''
+	});
+	const id = await saveMould(inputs);
+	const { plan } = await getMould(id);
+	await tables
+		.moulds()
+		.update(
+			{
+				state: cured ? 'active' : 'new',
+				pouredAt: new Date(atMs),
+				readyAt: new Date(atMs + plan.readyInS * 1000)
+			},
+			{ where: { id } }
+		);
+	return id;
+}
+
+interface Series {
+	count: number;
+	fromDays: number;
+	toDays: number;
+	/** From this pull on the mould shows its age. */
+	wearFrom: number;
+}
+
+async function pullSeries(
+	story: Story,
+	piece: DemoPiece,
+	masterId: string,
+	mouldIds: string[],
+	series: Series
+): Promise<void> {
+	const { random, nowMs } = story;
+	const perShot = 6;
+	for (let done = 0; done < series.count; done += perShot) {
+		const cups = Math.min(perShot, series.count - done);
+		const shotId = await makeShot(story, piece, masterId, mouldIds, cups * mouldIds.length);
+		for (let i = 0; i < cups; i++) {
+			const k = done + i;
+			const share = series.count === 1 ? 0 : k / (series.count - 1);
+			const day = series.fromDays + share * (series.toDays - series.fromDays);
+			// in working hours, a little later with each cup of the day
+			const midnightMs = Math.floor((nowMs - day * DAY_MS) / DAY_MS) * DAY_MS;
+			const atMs = midnightMs + (9 + random() * 7) * 3_600_000;
+			const pourId = await beginPour(shotId, i, story.settings);
+			const { plan } = await getPour(pourId);
+			await addEvents(pourId, pourStory(story, plan, atMs, k >= series.wearFrom));
+			await backdate(pourId, shotId, atMs);
+		}
+	}
+}
+
+async function backdate(pourId: string, shotId: string, atMs: number): Promise<void> {
+	const at = new Date(atMs);
+	await db().query('UPDATE pours SET createdAt = ? WHERE id = ?', { replacements: [at, pourId] });
+	await db().query('UPDATE shots SET createdAt = LEAST(createdAt, ?) WHERE id = ?', {
+		replacements: [at, shotId]
+	});
+}
+
+function makeShot(
+	story: Story,
+	piece: DemoPiece,
+	masterId: string,
+	mouldIds: string[],
+	copies: number
+): Promise<string> {
+	const resin = piece.resins[Math.floor(story.random() * piece.resins.length)]!;
+	const tempC = 19 + Math.round(story.random() * 5);
+	return saveShot(
+		{
+			masterId,
+			mouldIds,
+			resinId: story.resinIds.get(resin)!,
+			copies,
+			sprueVolumeMl: piece.sprueVolumeMl,
+			lossBy: 'film',
+			lossPercent: 10,
+			sectionMm: piece.sectionMm,
+			mixS: 40,
+			pourS: 18,
+			usePot: piece.pot,
+			loadS: 20,
+			startTempC: tempC,
+			mouldTempC: tempC,
+			roomTempC: tempC,
+			relativeHumidity: 35 + Math.round(story.random() * 18)
+		},
+		story.settings
+	);
+}
+
+/** Everything that happened in one pour, with the small delays and slips of real hands. */
+function pourStory(story: Story, plan: PourPlan, combinedAtMs: number, worn: boolean): PourEvent[] {
+	const { random } = story;
+	const events: PourEvent[] = [];
+	const add = (offsetS: number, event: { kind: PourEvent['kind'] } & Record<string, unknown>) =>
+		events.push({
+			...event,
+			id: idFrom(random),
+			atMs: Math.round(combinedAtMs + offsetS * 1000)
+		} as PourEvent);
+	const roomTempC = plan.roomTempC + Math.round(random() * 2 - 1);
+	const relativeHumidity = Math.min(70, Math.round(plan.relativeHumidity + random() * 10 - 4));
+	let atS = -240;
+	let slow = 0;
+	for (const step of benchSteps(plan)) {
+		if (step.kind === 'combine') atS = 0;
+		else if (step.deadlineS !== undefined) {
+			slow += (random() - 0.35) * 8;
+			atS = Math.max(atS + 3, step.deadlineS + slow);
+		} else if (step.kind === 'hold') atS += plan.holdUntilS * (1.02 + random() * 0.5);
+		else if (step.kind === 'cure') atS = Math.max(atS, plan.demouldS * (0.96 + random() * 0.6) + 90);
+		else atS += 25 + random() * 20;
+		if (step.kind === 'air')
+			add(atS - 1, { kind: 'air-read', roomTempC, relativeHumidity, mouldTempC: plan.mouldTempC + 1 });
+		if (step.kind === 'pump' && plan.pot)
+			add(atS - 0.5, { kind: 'pressure-read', stepId: step.id, gaugeKpa: plan.pot.targetGaugeKpa });
+		if (step.kind === 'hold' && plan.pot)
+			add(atS - 0.5, {
+				kind: 'pressure-read',
+				stepId: 'release',
+				gaugeKpa: plan.pot.targetGaugeKpa - Math.round(random() * 12)
+			});
+		if (step.kind === 'inspect') {
+			for (const mould of plan.moulds)
+				add(atS - 0.4, { kind: 'graded', mouldId: mould.id, ...verdict(random, relativeHumidity, worn) });
+		}
+		add(atS, { kind: 'step-done', stepId: step.id });
+	}
+	add(atS + 0.5, { kind: 'finished' });
+	return events;
+}
+
+function verdict(
+	random: () => number,
+	relativeHumidity: number,
+	worn: boolean
+): { grade: Grade; faults: (typeof FAULTS)[number][]; note: string } {
+	const luck = random() - (relativeHumidity > 52 ? 0.2 : 0) - (worn ? 0.3 : 0);
+	if (luck > 0.2) return { grade: 'good', faults: [], note: '' };
+	if (worn)
+		return {
+			grade: luck > -0.1 ? 'needs work' : 'scrap',
+			faults: ['dull or torn detail', 'flash'],
+			note: 'Tears at the seam.'
+		};
+	if (relativeHumidity > 52)
+		return { grade: 'scrap', faults: ['foam'], note: 'Damp day, should have waited.' };
+	if (luck > 0.07) return { grade: 'needs work', faults: ['bubbles on the face'], note: '' };
+	return { grade: 'scrap', faults: ['soft or tacky'], note: 'B not stirred long enough.' };
+}
+
+/** One pour stands at the bench as the demo begins: under pressure, curing. */
+async function openPour(story: Story, piece: DemoPiece, masterId: string, mouldId: string): Promise<void> {
+	const shotId = await makeShot(story, piece, masterId, [mouldId], 2);
+	const pourId = await beginPour(shotId, 0, story.settings);
+	const { plan } = await getPour(pourId);
+	const combinedAtMs = story.nowMs - 170_000;
+	const upTo = story.nowMs - 500;
+	const events = pourStory(story, plan, combinedAtMs, false).filter(
+		(e) => e.atMs < upTo && e.kind !== 'graded' && e.kind !== 'finished'
+	);
+	await addEvents(pourId, events);
+}
+
+function idFrom(random: () => number): string {
+	const hex = Array.from({ length: 32 }, () => Math.floor(random() * 16).toString(16));
+	hex[12] = '4';
+	hex[16] = '8';
+	const s = hex.join('');
+	return `${s.slice(0, 8)}-${s.slice(8, 12)}-${s.slice(12, 16)}-${s.slice(16, 20)}-${s.slice(20)}`;
+}

@@ -1,0 +1,50 @@
+import { randomUUID } from 'node:crypto';
+import type { Transaction } from 'sequelize';
+import { masterRecord, readVolume, type MasterRecord } from '$lib/core/master';
+import { plain, tables, type MasterRow } from '../db/models';
+import { NotFoundError } from '../errors';
+import { updateVersioned } from './versioned';
+
+export interface Master {
+	id: string;
+	version: number;
+	record: MasterRecord;
+	volumeMl: number;
+	photoId: string | null;
+	createdAt: Date;
+}
+
+function toMaster(row: MasterRow): Master {
+	const { id, version, body, volumeMl, photoId, createdAt } = row;
+	return { id, version, record: body, volumeMl, photoId, createdAt };
+}
+
+export async function listMasters(): Promise<Master[]> {
+	const rows = await tables.masters().findAll({ order: [['name', 'ASC']] });
+	return rows.map((row) => toMaster(plain(row)));
+}
+
+export async function getMaster(id: string): Promise<Master> {
+	const row = await tables.masters().findByPk(id);
+	if (!row) throw new NotFoundError('master');
+	const master = toMaster(plain(row));
+	return { ...master, record: masterRecord.parse(master.record) };
+}
+
+/** Adds a master or changes one. The volume is worked out here, whatever the browser showed. */
+export async function saveMaster(
+	record: MasterRecord,
+	photoId: string | null,
+	existing?: { id: string; version: number },
+	transaction?: Transaction
+): Promise<string> {
+	const { volumeMl } = readVolume(record.reading);
+	const change = { name: record.name, body: record, volumeMl, photoId };
+	if (existing) {
+		await updateVersioned(tables.masters(), 'master', existing.id, existing.version, change, transaction);
+		return existing.id;
+	}
+	const id = randomUUID();
+	await tables.masters().create({ id, ...change, version: 1 }, transaction ? { transaction } : {});
+	return id;
+}

@@ -1,0 +1,225 @@
+import { randomUUID } from 'node:crypto';
+import { Op, QueryTypes, type Transaction } from 'sequelize';
+import {
+	benchSteps,
+	clocksOf,
+	pourEvent,
+	reducePour,
+	type Clock,
+	type PourEvent,
+	type PourPlan,
+	type PourState
+} from '$lib/core/pour';
+import type { WorkshopSettings } from '$lib/core/workshop';
+import { db, inTransaction } from '../db/connection';
+import { plain, tables, type PourRow, type PullBody } from '../db/models';
+import { NotFoundError, RefusedError } from '../errors';
+import { batchPlan } from './shots';
+
+export interface Pour {
+	id: string;
+	plan: PourPlan;
+	status: PourRow['status'];
+	createdAt: Date;
+	endedAt: Date | null;
+}
+
+function toPour({ id, plan, status, createdAt, endedAt }: PourRow): Pour {
+	return { id, plan, status, createdAt, endedAt };
+}
+
+/** Begins a batch at the bench, or returns the one that is already open for it. */
+export async function beginPour(
+	shotId: string,
+	batchIndex: number,
+	settings: WorkshopSettings
+): Promise<string> {
+	const plan = await batchPlan(shotId, batchIndex, settings);
+	return inTransaction(async (transaction) => {
+		// the shot's row is the lock: two devices that begin at once get the same pour
+		await tables.shots().findByPk(shotId, { transaction, lock: transaction.LOCK.UPDATE });
+		const open = await tables.pours().findOne({ where: { shotId, batchIndex, status: 'open' }, transaction });
+		if (open) return plain(open).id;
+		const busy = await mouldsInUse(
+			plan.moulds.map((m) => m.id),
+			transaction
+		);
+		if (busy) throw new RefusedError(`${busy} is still in another open pour: finish that one first.`);
+		const id = randomUUID();
+		await tables.pours().create({ id, shotId, batchIndex, status: 'open', plan }, { transaction });
+		return id;
+	});
+}
+
+async function mouldsInUse(ids: readonly string[], transaction: Transaction): Promise<string | undefined> {
+	const open = await tables.pours().findAll({ where: { status: 'open' }, transaction });
+	const taken = open.flatMap((row) => plain(row).plan.moulds).find((m) => ids.includes(m.id));
+	return taken && `M${taken.number}`;
+}
+
+export async function getPour(id: string): Promise<Pour> {
+	const row = await tables.pours().findByPk(id);
+	if (!row) throw new NotFoundError('pour');
+	return toPour(plain(row));
+}
+
+export async function listPours(where: { status?: PourRow['status']; shotId?: string }): Promise<Pour[]> {
+	const rows = await tables.pours().findAll({ where, order: [['createdAt', 'DESC']], limit: 100 });
+	return rows.map((row) => toPour(plain(row)));
+}
+
+/** Events of a pour in the order in which they arrived, from a sequence number on. */
+export async function readEvents(
+	pourId: string,
+	afterSeq = 0,
+	transaction?: Transaction
+): Promise<{ events: PourEvent[]; lastSeq: number }> {
+	const rows = await tables.pourEvents().findAll({
+		where: { pourId, seq: { [Op.gt]: afterSeq } },
+		order: [['seq', 'ASC']],
+		...(transaction ? { transaction } : {})
+	});
+	const events = rows.map((row) => plain(row).body);
+	const last = rows[rows.length - 1];
+	return { events, lastSeq: last ? Number(plain(last).seq) : afterSeq };
+}
+
+/**
+ * Adds events, each once however often it arrives, and brings what follows from them (state of the pour,
+ * pulls in the ledger) up to date in the same transaction.
+ */
+export async function addEvents(pourId: string, events: readonly PourEvent[]): Promise<PourState> {
+	return inTransaction(async (transaction) => {
+		const row = await tables.pours().findByPk(pourId, { transaction, lock: transaction.LOCK.UPDATE });
+		if (!row) throw new NotFoundError('pour');
+		const pour = plain(row);
+		for (const event of events.map((e) => pourEvent.parse(e))) {
+			await db().query(
+				'INSERT IGNORE INTO pour_events (id, pourId, kind, at, body, receivedAt) VALUES (?, ?, ?, ?, ?, ?)',
+				{
+					replacements: [
+						event.id,
+						pourId,
+						event.kind,
+						new Date(event.atMs),
+						JSON.stringify(event),
+						new Date()
+					],
+					type: QueryTypes.INSERT,
+					transaction
+				}
+			);
+		}
+		const all = await readEvents(pourId, 0, transaction);
+		const state = reducePour(benchSteps(pour.plan), all.events);
+		await tables.pours().update(
+			{
+				status: state.status,
+				combinedAt: state.combinedAtMs === undefined ? null : new Date(state.combinedAtMs),
+				endedAt: state.endedAtMs === undefined ? null : new Date(state.endedAtMs)
+			},
+			{ where: { id: pourId }, transaction }
+		);
+		await projectPulls(pour, state, transaction);
+		return state;
+	});
+}
+
+/** Writes the pulls that a finished pour amounts to; an abandoned one counts once resin was combined. */
+async function projectPulls(pour: PourRow, state: PourState, transaction: Transaction): Promise<void> {
+	if (state.status === 'open' || state.combinedAtMs === undefined) {
+		await tables.pulls().destroy({ where: { pourId: pour.id }, transaction });
+		return;
+	}
+	for (const mould of pour.plan.moulds) {
+		const graded = state.grades[mould.id];
+		const existing = await tables
+			.pulls()
+			.findOne({ where: { pourId: pour.id, mouldId: mould.id }, transaction });
+		const values = {
+			pourId: pour.id,
+			mouldId: mould.id,
+			masterName: pour.plan.masterName,
+			resinName: pour.plan.resinName,
+			copies: mould.copies,
+			grade: graded?.grade ?? ('scrap' as const),
+			combinedAt: new Date(state.combinedAtMs),
+			body: pullBody(pour.plan, state, graded)
+		};
+		if (existing) await existing.update(values, { transaction });
+		else await tables.pulls().create({ id: randomUUID(), ...values }, { transaction });
+	}
+}
+
+function pullBody(
+	plan: PourPlan,
+	state: PourState,
+	graded: PourState['grades'][string] | undefined
+): PullBody {
+	const since = (atMs: number | undefined) =>
+		atMs === undefined ? undefined : (atMs - state.combinedAtMs!) / 1000;
+	const given = <K extends string>(key: K, value: number | undefined) =>
+		(value === undefined ? {} : { [key]: value }) as { [P in K]?: number };
+	const lastStepS = plan.steps.reduce((sum, step) => sum + step.durationS, 0);
+	return {
+		batchIndex: plan.batchIndex,
+		batchCount: plan.batchCount,
+		massG: plan.massG,
+		roomTempC: state.air?.roomTempC ?? plan.roomTempC,
+		relativeHumidity: state.air?.relativeHumidity ?? plan.relativeHumidity,
+		mouldTempC: state.air?.mouldTempC ?? plan.mouldTempC,
+		conditionsRead: state.air !== undefined,
+		faults: graded?.faults ?? [],
+		note: graded?.note ?? '',
+		...(state.status === 'abandoned' ? { abandonedBecause: state.reason ?? '' } : {}),
+		planned: {
+			potLifeS: plan.potLifeS,
+			usableS: plan.usableS,
+			pouredByS: lastStepS,
+			holdUntilS: plan.holdUntilS,
+			demouldS: plan.demouldS
+		},
+		real: {
+			...given('pouredByS', since(state.pouredAtMs)),
+			...given('reachedS', since(state.reached?.atMs)),
+			...given('releasedS', since(state.doneAtMs['release'])),
+			...given('demouldS', since(state.demouldedAtMs))
+		},
+		...(plan.pot
+			? {
+					pot: {
+						name: plan.pot.name,
+						targetGaugeKpa: plan.pot.targetGaugeKpa,
+						...given('reachedGaugeKpa', state.reached?.gaugeKpa),
+						...given('releasedGaugeKpa', state.released?.gaugeKpa)
+					}
+				}
+			: {})
+	};
+}
+
+/** Every clock that is running now: open pours, and rubber that is curing. */
+export async function runningClocks(): Promise<Clock[]> {
+	const [pours, moulds] = await Promise.all([
+		listPours({ status: 'open' }),
+		tables.moulds().findAll({ where: { state: 'new', pouredAt: { [Op.ne]: null } } })
+	]);
+	const clocks: Clock[] = [];
+	for (const pour of pours) {
+		const { events } = await readEvents(pour.id);
+		clocks.push(...clocksOf(pour.id, pour.plan, reducePour(benchSteps(pour.plan), events)));
+	}
+	for (const row of moulds) {
+		const { id, number, label, pouredAt, readyAt } = plain(row);
+		clocks.push({
+			id: `${id}-rubber`,
+			kind: 'rubber',
+			label: `M${number} ${label}`,
+			startedAtMs: pouredAt!.getTime(),
+			endsAtMs: readyAt!.getTime(),
+			then: 'try the witness cup, open the mould',
+			href: `/moulds/${id}`
+		});
+	}
+	return clocks.sort((a, b) => a.endsAtMs - b.endsAtMs);
+}

@@ -1,0 +1,24 @@
+import { workshopSettings, type WorkshopSettings } from '$lib/core/workshop';
+import { plain, tables } from '../db/models';
+import { updateVersioned } from './versioned';
+
+const ONLY_ROW = 1;
+
+/** The workshop's settings with their version; the defaults before anything was saved. */
+export async function readSettings(): Promise<{ settings: WorkshopSettings; version: number }> {
+	const row = await tables.settings().findByPk(ONLY_ROW);
+	if (!row) return { settings: workshopSettings.parse({}), version: 0 };
+	const { body, version } = plain(row);
+	return { settings: workshopSettings.parse(body), version };
+}
+
+/** Saves the settings; `version` 0 means that none were saved before. */
+export async function saveSettings(settings: WorkshopSettings, version: number): Promise<void> {
+	if (version === 0) {
+		const [, made] = await tables
+			.settings()
+			.findOrCreate({ where: { id: ONLY_ROW }, defaults: { id: ONLY_ROW, body: settings, version: 1 } });
+		if (made) return;
+	}
+	await updateVersioned(tables.settings(), 'page of settings', ONLY_ROW, version, { body: settings });
+}

@@ -1,0 +1,135 @@
+import { randomUUID } from 'node:crypto';
+import { mixable } from '$lib/core/shelf';
+import { planShot, type PlannedShot, type ShotContext, type ShotInputs } from '$lib/core/shot';
+import type { PourPlan } from '$lib/core/pour';
+import type { WorkshopSettings } from '$lib/core/workshop';
+import { inTransaction } from '../db/connection';
+import { plain, tables, type ShotRow } from '../db/models';
+import { NotFoundError, RefusedError } from '../errors';
+import { nextNumber } from './counters';
+import { getMaster, type Master } from './masters';
+import { getResin, type Resin } from './materials';
+import { getMould, type Mould } from './moulds';
+
+export interface Shot {
+	id: string;
+	version: number;
+	number: number;
+	masterId: string;
+	resinId: string;
+	inputs: ShotInputs;
+	planned: PlannedShot;
+	createdAt: Date;
+}
+
+function toShot(row: ShotRow): Shot {
+	const { id, version, number, masterId, resinId, inputs, result, createdAt } = row;
+	return { id, version, number, masterId, resinId, inputs, planned: result, createdAt };
+}
+
+export async function getShot(id: string): Promise<Shot> {
+	const row = await tables.shots().findByPk(id);
+	if (!row) throw new NotFoundError('shot');
+	return toShot(plain(row));
+}
+
+export async function listShots(limit = 50): Promise<Shot[]> {
+	const rows = await tables.shots().findAll({ order: [['createdAt', 'DESC']], limit });
+	return rows.map((row) => toShot(plain(row)));
+}
+
+/** What the records say about a shot, for the core's sums. */
+export function shotContext(
+	master: Master,
+	moulds: readonly Mould[],
+	resin: Resin,
+	settings: WorkshopSettings
+): ShotContext {
+	return {
+		cavityVolumeMl: master.volumeMl,
+		mouldWallMm: Math.min(...moulds.map((m) => m.inputs.clearanceMm)),
+		mouldsVolumeMl: moulds.reduce((sum, m) => sum + m.plan.grossVolumeMl, 0),
+		resin: resin.record,
+		settings
+	};
+}
+
+async function gather(inputs: ShotInputs) {
+	const [master, resin, ...moulds] = await Promise.all([
+		getMaster(inputs.masterId),
+		getResin(inputs.resinId),
+		...[...new Set(inputs.mouldIds)].map(getMould)
+	]);
+	const stranger = moulds.find((m) => m.masterId !== master.id);
+	if (stranger) throw new RefusedError(`M${stranger.number} is a mould of another master.`, 'mouldIds');
+	const unfit = moulds.find((m) => m.state !== 'active');
+	if (unfit) {
+		throw new RefusedError(`M${unfit.number} is ${unfit.state}: only an active mould is poured.`, 'mouldIds');
+	}
+	return { master, resin, moulds };
+}
+
+/** Keeps a shot; it is worked out again here from the records, whatever the browser showed. */
+export async function saveShot(inputs: ShotInputs, settings: WorkshopSettings): Promise<string> {
+	const { master, resin, moulds } = await gather(inputs);
+	const result = planShot(inputs, shotContext(master, moulds, resin, settings));
+	return inTransaction(async (transaction) => {
+		const id = randomUUID();
+		const number = await nextNumber('shot', transaction);
+		await tables
+			.shots()
+			.create(
+				{ id, number, masterId: master.id, resinId: resin.id, inputs, result, version: 1 },
+				{ transaction }
+			);
+		return id;
+	});
+}
+
+/** The plan of one batch, frozen for the bench. @throws RefusedError when the shot has no such batch. */
+export async function batchPlan(
+	shotId: string,
+	batchIndex: number,
+	settings: WorkshopSettings
+): Promise<PourPlan> {
+	const shot = await getShot(shotId);
+	const batch = shot.planned.shot.batches[batchIndex];
+	if (!batch) throw new RefusedError(`Shot ${shot.number} has no batch ${batchIndex + 1}.`);
+	const { master, resin, moulds } = await gather(shot.inputs);
+	mixable(resin.record);
+	return {
+		shotId,
+		batchIndex,
+		batchCount: shot.planned.shot.batches.length,
+		masterName: master.record.name,
+		moulds: moulds.slice(0, batch.copies).map(({ id, number, label }) => ({ id, number, label, copies: 1 })),
+		resinName: resin.record.name,
+		chemistry: resin.record.family === 'epoxy' ? 'epoxy' : 'urethane',
+		a: batch.a,
+		b: batch.b,
+		massG: batch.massG,
+		markAMm: batch.schools.marks.markAMm,
+		markBMm: batch.schools.marks.markBMm,
+		cupDiameterMm: batch.schools.marks.cupDiameterMm,
+		potLifeS: batch.potLifeS,
+		gelTimeS: batch.gelTimeS,
+		usableS: batch.budget.usableS,
+		steps: batch.steps.map((step, i) => ({ ...step, role: shot.planned.roles[i]! })),
+		...(shot.planned.pot
+			? {
+					pot: {
+						name: settings.potName,
+						targetGaugeKpa: settings.potTargetGaugeKpa,
+						ratedGaugeKpa: settings.potRatedGaugeKpa,
+						bubbleDiameterRatio: shot.planned.pot.bubbleDiameterRatio
+					}
+				}
+			: {}),
+		holdUntilS: shot.planned.shot.holdUntilS,
+		demouldS: shot.planned.shot.demouldS,
+		roomTempC: shot.inputs.roomTempC,
+		relativeHumidity: shot.inputs.relativeHumidity,
+		mouldTempC: shot.inputs.mouldTempC,
+		startTempC: shot.inputs.startTempC
+	};
+}

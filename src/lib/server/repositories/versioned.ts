@@ -1,0 +1,26 @@
+import type { Model, ModelStatic, Transaction, WhereOptions } from 'sequelize';
+import { ConflictError, NotFoundError } from '../errors';
+
+/**
+ * Changes a row only if nobody else has since the version that the change started from.
+ * @throws NotFoundError, ConflictError
+ */
+export async function updateVersioned<Row extends { id: string | number; version: number }>(
+	table: ModelStatic<Model<Row, Partial<Row>>>,
+	what: string,
+	id: Row['id'],
+	version: number,
+	change: Partial<Row>,
+	transaction?: Transaction
+): Promise<void> {
+	const [changed] = await table.update(
+		{ ...change, version: version + 1 },
+		{ where: { id, version } as WhereOptions<Row>, ...(transaction ? { transaction } : {}) }
+	);
+	if (changed > 0) return;
+	const there = await table.findOne({
+		where: { id } as WhereOptions<Row>,
+		...(transaction ? { transaction } : {})
+	});
+	throw there ? new ConflictError(what) : new NotFoundError(what);
+}

@@ -1,0 +1,34 @@
+<script lang="ts" generics="T extends string">
+	import { Label, Select } from 'flowbite-svelte';
+	import { fieldClass } from './fieldClass';
+	import FieldNote from './FieldNote.svelte';
+
+	interface Props {
+		label: string;
+		value: T | undefined;
+		name: string;
+		options: readonly { value: T; label: string }[];
+		error?: string[] | undefined;
+		hint?: string;
+		placeholder?: string;
+	}
+	let { label, value = $bindable(), name, options, error, hint = '', placeholder }: Props = $props();
+	const uid = $props.id();
+	const problem = $derived(error?.[0] ?? '');
+</script>
+
+<div class="flex min-w-0 flex-col">
+	<Label class="label text-(--ink)!" for={uid}>{label}</Label>
+	<Select
+		id={uid}
+		classes={{ select: fieldClass(!!problem) }}
+		{name}
+		bind:value
+		placeholder={placeholder ?? ''}
+		aria-invalid={problem ? 'true' : undefined}
+		aria-describedby="{uid}-note"
+	>
+		{#each options as option (option.value)}<option value={option.value}>{option.label}</option>{/each}
+	</Select>
+	<FieldNote id="{uid}-note" {problem} note={hint} />
+</div>

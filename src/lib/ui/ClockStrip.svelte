@@ -1,0 +1,76 @@
+<script lang="ts">
+	import { onMount, untrack } from 'svelte';
+	import type { Clock } from '$lib/core/pour';
+	import Flame from '@lucide/svelte/icons/flame';
+	import Gauge from '@lucide/svelte/icons/gauge';
+	import Hourglass from '@lucide/svelte/icons/hourglass';
+	import Layers from '@lucide/svelte/icons/layers-2';
+	import { countdown, wallTime } from './clockText';
+	import { Now } from './now.svelte';
+
+	/** Everything that is running, on every screen. It asks the server again, so another device shows the same. */
+	let { clocks, nowMs }: { clocks: readonly Clock[]; nowMs: number } = $props();
+
+	const now = new Now(untrack(() => nowMs));
+	let fresh = $state.raw<readonly Clock[]>();
+	const shown = $derived(fresh ?? clocks);
+	const icons = { 'pot-life': Flame, hold: Gauge, cure: Hourglass, rubber: Layers };
+
+	$effect(() => {
+		void clocks;
+		fresh = undefined;
+	});
+
+	onMount(() => {
+		const ask = async () => {
+			try {
+				const response = await fetch('/api/clocks');
+				if (response.ok) fresh = ((await response.json()) as { clocks: Clock[] }).clocks;
+			} catch {
+				// without a network the clocks that are known go on running
+			}
+		};
+		const timer = setInterval(ask, 4000);
+		window.addEventListener('focus', ask);
+		return () => {
+			clearInterval(timer);
+			window.removeEventListener('focus', ask);
+		};
+	});
+</script>
+
+<section
+	class="no-print flex min-h-[3.1rem] items-stretch gap-px overflow-x-auto bg-(--strip) text-(--strip-ink)"
+	aria-label="Running clocks"
+>
+	{#if shown.length === 0}
+		<p class="self-center px-4 text-[0.95rem] opacity-80">Nothing is running.</p>
+	{/if}
+	{#each shown as clock (clock.id)}
+		{@const leftS = (clock.endsAtMs - now.ms) / 1000}
+		{@const done = Math.min(
+			1,
+			Math.max(0, (now.ms - clock.startedAtMs) / (clock.endsAtMs - clock.startedAtMs))
+		)}
+		{@const Icon = icons[clock.kind]}
+		<a
+			href={clock.href}
+			class={[
+				'relative flex min-w-[15.5rem] items-center gap-3 px-4 py-1 hover:bg-white/10',
+				leftS <= 0 && 'bg-[#c2470c] text-white hover:bg-[#a93e0a]'
+			]}
+		>
+			<Icon class="size-6 shrink-0" aria-hidden="true" />
+			<span class="text-[1.5rem] leading-none font-bold">{countdown(leftS)}</span>
+			<span class="min-w-0 leading-tight">
+				<span class="block truncate text-[0.9rem] font-semibold">{clock.label}</span>
+				<span class="block truncate text-[0.85rem] opacity-90">
+					{leftS <= 0 ? `now: ${clock.then}` : `${wallTime(clock.endsAtMs, now.ms)}: ${clock.then}`}
+				</span>
+			</span>
+			<span class="absolute inset-x-0 bottom-0 h-[3px] bg-white/15">
+				<span class="block h-full bg-[#ff9257]" style:width="{done * 100}%"></span>
+			</span>
+		</a>
+	{/each}
+</section>

@@ -1,0 +1,83 @@
+<script lang="ts">
+	import { countdown } from './clockText';
+
+	/** Steps burning along a bar towards the gel line, to scale in time. */
+	interface Props {
+		steps: readonly { name: string; durationS: number }[];
+		potLifeS: number;
+		/** Pot life less the margin. */
+		usableS: number;
+		slackS: number;
+		/** Seconds since combining, while it burns. */
+		elapsedS?: number;
+		large?: boolean;
+	}
+	let { steps, potLifeS, usableS, slackS, elapsedS, large = false }: Props = $props();
+
+	const plannedS = $derived(steps.reduce((sum, s) => sum + s.durationS, 0));
+	const spanS = $derived(Math.max(potLifeS * 1.06, plannedS * 1.04, (elapsedS ?? 0) * 1.02));
+	const percent = (s: number) => `${(100 * Math.max(0, s)) / spanS}%`;
+	const blocks = $derived.by(() => {
+		let at = 0;
+		return steps.map((step) => {
+			const startS = at;
+			at += step.durationS;
+			return { ...step, startS, endS: at, late: at > usableS + 1e-9 };
+		});
+	});
+</script>
+
+<figure
+	class="w-full"
+	aria-label="Steps against pot life: {slackS >= 0
+		? `${Math.round(slackS)} seconds of slack`
+		: `${Math.round(-slackS)} seconds too long`}"
+>
+	<div class={['relative w-full', large ? 'h-16' : 'h-14']}>
+		<div class="absolute inset-y-0 left-0 rounded-l-md bg-(--sunk)" style:width={percent(potLifeS)}></div>
+		<!-- the margin that is kept back -->
+		<div
+			class="absolute inset-y-0 opacity-60"
+			style:left={percent(usableS)}
+			style:width={percent(potLifeS - usableS)}
+			style:background="repeating-linear-gradient(90deg, var(--hot-soft) 0 6px, transparent 6px 10px)"
+		></div>
+		{#each blocks as block, i (i)}
+			<div
+				class={[
+					'absolute top-2 bottom-2 flex flex-col justify-center overflow-hidden border-r-2 border-(--paper) px-2 leading-tight first:rounded-l',
+					block.late ? 'bg-(--hot) text-(--hot-ink)' : 'bg-(--work) text-(--work-ink)'
+				]}
+				style:left={percent(block.startS)}
+				style:width={percent(block.durationS)}
+				title="{block.name}, until {countdown(block.endS)}"
+			>
+				<span class="truncate text-[0.9rem] font-semibold">{block.name}</span>
+				<span class="truncate text-[0.82rem]">{countdown(block.durationS)}</span>
+			</div>
+		{/each}
+		{#if elapsedS !== undefined && elapsedS > 0}
+			<div class="absolute inset-y-0 left-0 bg-black/45" style:width={percent(elapsedS)}></div>
+			<div
+				class="absolute -inset-y-1 w-[5px] rounded-full bg-[#ff7a33] shadow-[0_0_14px_5px_rgb(255_122_51/0.75)]"
+				style:left={percent(elapsedS)}
+			></div>
+		{/if}
+		<div class="absolute -inset-y-1 w-[3px] bg-(--hot)" style:left={percent(potLifeS)}></div>
+	</div>
+	<figcaption class="relative mt-1 h-[1.5rem] text-[0.88rem] font-semibold">
+		<span class="absolute left-0 whitespace-nowrap">combine</span>
+		{#if slackS >= 0}
+			<span
+				class="absolute -translate-x-1/2 whitespace-nowrap text-(--work)"
+				style:left={percent(Math.max((plannedS + usableS) / 2, spanS * 0.3))}
+				>slack {Math.round(slackS)} s</span
+			>
+		{:else}
+			<span class="absolute left-[45%] -translate-x-1/2 whitespace-nowrap text-(--hot)"
+				>{Math.round(-slackS)} s too long</span
+			>
+		{/if}
+		<span class="absolute right-0 whitespace-nowrap text-(--hot)">too thick {countdown(potLifeS)}</span>
+	</figcaption>
+</figure>

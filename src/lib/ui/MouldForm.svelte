@@ -1,0 +1,195 @@
+<script lang="ts">
+	import { Button } from 'flowbite-svelte';
+	import type { SuperValidated } from 'sveltekit-superforms';
+	import { zod4Client } from 'sveltekit-superforms/adapters';
+	import { fieldErrors } from '$lib/core/calc';
+	import type { MasterRecord } from '$lib/core/master';
+	import { mouldInputs, planMould, type BlockPlan, type MouldInputs } from '$lib/core/mould';
+	import type { RubberRecord } from '$lib/core/shelf';
+	import Answer from './Answer.svelte';
+	import Caution from './Caution.svelte';
+	import ChoiceField from './ChoiceField.svelte';
+	import { benchForm } from './form';
+	import FormErrors from './FormErrors.svelte';
+	import MouldSection from './MouldSection.svelte';
+	import Parts from './Parts.svelte';
+	import QuantityField from './QuantityField.svelte';
+	import Segments from './Segments.svelte';
+	import TextField from './TextField.svelte';
+	import { useUnits } from './units.svelte';
+	import Warnings from './Warnings.svelte';
+	import { wallTime } from './clockText';
+	import Working from './Working.svelte';
+
+	interface Props {
+		data: SuperValidated<MouldInputs>;
+		masters: readonly { id: string; record: MasterRecord }[];
+		rubbers: readonly { id: string; record: RubberRecord }[];
+		submit: string;
+		action?: string;
+		nowMs: number;
+		/** Rubber is poured: sizes stay. */
+		fixed?: boolean;
+	}
+	let { data, masters, rubbers, submit, action, nowMs, fixed = false }: Props = $props();
+	const units = useUnits();
+	const { form, errors, enhance, submitting } = benchForm(() => data, {
+		validators: zod4Client(mouldInputs)
+	});
+
+	const master = $derived(masters.find((m) => m.id === $form.masterId));
+	const rubber = $derived(rubbers.find((r) => r.id === $form.rubberId));
+	type Outcome = { plan?: BlockPlan; problem?: string; at?: string };
+	const outcome = $derived.by((): Outcome => {
+		if (!master || !rubber) return {};
+		try {
+			return { plan: planMould($form, master.record, rubber.record) };
+		} catch (error) {
+			const first = fieldErrors(error)?.[0];
+			if (!first) throw error;
+			return { problem: first.message, at: first.path };
+		}
+	});
+	const plan = $derived(outcome.plan);
+	/** A master that does not fit is said at the master, not at a number that nobody typed. */
+	const masterProblem = $derived(outcome.at?.startsWith('master') ? [outcome.problem!] : $errors.masterId);
+</script>
+
+<form method="POST" {action} use:enhance class="grid gap-5 lg:grid-cols-[1fr_24rem]">
+	<div class="flex flex-col gap-5">
+		<div class="slab p-5">
+			<FormErrors errors={$errors._errors} />
+			<div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
+				<ChoiceField
+					label="Round which master"
+					name="masterId"
+					bind:value={$form.masterId}
+					placeholder="Choose a master"
+					options={masters.map((m) => ({ value: m.id, label: m.record.name }))}
+					error={masterProblem}
+				/>
+				<ChoiceField
+					label="In which rubber"
+					name="rubberId"
+					bind:value={$form.rubberId}
+					placeholder="Choose a rubber"
+					options={rubbers.map((r) => ({ value: r.id, label: r.record.name }))}
+					error={$errors.rubberId}
+				/>
+				<TextField label="Label on the mould" name="label" bind:value={$form.label} error={$errors.label} />
+				<TextField
+					label="Kept where"
+					name="place"
+					bind:value={$form.place}
+					error={$errors.place}
+					placeholder="shelf 2, left"
+				/>
+			</div>
+			{#if !fixed}
+				<div class="mt-2">
+					<Segments
+						label="Boxed in"
+						name="shape"
+						bind:value={$form.shape}
+						options={[
+							{ value: 'box', label: 'Box of boards' },
+							{ value: 'tube', label: 'Tube' }
+						]}
+					/>
+				</div>
+				<div class="mt-3 grid gap-x-5 gap-y-1 sm:grid-cols-2 xl:grid-cols-4">
+					<QuantityField
+						label="Clearance, each side"
+						kind="length"
+						name="clearanceMm"
+						bind:value={$form.clearanceMm}
+						error={$errors.clearanceMm}
+					/>
+					<QuantityField
+						label="Cover above"
+						kind="length"
+						name="coverMm"
+						bind:value={$form.coverMm}
+						error={$errors.coverMm}
+					/>
+					<QuantityField
+						label="Stays in the cup"
+						kind="percent"
+						name="lossPercent"
+						bind:value={$form.lossPercent}
+						error={$errors.lossPercent}
+					/>
+					<QuantityField
+						label="Room"
+						kind="temperature"
+						name="roomTempC"
+						bind:value={$form.roomTempC}
+						error={$errors.roomTempC}
+					/>
+				</div>
+			{/if}
+			<TextField label="Note" name="note" bind:value={$form.note} error={$errors.note} />
+			<div class="mt-1">
+				<Button type="submit" size="lg" disabled={$submitting}>{$submitting ? 'Saving' : submit}</Button>
+			</div>
+		</div>
+		{#if plan && master}
+			<div class="slab p-4">
+				<MouldSection
+					cavity={plan.cavity}
+					master={master.record}
+					clearanceMm={$form.clearanceMm}
+					coverMm={$form.coverMm}
+				/>
+			</div>
+		{/if}
+	</div>
+	<aside class="slab flex h-fit flex-col gap-4 p-5" aria-live="polite">
+		{#if plan}
+			<Answer
+				label="Rubber to mix"
+				value={units.show(plan.rubber.massG, 'mass')}
+				note="{units.other(plan.rubber.massG, 'mass')} · {units.show(plan.rubber.volumeMl, 'volume')}"
+			/>
+			<Parts a={plan.a} b={plan.b} />
+			<dl class="grid grid-cols-2 gap-x-4 gap-y-2">
+				<div>
+					<dt class="soft text-[0.9rem]">Inside the box</dt>
+					<dd class="text-[1.2rem] font-bold">{units.show(plan.grossVolumeMl, 'volume')}</dd>
+				</div>
+				<div>
+					<dt class="soft text-[0.9rem]">Rubber in it</dt>
+					<dd class="text-[1.2rem] font-bold">{units.show(plan.netVolumeMl, 'volume')}</dd>
+				</div>
+				<div>
+					<dt class="soft text-[0.9rem]">Degassing vessel</dt>
+					<dd class="text-[1.2rem] font-bold">{units.show(plan.degasVesselMl, 'volume')}</dd>
+				</div>
+				<div>
+					<dt class="soft text-[0.9rem]">Working time</dt>
+					<dd class="text-[1.2rem] font-bold">{units.show(plan.workingTimeS, 'time')}</dd>
+				</div>
+				<div class="col-span-2">
+					<dt class="soft text-[0.9rem]">Ready, if poured now</dt>
+					<dd class="text-[1.2rem] font-bold">
+						{wallTime(nowMs + plan.readyInS * 1000, nowMs)}
+						<span class="soft font-normal">in {units.show(plan.readyInS, 'time')}</span>
+					</dd>
+				</div>
+			</dl>
+			<Warnings warnings={plan.warnings} />
+			<Working lines={plan.working} />
+			<p class="soft text-[0.92rem]">
+				A {plan.cavity.shape === 'box' ? 'tube' : 'box'} with the same clearance takes {units.show(
+					plan.otherShapeNetMl,
+					'volume'
+				)} of rubber.
+			</p>
+			<Caution topics={['silicone', 'vacuum']} />
+		{:else if outcome.problem}
+			<p class="font-semibold text-(--harm)">{outcome.problem}</p>
+		{:else}
+			<p class="soft">Choose a master and a rubber: the rubber to mix appears here.</p>
+		{/if}
+	</aside>
+</form>

@@ -1,0 +1,28 @@
+<script lang="ts">
+	import { useUnits } from './units.svelte';
+	/** A and B, told apart by letter, colour and pattern, never by one of them alone. */
+	interface Props {
+		a: { massG: number; volumeMl?: number };
+		b: { massG: number; volumeMl?: number };
+		/** Steps of the scale decide the decimals shown, g. */
+		resolutionG?: number;
+	}
+	let { a, b, resolutionG = 1 }: Props = $props();
+	const units = useUnits();
+	const decimals = $derived(resolutionG >= 1 ? 0 : resolutionG >= 0.1 ? 1 : 2);
+	const mass = (massG: number) =>
+		units.system === 'us' ? units.show(massG, 'mass') : `${massG.toFixed(decimals)} g`;
+</script>
+
+<dl class="grid grid-cols-2 gap-3">
+	{#each [{ letter: 'A', part: a }, { letter: 'B', part: b }] as { letter, part } (letter)}
+		<div class="overflow-hidden rounded-lg border border-(--line) bg-(--paper)">
+			<div class={['h-3', letter === 'A' ? 'bg-(--part-a)' : 'hatch-b']}></div>
+			<div class="px-3 py-2">
+				<dt class="text-[1.05rem] font-bold" style:color="var(--part-{letter.toLowerCase()})">{letter}</dt>
+				<dd class="answer text-[2.1rem] whitespace-nowrap">{mass(part.massG)}</dd>
+				{#if part.volumeMl !== undefined}<dd class="soft mt-1">{units.show(part.volumeMl, 'volume')}</dd>{/if}
+			</div>
+		</div>
+	{/each}
+</dl>

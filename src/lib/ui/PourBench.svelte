@@ -1,0 +1,248 @@
+<script lang="ts">
+	import { onMount, untrack } from 'svelte';
+	import { Button } from 'flowbite-svelte';
+	import Undo from '@lucide/svelte/icons/undo-2';
+	import Volume2 from '@lucide/svelte/icons/volume-2';
+	import VolumeX from '@lucide/svelte/icons/volume-x';
+	import CloudOff from '@lucide/svelte/icons/cloud-off';
+	import type { Grade } from '$lib/core/pour';
+	import Caution from './Caution.svelte';
+	import Fuse from './Fuse.svelte';
+	import Grading from './Grading.svelte';
+	import { Now } from './now.svelte';
+	import PourFace from './PourFace.svelte';
+	import type { Happening, PourRun } from './pourRun.svelte';
+	import { beep, keepAwake } from './signals';
+
+	/** Beside the maker while it is poured: one thing to do, one large action, space for the next step. */
+	let { run, cupsLeft, nowMs }: { run: PourRun; cupsLeft: number; nowMs: number } = $props();
+
+	const now = new Now(
+		untrack(() => nowMs),
+		100
+	);
+	const plan = $derived(run.plan);
+	const state_ = $derived(run.state);
+	const step = $derived(run.current);
+	const elapsedS = $derived(
+		state_.combinedAtMs === undefined ? undefined : (now.ms - state_.combinedAtMs) / 1000
+	);
+	const burning = $derived(state_.combinedAtMs !== undefined && state_.pouredAtMs === undefined);
+	const plannedS = $derived(plan.steps.reduce((sum, s) => sum + s.durationS, 0));
+
+	let air = $state(
+		untrack(() => ({
+			roomTempC: plan.roomTempC,
+			relativeHumidity: plan.relativeHumidity,
+			mouldTempC: plan.mouldTempC
+		}))
+	);
+	let gaugeKpa = $state(untrack(() => plan.pot?.targetGaugeKpa ?? 0));
+	let grades = $state(
+		untrack(() =>
+			plan.moulds.map((m) => ({
+				id: m.id,
+				number: m.number,
+				grade: '' as Grade | '',
+				faults: [] as string[],
+				note: ''
+			}))
+		)
+	);
+	let wanting = $state(false);
+	let muted = $state(false);
+	let givingUp = $state(false);
+	let reason = $state('');
+
+	function done() {
+		if (!step || state_.status !== 'open') return;
+		const finishedStep: Happening = { kind: 'step-done', stepId: step.id };
+		switch (step.kind) {
+			case 'air':
+				run.record({ kind: 'air-read', ...$state.snapshot(air) }, finishedStep);
+				break;
+			case 'pump':
+				run.record({ kind: 'pressure-read', stepId: step.id, gaugeKpa }, finishedStep);
+				break;
+			case 'hold':
+				run.record({ kind: 'pressure-read', stepId: 'release', gaugeKpa }, finishedStep);
+				break;
+			case 'inspect':
+				finish(finishedStep);
+				break;
+			default:
+				run.record(finishedStep);
+		}
+	}
+	function finish(finishedStep: Happening) {
+		if (grades.some((g) => !g.grade || g.note.length > 2000)) {
+			wanting = true;
+			return;
+		}
+		const graded = grades.map((g) => ({
+			kind: 'graded' as const,
+			mouldId: g.id,
+			grade: g.grade as Grade,
+			faults: g.grade === 'good' ? [] : ([...g.faults] as never[]),
+			note: g.note
+		}));
+		run.record(...graded, finishedStep, { kind: 'finished' });
+	}
+	function back() {
+		if (state_.lastUndoable) run.record({ kind: 'undone', eventId: state_.lastUndoable });
+	}
+
+	let lastPressMs = 0;
+	/** A bounce of the key or a nervous second tap is not a second step. */
+	function press() {
+		if (now.ms - lastPressMs < 350) return;
+		lastPressMs = now.ms;
+		done();
+	}
+	function key(event: KeyboardEvent) {
+		if (event.key !== ' ' || event.repeat || event.ctrlKey || event.metaKey) return;
+		const target = event.target as HTMLElement;
+		if (target.closest('input:not([type=radio]), textarea, select, button, a')) return;
+		event.preventDefault();
+		press();
+	}
+
+	// tones ten seconds before a deadline and on it, each once
+	let told = '';
+	$effect(() => {
+		if (elapsedS === undefined || !burning || step?.deadlineS === undefined) return;
+		const left = step.deadlineS - elapsedS;
+		const mark = left <= 0 ? 'now' : left <= 10 ? 'soon' : '';
+		if (!mark || told === `${step.id}-${mark}`) return;
+		told = `${step.id}-${mark}`;
+		if (!muted) beep(mark === 'now' ? 3 : 1);
+	});
+	onMount(() => {
+		muted = localStorage.getItem('muted') === '1';
+		return keepAwake();
+	});
+	function mute() {
+		muted = !muted;
+		localStorage.setItem('muted', muted ? '1' : '0');
+	}
+	const small =
+		'inline-flex min-h-[2.9rem] cursor-pointer items-center gap-2 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-4 font-semibold';
+</script>
+
+<svelte:window onkeydown={key} />
+
+<div class="flex h-full min-h-[34rem] flex-col px-4 pb-4 sm:px-6">
+	<header class="flex flex-wrap items-center gap-x-4 gap-y-2 py-3">
+		<p class="min-w-0 flex-1 truncate text-[1.05rem]">
+			<strong>{plan.masterName}</strong>
+			<span class="soft"
+				>{plan.moulds.map((m) => `M${m.number}`).join(' ')} · {plan.resinName} · cup {plan.batchIndex + 1} of {plan.batchCount}</span
+			>
+		</p>
+		{#if run.unsent > 0}<span class="inline-flex items-center gap-2 font-semibold text-(--hot)" role="status"
+				><CloudOff class="size-5" aria-hidden="true" />{run.unsent} kept here, not yet on the server</span
+			>{/if}
+		{#if state_.lastUndoable && state_.status === 'open'}<button type="button" class={small} onclick={back}
+				><Undo class="size-5" aria-hidden="true" />Back</button
+			>{/if}
+		<button type="button" class={small} aria-pressed={muted} onclick={mute}
+			>{#if muted}<VolumeX class="size-5" aria-hidden="true" />Muted{:else}<Volume2
+					class="size-5"
+					aria-hidden="true"
+				/>Sound{/if}</button
+		>
+		{#if state_.status === 'open'}<button type="button" class={small} onclick={() => (givingUp = !givingUp)}
+				>Give up</button
+			>{/if}
+		<a class={small} href="/">Leave</a>
+	</header>
+	{#if run.refused}<p class="mb-2 font-semibold text-(--harm)" role="alert">{run.refused}</p>{/if}
+	{#if givingUp && state_.status === 'open'}
+		<div class="slab mb-3 flex flex-wrap items-center gap-3 p-3">
+			<label class="label" for="reason">Why is it given up?</label>
+			<input
+				id="reason"
+				class="min-h-[2.75rem] flex-1 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-3"
+				bind:value={reason}
+				maxlength="500"
+				placeholder="kicked in the cup"
+			/>
+			<Button
+				color="red"
+				size="lg"
+				onclick={() => run.record({ kind: 'abandoned', reason: reason.trim() || 'no reason given' })}
+				>Give this pour up</Button
+			>
+			<Button color="alternative" size="lg" onclick={() => (givingUp = false)}>Go on pouring</Button>
+		</div>
+	{/if}
+
+	{#if state_.status !== 'open'}
+		<div class="m-auto max-w-xl text-center">
+			<h1>{state_.status === 'finished' ? 'It is in the ledger' : 'Given up'}</h1>
+			<p class="mt-3 text-lg">
+				{#if state_.status === 'finished'}Every step with its time, the readings and the grades are kept.{:else if state_.combinedAtMs}Resin
+					was combined, so it counts as a scrapped pull of its mould.{:else}Nothing was combined, so no pull
+					is counted.{/if}
+			</p>
+			<p class="mt-6 flex flex-wrap justify-center gap-3">
+				{#if cupsLeft > 0}<Button size="xl" href="/shots/{plan.shotId}">Next cup of this shot</Button>{/if}
+				<Button size="xl" color={cupsLeft > 0 ? 'alternative' : 'primary'} href="/ledger"
+					>See the ledger</Button
+				>
+			</p>
+		</div>
+	{:else if step}
+		<div class="flex min-h-0 flex-1 flex-col justify-center gap-5 overflow-y-auto py-2">
+			<PourFace
+				{step}
+				{plan}
+				{elapsedS}
+				pouredAtMs={state_.pouredAtMs}
+				nowMs={now.ms}
+				bind:air
+				bind:gaugeKpa
+			/>
+			{#if step.kind === 'inspect'}
+				<div class="mx-auto flex w-full max-w-[60rem] flex-col gap-3">
+					{#each grades as g, i (g.id)}
+						<Grading
+							title="Cast from M{g.number}"
+							id={g.id}
+							bind:grade={grades[i]!.grade}
+							bind:faults={grades[i]!.faults}
+							bind:note={grades[i]!.note}
+							{wanting}
+						/>
+					{/each}
+				</div>
+			{/if}
+			{#if burning}
+				<Fuse
+					steps={plan.steps}
+					potLifeS={plan.potLifeS}
+					usableS={plan.usableS}
+					slackS={plan.usableS - plannedS}
+					{...elapsedS === undefined ? {} : { elapsedS }}
+					large
+				/>
+			{/if}
+			{#if step.cautions.length > 0}<div class="mx-auto max-w-[60rem]">
+					<Caution topics={step.cautions} order={!burning} />
+				</div>{/if}
+		</div>
+		<button
+			type="button"
+			class="mt-2 flex min-h-[6.2rem] w-full cursor-pointer items-center justify-center gap-5 rounded-2xl bg-(--work) px-6 text-[2rem] font-bold text-(--work-ink) shadow-lg active:translate-y-px"
+			onclick={press}
+		>
+			{step.action}<kbd
+				class="rounded-md border-2 border-current px-3 py-0.5 text-[1rem] font-semibold opacity-80">space</kbd
+			>
+		</button>
+		<p class="soft mt-1 text-center text-[0.9rem]">
+			Step {state_.current + 1} of {run.steps.length}{#if run.steps[state_.current + 1]}
+				· then: {run.steps[state_.current + 1]!.title.toLowerCase()}{/if}
+		</p>
+	{/if}
+</div>

@@ -1,0 +1,90 @@
+<script lang="ts">
+	import { formatQuantity, KINDS, parseQuantity, type QuantityKind } from '$lib/core/units';
+	import { Input, Label } from 'flowbite-svelte';
+	import { fieldClass } from './fieldClass';
+	import FieldNote from './FieldNote.svelte';
+	import { useUnits } from './units.svelte';
+	import { rememberedUnit, rememberUnit, textForEdit } from './quantityText';
+
+	interface Props {
+		label: string;
+		kind: QuantityKind;
+		/** Canonical value; `undefined` when empty, NaN when the text is no quantity. */
+		value: number | undefined;
+		name: string;
+		/** What the server or the schema says about it. */
+		error?: string[] | undefined;
+		hint?: string;
+		disabled?: boolean;
+	}
+	let { label, kind, value = $bindable(), name, error, hint = '', disabled = false }: Props = $props();
+
+	const units = useUnits();
+	const uid = $props.id();
+	let typed = $state.raw<string>();
+	let emitted = $state.raw<number>();
+	let remembered = $state.raw<string>();
+
+	$effect(() => {
+		remembered = rememberedUnit(name, kind);
+	});
+
+	// what was typed stands as long as the value is the one that it gave
+	const own = $derived(typed !== undefined && Object.is(emitted, value));
+	const text = $derived(own ? typed! : textForEdit(value, kind, units.system));
+	const reading = $derived(
+		own && text.trim() ? parseQuantity(text, kind, units.system, remembered) : undefined
+	);
+	const understood = $derived.by(() => {
+		if (value === undefined || !Number.isFinite(value)) return '';
+		const here = formatQuantity(value, kind, units.system);
+		const there = formatQuantity(value, kind, units.system === 'us' ? 'metric' : 'us');
+		return here === there ? `= ${here}` : `= ${here} · ${there}`;
+	});
+	const problem = $derived(reading && !reading.ok ? reading.message : (error?.[0] ?? ''));
+	const wantsNote = $derived(
+		kind === 'volume' && /oz/i.test(text)
+			? 'fluid ounces'
+			: kind === 'mass' && /oz/i.test(text)
+				? 'weight ounces'
+				: ''
+	);
+
+	const note = $derived(
+		understood && kind !== 'number' && kind !== 'percent'
+			? `${understood}${wantsNote ? ` (${wantsNote})` : ''}${hint ? ` · ${hint}` : ''}`
+			: hint
+	);
+
+	function take(input: string) {
+		typed = input;
+		const next = input.trim() ? parseQuantity(input, kind, units.system, remembered) : undefined;
+		emitted = next === undefined ? undefined : next.ok ? next.value : NaN;
+		value = emitted;
+	}
+	function leave() {
+		if (!reading?.ok || reading.bare) return;
+		rememberUnit(name, reading.unit);
+		remembered = reading.unit;
+	}
+</script>
+
+<div class="flex min-w-0 flex-col">
+	<Label class="label text-(--ink)!" for={uid}>{label}</Label>
+	<Input
+		id={uid}
+		class={fieldClass(!!problem)}
+		{name}
+		{disabled}
+		type="text"
+		autocomplete="off"
+		spellcheck="false"
+		value={text}
+		placeholder={KINDS[kind].example.split(/,| or /)[0] ?? ''}
+		aria-invalid={problem ? 'true' : undefined}
+		aria-describedby="{uid}-note"
+		oninput={(e: Event) => take((e.currentTarget as HTMLInputElement).value)}
+		onblur={leave}
+	/>
+	<FieldNote id="{uid}-note" {problem} {note} />
+</div>

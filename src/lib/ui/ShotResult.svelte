@@ -1,0 +1,88 @@
+<script lang="ts">
+	import type { PlannedShot } from '$lib/core/shot';
+	import { digits } from '$lib/core/units';
+	import Answer from './Answer.svelte';
+	import Fuse from './Fuse.svelte';
+	import Parts from './Parts.svelte';
+	import { useUnits } from './units.svelte';
+	import Warnings from './Warnings.svelte';
+	import Working from './Working.svelte';
+
+	/** What a shot comes to: the cup, both schools of measuring, and the time against it. */
+	let { planned }: { planned: PlannedShot } = $props();
+	const units = useUnits();
+	const shot = $derived(planned.shot);
+	const batch = $derived(shot.batches[0]!);
+	const marks = $derived(batch.schools.marks);
+</script>
+
+<div class="flex flex-col gap-4">
+	<div class="grid grid-cols-2 gap-4">
+		<Answer
+			label={shot.batches.length > 1 ? `In each of ${shot.batches.length} cups` : 'In the cup'}
+			value={units.show(batch.massG, 'mass')}
+			note="{units.other(batch.massG, 'mass')} · {units.show(batch.volumeMl, 'volume')}"
+		/>
+		<Answer
+			label={batch.slackS >= 0 ? 'Slack' : 'Too long by'}
+			value={units.show(Math.abs(batch.slackS), 'time')}
+			tone={batch.slackS >= 0 ? 'work' : 'hot'}
+			note="pot life {units.show(batch.potLifeS, 'time')}"
+		/>
+	</div>
+	<Fuse steps={batch.steps} potLifeS={batch.potLifeS} usableS={batch.budget.usableS} slackS={batch.slackS} />
+	<Warnings warnings={shot.warnings} />
+	<Parts a={batch.a} b={batch.b} resolutionG={batch.schools.scale.resolutionG} />
+	<dl class="grid gap-x-4 gap-y-2 text-[0.95rem] sm:grid-cols-2">
+		<div>
+			<dt class="font-semibold">By scale, into one cup or two</dt>
+			<dd class="soft">
+				step {units.show(batch.schools.scale.resolutionG, 'mass')}: ratio at worst {digits(
+					batch.schools.scale.errorPercent,
+					1
+				)} % out
+			</dd>
+		</div>
+		<div>
+			<dt class="font-semibold">By marks in two equal cups</dt>
+			<dd class="soft">
+				⌀ {units.show(marks.cupDiameterMm, 'length')}: A {units.show(marks.markAMm, 'length')}, B {units.show(
+					marks.markBMm,
+					'length'
+				)} high; 1 mm off is {digits(marks.errorPercent, 1)} %
+			</dd>
+		</div>
+	</dl>
+	<dl class="grid grid-cols-3 gap-x-4 gap-y-2 border-t border-(--line) pt-3">
+		<div>
+			<dt class="soft text-[0.9rem]">Demould after</dt>
+			<dd class="text-[1.2rem] font-bold">{units.show(shot.demouldS, 'time')}</dd>
+		</div>
+		<div>
+			<dt class="soft text-[0.9rem]">Gels in the cup</dt>
+			<dd class="text-[1.2rem] font-bold">{units.show(batch.gelTimeS, 'time')}</dd>
+		</div>
+		<div>
+			<dt class="soft text-[0.9rem]">Left in the cup, peaks at</dt>
+			<dd class="text-[1.2rem] font-bold">{units.show(batch.peakTempC, 'temperature')}</dd>
+		</div>
+		{#if planned.pot}
+			<div>
+				<dt class="soft text-[0.9rem]">Pump-up</dt>
+				<dd class="text-[1.2rem] font-bold">{units.show(planned.pot.timeToPressureS, 'time')}</dd>
+			</div>
+			<div>
+				<dt class="soft text-[0.9rem]">Hold at least</dt>
+				<dd class="text-[1.2rem] font-bold">{units.show(shot.holdUntilS, 'time')}</dd>
+			</div>
+			<div>
+				<dt class="soft text-[0.9rem]">Bubbles shrink to</dt>
+				<dd class="text-[1.2rem] font-bold">
+					{digits(planned.pot.bubbleDiameterRatio * 100, 0)} %
+					<span class="soft text-[0.9rem] font-normal">across</span>
+				</dd>
+			</div>
+		{/if}
+	</dl>
+	<Working lines={[...shot.working, ...(planned.pot?.working ?? [])]} />
+</div>

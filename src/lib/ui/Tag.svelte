@@ -1,0 +1,18 @@
+<script lang="ts">
+	/** A word of state, told by its word and its mark, never by colour alone. */
+	const MARKS: Record<string, { mark: string; tone: string }> = {
+		good: { mark: '●', tone: 'text-(--work)' },
+		active: { mark: '●', tone: 'text-(--work)' },
+		new: { mark: '○', tone: 'text-(--ink)' },
+		'needs work': { mark: '◐', tone: 'text-(--hot)' },
+		scrap: { mark: '✕', tone: 'text-(--harm)' },
+		retired: { mark: '–', tone: 'text-(--ink-soft)' },
+		open: { mark: '▶', tone: 'text-(--hot)' },
+		finished: { mark: '●', tone: 'text-(--work)' },
+		abandoned: { mark: '✕', tone: 'text-(--ink-soft)' }
+	};
+	let { word }: { word: string } = $props();
+	const look = $derived(MARKS[word] ?? { mark: '·', tone: 'text-(--ink)' });
+</script>
+
+<span class={['tag', look.tone]}><span aria-hidden="true">{look.mark}</span>{word}</span>

@@ -1,0 +1,47 @@
+<script lang="ts">
+	import { Input, Label, Textarea } from 'flowbite-svelte';
+	import { fieldClass } from './fieldClass';
+	import FieldNote from './FieldNote.svelte';
+
+	interface Props {
+		label: string;
+		value: string | undefined;
+		name: string;
+		error?: string[] | undefined;
+		hint?: string;
+		rows?: number;
+		placeholder?: string;
+	}
+	let { label, value = $bindable(), name, error, hint = '', rows = 1, placeholder = '' }: Props = $props();
+	const uid = $props.id();
+	const problem = $derived(error?.[0] ?? '');
+</script>
+
+<div class="flex min-w-0 flex-col">
+	<Label class="label text-(--ink)!" for={uid}>{label}</Label>
+	{#if rows > 1}
+		<Textarea
+			id={uid}
+			class={fieldClass(!!problem)}
+			{name}
+			{rows}
+			{placeholder}
+			bind:value={() => value ?? '', (v) => (value = v)}
+			aria-invalid={problem ? 'true' : undefined}
+			aria-describedby="{uid}-note"
+		/>
+	{:else}
+		<Input
+			id={uid}
+			class={fieldClass(!!problem)}
+			{name}
+			{placeholder}
+			type="text"
+			autocomplete="off"
+			bind:value
+			aria-invalid={problem ? 'true' : undefined}
+			aria-describedby="{uid}-note"
+		/>
+	{/if}
+	<FieldNote id="{uid}-note" {problem} note={hint} />
+</div>

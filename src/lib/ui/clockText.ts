@@ -1,0 +1,18 @@
+/** Time left as a clock shows it: `2:05`, `1:04:09`, and `+0:30` once it has run out. */
+export function countdown(leftS: number): string {
+	const total = Math.floor(Math.abs(leftS) + (leftS >= 0 ? 0.999 : 0));
+	const seconds = String(total % 60).padStart(2, '0');
+	const minutes = Math.floor(total / 60) % 60;
+	const hours = Math.floor(total / 3600);
+	const text =
+		hours > 0 ? `${hours}:${String(minutes).padStart(2, '0')}:${seconds}` : `${minutes}:${seconds}`;
+	return leftS < 0 ? `+${text}` : text;
+}
+
+/** A moment as the wall clock of this device says it: `14:05`, with the day when it is not today. */
+export function wallTime(atMs: number, nowMs: number): string {
+	const at = new Date(atMs);
+	const time = at.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+	if (at.toDateString() === new Date(nowMs).toDateString()) return time;
+	return `${at.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })}, ${time}`;
+}

@@ -1,0 +1,39 @@
+/** A short tone; two for "now". Silent where the browser has no sound or has not been touched yet. */
+export function beep(times: number, pitchHz = 880): void {
+	try {
+		const audio = (shared ??= new AudioContext());
+		void audio.resume();
+		for (let i = 0; i < times; i++) {
+			const tone = audio.createOscillator();
+			const level = audio.createGain();
+			const at = audio.currentTime + i * 0.22;
+			tone.frequency.value = pitchHz;
+			level.gain.setValueAtTime(0.25, at);
+			level.gain.exponentialRampToValueAtTime(0.001, at + 0.18);
+			tone.connect(level).connect(audio.destination);
+			tone.start(at);
+			tone.stop(at + 0.2);
+		}
+	} catch {
+		// no sound here: the digits and the colour say the same
+	}
+	navigator.vibrate?.(Array.from({ length: times * 2 - 1 }, () => 120));
+}
+let shared: AudioContext | undefined;
+
+/** Keeps the screen awake while the page is seen; returns what lets it sleep again. */
+export function keepAwake(): () => void {
+	let lock: WakeLockSentinel | undefined;
+	let wanted = true;
+	const ask = async () => {
+		if (!wanted || document.visibilityState !== 'visible') return;
+		lock = await navigator.wakeLock?.request('screen').catch(() => undefined);
+	};
+	void ask();
+	document.addEventListener('visibilitychange', ask);
+	return () => {
+		wanted = false;
+		document.removeEventListener('visibilitychange', ask);
+		void lock?.release();
+	};
+}

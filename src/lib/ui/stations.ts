@@ -1,0 +1,19 @@
+import BookOpen from '@lucide/svelte/icons/book-open-text';
+import Box from '@lucide/svelte/icons/box';
+import CupSoda from '@lucide/svelte/icons/cup-soda';
+import FlaskConical from '@lucide/svelte/icons/flask-conical';
+import Hammer from '@lucide/svelte/icons/hammer';
+import Shapes from '@lucide/svelte/icons/shapes';
+import Timer from '@lucide/svelte/icons/timer';
+import type { Component } from 'svelte';
+
+/** Where things are done, in the order of the work. */
+export const STATIONS: readonly { href: string; name: string; icon: Component<{ class?: string }> }[] = [
+	{ href: '/', name: 'Bench', icon: Hammer },
+	{ href: '/masters', name: 'Masters', icon: Shapes },
+	{ href: '/moulds', name: 'Moulds', icon: Box },
+	{ href: '/shelf', name: 'Shelf', icon: FlaskConical },
+	{ href: '/shots', name: 'Shots', icon: CupSoda },
+	{ href: '/pour', name: 'Pour', icon: Timer },
+	{ href: '/ledger', name: 'Ledger', icon: BookOpen }
+];

@@ -1,0 +1,29 @@
+import { getContext, setContext } from 'svelte';
+import { formatOther, formatQuantity, type QuantityKind, type UnitSystem } from '$lib/core/units';
+
+const KEY = Symbol('units');
+
+/** The workshop's way of showing numbers, for every component below the layout. */
+export class Units {
+	#system: () => UnitSystem;
+	constructor(system: () => UnitSystem) {
+		this.#system = system;
+	}
+	get system(): UnitSystem {
+		return this.#system();
+	}
+	show(value: number | undefined | null, kind: QuantityKind): string {
+		return formatQuantity(value, kind, this.system);
+	}
+	other(value: number, kind: QuantityKind): string {
+		return formatOther(value, kind, this.system);
+	}
+}
+
+export function provideUnits(system: () => UnitSystem): Units {
+	return setContext(KEY, new Units(system));
+}
+
+export function useUnits(): Units {
+	return getContext<Units>(KEY);
+}

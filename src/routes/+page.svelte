@@ -1,0 +1,159 @@
+<script lang="ts">
+	import { Button } from 'flowbite-svelte';
+	import { untrack } from 'svelte';
+	import { dewPointC, FACE_MARGIN_C } from '$lib/core/humidity';
+	import { countdown, wallTime } from '$lib/ui/clockText';
+	import { Now } from '$lib/ui/now.svelte';
+	import Tag from '$lib/ui/Tag.svelte';
+	import { useUnits } from '$lib/ui/units.svelte';
+
+	let { data } = $props();
+	const units = useUnits();
+	const now = new Now(
+		untrack(() => data.nowMs),
+		1000
+	);
+	const bench = $derived(data.bench);
+	const settings = $derived(data.settings);
+	const dew = $derived(dewPointC({ tempC: settings.roomTempC, relativeHumidity: settings.relativeHumidity }));
+	/** The soonest thing that wants hands. */
+	const next = $derived(data.clocks[0]);
+	const nextLeftS = $derived(next ? (next.endsAtMs - now.ms) / 1000 : 0);
+</script>
+
+<svelte:head><title>The bench · Anthypos</title></svelte:head>
+
+<section class="mb-6 grid gap-5 lg:grid-cols-[1.35fr_1fr]">
+	<div
+		class={[
+			'slab flex flex-wrap items-center gap-x-8 gap-y-3 p-6',
+			next && nextLeftS <= 0 && 'border-2! border-(--hot)!'
+		]}
+	>
+		{#if next}
+			<p class={['answer text-[4.6rem]', nextLeftS <= 0 && 'text-(--hot)']} role="timer">
+				{countdown(nextLeftS)}
+			</p>
+			<div class="min-w-[13rem] flex-1">
+				<p class="soft">{nextLeftS <= 0 ? 'Hands are wanted now' : 'Hands are wanted next'}</p>
+				<h1 class="text-[1.45rem]!">{next.then.slice(0, 1).toUpperCase()}{next.then.slice(1)}</h1>
+				<p>{next.label}</p>
+			</div>
+			<Button href={next.href} size="xl">Go to it</Button>
+		{:else}
+			<div class="flex-1">
+				<p class="soft">Nothing is running</p>
+				<h1>{bench.free.length > 0 ? 'The bench is free' : 'Begin with a master'}</h1>
+				<p class="soft mt-1">
+					{bench.free.length > 0
+						? 'Any mould below can be poured.'
+						: 'Measure the piece, plan its mould, and the shot follows.'}
+				</p>
+			</div>
+			<Button href={bench.free.length > 0 ? '/shots/new' : '/masters/new'} size="xl"
+				>{bench.free.length > 0 ? 'Size a shot' : 'New master'}</Button
+			>
+		{/if}
+	</div>
+	<dl class="slab grid grid-cols-3 content-center gap-3 p-6">
+		<div>
+			<dt class="soft text-[0.9rem]">Room</dt>
+			<dd class="text-[1.7rem] font-bold">{units.show(settings.roomTempC, 'temperature')}</dd>
+		</div>
+		<div>
+			<dt class="soft text-[0.9rem]">Humidity</dt>
+			<dd class={['text-[1.7rem] font-bold', settings.relativeHumidity >= 50 && 'text-(--hot)']}>
+				{Math.round(settings.relativeHumidity)} %
+			</dd>
+		</div>
+		<div>
+			<dt class="soft text-[0.9rem]">Dew point</dt>
+			<dd class="text-[1.7rem] font-bold">{units.show(dew, 'temperature')}</dd>
+		</div>
+		<dd class="soft col-span-3 text-[0.92rem]">
+			{settings.relativeHumidity >= 50
+				? 'From 50 % many stop pouring urethane: keep A closed.'
+				: `Keep mould faces above ${units.show(dew + FACE_MARGIN_C, 'temperature')}.`}
+			<a class="plain" href="/settings">Change</a>
+		</dd>
+	</dl>
+</section>
+
+{#if bench.open.length > 0}
+	<section class="mb-6">
+		<h2 class="mb-2">At the bench</h2>
+		<ul class="slab divide-y divide-(--line)">
+			{#each bench.open as pour (pour.id)}
+				<li class="flex flex-wrap items-center gap-x-5 gap-y-2 px-5 py-3">
+					<span class="text-[1.15rem] font-bold">{pour.plan.masterName}</span>
+					<span class="soft"
+						>{pour.plan.moulds.map((m) => `M${m.number}`).join(' ')} · {units.show(pour.plan.massG, 'mass')}
+						{pour.plan.resinName} · cup {pour.plan.batchIndex + 1} of {pour.plan.batchCount}</span
+					>
+					<Button href="/pour/{pour.id}" class="ml-auto">Back to the pour</Button>
+				</li>
+			{/each}
+		</ul>
+	</section>
+{/if}
+
+<section class="grid items-start gap-6 lg:grid-cols-[1.35fr_1fr]">
+	<div>
+		<h2 class="mb-2">Can be poured next</h2>
+		<ul class="slab divide-y divide-(--line)">
+			{#each bench.free as mould (mould.id)}
+				<li class="flex flex-wrap items-center gap-x-4 gap-y-1 px-5 py-2.5">
+					<a class="plain min-w-[13rem] flex-1" href="/moulds/{mould.id}"
+						><strong class="text-[1.1rem]">M{mould.number}</strong> {mould.label}</a
+					>
+					<span class="soft text-[0.93rem]"
+						>{mould.pulls} pulls{mould.lastResin ? `, last in ${mould.lastResin}` : ''}</span
+					>
+					<Button href="/shots/new?mould={mould.id}" color="alternative" size="sm" class="min-h-[2.4rem]"
+						>Size a shot</Button
+					>
+				</li>
+			{:else}
+				<li class="soft p-5">No mould stands ready. <a class="plain" href="/moulds">See the moulds</a>.</li>
+			{/each}
+		</ul>
+	</div>
+	<div class="flex flex-col gap-6">
+		{#if bench.coming.length > 0}
+			<div>
+				<h2 class="mb-2">Moulds on the way</h2>
+				<ul class="slab divide-y divide-(--line)">
+					{#each bench.coming as mould (mould.id)}
+						<li class="px-5 py-2.5">
+							<a class="plain" href="/moulds/{mould.id}"><strong>M{mould.number}</strong> {mould.label}</a>
+							<span class="soft block text-[0.93rem]">
+								{#if !mould.readyAt}planned, {units.show(mould.plan.rubber.massG, 'mass')} of rubber to pour
+								{:else if mould.readyAt.getTime() > now.ms}rubber cures until {wallTime(
+										mould.readyAt.getTime(),
+										now.ms
+									)}
+								{:else}cured: open it and take it into use{/if}
+							</span>
+						</li>
+					{/each}
+				</ul>
+			</div>
+		{/if}
+		<div>
+			<h2 class="mb-2">Last pulls</h2>
+			<ul class="slab divide-y divide-(--line)">
+				{#each bench.lastPulls as pull (pull.id)}
+					<li class="flex items-center gap-3 px-5 py-2.5">
+						<a class="plain min-w-0 flex-1" href="/ledger/{pull.id}"
+							><strong>M{pull.mouldNumber}</strong>
+							{pull.masterName}<span class="soft block text-[0.9rem]"
+								>{wallTime(pull.combinedAt.getTime(), now.ms)}</span
+							></a
+						>
+						<Tag word={pull.grade} />
+					</li>
+				{:else}<li class="soft p-5">Nothing was pulled yet.</li>{/each}
+			</ul>
+		</div>
+	</div>
+</section>

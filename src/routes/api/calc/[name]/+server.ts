@@ -1,0 +1,27 @@
+import { json } from '@sveltejs/kit';
+import { CALCULATIONS, runCalculation } from '$lib/core/calc';
+import { readJson } from '$lib/server/body';
+import type { RequestHandler } from './$types';
+
+const errors = (message: string, status: number) => json({ errors: [{ path: '', message }] }, { status });
+
+const unknown = (name: string) =>
+	errors(
+		`There is no calculation "${name.slice(0, 60)}". Known: ${CALCULATIONS.map((c) => c.name).join(', ')}.`,
+		404
+	);
+
+export const POST: RequestHandler = async ({ params, request }) => {
+	if (!CALCULATIONS.some((c) => c.name === params.name)) return unknown(params.name);
+	const body = await readJson(request);
+	if (!body.ok) return errors(body.message, body.status);
+	const outcome = runCalculation(params.name, body.value);
+	if (outcome.status === 'unknown') return unknown(params.name);
+	if (outcome.status === 'invalid') return json({ errors: outcome.errors }, { status: 422 });
+	return json(outcome.answer);
+};
+
+export const GET: RequestHandler = ({ params }) =>
+	CALCULATIONS.some((c) => c.name === params.name)
+		? errors('Send the input as JSON with POST; GET /api/calc lists the schemas.', 405)
+		: unknown(params.name);

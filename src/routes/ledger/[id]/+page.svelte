@@ -1,0 +1,139 @@
+<script lang="ts">
+	import { benchSteps, type PourEvent } from '$lib/core/pour';
+	import Answer from '$lib/ui/Answer.svelte';
+	import { wallTime } from '$lib/ui/clockText';
+	import PageHead from '$lib/ui/PageHead.svelte';
+	import Tag from '$lib/ui/Tag.svelte';
+	import { useUnits } from '$lib/ui/units.svelte';
+
+	let { data } = $props();
+	const units = useUnits();
+	const body = $derived(data.pull.body);
+	const steps = $derived(benchSteps(data.plan, units.system));
+	const time = (s: number | undefined) => (s === undefined ? '–' : units.show(s, 'time'));
+	const rows = $derived([
+		{
+			what: 'In the mould',
+			planned: time(body.planned.pouredByS),
+			real: time(body.real.pouredByS),
+			late: (body.real.pouredByS ?? 0) > body.planned.potLifeS
+		},
+		{
+			what: 'At pressure',
+			planned: body.pot ? time(body.planned.pouredByS) : '–',
+			real: time(body.real.reachedS),
+			late: (body.real.reachedS ?? 0) > body.planned.potLifeS
+		},
+		{
+			what: 'Pressure released',
+			planned: body.pot ? time(body.planned.pouredByS + body.planned.holdUntilS) : '–',
+			real: time(body.real.releasedS),
+			late: false
+		},
+		{
+			what: 'Demoulded',
+			planned: time(body.planned.pouredByS + body.planned.demouldS),
+			real: time(body.real.demouldS),
+			late: (body.real.demouldS ?? Infinity) < body.planned.pouredByS + body.planned.demouldS * 0.9
+		}
+	]);
+
+	function say(event: PourEvent): string {
+		switch (event.kind) {
+			case 'step-done':
+				return `${steps.find((s) => s.id === event.stepId)?.title ?? event.stepId}: done`;
+			case 'air-read':
+				return `Room ${units.show(event.roomTempC, 'temperature')}, ${event.relativeHumidity} % humidity, mould ${units.show(event.mouldTempC, 'temperature')}`;
+			case 'pressure-read':
+				return `Gauge ${units.show(event.gaugeKpa, 'pressure')}`;
+			case 'graded':
+				return `M${data.plan.moulds.find((m) => m.id === event.mouldId)?.number ?? ''} graded ${event.grade}${event.faults.length ? `: ${event.faults.join(', ')}` : ''}`;
+			case 'undone':
+				return 'A step was taken back';
+			case 'finished':
+				return 'Written into the ledger';
+			case 'abandoned':
+				return `Given up: ${event.reason}`;
+		}
+	}
+</script>
+
+<PageHead
+	title="{data.pull.masterName}, pull {data.pull.pullNumber} of M{data.pull.mouldNumber}"
+	about={wallTime(data.pull.combinedAt.getTime(), data.nowMs)}
+/>
+<div class="grid items-start gap-5 lg:grid-cols-[1fr_24rem]">
+	<section class="slab p-5">
+		<h2>Planned and real</h2>
+		<p class="soft mb-2">Counted from combining. Pot life of this cup {time(body.planned.potLifeS)}.</p>
+		<table class="bench">
+			<thead><tr><th>Step</th><th class="num">Planned</th><th class="num">Real</th></tr></thead>
+			<tbody>
+				{#each rows as row (row.what)}
+					<tr
+						><td>{row.what}</td><td class="num">{row.planned}</td><td
+							class={['num font-bold', row.late && 'text-(--hot)']}>{row.real}</td
+						></tr
+					>
+				{/each}
+			</tbody>
+		</table>
+		<h2 class="mt-5 mb-1">What happened</h2>
+		<ol class="text-[0.95rem]">
+			{#each data.events as event (event.id)}
+				<li class="grid grid-cols-[5.5rem_1fr] gap-3 border-t border-(--line) py-1.5">
+					<time class="soft" datetime={new Date(event.atMs).toISOString()}
+						>{new Date(event.atMs).toLocaleTimeString('en-GB')}</time
+					><span>{say(event)}</span>
+				</li>
+			{/each}
+		</ol>
+	</section>
+	<aside class="slab flex flex-col gap-4 p-5">
+		<div>
+			<p class="label mb-2">Grade</p>
+			<span class="text-[1.5rem]"><Tag word={data.pull.grade} /></span>
+		</div>
+		{#if body.faults.length}<p><span class="label">Faults</span><br />{body.faults.join(', ')}</p>{/if}
+		{#if body.abandonedBecause !== undefined}<p>
+				<span class="label">Given up</span><br />{body.abandonedBecause}
+			</p>{/if}
+		{#if body.note}<p class="break-words whitespace-pre-wrap">
+				<span class="label">Note</span><br />{body.note}
+			</p>{/if}
+		<Answer
+			label="Shot"
+			value={units.show(body.massG, 'mass')}
+			note="{data.pull.resinName}, cup {body.batchIndex + 1} of {body.batchCount}"
+		/>
+		<dl class="grid grid-cols-2 gap-3">
+			<div>
+				<dt class="soft text-[0.9rem]">Room</dt>
+				<dd class="text-[1.2rem] font-bold">{units.show(body.roomTempC, 'temperature')}</dd>
+			</div>
+			<div>
+				<dt class="soft text-[0.9rem]">Humidity</dt>
+				<dd class="text-[1.2rem] font-bold">{Math.round(body.relativeHumidity)} %</dd>
+			</div>
+			<div>
+				<dt class="soft text-[0.9rem]">Mould</dt>
+				<dd class="text-[1.2rem] font-bold">{units.show(body.mouldTempC, 'temperature')}</dd>
+			</div>
+			{#if body.pot}
+				<div>
+					<dt class="soft text-[0.9rem]">{body.pot.name} reached</dt>
+					<dd class="text-[1.2rem] font-bold">{units.show(body.pot.reachedGaugeKpa, 'pressure')}</dd>
+				</div>
+			{/if}
+		</dl>
+		{#if !body.conditionsRead}<p class="soft">
+				Temperatures and humidity are the planned ones: none were read at the bench.
+			</p>{/if}
+		<p class="flex gap-4">
+			<a class="plain" href="/moulds/{data.pull.mouldId}">The mould</a><a
+				class="plain"
+				href="/shots/{data.shotId}">The shot</a
+			>
+		</p>
+	</aside>
+</div>

@@ -1,0 +1,24 @@
+import { superValidate } from 'sveltekit-superforms';
+import { zod4 } from 'sveltekit-superforms/adapters';
+import { formFromMaster, masterForm } from '$lib/core/master';
+import { orNotFound } from '$lib/server/forms';
+import { masterAction } from '$lib/server/masterAction';
+import { getMaster } from '$lib/server/repositories/masters';
+import { listMoulds } from '$lib/server/repositories/moulds';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ params }) => {
+	const master = await orNotFound(getMaster(params.id));
+	const [form, moulds] = await Promise.all([
+		superValidate(formFromMaster(master.record), zod4(masterForm)),
+		listMoulds({ masterId: params.id })
+	]);
+	return { form, master, moulds };
+};
+
+export const actions: Actions = {
+	default: async (event) => {
+		const { form, failure } = await masterAction(event, event.params.id);
+		return failure ?? { form };
+	}
+};

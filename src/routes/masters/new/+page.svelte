@@ -1,0 +1,9 @@
+<script lang="ts">
+	import MasterForm from '$lib/ui/MasterForm.svelte';
+	import PageHead from '$lib/ui/PageHead.svelte';
+
+	let { data } = $props();
+</script>
+
+<PageHead title="New master" about="Its volume sets the shot, its outer sizes the box of the mould." />
+<MasterForm data={data.form} photoId={null} submit="Keep this master" />

@@ -1,0 +1,57 @@
+<script lang="ts">
+	import { Button } from 'flowbite-svelte';
+	import { wallTime } from '$lib/ui/clockText';
+	import PageHead from '$lib/ui/PageHead.svelte';
+	import Tag from '$lib/ui/Tag.svelte';
+	import { useUnits } from '$lib/ui/units.svelte';
+
+	let { data } = $props();
+	const units = useUnits();
+	const order = { active: 0, new: 1, retired: 2 };
+	const moulds = $derived(
+		[...data.moulds].sort((a, b) => order[a.state] - order[b.state] || b.number - a.number)
+	);
+</script>
+
+<PageHead title="Moulds" about="Every mould with its rubber and how often it was pulled.">
+	{#snippet actions()}<Button href="/moulds/new" size="lg">Plan a mould</Button>{/snippet}
+</PageHead>
+
+{#if moulds.length === 0}
+	<p class="slab p-8 text-lg">
+		No moulds yet. A mould is planned <a class="plain" href="/moulds/new">round a master</a>.
+	</p>
+{:else}
+	<div class="slab overflow-x-auto">
+		<table class="bench">
+			<thead
+				><tr
+					><th>Mould</th><th>Master</th><th>State</th><th class="num">Pulls</th><th>Rubber</th><th
+						>Kept where</th
+					></tr
+				></thead
+			>
+			<tbody>
+				{#each moulds as mould (mould.id)}
+					<tr class={mould.state === 'retired' ? 'opacity-65' : ''}>
+						<td
+							><a class="plain font-bold" href="/moulds/{mould.id}">M{mould.number}</a>
+							<span class="font-semibold">{mould.label}</span></td
+						>
+						<td><a class="plain" href="/masters/{mould.masterId}">{mould.masterName}</a></td>
+						<td>
+							<Tag word={mould.state} />
+							{#if mould.state === 'new' && mould.readyAt}<span class="soft ml-1 text-[0.9rem]"
+									>ready {wallTime(mould.readyAt.getTime(), data.nowMs)}</span
+								>
+							{:else if mould.state === 'new'}<span class="soft ml-1 text-[0.9rem]">not poured</span>{/if}
+						</td>
+						<td class="num text-[1.2rem] font-bold">{mould.pulls}</td>
+						<td class="soft">{mould.rubberName}, {units.show(mould.plan.rubber.massG, 'mass')}</td>
+						<td class="soft">{mould.place}</td>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	</div>
+{/if}

@@ -1,0 +1,84 @@
+<script lang="ts">
+	import { Button } from 'flowbite-svelte';
+	import { digits } from '$lib/core/units';
+	import PageHead from '$lib/ui/PageHead.svelte';
+	import { useUnits } from '$lib/ui/units.svelte';
+
+	let { data } = $props();
+	const units = useUnits();
+</script>
+
+<PageHead
+	title="Shelf"
+	about="Resins and rubbers as their sheets describe them. The sheet of your own batch comes first."
+/>
+
+<section class="mb-7">
+	<div class="mb-2 flex items-end justify-between">
+		<h2>Resins</h2>
+		<Button href="/shelf/resins/new">Add a resin</Button>
+	</div>
+	<div class="slab overflow-x-auto">
+		<table class="bench">
+			<thead
+				><tr
+					><th>Resin</th><th class="num">Pot life</th><th class="num">Demould</th><th>Sets</th><th class="num"
+						>A : B by weight</th
+					><th class="num">A : B by volume</th><th class="num">Viscosity</th></tr
+				></thead
+			>
+			<tbody>
+				{#each data.resins as { id, record, weightBPer100, volumeBPer100 } (id)}
+					<tr>
+						<td
+							><a class="plain font-semibold" href="/shelf/resins/{id}">{record.name}</a><br /><span
+								class="soft text-[0.9rem]">{record.family}</span
+							></td
+						>
+						<td class="num text-[1.15rem] font-bold">{units.show(record.potLifeS, 'time')}</td>
+						<td class="num text-[1.15rem] font-bold">{units.show(record.demouldS, 'time')}</td>
+						<td>{record.character}</td>
+						<td class="num">100 : {digits(weightBPer100, 1)}</td>
+						<td class="num">100 : {digits(volumeBPer100, 1)}</td>
+						<td class="num soft">{units.show(record.viscosityMpaS, 'viscosity')}</td>
+					</tr>
+				{:else}<tr><td colspan="7" class="soft py-6!">No resin yet.</td></tr>{/each}
+			</tbody>
+		</table>
+	</div>
+</section>
+<section>
+	<div class="mb-2 flex items-end justify-between">
+		<h2>Mould rubbers</h2>
+		<Button href="/shelf/rubbers/new">Add a rubber</Button>
+	</div>
+	<div class="slab overflow-x-auto">
+		<table class="bench">
+			<thead
+				><tr
+					><th>Rubber</th><th class="num">Working time</th><th class="num">Demould</th><th class="num"
+						>A : B</th
+					><th class="num">Density</th><th class="num">Viscosity</th><th class="num">Shore A</th></tr
+				></thead
+			>
+			<tbody>
+				{#each data.rubbers as { id, record } (id)}
+					<tr>
+						<td
+							><a class="plain font-semibold" href="/shelf/rubbers/{id}">{record.name}</a><br /><span
+								class="soft text-[0.9rem]"
+								>{record.cureKind === 'addition' ? 'platinum (addition)' : 'tin (condensation)'}</span
+							></td
+						>
+						<td class="num text-[1.15rem] font-bold">{units.show(record.workingTimeS, 'time')}</td>
+						<td class="num text-[1.15rem] font-bold">{units.show(record.cureTimeS, 'time')}</td>
+						<td class="num">{digits(record.ratioA)} : {digits(record.ratioB)} {record.ratioBy}</td>
+						<td class="num">{units.show(record.densityGPerMl, 'density')}</td>
+						<td class="num soft">{units.show(record.viscosityMpaS, 'viscosity')}</td>
+						<td class="num">{record.shoreA ?? '–'}</td>
+					</tr>
+				{:else}<tr><td colspan="7" class="soft py-6!">No rubber yet.</td></tr>{/each}
+			</tbody>
+		</table>
+	</div>
+</section>

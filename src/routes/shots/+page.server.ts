@@ -1,0 +1,26 @@
+import { listMasters } from '$lib/server/repositories/masters';
+import { listResins } from '$lib/server/repositories/materials';
+import { listShots } from '$lib/server/repositories/shots';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async () => {
+	const [shots, masters, resins] = await Promise.all([listShots(), listMasters(), listResins()]);
+	const nameOf = (list: { id: string; record: { name: string } }[], id: string) =>
+		list.find((x) => x.id === id)?.record.name ?? '';
+	return {
+		shots: shots.map((shot) => {
+			const first = shot.planned.shot.batches[0]!;
+			return {
+				id: shot.id,
+				number: shot.number,
+				createdAt: shot.createdAt,
+				copies: shot.inputs.copies,
+				batches: shot.planned.shot.batches.length,
+				massG: first.massG,
+				slackS: first.slackS,
+				masterName: nameOf(masters, shot.masterId),
+				resinName: nameOf(resins, shot.resinId)
+			};
+		})
+	};
+};

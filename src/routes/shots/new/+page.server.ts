@@ -1,0 +1,56 @@
+import { fail, redirect } from '@sveltejs/kit';
+import { superValidate } from 'sveltekit-superforms';
+import { zod4 } from 'sveltekit-superforms/adapters';
+import { shotInputs } from '$lib/core/shot';
+import { attempt } from '$lib/server/forms';
+import { listMasters } from '$lib/server/repositories/masters';
+import { listResins } from '$lib/server/repositories/materials';
+import { listMoulds } from '$lib/server/repositories/moulds';
+import { saveShot } from '$lib/server/repositories/shots';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ url, locals }) => {
+	const [masters, resins, allMoulds] = await Promise.all([listMasters(), listResins(), listMoulds()]);
+	const active = allMoulds.filter((m) => m.state === 'active');
+	const mould = active.find((m) => m.id === url.searchParams.get('mould'));
+	const masterId = mould?.masterId ?? url.searchParams.get('master') ?? '';
+	const form = await superValidate(zod4(shotInputs));
+	const { roomTempC, relativeHumidity } = locals.settings;
+	Object.assign(form.data, {
+		masterId: masters.some((m) => m.id === masterId) ? masterId : '',
+		mouldIds: mould ? [mould.id] : active.filter((m) => m.masterId === masterId).map((m) => m.id),
+		resinId: '',
+		copies: 1,
+		sprueVolumeMl: 0,
+		sectionMm: 6,
+		startTempC: roomTempC,
+		mouldTempC: roomTempC,
+		roomTempC,
+		relativeHumidity
+	});
+	return {
+		form,
+		masters,
+		resins,
+		moulds: active.map((m) => ({
+			id: m.id,
+			number: m.number,
+			label: m.label,
+			masterId: m.masterId,
+			pulls: m.pulls,
+			clearanceMm: m.inputs.clearanceMm,
+			grossVolumeMl: m.plan.grossVolumeMl
+		}))
+	};
+};
+
+export const actions: Actions = {
+	default: async ({ request, locals }) => {
+		const form = await superValidate(request, zod4(shotInputs));
+		if (!form.valid) return fail(400, { form });
+		return attempt(form, async () => {
+			const id = await saveShot(form.data, locals.settings);
+			redirect(303, `/shots/${id}`);
+		});
+	}
+};

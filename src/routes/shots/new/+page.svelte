@@ -1,0 +1,262 @@
+<script lang="ts">
+	import { Button, Checkbox } from 'flowbite-svelte';
+	import { zod4Client } from 'sveltekit-superforms/adapters';
+	import type { FieldError } from '$lib/core/calc';
+	import { cautionsFor } from '$lib/core/cautions';
+	import { dewPointC } from '$lib/core/humidity';
+	import { shotInputs, type PlannedShot } from '$lib/core/shot';
+	import Caution from '$lib/ui/Caution.svelte';
+	import ChoiceField from '$lib/ui/ChoiceField.svelte';
+	import { benchForm } from '$lib/ui/form';
+	import FormErrors from '$lib/ui/FormErrors.svelte';
+	import PageHead from '$lib/ui/PageHead.svelte';
+	import QuantityField from '$lib/ui/QuantityField.svelte';
+	import Segments from '$lib/ui/Segments.svelte';
+	import ShotResult from '$lib/ui/ShotResult.svelte';
+	import { useUnits } from '$lib/ui/units.svelte';
+	import { usePlanner } from '$lib/workers/planner';
+
+	let { data } = $props();
+	const units = useUnits();
+	const { form, errors, enhance, submitting } = benchForm(() => data.form, {
+		validators: zod4Client(shotInputs)
+	});
+
+	const master = $derived(data.masters.find((m) => m.id === $form.masterId));
+	const moulds = $derived(data.moulds.filter((m) => m.masterId === $form.masterId));
+	const chosen = $derived(moulds.filter((m) => $form.mouldIds.includes(m.id)));
+	const resin = $derived(data.resins.find((r) => r.id === $form.resinId));
+
+	let planned = $state.raw<PlannedShot>();
+	let problems = $state.raw<FieldError[]>([]);
+	let asked = 0;
+
+	// every change is worked out again off the main thread; only the newest answer counts
+	$effect(() => {
+		const mine = ++asked;
+		if (!master || !resin || chosen.length === 0) {
+			planned = undefined;
+			problems = [];
+			return;
+		}
+		const inputs = { ...$form, mouldIds: chosen.map((m) => m.id) };
+		const context = {
+			cavityVolumeMl: master.volumeMl,
+			mouldWallMm: Math.min(...chosen.map((m) => m.clearanceMm)),
+			mouldsVolumeMl: chosen.reduce((sum, m) => sum + m.grossVolumeMl, 0),
+			resin: resin.record,
+			settings: data.settings
+		};
+		const timer = setTimeout(async () => {
+			const outcome = await usePlanner().tryPlanShot($state.snapshot(inputs), context);
+			if (mine !== asked) return;
+			planned = 'planned' in outcome ? outcome.planned : undefined;
+			problems = 'errors' in outcome ? outcome.errors : [];
+		}, 60);
+		return () => clearTimeout(timer);
+	});
+
+	const problemAt = (field: string) => {
+		const live = problems.filter((p) => p.path.split('.')[0] === field).map((p) => p.message);
+		return live.length ? live : ($errors as Record<string, string[] | undefined>)[field];
+	};
+	function chooseMaster(id: string | undefined) {
+		$form.masterId = id ?? '';
+		$form.mouldIds = data.moulds.filter((m) => m.masterId === id).map((m) => m.id);
+	}
+	function toggleMould(id: string, on: boolean) {
+		$form.mouldIds = on ? [...$form.mouldIds, id] : $form.mouldIds.filter((m) => m !== id);
+	}
+	const mouldProblem = $derived(($errors.mouldIds as { _errors?: string[] } | undefined)?._errors?.[0] ?? '');
+	const dew = $derived(
+		$form.relativeHumidity > 0 && $form.relativeHumidity <= 100 && Number.isFinite($form.roomTempC)
+			? dewPointC({ tempC: $form.roomTempC, relativeHumidity: $form.relativeHumidity })
+			: undefined
+	);
+</script>
+
+<PageHead
+	title="Size a shot"
+	about="Solid: cavity, sprue and what stays in the cup, against the time that the resin gives."
+/>
+<form method="POST" use:enhance class="grid items-start gap-5 lg:grid-cols-[1fr_27rem]">
+	<div class="slab p-5">
+		<FormErrors errors={$errors._errors} />
+		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
+			<ChoiceField
+				label="Piece"
+				name="masterId"
+				bind:value={() => $form.masterId, chooseMaster}
+				placeholder="Choose a master"
+				options={data.masters.map((m) => ({ value: m.id, label: m.record.name }))}
+				error={$errors.masterId}
+				hint={master ? `${units.show(master.volumeMl, 'volume')} a copy` : ''}
+			/>
+			<ChoiceField
+				label="Resin"
+				name="resinId"
+				bind:value={$form.resinId}
+				placeholder="Choose a resin"
+				options={data.resins.map((r) => ({ value: r.id, label: r.record.name }))}
+				error={$errors.resinId}
+				hint={resin ? `${resin.record.character}, pot life ${units.show(resin.record.potLifeS, 'time')}` : ''}
+			/>
+		</div>
+		<fieldset aria-describedby="moulds-note">
+			<legend class="label">Moulds that stand ready</legend>
+			<div class="mt-1 flex flex-wrap gap-2">
+				{#each moulds as mould (mould.id)}
+					<Checkbox
+						class="min-h-[2.65rem] rounded-lg border-[1.5px] border-(--line-strong) px-3 font-semibold text-(--ink)!"
+						checked={$form.mouldIds.includes(mould.id)}
+						onchange={(e: Event) => toggleMould(mould.id, (e.currentTarget as HTMLInputElement).checked)}
+						>M{mould.number} <span class="soft ml-1 font-normal">{mould.pulls} pulls</span></Checkbox
+					>
+				{:else}
+					<p class="soft">
+						{#if master}This master has no active mould. <a
+								class="plain"
+								href="/moulds/new?master={master.id}">Plan one</a
+							> or take one into use.{:else}Choose the piece first.{/if}
+					</p>
+				{/each}
+			</div>
+			<p
+				id="moulds-note"
+				class="mt-0.5 min-h-[1.35rem] text-[0.87rem] font-semibold text-(--harm)"
+				aria-live="polite"
+			>
+				{mouldProblem}
+			</p>
+		</fieldset>
+		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
+			<QuantityField
+				label="Copies"
+				kind="number"
+				name="copies"
+				bind:value={$form.copies}
+				error={problemAt('copies')}
+			/>
+			<QuantityField
+				label="Sprue and vents, each"
+				kind="volume"
+				name="sprueVolumeMl"
+				bind:value={$form.sprueVolumeMl}
+				error={problemAt('sprueVolumeMl')}
+			/>
+			<QuantityField
+				label="Thinnest section"
+				kind="length"
+				name="sectionMm"
+				bind:value={$form.sectionMm}
+				error={problemAt('sectionMm')}
+				hint="sets the demould"
+			/>
+		</div>
+		<div class="grid items-start gap-x-5 gap-y-1 sm:grid-cols-3">
+			<div class="sm:col-span-2">
+				<Segments
+					label="What stays in the cup"
+					name="lossBy"
+					bind:value={$form.lossBy}
+					options={[
+						{ value: 'film', label: 'A film, by viscosity' },
+						{ value: 'percent', label: 'A fixed share' }
+					]}
+				/>
+			</div>
+			{#if $form.lossBy === 'percent'}
+				<QuantityField
+					label="Share lost"
+					kind="percent"
+					name="lossPercent"
+					bind:value={$form.lossPercent}
+					error={problemAt('lossPercent')}
+					hint="10–20 % for a small one"
+				/>
+			{/if}
+		</div>
+		<h2 class="mt-4 mb-2">Hands and clock</h2>
+		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
+			<QuantityField
+				label="Mixing"
+				kind="time"
+				name="mixS"
+				bind:value={$form.mixS}
+				error={problemAt('mixS')}
+			/>
+			<QuantityField
+				label="Pouring one copy"
+				kind="time"
+				name="pourS"
+				bind:value={$form.pourS}
+				error={problemAt('pourS')}
+			/>
+			{#if $form.usePot}
+				<QuantityField
+					label="Load and close"
+					kind="time"
+					name="loadS"
+					bind:value={$form.loadS}
+					error={problemAt('loadS')}
+				/>
+			{/if}
+		</div>
+		<Checkbox bind:checked={$form.usePot} class="min-h-[2.65rem] w-fit font-semibold text-(--ink)!"
+			>Cure it in the pressure pot ({data.settings.potName}, {units.show(
+				data.settings.potTargetGaugeKpa,
+				'pressure'
+			)})</Checkbox
+		>
+		<p class="min-h-[1.35rem] text-[0.87rem] font-semibold text-(--harm)" aria-live="polite">
+			{problemAt('usePot')?.[0] ?? ''}
+		</p>
+		<h2 class="mt-2 mb-2">Temperatures and air</h2>
+		<div class="grid grid-cols-2 gap-x-5 gap-y-1 sm:grid-cols-4">
+			<QuantityField
+				label="Resin"
+				kind="temperature"
+				name="startTempC"
+				bind:value={$form.startTempC}
+				error={problemAt('startTempC')}
+			/>
+			<QuantityField
+				label="Mould"
+				kind="temperature"
+				name="mouldTempC"
+				bind:value={$form.mouldTempC}
+				error={problemAt('mouldTempC')}
+			/>
+			<QuantityField
+				label="Room"
+				kind="temperature"
+				name="roomTempC"
+				bind:value={$form.roomTempC}
+				error={problemAt('roomTempC')}
+			/>
+			<QuantityField
+				label="Humidity"
+				kind="percent"
+				name="relativeHumidity"
+				bind:value={$form.relativeHumidity}
+				error={problemAt('relativeHumidity')}
+				hint={dew === undefined ? '' : `dew point ${units.show(dew, 'temperature')}`}
+			/>
+		</div>
+		<Button type="submit" size="lg" class="mt-3" disabled={$submitting}
+			>{$submitting ? 'Saving' : 'Keep this shot'}</Button
+		>
+	</div>
+	<aside class="slab flex flex-col gap-4 p-5" aria-live="polite">
+		{#if planned}
+			<ShotResult {planned} />
+			<Caution topics={cautionsFor(resin?.record.family === 'epoxy' ? 'epoxy' : 'urethane')} />
+		{:else if problems.length > 0}
+			<p class="font-semibold text-(--harm)">{problems[0]!.message}</p>
+		{:else}
+			<p class="soft">
+				Choose a piece, a mould and a resin: the shot appears here, with the time it leaves you.
+			</p>
+		{/if}
+	</aside>
+</form>

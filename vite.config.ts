@@ -1,0 +1,28 @@
+import tailwindcss from '@tailwindcss/vite';
+import { sveltekit } from '@sveltejs/kit/vite';
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+	plugins: [tailwindcss(), sveltekit()],
+	worker: { format: 'es' },
+	build: { chunkSizeWarningLimit: 1600 },
+	test: {
+		projects: [
+			{
+				extends: true,
+				test: { name: 'core', include: ['src/**/*.test.ts'], environment: 'node' }
+			},
+			{
+				extends: true,
+				test: {
+					name: 'api',
+					include: ['tests/api/**/*.test.ts'],
+					environment: 'node',
+					testTimeout: 60_000,
+					hookTimeout: 60_000,
+					fileParallelism: false
+				}
+			}
+		]
+	}
+});
