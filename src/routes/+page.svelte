@@ -26,20 +26,20 @@
 <section class="mb-6 grid gap-5 lg:grid-cols-[1.35fr_1fr]">
 	<div
 		class={[
-			'slab flex flex-wrap items-center gap-x-8 gap-y-3 p-6',
+			'slab flex flex-wrap items-center gap-x-6 gap-y-3 p-5 md:flex-nowrap',
 			next && nextLeftS <= 0 && 'border-2! border-(--hot)!'
 		]}
 	>
 		{#if next}
-			<p class={['answer text-[4.6rem]', nextLeftS <= 0 && 'text-(--hot)']} role="timer">
+			<p class={['answer text-[4.2rem]', nextLeftS <= 0 && 'text-(--hot)']} role="timer">
 				{countdown(nextLeftS)}
 			</p>
-			<div class="min-w-[13rem] flex-1">
+			<div class="min-w-0 flex-1">
 				<p class="soft">{nextLeftS <= 0 ? 'Hands are wanted now' : 'Hands are wanted next'}</p>
 				<h1 class="text-[1.45rem]!">{next.then.slice(0, 1).toUpperCase()}{next.then.slice(1)}</h1>
 				<p>{next.label}</p>
 			</div>
-			<Button href={next.href} size="xl">Go to it</Button>
+			<Button href={next.href} size="xl" class="shrink-0">Go to it</Button>
 		{:else}
 			<div class="flex-1">
 				<p class="soft">Nothing is running</p>
@@ -102,15 +102,18 @@
 		<h2 class="mb-2">Can be poured next</h2>
 		<ul class="slab divide-y divide-(--line)">
 			{#each bench.free as mould (mould.id)}
-				<li class="flex flex-wrap items-center gap-x-4 gap-y-1 px-5 py-2.5">
-					<a class="plain min-w-[13rem] flex-1" href="/moulds/{mould.id}"
+				<li class="flex items-center gap-x-4 px-5 py-1.5">
+					<a class="plain min-w-0 flex-1 truncate" href="/moulds/{mould.id}"
 						><strong class="text-[1.1rem]">M{mould.number}</strong> {mould.label}</a
 					>
 					<span class="soft text-[0.93rem]"
 						>{mould.pulls} pulls{mould.lastResin ? `, last in ${mould.lastResin}` : ''}</span
 					>
-					<Button href="/shots/new?mould={mould.id}" color="alternative" size="sm" class="min-h-[2.4rem]"
-						>Size a shot</Button
+					<Button
+						href="/shots/new?mould={mould.id}"
+						color="alternative"
+						size="sm"
+						class="min-h-[2.4rem] shrink-0">Size a shot</Button
 					>
 				</li>
 			{:else}

@@ -53,7 +53,7 @@
 				title="{block.name}, until {countdown(block.endS)}"
 			>
 				<span class="truncate text-[0.9rem] font-semibold">{block.name}</span>
-				<span class="truncate text-[0.82rem]">{countdown(block.durationS)}</span>
+				<span class="truncate text-[0.82rem]">{countdown(Math.round(block.durationS))}</span>
 			</div>
 		{/each}
 		{#if elapsedS !== undefined && elapsedS > 0}
@@ -65,19 +65,11 @@
 		{/if}
 		<div class="absolute -inset-y-1 w-[3px] bg-(--hot)" style:left={percent(potLifeS)}></div>
 	</div>
-	<figcaption class="relative mt-1 h-[1.5rem] text-[0.88rem] font-semibold">
-		<span class="absolute left-0 whitespace-nowrap">combine</span>
-		{#if slackS >= 0}
-			<span
-				class="absolute -translate-x-1/2 whitespace-nowrap text-(--work)"
-				style:left={percent(Math.max((plannedS + usableS) / 2, spanS * 0.3))}
-				>slack {Math.round(slackS)} s</span
-			>
-		{:else}
-			<span class="absolute left-[45%] -translate-x-1/2 whitespace-nowrap text-(--hot)"
-				>{Math.round(-slackS)} s too long</span
-			>
-		{/if}
-		<span class="absolute right-0 whitespace-nowrap text-(--hot)">too thick {countdown(potLifeS)}</span>
+	<figcaption class="mt-1 flex justify-between gap-3 text-[0.9rem] font-semibold">
+		<span>combine</span>
+		<span class={slackS >= 0 ? 'text-(--work)' : 'text-(--hot)'}>
+			{slackS >= 0 ? `slack ${Math.round(slackS)} s before the margin` : `${Math.round(-slackS)} s too long`}
+		</span>
+		<span class="text-(--hot)">too thick at {countdown(Math.floor(potLifeS))}</span>
 	</figcaption>
 </figure>

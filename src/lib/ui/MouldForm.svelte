@@ -39,6 +39,14 @@
 
 	const master = $derived(masters.find((m) => m.id === $form.masterId));
 	const rubber = $derived(rubbers.find((r) => r.id === $form.rubberId));
+	/** The label follows the master until somebody writes another one. */
+	function chooseMaster(id: string | undefined) {
+		const before = masters.find((m) => m.id === $form.masterId)?.record.name ?? '';
+		if ($form.label.trim() === '' || $form.label === before) {
+			$form.label = masters.find((m) => m.id === id)?.record.name ?? '';
+		}
+		$form.masterId = id ?? '';
+	}
 	type Outcome = { plan?: BlockPlan; problem?: string; at?: string };
 	const outcome = $derived.by((): Outcome => {
 		if (!master || !rubber) return {};
@@ -56,85 +64,71 @@
 </script>
 
 <form method="POST" {action} use:enhance class="grid gap-5 lg:grid-cols-[1fr_24rem]">
-	<div class="flex flex-col gap-5">
-		<div class="slab p-5">
-			<FormErrors errors={$errors._errors} />
-			<div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
-				<ChoiceField
-					label="Round which master"
-					name="masterId"
-					bind:value={$form.masterId}
-					placeholder="Choose a master"
-					options={masters.map((m) => ({ value: m.id, label: m.record.name }))}
-					error={masterProblem}
-				/>
-				<ChoiceField
-					label="In which rubber"
-					name="rubberId"
-					bind:value={$form.rubberId}
-					placeholder="Choose a rubber"
-					options={rubbers.map((r) => ({ value: r.id, label: r.record.name }))}
-					error={$errors.rubberId}
-				/>
-				<TextField label="Label on the mould" name="label" bind:value={$form.label} error={$errors.label} />
-				<TextField
-					label="Kept where"
-					name="place"
-					bind:value={$form.place}
-					error={$errors.place}
-					placeholder="shelf 2, left"
-				/>
-			</div>
-			{#if !fixed}
-				<div class="mt-2">
+	<div class="slab h-fit p-5">
+		<FormErrors errors={$errors._errors} />
+		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
+			<ChoiceField
+				label="Round which master"
+				name="masterId"
+				bind:value={() => $form.masterId, chooseMaster}
+				placeholder="Choose a master"
+				options={masters.map((m) => ({ value: m.id, label: m.record.name }))}
+				error={masterProblem}
+			/>
+			<ChoiceField
+				label="In which rubber"
+				name="rubberId"
+				bind:value={$form.rubberId}
+				placeholder="Choose a rubber"
+				options={rubbers.map((r) => ({ value: r.id, label: r.record.name }))}
+				error={$errors.rubberId}
+			/>
+		</div>
+		{#if !fixed}
+			<div class="grid grid-cols-2 gap-x-5 gap-y-1 sm:grid-cols-[auto_1fr_1fr_1fr_1fr]">
+				<div class="col-span-2 sm:col-span-1">
 					<Segments
-						label="Boxed in"
+						label="Boxed in a"
 						name="shape"
 						bind:value={$form.shape}
 						options={[
-							{ value: 'box', label: 'Box of boards' },
+							{ value: 'box', label: 'Box' },
 							{ value: 'tube', label: 'Tube' }
 						]}
 					/>
 				</div>
-				<div class="mt-3 grid gap-x-5 gap-y-1 sm:grid-cols-2 xl:grid-cols-4">
-					<QuantityField
-						label="Clearance, each side"
-						kind="length"
-						name="clearanceMm"
-						bind:value={$form.clearanceMm}
-						error={$errors.clearanceMm}
-					/>
-					<QuantityField
-						label="Cover above"
-						kind="length"
-						name="coverMm"
-						bind:value={$form.coverMm}
-						error={$errors.coverMm}
-					/>
-					<QuantityField
-						label="Stays in the cup"
-						kind="percent"
-						name="lossPercent"
-						bind:value={$form.lossPercent}
-						error={$errors.lossPercent}
-					/>
-					<QuantityField
-						label="Room"
-						kind="temperature"
-						name="roomTempC"
-						bind:value={$form.roomTempC}
-						error={$errors.roomTempC}
-					/>
-				</div>
-			{/if}
-			<TextField label="Note" name="note" bind:value={$form.note} error={$errors.note} />
-			<div class="mt-1">
-				<Button type="submit" size="lg" disabled={$submitting}>{$submitting ? 'Saving' : submit}</Button>
+				<QuantityField
+					label="Clearance"
+					kind="length"
+					name="clearanceMm"
+					bind:value={$form.clearanceMm}
+					error={$errors.clearanceMm}
+				/>
+				<QuantityField
+					label="Cover"
+					kind="length"
+					name="coverMm"
+					bind:value={$form.coverMm}
+					error={$errors.coverMm}
+				/>
+				<QuantityField
+					label="Cup loss"
+					kind="percent"
+					name="lossPercent"
+					bind:value={$form.lossPercent}
+					error={$errors.lossPercent}
+				/>
+				<QuantityField
+					label="Room"
+					kind="temperature"
+					name="roomTempC"
+					bind:value={$form.roomTempC}
+					error={$errors.roomTempC}
+				/>
 			</div>
-		</div>
+		{/if}
 		{#if plan && master}
-			<div class="slab p-4">
+			<div class="my-2 rounded-lg border border-(--line) p-2">
 				<MouldSection
 					cavity={plan.cavity}
 					master={master.record}
@@ -143,6 +137,18 @@
 				/>
 			</div>
 		{/if}
+		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
+			<TextField label="Label on the mould" name="label" bind:value={$form.label} error={$errors.label} />
+			<TextField
+				label="Kept where"
+				name="place"
+				bind:value={$form.place}
+				error={$errors.place}
+				placeholder="shelf 2, left"
+			/>
+		</div>
+		<TextField label="Note" name="note" bind:value={$form.note} error={$errors.note} />
+		<Button type="submit" size="lg" disabled={$submitting}>{$submitting ? 'Saving' : submit}</Button>
 	</div>
 	<aside class="slab flex h-fit flex-col gap-4 p-5" aria-live="polite">
 		{#if plan}

@@ -68,11 +68,8 @@
 	</defs>
 	<g font-size="15" fill="var(--ink)" font-weight="600">
 		<!-- section -->
-		<rect
-			x={x0 - 7}
-			y={base - h - 16}
-			width={w + 14}
-			height={h + 16}
+		<path
+			d="M{x0 - 5} {base - h - 16} V{base} H{x0 + w + 5} V{base - h - 16}"
 			fill="none"
 			stroke="var(--line-strong)"
 			stroke-width="5"

@@ -132,7 +132,7 @@
 <svelte:window onkeydown={key} />
 
 <div class="flex h-full min-h-[34rem] flex-col px-4 pb-4 sm:px-6">
-	<header class="flex flex-wrap items-center gap-x-4 gap-y-2 py-3">
+	<header class="flex flex-wrap items-center gap-x-3 gap-y-2 py-2">
 		<p class="min-w-0 flex-1 truncate text-[1.05rem]">
 			<strong>{plan.masterName}</strong>
 			<span class="soft"
@@ -193,7 +193,9 @@
 			</p>
 		</div>
 	{:else if step}
-		<div class="flex min-h-0 flex-1 flex-col justify-center gap-5 overflow-y-auto py-2">
+		<div
+			class="flex min-h-0 flex-1 flex-col [justify-content:safe_center] gap-[clamp(0.6rem,2vh,1.25rem)] overflow-y-auto py-1"
+		>
 			<PourFace
 				{step}
 				{plan}
@@ -233,7 +235,7 @@
 		</div>
 		<button
 			type="button"
-			class="mt-2 flex min-h-[6.2rem] w-full cursor-pointer items-center justify-center gap-5 rounded-2xl bg-(--work) px-6 text-[2rem] font-bold text-(--work-ink) shadow-lg active:translate-y-px"
+			class="mt-2 flex min-h-[clamp(4.4rem,11.5vh,6.2rem)] w-full cursor-pointer items-center justify-center gap-5 rounded-2xl bg-(--work) px-6 text-[2rem] font-bold text-(--work-ink) shadow-lg active:translate-y-px"
 			onclick={press}
 		>
 			{step.action}<kbd
@@ -241,7 +243,8 @@
 			>
 		</button>
 		<p class="soft mt-1 text-center text-[0.9rem]">
-			Step {state_.current + 1} of {run.steps.length}{#if run.steps[state_.current + 1]}
+			Step {state_.current + 1} of {run.steps.length}
+			{#if run.steps[state_.current + 1]}
 				· then: {run.steps[state_.current + 1]!.title.toLowerCase()}{/if}
 		</p>
 	{/if}

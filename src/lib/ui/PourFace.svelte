@@ -50,8 +50,8 @@
 </script>
 
 <div class="text-center">
-	<h1 class="text-[2.6rem]!">{step.title}</h1>
-	<p class="mx-auto mt-2 max-w-[52rem] text-[1.25rem] leading-snug">{step.detail}</p>
+	<h1 class="text-[clamp(1.7rem,5vh,2.6rem)]!">{step.title}</h1>
+	<p class="mx-auto mt-1 max-w-[52rem] text-[1.2rem] leading-snug">{step.detail}</p>
 </div>
 
 {#if amount}
@@ -62,7 +62,9 @@
 				step.part === 'A' ? 'bg-(--part-a) text-(--paper)' : 'hatch-b text-(--ink)'
 			]}><span class={step.part === 'B' ? 'rounded-lg bg-(--paper) px-3' : ''}>{step.part}</span></span
 		>
-		<span class="answer text-[8.5rem] whitespace-nowrap">{units.show(amount.massG, 'mass')}</span>
+		<span class="answer text-[clamp(4.5rem,18vh,8.5rem)] whitespace-nowrap"
+			>{units.show(amount.massG, 'mass')}</span
+		>
 	</p>
 {:else if step.kind === 'air'}
 	<div class="flex flex-wrap justify-center gap-x-12 gap-y-4">
@@ -101,7 +103,9 @@
 		class="text-center"
 		style:color={late && !counts ? 'var(--hot)' : counts && late ? 'var(--work)' : 'inherit'}
 	>
-		<p class="answer text-[9rem]" role="timer">{counts && late ? 'Ready' : countdown(leftS)}</p>
+		<p class="answer text-[clamp(4.5rem,19vh,9rem)]" role="timer">
+			{counts && late ? 'Ready' : countdown(leftS)}
+		</p>
 		<p class="mt-2 text-[1.2rem] font-semibold">
 			{#if step.kind === 'hold'}{late
 					? 'Past gel with a quarter to spare: it may be released'

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Pull } from '$lib/server/repositories/ledger';
-	import { wallTime } from './clockText';
+	import { shortTime } from './clockText';
 	import Tag from './Tag.svelte';
 	import { useUnits } from './units.svelte';
 
@@ -13,15 +13,15 @@
 </script>
 
 <div class="slab overflow-x-auto">
-	<table class="bench">
+	<table class="bench text-[0.95rem]">
 		<thead>
 			<tr>
 				<th>When</th>{#if showMould}<th>Mould</th>{/if}<th class="num">Pull</th><th>Resin</th><th class="num"
 					>Shot</th
 				>
-				<th class="num">Room</th><th class="num">Humidity</th><th class="num">Poured by</th><th>Pot</th><th
-					>Grade</th
-				>
+				<th class="num">Room</th><th class="num">Humidity</th><th class="num">Poured by</th><th class="num"
+					>Pot</th
+				><th>Grade</th>
 			</tr>
 		</thead>
 		<tbody>
@@ -31,23 +31,23 @@
 				<tr>
 					<td class="whitespace-nowrap"
 						><a class="plain font-semibold" href="/ledger/{pull.id}"
-							>{wallTime(pull.combinedAt.getTime(), nowMs)}</a
+							>{shortTime(pull.combinedAt.getTime(), nowMs)}</a
 						></td
 					>
 					{#if showMould}<td
-							><a class="plain" href="/moulds/{pull.mouldId}"
+							><a class="plain block min-w-[11rem]" href="/moulds/{pull.mouldId}"
 								><strong>M{pull.mouldNumber}</strong> {pull.mouldLabel}</a
 							></td
 						>{/if}
 					<td class="num">{pull.pullNumber}</td>
-					<td class="soft">{pull.resinName}</td>
-					<td class="num">{units.show(pull.body.massG, 'mass')}</td>
+					<td class="soft whitespace-nowrap">{pull.resinName}</td>
+					<td class="num whitespace-nowrap">{units.show(pull.body.massG, 'mass')}</td>
 					<td class="num">{units.show(pull.body.roomTempC, 'temperature')}</td>
 					<td class="num">{Math.round(pull.body.relativeHumidity)} %</td>
 					<td class={['num', late && 'font-bold text-(--hot)']}
 						>{pull.body.real.pouredByS === undefined ? '–' : units.show(pull.body.real.pouredByS, 'time')}</td
 					>
-					<td
+					<td class="num whitespace-nowrap"
 						>{pull.body.pot
 							? units.show(pull.body.pot.reachedGaugeKpa ?? pull.body.pot.targetGaugeKpa, 'pressure')
 							: '–'}</td

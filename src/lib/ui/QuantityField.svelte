@@ -35,11 +35,15 @@
 	const reading = $derived(
 		own && text.trim() ? parseQuantity(text, kind, units.system, remembered) : undefined
 	);
+	/** What the text was taken for: in the shown units when others were typed, else in the other system. */
 	const understood = $derived.by(() => {
 		if (value === undefined || !Number.isFinite(value)) return '';
 		const here = formatQuantity(value, kind, units.system);
 		const there = formatQuantity(value, kind, units.system === 'us' ? 'metric' : 'us');
-		return here === there ? `= ${here}` : `= ${here} · ${there}`;
+		if (kind === 'time') return /^[\d.,]+$/.test(text.trim()) || text.includes(':') ? `= ${here}` : '';
+		const plain = (s: string) => s.replace(/[\s\u202f°]/g, '').toLowerCase();
+		if (here === there) return plain(text) === plain(here) ? '' : `= ${here}`;
+		return plain(text) === plain(here) ? `= ${there}` : `= ${here}`;
 	});
 	const problem = $derived(reading && !reading.ok ? reading.message : (error?.[0] ?? ''));
 	const wantsNote = $derived(

@@ -2,7 +2,6 @@
 	import type { PlannedShot } from '$lib/core/shot';
 	import { digits } from '$lib/core/units';
 	import Answer from './Answer.svelte';
-	import Fuse from './Fuse.svelte';
 	import Parts from './Parts.svelte';
 	import { useUnits } from './units.svelte';
 	import Warnings from './Warnings.svelte';
@@ -30,7 +29,6 @@
 			note="pot life {units.show(batch.potLifeS, 'time')}"
 		/>
 	</div>
-	<Fuse steps={batch.steps} potLifeS={batch.potLifeS} usableS={batch.budget.usableS} slackS={batch.slackS} />
 	<Warnings warnings={shot.warnings} />
 	<Parts a={batch.a} b={batch.b} resolutionG={batch.schools.scale.resolutionG} />
 	<dl class="grid gap-x-4 gap-y-2 text-[0.95rem] sm:grid-cols-2">

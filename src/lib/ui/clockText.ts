@@ -16,3 +16,15 @@ export function wallTime(atMs: number, nowMs: number): string {
 	if (at.toDateString() === new Date(nowMs).toDateString()) return time;
 	return `${at.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })}, ${time}`;
 }
+
+/** The same, short enough for a column: `22 Nov 14:05`, with the year once it is another one. */
+export function shortTime(atMs: number, nowMs: number): string {
+	const at = new Date(atMs);
+	const otherYear = at.getFullYear() !== new Date(nowMs).getFullYear();
+	const day = at.toLocaleDateString('en-GB', {
+		day: 'numeric',
+		month: 'short',
+		...(otherYear ? { year: 'numeric' } : {})
+	});
+	return `${day} ${at.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`;
+}

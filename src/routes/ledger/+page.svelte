@@ -38,7 +38,7 @@
 		placeholder="All"
 		options={GRADES.map((value) => ({ value: value as string, label: value }))}
 	/>
-	<Button type="submit" color="alternative" class="mt-[1.75rem] min-h-[2.75rem]">Find</Button>
+	<Button type="submit" color="alternative" class="mt-[1.62rem] min-h-[2.75rem]">Find</Button>
 </form>
 
 {#if data.pulls.length === 0}

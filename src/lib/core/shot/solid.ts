@@ -121,7 +121,7 @@ function solveBatch(input: Parsed, raw: SolidShotInput, copies: number): ShotBat
 		roomTempC: input.roomTempC
 	});
 	const steps = input.steps.map(({ name, durationS, per }) => ({
-		name: per === 'copy' && copies > 1 ? `${name} ${copies}` : name,
+		name: per === 'copy' && copies > 1 ? `${name} ×${copies}` : name,
 		durationS: durationS * (per === 'copy' ? copies : 1)
 	}));
 	const times = budget({ steps, potLifeS: clock.potLifeS, marginPercent: input.marginPercent });

@@ -18,7 +18,10 @@ export function formatTime(timeS: number): string {
 	const sign = timeS < 0 ? '−' : '';
 	const total = Math.round(Math.abs(timeS));
 	if (total < 60) return `${sign}${total} s`;
-	if (total < 3600) return `${sign}${Math.floor(total / 60)}:${String(total % 60).padStart(2, '0')} min`;
+	if (total < 3600) {
+		const seconds = total % 60;
+		return `${sign}${Math.floor(total / 60)}${seconds ? `:${String(seconds).padStart(2, '0')}` : ''} min`;
+	}
 	const minutes = Math.round(total / 60);
 	const hours = Math.floor(minutes / 60);
 	if (hours < 48) return `${sign}${hours} h${minutes % 60 ? ` ${minutes % 60} min` : ''}`;
@@ -75,7 +78,7 @@ function formatMetric(value: number, kind: QuantityKind): string {
 		case 'volume':
 			return Math.abs(value) >= 10000 ? `${digits(value / 1000)} l` : `${digits(value)} ml`;
 		case 'temperature':
-			return `${digits(value, Number.isInteger(value) ? 0 : 1)} °C`;
+			return `${digits(value, Number.isInteger(value) || Math.abs(value) >= 60 ? 0 : 1)} °C`;
 		case 'time':
 			return formatTime(value);
 		case 'pressure':

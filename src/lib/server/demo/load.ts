@@ -155,16 +155,14 @@ async function makeMould(
 	});
 	const id = await saveMould(inputs);
 	const { plan } = await getMould(id);
-	await tables
-		.moulds()
-		.update(
-			{
-				state: cured ? 'active' : 'new',
-				pouredAt: new Date(atMs),
-				readyAt: new Date(atMs + plan.readyInS * 1000)
-			},
-			{ where: { id } }
-		);
+	await tables.moulds().update(
+		{
+			state: cured ? 'active' : 'new',
+			pouredAt: new Date(atMs),
+			readyAt: new Date(atMs + plan.readyInS * 1000)
+		},
+		{ where: { id } }
+	);
 	return id;
 }
 

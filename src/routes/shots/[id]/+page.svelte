@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { Button } from 'flowbite-svelte';
+	import Fuse from '$lib/ui/Fuse.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import ShotResult from '$lib/ui/ShotResult.svelte';
 	import Tag from '$lib/ui/Tag.svelte';
@@ -19,6 +20,16 @@
 	about="{data.shot.inputs.copies} {data.shot.inputs.copies === 1 ? 'copy' : 'copies'} in {data.resin.name}"
 />
 {#if form?.refused}<p class="mb-3 font-semibold text-(--harm)" role="alert">{form.refused}</p>{/if}
+{#if batches[0]}
+	<section class="slab mb-5 px-5 pt-4 pb-3" aria-label="Steps against pot life">
+		<Fuse
+			steps={batches[0].steps}
+			potLifeS={batches[0].potLifeS}
+			usableS={batches[0].budget.usableS}
+			slackS={batches[0].slackS}
+		/>
+	</section>
+{/if}
 <div class="grid items-start gap-5 lg:grid-cols-[1fr_27rem]">
 	<section class="slab p-5">
 		<h2 class="mb-2">{batches.length === 1 ? 'One cup' : `${batches.length} cups, one after another`}</h2>

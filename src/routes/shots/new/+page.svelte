@@ -8,6 +8,7 @@
 	import Caution from '$lib/ui/Caution.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import { benchForm } from '$lib/ui/form';
+	import Fuse from '$lib/ui/Fuse.svelte';
 	import FormErrors from '$lib/ui/FormErrors.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import QuantityField from '$lib/ui/QuantityField.svelte';
@@ -79,6 +80,17 @@
 	title="Size a shot"
 	about="Solid: cavity, sprue and what stays in the cup, against the time that the resin gives."
 />
+{#if planned}
+	{@const first = planned.shot.batches[0]!}
+	<section class="slab mb-5 px-5 pt-4 pb-3" aria-label="Steps against pot life">
+		<Fuse
+			steps={first.steps}
+			potLifeS={first.potLifeS}
+			usableS={first.budget.usableS}
+			slackS={first.slackS}
+		/>
+	</section>
+{/if}
 <form method="POST" use:enhance class="grid items-start gap-5 lg:grid-cols-[1fr_27rem]">
 	<div class="slab p-5">
 		<FormErrors errors={$errors._errors} />
@@ -106,12 +118,15 @@
 			<legend class="label">Moulds that stand ready</legend>
 			<div class="mt-1 flex flex-wrap gap-2">
 				{#each moulds as mould (mould.id)}
-					<Checkbox
-						class="min-h-[2.65rem] rounded-lg border-[1.5px] border-(--line-strong) px-3 font-semibold text-(--ink)!"
-						checked={$form.mouldIds.includes(mould.id)}
-						onchange={(e: Event) => toggleMould(mould.id, (e.currentTarget as HTMLInputElement).checked)}
-						>M{mould.number} <span class="soft ml-1 font-normal">{mould.pulls} pulls</span></Checkbox
+					<label
+						class="flex min-h-[2.65rem] cursor-pointer items-center gap-2 rounded-lg border-[1.5px] border-(--line-strong) px-3 font-semibold has-checked:border-(--work) has-checked:bg-(--work-soft)"
 					>
+						<Checkbox
+							checked={$form.mouldIds.includes(mould.id)}
+							onchange={(e: Event) => toggleMould(mould.id, (e.currentTarget as HTMLInputElement).checked)}
+						/>
+						M{mould.number} <span class="soft font-normal">{mould.pulls} pulls</span>
+					</label>
 				{:else}
 					<p class="soft">
 						{#if master}This master has no active mould. <a
@@ -202,12 +217,13 @@
 				/>
 			{/if}
 		</div>
-		<Checkbox bind:checked={$form.usePot} class="min-h-[2.65rem] w-fit font-semibold text-(--ink)!"
-			>Cure it in the pressure pot ({data.settings.potName}, {units.show(
+		<label class="flex min-h-[2.65rem] w-fit cursor-pointer items-center gap-2 font-semibold">
+			<Checkbox bind:checked={$form.usePot} />
+			Cure it in the pressure pot ({data.settings.potName}, {units.show(
 				data.settings.potTargetGaugeKpa,
 				'pressure'
-			)})</Checkbox
-		>
+			)})
+		</label>
 		<p class="min-h-[1.35rem] text-[0.87rem] font-semibold text-(--harm)" aria-live="polite">
 			{problemAt('usePot')?.[0] ?? ''}
 		</p>

@@ -1,0 +1,171 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { benchSteps, clocksOf, pourEvent, reducePour, type PourEvent, type PourPlan } from '.';
+
+const plan: PourPlan = {
+	shotId: 's',
+	batchIndex: 0,
+	batchCount: 1,
+	masterName: 'Ammonite',
+	moulds: [{ id: 'm1', number: 4, label: 'Ammonite', copies: 1 }],
+	resinName: 'White',
+	chemistry: 'urethane',
+	a: { massG: 60, volumeMl: 55 },
+	b: { massG: 54, volumeMl: 55 },
+	massG: 114,
+	markAMm: 41,
+	markBMm: 41,
+	cupDiameterMm: 41,
+	potLifeS: 150,
+	gelTimeS: 160,
+	usableS: 127,
+	steps: [
+		{ name: 'Mix', durationS: 40, role: 'mix' },
+		{ name: 'Pour', durationS: 20, role: 'pour' },
+		{ name: 'Load and close', durationS: 20, role: 'load' },
+		{ name: 'Pump up', durationS: 12, role: 'pump' }
+	],
+	pot: { name: 'Pot', targetGaugeKpa: 275, ratedGaugeKpa: 400, bubbleDiameterRatio: 0.645 },
+	holdUntilS: 300,
+	demouldS: 900,
+	roomTempC: 21,
+	relativeHumidity: 44,
+	mouldTempC: 21,
+	startTempC: 21
+};
+const steps = benchSteps(plan);
+const T0 = 1.79e12;
+let serial = 0;
+const uuid = () => `00000000-0000-4000-8000-${String(++serial).padStart(12, '0')}`;
+const done = (stepId: string, atS: number): PourEvent => ({
+	id: uuid(),
+	atMs: T0 + atS * 1000,
+	kind: 'step-done',
+	stepId
+});
+
+/** A whole pour as it should go. */
+function story(): PourEvent[] {
+	const at: Record<string, number> = {
+		'timed-0': 38,
+		'timed-1': 61,
+		'timed-2': 80,
+		'timed-3': 95,
+		release: 420,
+		demould: 1100,
+		inspect: 1160
+	};
+	const events = steps.map((s, i) => done(s.id, s.id === 'combine' ? 0 : (at[s.id] ?? -100 + i)));
+	return [
+		...events,
+		{ id: uuid(), atMs: T0 + 94_500, kind: 'pressure-read', stepId: 'timed-3', gaugeKpa: 270 },
+		{ id: uuid(), atMs: T0 + 1_159_000, kind: 'graded', mouldId: 'm1', grade: 'good', faults: [], note: '' },
+		{ id: uuid(), atMs: T0 + 1_161_000, kind: 'finished' }
+	];
+}
+
+describe('steps', () => {
+	it('measure the moisture-sensitive A last, combine before every deadline, end with the grade', () => {
+		const ids = steps.map((s) => s.id);
+		expect(ids.indexOf('measure-b')).toBeLessThan(ids.indexOf('measure-a'));
+		const firstDeadline = steps.findIndex((s) => s.deadlineS !== undefined);
+		expect(ids.indexOf('combine')).toBe(firstDeadline - 1);
+		expect(ids.at(-1)).toBe('inspect');
+		expect(steps.filter((s) => s.deadlineS !== undefined).map((s) => s.deadlineS)).toEqual([40, 60, 80, 92]);
+	});
+	it('carry the caution with the step that it belongs to', () => {
+		expect(steps.find((s) => s.id === 'measure-a')!.cautions).toContain('isocyanate');
+		expect(steps.find((s) => s.kind === 'pump')!.cautions).toContain('pressure');
+		expect(steps.find((s) => s.kind === 'hold')!.cautions).toContain('pressure');
+	});
+	it('have unlike ids', () => {
+		expect(new Set(steps.map((s) => s.id)).size).toBe(steps.length);
+	});
+	it('without a pot there is nothing to hold', () => {
+		const { pot: _pot, ...open } = plan;
+		expect(benchSteps(open).some((s) => s.kind === 'hold')).toBe(false);
+	});
+});
+
+describe('state from events', () => {
+	it('of a whole pour', () => {
+		const state = reducePour(steps, story());
+		expect(state).toMatchObject({
+			status: 'finished',
+			current: steps.length,
+			combinedAtMs: T0,
+			pouredAtMs: T0 + 95_000,
+			reached: { gaugeKpa: 270 },
+			demouldedAtMs: T0 + 1_100_000,
+			grades: { m1: { grade: 'good' } }
+		});
+	});
+
+	it('does not depend on the order of arrival, nor on how often an event arrives', () => {
+		const events = story();
+		const expected = reducePour(steps, events);
+		fc.assert(
+			fc.property(
+				fc.shuffledSubarray(events, { minLength: events.length }),
+				fc.subarray(events),
+				(shuffled, again) => {
+					expect(reducePour(steps, [...shuffled, ...again])).toEqual(expected);
+				}
+			)
+		);
+	});
+
+	it('a step done on two devices counts once, by its first moment', () => {
+		const state = reducePour(steps, [done('look', 5), done('look', 3)]);
+		expect(state.doneAtMs['look']).toBe(T0 + 3000);
+		expect(state.current).toBe(1);
+	});
+
+	it('back takes the last step back and leaves it in the record', () => {
+		const [a, b] = [done('look', 1), done('air', 2)];
+		const undo: PourEvent = { id: uuid(), atMs: T0 + 3000, kind: 'undone', eventId: b.id };
+		const state = reducePour(steps, [undo, a, b]);
+		expect(state.current).toBe(1);
+		expect(state.lastUndoable).toBe(a.id);
+	});
+
+	it('given up keeps its reason', () => {
+		const state = reducePour(steps, [
+			done('combine', 0),
+			{ id: uuid(), atMs: T0 + 9000, kind: 'abandoned', reason: 'kicked' }
+		]);
+		expect(state).toMatchObject({ status: 'abandoned', reason: 'kicked', endedAtMs: T0 + 9000 });
+	});
+});
+
+describe('clocks', () => {
+	const upTo = (atS: number) => story().filter((e) => e.atMs <= T0 + atS * 1000);
+	const running = (atS: number) =>
+		clocksOf('p', plan, reducePour(steps, upTo(atS))).map((c) => [c.kind, (c.endsAtMs - T0) / 1000]);
+	it('pot life from combining, then hold and cure from the end of the pour, then nothing', () => {
+		expect(running(-1)).toEqual([]);
+		expect(running(50)).toEqual([['pot-life', 150]]);
+		expect(running(100)).toEqual([
+			['hold', 395],
+			['cure', 995]
+		]);
+		expect(running(500)).toEqual([['cure', 995]]);
+		expect(running(5000)).toEqual([]);
+	});
+});
+
+describe('events from outside', () => {
+	it.each([
+		[{ kind: 'step-done', stepId: 'look' }, 'without an id'],
+		[{ id: 'x', atMs: T0, kind: 'step-done', stepId: 'look' }, 'with an id that is none'],
+		[{ id: uuid(), atMs: 5, kind: 'step-done', stepId: 'look' }, 'from 1970'],
+		[{ id: uuid(), atMs: T0, kind: 'exploded' }, 'of no known kind'],
+		[{ id: uuid(), atMs: T0, kind: 'pressure-read', stepId: 'x', gaugeKpa: -5 }, 'below vacuum'],
+		[
+			{ id: uuid(), atMs: T0, kind: 'graded', mouldId: 'm', grade: 'superb', faults: [], note: '' },
+			'with a grade that is none'
+		]
+	])('%j is refused: %s', (event) => {
+		expect(pourEvent.safeParse(event).success).toBe(false);
+	});
+});
