@@ -3,6 +3,7 @@ import { building } from '$app/environment';
 import { json, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
 import { BaseError } from 'sequelize';
 import { refusal } from '$lib/server/access';
+import { drain } from '$lib/server/body';
 import { closeDb } from '$lib/server/db/connection';
 import { migrate } from '$lib/server/db/migrate';
 import { log } from '$lib/server/log';
@@ -21,9 +22,23 @@ export const init: ServerInit = async () => {
 
 const NEEDS_NO_SETTINGS = /^\/(api\/calc|photos\/|_app\/)/;
 
+/** Largest form that is read, bytes: a photo of 8 MB and what is typed round it. */
+const MAX_FORM_BYTES = 10 * 1024 * 1024;
+
+/** Forms that are too large are answered before they fill the memory, in the shape that their page reads. */
+async function tooLarge(request: Request, path: string): Promise<Response | undefined> {
+	const bytes = Number(request.headers.get('content-length') ?? 0);
+	if (path.startsWith('/api/') || !(bytes > MAX_FORM_BYTES)) return undefined;
+	await drain(request.body);
+	const message = 'That is too much at once: at most 10 MB are taken.';
+	return json({ type: 'error', status: 413, error: { message }, message }, { status: 413 });
+}
+
 export const handle: Handle = async ({ event, resolve }) => {
 	const refused = refusal(event.request, process.env.ALLOWED_HOSTS);
 	if (refused) return json({ message: refused }, { status: 403 });
+	const large = await tooLarge(event.request, event.url.pathname);
+	if (large) return large;
 	const theme = event.cookies.get('theme');
 	event.locals.theme = theme === 'light' || theme === 'dark' ? theme : 'system';
 	event.locals.settings = NEEDS_NO_SETTINGS.test(event.url.pathname)

@@ -4,8 +4,8 @@ import { root } from './paths.mjs';
 import { alive, end, until } from './run.mjs';
 import { Stop } from './say.mjs';
 
-/** Photos are at most 8 MB; a little more lets the form round them through. */
-const BODY_LIMIT = '10M';
+/** What is read at all. The application's own, smaller limits answer in words; past this the line is cut. */
+const BODY_LIMIT = '256M';
 
 /**
  * Serves the built application. It listens on 127.0.0.1 unless HOST says otherwise.

@@ -4,6 +4,16 @@ export type Body = { ok: true; value: unknown } | { ok: false; status: 413 | 422
 /** Largest JSON body that the open interface reads, bytes. */
 export const MAX_JSON_BYTES = 256 * 1024;
 
+/** Reads on and throws away: a client that is still sending would otherwise never see the answer. */
+export async function drain(body: ReadableStream<Uint8Array> | null | undefined): Promise<void> {
+	const reader = body?.getReader();
+	try {
+		while (reader && !(await reader.read()).done);
+	} catch {
+		// the server's own limit ended the stream: nothing more can be done for this client
+	}
+}
+
 /** Reads a JSON body of bounded size; the bound holds while reading, whatever the header says. */
 export async function readJson(request: Request, maxBytes = MAX_JSON_BYTES): Promise<Body> {
 	const tooLarge: Body = {
@@ -11,7 +21,10 @@ export async function readJson(request: Request, maxBytes = MAX_JSON_BYTES): Pro
 		status: 413,
 		message: `At most ${maxBytes / 1024} kB are read here.`
 	};
-	if (Number(request.headers.get('content-length') ?? 0) > maxBytes) return tooLarge;
+	if (Number(request.headers.get('content-length') ?? 0) > maxBytes) {
+		await drain(request.body);
+		return tooLarge;
+	}
 	const chunks: Uint8Array[] = [];
 	let size = 0;
 	try {
@@ -20,15 +33,12 @@ export async function readJson(request: Request, maxBytes = MAX_JSON_BYTES): Pro
 			const part = await reader?.read();
 			if (!part || part.done) break;
 			size += part.value.byteLength;
-			if (size > maxBytes) {
-				await reader!.cancel();
-				return tooLarge;
-			}
-			chunks.push(part.value);
+			if (size <= maxBytes) chunks.push(part.value);
 		}
 	} catch {
-		return tooLarge; // the server's own limit ends the stream
+		return tooLarge;
 	}
+	if (size > maxBytes) return tooLarge;
 	try {
 		return { ok: true, value: JSON.parse(Buffer.concat(chunks).toString('utf8')) };
 	} catch {

@@ -1,0 +1,77 @@
+// npm test: sets up a fresh machine and runs every check. Parts: api, browser.
+import { rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { ensureBuild } from './lib/build.mjs';
+import { ensureCommand } from './lib/debian.mjs';
+import { startDatabase } from './lib/mariadb.mjs';
+import { ensureNodePackages } from './lib/packages.mjs';
+import { stateDir } from './lib/paths.mjs';
+import { freePort } from './lib/ports.mjs';
+import { run } from './lib/run.mjs';
+import { main, say, Stop } from './lib/say.mjs';
+import { startWeb } from './lib/web.mjs';
+
+const npx = (args, env) => run('npx', ['--no-install', ...args], env ? { env } : {});
+
+/** Checks that need nothing but the sources. */
+const STATIC = [
+	['format', () => npx(['prettier', '--check', '--log-level', 'warn', '.'])],
+	['lint', () => npx(['eslint', '.'])],
+	['types', () => run('npm', ['run', '--silent', 'test:types'])],
+	['core', () => npx(['vitest', 'run', '--project', 'core', '--reporter=default'])]
+];
+
+/** Checks against the built application on a database of its own, filled with the demo workshop. */
+async function served(parts) {
+	const dir = join(stateDir, 'test');
+	rmSync(dir, { recursive: true, force: true });
+	const database = await startDatabase(dir);
+	let web;
+	try {
+		await ensureBuild();
+		web = await startWeb({ databaseUrl: database.url, port: await freePort(), demo: true });
+		const env = { ANTHYPOS_URL: web.url, DATAANTHYPOS_URL: database.url };
+		const results = [];
+		for (const part of parts) {
+			say(`\n— ${part}`);
+			const { code } =
+				part === 'api'
+					? await npx(['vitest', 'run', '--project', 'api', '--reporter=default'], env)
+					: await npx(['playwright', 'test', '--config', 'tests/browser/playwright.config.ts'], env);
+			results.push([part, code]);
+		}
+		return results;
+	} finally {
+		await web?.stop();
+		await database.stop();
+		rmSync(dir, { recursive: true, force: true });
+	}
+}
+
+main(async () => {
+	const only = process.argv.slice(2);
+	const all = only.length === 0;
+	for (const part of only) {
+		if (part !== 'api' && part !== 'browser')
+			throw new Stop(`There is no part "${part}": api or browser, or none for everything.`);
+	}
+	await ensureNodePackages();
+	await ensureCommand({ command: 'mariadbd', packageName: 'mariadb-server', what: 'MariaDB' });
+	if (all || only.includes('browser')) {
+		await ensureCommand({ command: 'chromium', packageName: 'chromium', what: 'Chromium' });
+	}
+	const results = [];
+	if (all) {
+		await npx(['svelte-kit', 'sync']);
+		for (const [name, check] of STATIC) {
+			say(`\n— ${name}`);
+			results.push([name, (await check()).code]);
+		}
+	}
+	results.push(...(await served(all ? ['api', 'browser'] : only)));
+	say('');
+	for (const [name, code] of results) say(`${code === 0 ? 'ok    ' : 'FAILED'} ${name}`);
+	const failed = results.filter(([, code]) => code !== 0).length;
+	say(`${results.length - failed} passed, ${failed} failed`);
+	process.exit(failed === 0 ? 0 : 1);
+});

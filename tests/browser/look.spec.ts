@@ -1,0 +1,94 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { expect, test } from '@playwright/test';
+
+const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+const PAGES = [
+	'/',
+	'/masters',
+	'/masters/new',
+	'/moulds',
+	'/moulds/new',
+	'/shelf',
+	'/shelf/resins/new',
+	'/shelf/rubbers/new',
+	'/shots',
+	'/shots/new',
+	'/pour',
+	'/ledger',
+	'/settings'
+];
+
+interface Violation {
+	id: string;
+	nodes: { html: string }[];
+}
+
+for (const colorScheme of ['light', 'dark'] as const) {
+	test(`every page in ${colorScheme} passes the accessibility rules of WCAG 2.2 AA and logs no error`, async ({
+		browser
+	}) => {
+		test.setTimeout(120_000);
+		const context = await browser.newContext({ colorScheme });
+		const page = await context.newPage();
+		const errors: string[] = [];
+		page.on('pageerror', (error) => errors.push(error.message));
+		page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));
+		expect(PAGES.length).toBeGreaterThan(0);
+		for (const path of PAGES) {
+			await page.goto(path);
+			await page.waitForLoadState('networkidle');
+			await page.evaluate(axe);
+			const violations = await page.evaluate(async () => {
+				const run = (
+					window as unknown as { axe: { run: (o: object) => Promise<{ violations: Violation[] }> } }
+				).axe;
+				return (await run.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] }))
+					.violations;
+			});
+			expect(violations.map((v) => `${path} ${v.id}: ${v.nodes[0]!.html}`)).toEqual([]);
+		}
+		expect(errors).toEqual([]);
+		await context.close();
+	});
+}
+
+test('nothing is wider than a tablet of 820 px', async ({ browser }) => {
+	const context = await browser.newContext({ viewport: { width: 820, height: 1100 } });
+	const page = await context.newPage();
+	for (const path of PAGES) {
+		await page.goto(path);
+		const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+		expect(over, path).toBeLessThanOrEqual(0);
+	}
+	await context.close();
+});
+
+test('US units are shown and typed, and the setting holds', async ({ page }) => {
+	await page.goto('/settings');
+	await page.getByText('in, oz, fl oz, °F').click();
+	await page.getByRole('button', { name: 'Save the workshop' }).click();
+	await expect(page.getByText('Saved.')).toBeVisible();
+	await page.goto('/');
+	await expect(page.getByText('70 °F').first()).toBeVisible();
+	await page.goto('/moulds/new');
+	await page.getByLabel('Clearance').fill('3/4');
+	await expect(page.getByText('= 3/4 in').or(page.getByText('= 19.1 mm')).first()).toBeVisible();
+	await page.goto('/settings');
+	await page.getByText('mm, g, ml, °C').click();
+	await page.getByRole('button', { name: 'Save the workshop' }).click();
+	await expect(page.getByText('Saved.')).toBeVisible();
+});
+
+test('the chosen theme holds and the keyboard reaches the work', async ({ page }) => {
+	await page.goto('/settings');
+	await page.getByRole('button', { name: 'Dark' }).click();
+	await expect(page.locator('html')).toHaveClass(/dark/);
+	await page.goto('/masters');
+	await expect(page.locator('html')).toHaveClass(/dark/);
+	await page.keyboard.press('Tab');
+	await expect(page.getByRole('link', { name: 'Skip to the work' })).toBeFocused();
+	await page.goto('/settings');
+	await page.getByRole('button', { name: 'As the device' }).click();
+	await expect(page.locator('html')).not.toHaveClass(/dark/);
+});
