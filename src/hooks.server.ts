@@ -8,7 +8,7 @@ import { closeDb } from '$lib/server/db/connection';
 import { migrate } from '$lib/server/db/migrate';
 import { log } from '$lib/server/log';
 import { readSettings } from '$lib/server/repositories/settings';
-import { workshopSettings } from '$lib/core/workshop';
+import { WORKSHOP_DEFAULTS } from '$lib/core/workshop';
 
 export const init: ServerInit = async () => {
 	if (building) return;
@@ -42,7 +42,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 	const theme = event.cookies.get('theme');
 	event.locals.theme = theme === 'light' || theme === 'dark' ? theme : 'system';
 	event.locals.settings = NEEDS_NO_SETTINGS.test(event.url.pathname)
-		? workshopSettings.parse({})
+		? WORKSHOP_DEFAULTS
 		: (await readSettings()).settings;
 	const response = await resolve(event, {
 		transformPageChunk: ({ html }) => html.replace('%theme%', event.locals.theme)

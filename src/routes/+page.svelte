@@ -55,28 +55,30 @@
 			>
 		{/if}
 	</div>
-	<dl class="slab grid grid-cols-3 content-center gap-3 p-6">
-		<div>
-			<dt class="soft text-[0.9rem]">Room</dt>
-			<dd class="text-[1.7rem] font-bold">{units.show(settings.roomTempC, 'temperature')}</dd>
-		</div>
-		<div>
-			<dt class="soft text-[0.9rem]">Humidity</dt>
-			<dd class={['text-[1.7rem] font-bold', settings.relativeHumidity >= 50 && 'text-(--hot)']}>
-				{Math.round(settings.relativeHumidity)} %
-			</dd>
-		</div>
-		<div>
-			<dt class="soft text-[0.9rem]">Dew point</dt>
-			<dd class="text-[1.7rem] font-bold">{units.show(dew, 'temperature')}</dd>
-		</div>
-		<dd class="soft col-span-3 text-[0.92rem]">
+	<div class="slab flex flex-col justify-center gap-2 p-5">
+		<dl class="grid grid-cols-3 gap-3">
+			<div>
+				<dt class="soft text-[0.9rem]">Room</dt>
+				<dd class="text-[1.7rem] font-bold">{units.show(settings.roomTempC, 'temperature')}</dd>
+			</div>
+			<div>
+				<dt class="soft text-[0.9rem]">Humidity</dt>
+				<dd class={['text-[1.7rem] font-bold', settings.relativeHumidity >= 50 && 'text-(--hot)']}>
+					{Math.round(settings.relativeHumidity)} %
+				</dd>
+			</div>
+			<div>
+				<dt class="soft text-[0.9rem]">Dew point</dt>
+				<dd class="text-[1.7rem] font-bold">{units.show(dew, 'temperature')}</dd>
+			</div>
+		</dl>
+		<p class="soft text-[0.92rem]">
 			{settings.relativeHumidity >= 50
 				? 'From 50 % many stop pouring urethane: keep A closed.'
 				: `Keep mould faces above ${units.show(dew + FACE_MARGIN_C, 'temperature')}.`}
 			<a class="plain" href="/settings">Change</a>
-		</dd>
-	</dl>
+		</p>
+	</div>
 </section>
 
 {#if bench.open.length > 0}

@@ -3,24 +3,19 @@ import { existsSync, mkdtempSync, mkdirSync, rmSync, writeFileSync } from 'node:
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-// @ts-expect-error the scripts are plain JavaScript, so that they run before anything is installed
 import { startDatabase } from '../../scripts/lib/mariadb.mjs';
-// @ts-expect-error as above
 import { freePort } from '../../scripts/lib/ports.mjs';
-// @ts-expect-error as above
 import { startWeb } from '../../scripts/lib/web.mjs';
-// @ts-expect-error as above
 import { alive, until } from '../../scripts/lib/run.mjs';
 
 interface Running {
 	url: string;
 	pid: number;
-	port: number;
 	stop: () => Promise<void>;
 }
 
 const dir = mkdtempSync(join(tmpdir(), 'anthypos-faults-'));
-let database: Running;
+let database: Running & { port: number };
 let web: Running;
 let pourId = '';
 
@@ -125,7 +120,7 @@ describe('nothing logged is ever lost', () => {
 	}, 120_000);
 
 	it('a start that finds the database still running takes it over', async () => {
-		const again: Running = await startDatabase(join(dir, 'db'));
+		const again = await startDatabase(join(dir, 'db'));
 		expect(again.pid).toBe(database.pid);
 		expect(existsSync(join(dir, 'db', 'ready'))).toBe(true);
 	});

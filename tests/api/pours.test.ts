@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { get, post } from './http';
+import { base, get, post } from './http';
 
 /** The demo keeps one pour open; its address stands in the clocks. */
 let pourId = '';
@@ -114,5 +114,42 @@ describe('pages', () => {
 	it('the pull count of a mould follows from the ledger', async () => {
 		const { text } = await get('/ledger');
 		expect(Number(/(\d+) pulls, newest first/.exec(text)![1])).toBeGreaterThan(50);
+	});
+});
+
+describe('forms from outside the browser', () => {
+	const form = async (path: string, body: BodyInit, headers: Record<string, string> = {}) => {
+		const response = await fetch(base + path, {
+			method: 'POST',
+			body,
+			headers: { accept: 'text/html', ...headers },
+			redirect: 'manual'
+		});
+		return { status: response.status, text: await response.text() };
+	};
+	it.each([
+		'/masters/new',
+		'/moulds/new',
+		'/shots/new',
+		'/shelf/resins/new',
+		'/shelf/rubbers/new',
+		'/settings?/save&version=1'
+	])('%s answers nonsense with a 400, never a 500', async (path) => {
+		for (const junk of [
+			'',
+			'name=%00&lengthMm=NaN',
+			'__superform_json=%5B%7B%7D%5D',
+			`name=${'x'.repeat(200_000)}`
+		]) {
+			const { status } = await form(path, junk, { 'content-type': 'application/x-www-form-urlencoded' });
+			expect(status, junk.slice(0, 40)).toBeGreaterThanOrEqual(400);
+			expect(status, junk.slice(0, 40)).toBeLessThan(500);
+		}
+	});
+	it('ten megabytes are answered with 413', async () => {
+		const { status } = await form('/masters/new', `note=${'x'.repeat(12_000_000)}`, {
+			'content-type': 'application/x-www-form-urlencoded'
+		});
+		expect(status).toBe(413);
 	});
 });

@@ -117,7 +117,7 @@ test('sizes a shot, pours it with the space bar, and finds it in the ledger', as
 	// without a grade nothing is written
 	await step(page, /Write it into the ledger/);
 	await expect(page.getByText('Choose a grade for this one')).toBeVisible();
-	await page.getByText('needs work').click();
+	await page.getByText('needs work', { exact: true }).click();
 	await page.getByRole('button', { name: 'bubbles on the face' }).click();
 	await page.getByLabel('Note').fill(`under the <b>chin</b> & "ear"`);
 	await page.getByRole('button', { name: /Write it into the ledger/ }).click();
@@ -132,7 +132,7 @@ test('sizes a shot, pours it with the space bar, and finds it in the ledger', as
 	await expect(row).toContainText('needs work');
 	await row.getByRole('link').first().click();
 	await expect(page.getByText(`under the <b>chin</b> & "ear"`)).toBeVisible();
-	await expect(page.getByText('Gauge 270')).toBeVisible();
+	await expect(page.getByText('Gauge 270').first()).toBeVisible();
 	await page.goto(mouldUrl);
 	await expect(page.getByText('1 pulls')).toBeVisible();
 });

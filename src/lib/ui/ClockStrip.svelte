@@ -5,7 +5,7 @@
 	import Gauge from '@lucide/svelte/icons/gauge';
 	import Hourglass from '@lucide/svelte/icons/hourglass';
 	import Layers from '@lucide/svelte/icons/layers-2';
-	import { countdown, wallTime } from './clockText';
+	import { CLOCKS_CHANGED, countdown, wallTime } from './clockText';
 	import { Now } from './now.svelte';
 
 	/** Everything that is running, on every screen. It asks the server again, so another device shows the same. */
@@ -32,9 +32,11 @@
 		};
 		const timer = setInterval(ask, 4000);
 		window.addEventListener('focus', ask);
+		window.addEventListener(CLOCKS_CHANGED, ask);
 		return () => {
 			clearInterval(timer);
 			window.removeEventListener('focus', ask);
+			window.removeEventListener(CLOCKS_CHANGED, ask);
 		};
 	});
 </script>

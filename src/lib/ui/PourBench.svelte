@@ -15,7 +15,7 @@
 	import { beep, keepAwake } from './signals';
 
 	/** Beside the maker while it is poured: one thing to do, one large action, space for the next step. */
-	let { run, cupsLeft, nowMs }: { run: PourRun; cupsLeft: number; nowMs: number } = $props();
+	let { run, nowMs }: { run: PourRun; nowMs: number } = $props();
 
 	const now = new Now(
 		untrack(() => nowMs),
@@ -77,6 +77,7 @@
 	function finish(finishedStep: Happening) {
 		if (grades.some((g) => !g.grade || g.note.length > 2000)) {
 			wanting = true;
+			lastPressMs = 0;
 			return;
 		}
 		const graded = grades.map((g) => ({
@@ -186,8 +187,9 @@
 					is counted.{/if}
 			</p>
 			<p class="mt-6 flex flex-wrap justify-center gap-3">
-				{#if cupsLeft > 0}<Button size="xl" href="/shots/{plan.shotId}">Next cup of this shot</Button>{/if}
-				<Button size="xl" color={cupsLeft > 0 ? 'alternative' : 'primary'} href="/ledger"
+				{#if plan.batchCount > 1}<Button size="xl" href="/shots/{plan.shotId}">Next cup of this shot</Button
+					>{/if}
+				<Button size="xl" color={plan.batchCount > 1 ? 'alternative' : 'primary'} href="/ledger"
 					>See the ledger</Button
 				>
 			</p>

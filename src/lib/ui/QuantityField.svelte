@@ -3,6 +3,7 @@
 	import { Input, Label } from 'flowbite-svelte';
 	import { fieldClass } from './fieldClass';
 	import FieldNote from './FieldNote.svelte';
+	import { PasteGuard } from './paste.svelte';
 	import { useUnits } from './units.svelte';
 	import { rememberedUnit, rememberUnit, textForEdit } from './quantityText';
 
@@ -45,7 +46,8 @@
 		if (here === there) return plain(text) === plain(here) ? '' : `= ${here}`;
 		return plain(text) === plain(here) ? `= ${there}` : `= ${here}`;
 	});
-	const problem = $derived(reading && !reading.ok ? reading.message : (error?.[0] ?? ''));
+	const guard = new PasteGuard();
+	const problem = $derived(guard.problem || (reading && !reading.ok ? reading.message : (error?.[0] ?? '')));
 	const wantsNote = $derived(
 		kind === 'volume' && /oz/i.test(text)
 			? 'fluid ounces'
@@ -61,6 +63,7 @@
 	);
 
 	function take(input: string) {
+		guard.oninput();
 		typed = input;
 		const next = input.trim() ? parseQuantity(input, kind, units.system, remembered) : undefined;
 		emitted = next === undefined ? undefined : next.ok ? next.value : NaN;
@@ -88,6 +91,7 @@
 		aria-invalid={problem ? 'true' : undefined}
 		aria-describedby="{uid}-note"
 		oninput={(e: Event) => take((e.currentTarget as HTMLInputElement).value)}
+		onpaste={guard.onpaste}
 		onblur={leave}
 	/>
 	<FieldNote id="{uid}-note" {problem} {note} />

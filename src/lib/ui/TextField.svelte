@@ -2,6 +2,7 @@
 	import { Input, Label, Textarea } from 'flowbite-svelte';
 	import { fieldClass } from './fieldClass';
 	import FieldNote from './FieldNote.svelte';
+	import { PasteGuard } from './paste.svelte';
 
 	interface Props {
 		label: string;
@@ -14,7 +15,8 @@
 	}
 	let { label, value = $bindable(), name, error, hint = '', rows = 1, placeholder = '' }: Props = $props();
 	const uid = $props.id();
-	const problem = $derived(error?.[0] ?? '');
+	const guard = new PasteGuard();
+	const problem = $derived(guard.problem || (error?.[0] ?? ''));
 </script>
 
 <div class="flex min-w-0 flex-col">
@@ -29,6 +31,8 @@
 			bind:value={() => value ?? '', (v) => (value = v)}
 			aria-invalid={problem ? 'true' : undefined}
 			aria-describedby="{uid}-note"
+			onpaste={guard.onpaste}
+			oninput={guard.oninput}
 		/>
 	{:else}
 		<Input
@@ -41,6 +45,8 @@
 			bind:value
 			aria-invalid={problem ? 'true' : undefined}
 			aria-describedby="{uid}-note"
+			onpaste={guard.onpaste}
+			oninput={guard.oninput}
 		/>
 	{/if}
 	<FieldNote id="{uid}-note" {problem} note={hint} />

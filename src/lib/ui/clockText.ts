@@ -1,3 +1,6 @@
+/** Said on the window when what runs may have changed, so that the strip asks again at once. */
+export const CLOCKS_CHANGED = 'anthypos-clocks';
+
 /** Time left as a clock shows it: `2:05`, `1:04:09`, and `+0:30` once it has run out. */
 export function countdown(leftS: number): string {
 	const total = Math.floor(Math.abs(leftS) + (leftS >= 0 ? 0.999 : 0));

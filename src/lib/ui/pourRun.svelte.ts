@@ -1,6 +1,7 @@
 import { benchSteps, reducePour, type PourEvent, type PourPlan } from '$lib/core/pour';
 import type { UnitSystem } from '$lib/core/units';
 import { browserEventStore, type EventStore } from './eventStore';
+import { CLOCKS_CHANGED } from './clockText';
 import { newId } from './newId';
 
 type Omitted<T> = T extends unknown ? Omit<T, 'id' | 'atMs'> : never;
@@ -84,11 +85,11 @@ export class PourRun {
 		}
 		await this.sync();
 	}
+	// eslint-disable-next-line svelte/prefer-svelte-reactivity -- only counted through `unsent`, never drawn
 	readonly #unkept = new Map<string, PourEvent>();
 
 	#merge(events: readonly PourEvent[]): void {
-		const known = new Set(this.#events.map((e) => e.id));
-		const fresh = events.filter((e) => !known.has(e.id));
+		const fresh = events.filter((e) => !this.#events.some((known) => known.id === e.id));
 		if (fresh.length > 0) this.#events = [...this.#events, ...fresh];
 	}
 
@@ -112,6 +113,7 @@ export class PourRun {
 
 	async #send(): Promise<void> {
 		const kept = (await this.#store?.pending(this.pourId).catch(() => [])) ?? [];
+		// eslint-disable-next-line svelte/prefer-svelte-reactivity -- lives for one request
 		const waiting = new Map([...this.#unkept, ...kept.map((e) => [e.id, e] as const)]);
 		this.unsent = waiting.size;
 		if (waiting.size === 0) return;
@@ -126,6 +128,7 @@ export class PourRun {
 			await this.#store?.confirmed(ids).catch(() => undefined);
 			this.unsent = this.#unkept.size;
 			this.refused = '';
+			window.dispatchEvent(new Event(CLOCKS_CHANGED));
 		} else if (response.status === 422 || response.status === 404) {
 			const { errors } = (await response.json()) as { errors: { message: string }[] };
 			this.refused = errors[0]?.message ?? 'The server refused what was noted.';

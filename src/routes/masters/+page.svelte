@@ -60,7 +60,7 @@
 						<td>
 							{#each master.moulds as mould (mould.id)}
 								<a
-									class={['plain mr-2 font-semibold', mould.state === 'retired' && 'opacity-60']}
+									class={['plain mr-2 font-semibold', mould.state === 'retired' && 'soft line-through']}
 									href="/moulds/{mould.id}">M{mould.number}</a
 								>
 							{:else}

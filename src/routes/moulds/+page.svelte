@@ -33,7 +33,7 @@
 			>
 			<tbody>
 				{#each moulds as mould (mould.id)}
-					<tr class={mould.state === 'retired' ? 'opacity-65' : ''}>
+					<tr class={mould.state === 'retired' ? 'soft' : ''}>
 						<td
 							><a class="plain font-bold" href="/moulds/{mould.id}">M{mould.number}</a>
 							<span class="font-semibold">{mould.label}</span></td

@@ -1,10 +1,18 @@
-import { Solver } from 'odex';
+import { createRequire } from 'node:module';
 import { describe, expect, it } from 'vitest';
 import { CUP_LOSS_W_PER_M2K, integrateCup, standardCupAreaM2 } from './cupModel';
 import { arrhenius, conversionFactor, curingRate, isothermalKt, type Kinetics } from './kinetics';
 import { solvePart } from './partModel';
 import { conductionStepper } from './conduction';
 import { calibrate, cup, part, type CureRecord } from '.';
+
+interface TheirSolver {
+	absoluteTolerance: number;
+	relativeTolerance: number;
+	solve(f: (t: number, y: number[]) => number[], t0: number, y0: number[], t1: number): { y: number[] };
+}
+// required, not imported: its sources are TypeScript that a strict check does not accept
+const { Solver } = createRequire(import.meta.url)('odex') as { Solver: new (n: number) => TheirSolver };
 
 const white: CureRecord = { potLifeS: 150, demouldS: 900, character: 'quick' };
 const snap: CureRecord = { potLifeS: 150, demouldS: 900, character: 'snap' };

@@ -165,7 +165,7 @@ describe('events from outside', () => {
 			{ id: uuid(), atMs: T0, kind: 'graded', mouldId: 'm', grade: 'superb', faults: [], note: '' },
 			'with a grade that is none'
 		]
-	])('%j is refused: %s', (event) => {
+	])('%j is refused: %s', (event, _why) => {
 		expect(pourEvent.safeParse(event).success).toBe(false);
 	});
 });

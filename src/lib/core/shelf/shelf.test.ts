@@ -3,7 +3,7 @@ import { DEMO_RESINS, DEMO_RUBBERS } from '../../server/demo/materials';
 import { DEMO_PIECES } from '../../server/demo/pieces';
 import { calibrate } from '../cure';
 import { formFromMaster, masterForm, masterFromForm, masterRecord } from '../master';
-import { workshopSettings } from '../workshop';
+import { WORKSHOP_DEFAULTS, workshopSettings } from '../workshop';
 import { cureOf, mixable, resinRecord, rubberRecord } from '.';
 
 const sheet = DEMO_RESINS[0]!;
@@ -85,6 +85,10 @@ describe('master', () => {
 });
 
 it('the pot of the workshop is never run past its plate', () => {
-	const result = workshopSettings.safeParse({ potRatedGaugeKpa: 300, potTargetGaugeKpa: 301 });
+	const result = workshopSettings.safeParse({
+		...WORKSHOP_DEFAULTS,
+		potRatedGaugeKpa: 300,
+		potTargetGaugeKpa: 301
+	});
 	expect(result.error!.issues[0]!.path).toEqual(['potTargetGaugeKpa']);
 });

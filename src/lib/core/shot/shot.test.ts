@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { budget, budgetInput } from '../budget';
-import { workshopSettings } from '../workshop';
+import { WORKSHOP_DEFAULTS } from '../workshop';
 import { DEMO_RESINS } from '../../server/demo/materials';
 import { planShot, solidShot, type ShotContext, type SolidShotInput } from '.';
 import { tryPlanShot } from './tryPlan';
@@ -103,7 +103,7 @@ describe('a shot from the records', () => {
 		mouldWallMm: 12,
 		mouldsVolumeMl: 700,
 		resin: DEMO_RESINS[0]!,
-		settings: workshopSettings.parse({ potVolumeL: 10 })
+		settings: { ...WORKSHOP_DEFAULTS, potVolumeL: 10 }
 	};
 	const typed = {
 		masterId: 'm',

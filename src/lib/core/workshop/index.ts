@@ -1,1 +1,1 @@
-export { workshopSettings, type WorkshopSettings } from './settings';
+export { WORKSHOP_DEFAULTS, workshopSettings, type WorkshopSettings } from './settings';

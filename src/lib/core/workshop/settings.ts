@@ -4,54 +4,41 @@ import { tempC } from '../cure/cup';
 /** What holds for the whole workshop. */
 export const workshopSettings = z
 	.object({
-		units: z.enum(['metric', 'us']).default('metric'),
-		roomTempC: tempC('the temperature of the room').default(21),
+		units: z.enum(['metric', 'us']),
+		roomTempC: tempC('the temperature of the room'),
 		relativeHumidity: z
 			.number({ error: 'Type the relative humidity in percent, such as 45.' })
 			.min(1, 'Relative humidity is 1–100 %.')
-			.max(100, 'Relative humidity is 1–100 %.')
-			.default(45),
+			.max(100, 'Relative humidity is 1–100 %.'),
 		altitudeM: z
 			.number({ error: 'Type the altitude in metres.' })
 			.min(-500, 'The altitude is −500 to 9000 m.')
-			.max(9000, 'The altitude is −500 to 9000 m.')
-			.default(0),
+			.max(9000, 'The altitude is −500 to 9000 m.'),
 		scaleResolutionG: z
 			.number({ error: 'Type the smallest step of your scale, such as 1 g or 0.1 g.' })
 			.positive('The step of the scale must be more than nothing.')
-			.max(100, 'A scale of over 100 g steps cannot weigh resin.')
-			.default(1),
+			.max(100, 'A scale of over 100 g steps cannot weigh resin.'),
 		marginPercent: z
 			.number({ error: 'Type the part of the pot life kept back, such as 15 %.' })
 			.min(0, 'Keep back 0–60 %.')
-			.max(60, 'Keep back 0–60 %.')
-			.default(15),
-		potName: z
-			.string()
-			.trim()
-			.min(1, 'Give the pot a name.')
-			.max(60, 'Keep it under 60 characters.')
-			.default('Pot'),
+			.max(60, 'Keep back 0–60 %.'),
+		potName: z.string().trim().min(1, 'Give the pot a name.').max(60, 'Keep it under 60 characters.'),
 		potVolumeL: z
 			.number({ error: 'Type the volume of the pot, such as 9.5 l or 2 1/2 gal.' })
 			.positive('The pot must hold something.')
-			.max(1000, 'Over a cubic metre: check the unit.')
-			.default(9.5),
+			.max(1000, 'Over a cubic metre: check the unit.'),
 		potRatedGaugeKpa: z
 			.number({ error: 'Type the pressure on the rating plate, such as 60 psi.' })
 			.positive('The rating must be more than nothing.')
-			.max(2000, 'Over 20 bar: check the rating plate and the unit.')
-			.default(400),
+			.max(2000, 'Over 20 bar: check the rating plate and the unit.'),
 		potTargetGaugeKpa: z
 			.number({ error: 'Type the pressure that you cast at, such as 40 psi.' })
 			.positive('The pressure must be more than nothing.')
-			.max(2000, 'Over 20 bar: check the unit.')
-			.default(275),
+			.max(2000, 'Over 20 bar: check the unit.'),
 		freeAirLPerMin: z
 			.number({ error: 'Type what the compressor delivers, such as 100 l/min or 3.5 cfm.' })
 			.positive('The compressor must deliver something.')
 			.max(10_000, 'Over 10 m³ a minute: check the unit.')
-			.default(100)
 	})
 	.superRefine((s, ctx) => {
 		if (s.potTargetGaugeKpa > s.potRatedGaugeKpa) {
@@ -62,4 +49,19 @@ export const workshopSettings = z
 			});
 		}
 	});
+/** What a workshop begins with, until somebody says otherwise (common practice, no source). */
+export const WORKSHOP_DEFAULTS: WorkshopSettings = {
+	units: 'metric',
+	roomTempC: 21,
+	relativeHumidity: 45,
+	altitudeM: 0,
+	scaleResolutionG: 1,
+	marginPercent: 15,
+	potName: 'Pot',
+	potVolumeL: 9.5,
+	potRatedGaugeKpa: 400,
+	potTargetGaugeKpa: 275,
+	freeAirLPerMin: 100
+};
+
 export type WorkshopSettings = z.output<typeof workshopSettings>;

@@ -2,7 +2,7 @@ import { Op } from 'sequelize';
 import type { Grade, PourEvent, PourPlan } from '$lib/core/pour';
 import { FAULTS, benchSteps } from '$lib/core/pour';
 import { mouldInputs } from '$lib/core/mould';
-import { workshopSettings, type WorkshopSettings } from '$lib/core/workshop';
+import { WORKSHOP_DEFAULTS, workshopSettings, type WorkshopSettings } from '$lib/core/workshop';
 import { db } from '../db/connection';
 import { tables } from '../db/models';
 import { log } from '../log';
@@ -62,6 +62,7 @@ export async function loadDemo(now: Date): Promise<void> {
 async function tell(nowMs: number): Promise<void> {
 	const random = chance(SEED);
 	const settings = workshopSettings.parse({
+		...WORKSHOP_DEFAULTS,
 		potName: 'Pot 1',
 		potVolumeL: 18,
 		potRatedGaugeKpa: 413,

@@ -8,7 +8,7 @@ import {
 	type MouldState
 } from '$lib/core/mould';
 import { db, inTransaction } from '../db/connection';
-import { plain, tables, type MouldRow } from '../db/models';
+import { tables, type MouldRow } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
 import { nextNumber } from './counters';
 import { getMaster } from './masters';

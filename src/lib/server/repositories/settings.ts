@@ -1,4 +1,4 @@
-import { workshopSettings, type WorkshopSettings } from '$lib/core/workshop';
+import { WORKSHOP_DEFAULTS, workshopSettings, type WorkshopSettings } from '$lib/core/workshop';
 import { plain, tables } from '../db/models';
 import { updateVersioned } from './versioned';
 
@@ -7,9 +7,9 @@ const ONLY_ROW = 1;
 /** The workshop's settings with their version; the defaults before anything was saved. */
 export async function readSettings(): Promise<{ settings: WorkshopSettings; version: number }> {
 	const row = await tables.settings().findByPk(ONLY_ROW);
-	if (!row) return { settings: workshopSettings.parse({}), version: 0 };
+	if (!row) return { settings: { ...WORKSHOP_DEFAULTS }, version: 0 };
 	const { body, version } = plain(row);
-	return { settings: workshopSettings.parse(body), version };
+	return { settings: workshopSettings.parse({ ...WORKSHOP_DEFAULTS, ...body }), version };
 }
 
 /** Saves the settings; `version` 0 means that none were saved before. */

@@ -1,0 +1,75 @@
+// npm run bench: medians on this machine. It prints; it never fails on a time.
+import { spawn } from 'node:child_process';
+import { rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { ensureBuild } from './lib/build.mjs';
+import { startDatabase } from './lib/mariadb.mjs';
+import { ensureNodePackages } from './lib/packages.mjs';
+import { root, stateDir } from './lib/paths.mjs';
+import { freePort } from './lib/ports.mjs';
+import { run } from './lib/run.mjs';
+import { main, say } from './lib/say.mjs';
+import { startWeb } from './lib/web.mjs';
+
+const median = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)];
+const row = (what, value, aim) => say(`${what.padEnd(46)} ${value.padStart(12)}   aim ${aim}`);
+
+async function pages(url) {
+	const times = [];
+	for (let i = 0; i < 41; i++) {
+		const start = performance.now();
+		await (await fetch(url)).text();
+		times.push(performance.now() - start);
+	}
+	return median(times.slice(1));
+}
+
+/** From the command to the printed address, with everything installed and built. */
+function secondStart(port) {
+	return new Promise((resolve) => {
+		const start = performance.now();
+		const child = spawn(process.execPath, [join(root, 'scripts', 'demo.mjs')], {
+			cwd: root,
+			env: { ...process.env, PORT: String(port) },
+			stdio: ['ignore', 'pipe', 'inherit']
+		});
+		let output = '';
+		let tookS;
+		child.stdout.on('data', (part) => {
+			output += part;
+			if (tookS === undefined && output.includes('Anthypos is at')) {
+				tookS = (performance.now() - start) / 1000;
+				child.kill('SIGINT');
+			}
+		});
+		child.on('close', () => resolve(tookS ?? NaN));
+	});
+}
+
+main(async () => {
+	await ensureNodePackages();
+	await ensureBuild();
+	await run('npx', ['--no-install', 'tsx', join('scripts', 'bench-core.ts')]);
+
+	const dir = join(stateDir, 'bench');
+	rmSync(dir, { recursive: true, force: true });
+	const database = await startDatabase(dir);
+	try {
+		const web = await startWeb({
+			databaseUrl: database.url,
+			port: await freePort(),
+			demo: true,
+			quiet: true
+		});
+		for (const path of ['/', '/moulds', '/ledger']) {
+			row(`page ${path}, median of 40`, `${(await pages(web.url + path)).toFixed(1)} ms`, 'under 60 ms');
+		}
+		await web.stop();
+	} finally {
+		await database.stop();
+		rmSync(dir, { recursive: true, force: true });
+	}
+	const starts = [];
+	for (let i = 0; i < 3; i++) starts.push(await secondStart(await freePort()));
+	row('second start of the demo, median of 3', `${median(starts).toFixed(1)} s`, 'under 8 s');
+});

@@ -1,0 +1,85 @@
+// Refreshes docs/screenshots from a running demo: node scripts/pictures.mjs [http://127.0.0.1:4610]
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { root } from './lib/paths.mjs';
+import { main, say } from './lib/say.mjs';
+
+const CHROMIUM_FLAGS =
+	'--no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking --disable-component-update --disable-sync';
+
+const choose = async (page, name, label) => page.locator(`select[name=${name}]`).selectOption({ label });
+
+/** Each main view and how to bring it into the state that shows what it is for. */
+const VIEWS = [
+	{ name: 'bench', path: '/' },
+	{ name: 'masters', path: '/masters' },
+	{
+		name: 'master',
+		path: '/masters',
+		async prepare(page) {
+			await page.getByRole('link', { name: 'Ammonite paperweight', exact: true }).click();
+		}
+	},
+	{
+		name: 'mould',
+		path: '/moulds/new',
+		async prepare(page) {
+			await choose(page, 'masterId', 'Ammonite paperweight');
+			await choose(page, 'rubberId', 'Slipway red');
+		}
+	},
+	{ name: 'moulds', path: '/moulds' },
+	{ name: 'shelf', path: '/shelf' },
+	{
+		name: 'shot',
+		path: '/shots/new',
+		async prepare(page) {
+			await choose(page, 'masterId', 'Ice shard');
+			await choose(page, 'resinId', 'Glasswater clear');
+			await page.getByLabel('Copies').fill('4');
+			await page.getByText('Cure it in the pressure pot').click();
+		}
+	},
+	{
+		name: 'pour',
+		path: '/pour',
+		async prepare(page) {
+			await page.getByRole('link', { name: 'Go to it' }).first().click();
+		}
+	},
+	{ name: 'ledger', path: '/ledger' },
+	{
+		name: 'pull',
+		path: '/ledger',
+		async prepare(page) {
+			await page.locator('tbody tr a').first().click();
+		}
+	},
+	{ name: 'bench-dark-820', path: '/', dark: true, width: 820, height: 1100 }
+];
+
+main(async () => {
+	const { chromium } = await import('@playwright/test');
+	const base = process.argv[2] ?? 'http://127.0.0.1:4610';
+	const folder = join(root, 'docs', 'screenshots');
+	mkdirSync(folder, { recursive: true });
+	const browser = await chromium.launch({
+		executablePath: '/usr/bin/chromium',
+		args: CHROMIUM_FLAGS.split(' ')
+	});
+	for (const view of VIEWS) {
+		const context = await browser.newContext({
+			viewport: { width: view.width ?? 1280, height: view.height ?? 800 },
+			colorScheme: view.dark ? 'dark' : 'light'
+		});
+		const page = await context.newPage();
+		await page.goto(base + view.path);
+		await page.waitForTimeout(700);
+		await view.prepare?.(page);
+		await page.waitForTimeout(900);
+		await page.screenshot({ path: join(folder, `${view.name}.png`) });
+		say(view.name);
+		await context.close();
+	}
+	await browser.close();
+});
