@@ -23,7 +23,7 @@
 
 <svelte:head><title>The bench · Anthypos</title></svelte:head>
 
-<section class="mb-6 grid gap-5 lg:grid-cols-[1.35fr_1fr]">
+<section class="mb-6 grid gap-5 lg:grid-cols-[1.5fr_1fr]">
 	<div
 		class={[
 			'slab flex flex-wrap items-center gap-x-6 gap-y-3 p-5 md:flex-nowrap',
@@ -99,7 +99,7 @@
 	</section>
 {/if}
 
-<section class="grid items-start gap-6 lg:grid-cols-[1.35fr_1fr]">
+<section class="grid items-start gap-6 lg:grid-cols-[1.5fr_1fr]">
 	<div>
 		<h2 class="mb-2">Can be poured next</h2>
 		<ul class="slab divide-y divide-(--line)">
@@ -109,7 +109,7 @@
 						><strong class="text-[1.1rem]">M{mould.number}</strong> {mould.label}</a
 					>
 					<span class="soft text-[0.93rem]"
-						>{mould.pulls} pulls{mould.lastResin ? `, last in ${mould.lastResin}` : ''}</span
+						>{mould.pulls} pulls{mould.lastResin ? ` · ${mould.lastResin}` : ''}</span
 					>
 					<Button
 						href="/shots/new?mould={mould.id}"

@@ -27,7 +27,7 @@
 	const elapsedS = $derived(
 		state_.combinedAtMs === undefined ? undefined : (now.ms - state_.combinedAtMs) / 1000
 	);
-	const burning = $derived(state_.combinedAtMs !== undefined && state_.pouredAtMs === undefined);
+	const burning = $derived(state_.combinedAtMs !== undefined && state_.settledAtMs === undefined);
 	const plannedS = $derived(plan.steps.reduce((sum, s) => sum + s.durationS, 0));
 
 	let air = $state(

@@ -27,7 +27,7 @@
 		<tbody>
 			{#each pulls as pull (pull.id)}
 				{@const late =
-					pull.body.real.pouredByS !== undefined && pull.body.real.pouredByS > pull.body.planned.potLifeS}
+					pull.body.real.settledByS !== undefined && pull.body.real.settledByS > pull.body.planned.potLifeS}
 				<tr>
 					<td class="whitespace-nowrap"
 						><a class="plain font-semibold" href="/ledger/{pull.id}"

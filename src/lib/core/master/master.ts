@@ -47,7 +47,7 @@ export function readVolume(reading: VolumeReading): { volumeMl: number; working:
 				volumeMl,
 				working: {
 					what: 'Volume by overflow',
-					sum: `${digits(reading.overflowMassG)} g of water ÷ ${digits(densityGPerMl, 5)} g/ml at ${digits(reading.waterTempC)} °C`,
+					sum: `${Number(reading.overflowMassG.toPrecision(6))} g of water ÷ ${digits(densityGPerMl, 5)} g/ml at ${digits(reading.waterTempC)} °C`,
 					result: `${digits(volumeMl)} ml`,
 					source: 'Kell 1975'
 				}

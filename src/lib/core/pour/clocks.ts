@@ -18,7 +18,7 @@ export function clocksOf(pourId: string, plan: PourPlan, state: PourState): Cloc
 	if (state.status !== 'open' || state.combinedAtMs === undefined) return [];
 	const label = `${plan.masterName} · ${plan.moulds.map((m) => `M${m.number}`).join(' ')}`;
 	const common = { label, href: `/pour/${pourId}` };
-	if (state.pouredAtMs === undefined) {
+	if (state.pouredAtMs === undefined || state.settledAtMs === undefined) {
 		return [
 			{
 				...common,

@@ -94,7 +94,8 @@ describe('state from events', () => {
 			status: 'finished',
 			current: steps.length,
 			combinedAtMs: T0,
-			pouredAtMs: T0 + 95_000,
+			pouredAtMs: T0 + 61_000,
+			settledAtMs: T0 + 95_000,
 			reached: { gaugeKpa: 270 },
 			demouldedAtMs: T0 + 1_100_000,
 			grades: { m1: { grade: 'good' } }
@@ -146,10 +147,10 @@ describe('clocks', () => {
 		expect(running(-1)).toEqual([]);
 		expect(running(50)).toEqual([['pot-life', 150]]);
 		expect(running(100)).toEqual([
-			['hold', 395],
-			['cure', 995]
+			['hold', 361],
+			['cure', 961]
 		]);
-		expect(running(500)).toEqual([['cure', 995]]);
+		expect(running(500)).toEqual([['cure', 961]]);
 		expect(running(5000)).toEqual([]);
 	});
 });

@@ -9,8 +9,10 @@ export interface PourState {
 	/** Index of the first step that is not done; the number of steps when all are. */
 	readonly current: number;
 	readonly combinedAtMs?: number;
-	/** End of the last pouring step: the mould is full. */
+	/** End of the pouring step: the mould is full, the part begins to cure in it. */
 	readonly pouredAtMs?: number;
+	/** End of the last step that needs liquid resin. */
+	readonly settledAtMs?: number;
 	readonly air?: { roomTempC: number; relativeHumidity: number; mouldTempC: number };
 	readonly reached?: { atMs: number; gaugeKpa: number };
 	readonly released?: { atMs: number; gaugeKpa: number };
@@ -72,7 +74,9 @@ export function reducePour(steps: readonly BenchStep[], events: readonly PourEve
 	const pump = steps.find((s) => s.kind === 'pump');
 	const timed = steps.filter((s) => s.kind === 'timed' || s.kind === 'pump');
 	const lastTimed = timed[timed.length - 1];
-	const pouredAtMs = lastTimed && doneAtMs[lastTimed.id];
+	const fill = steps.find((s) => s.fills);
+	const settledAtMs = lastTimed && doneAtMs[lastTimed.id];
+	const pouredAtMs = (fill && doneAtMs[fill.id]) ?? settledAtMs;
 	return {
 		status,
 		doneAtMs,
@@ -80,6 +84,7 @@ export function reducePour(steps: readonly BenchStep[], events: readonly PourEve
 		grades,
 		...given('combinedAtMs', doneAtMs['combine']),
 		...given('pouredAtMs', pouredAtMs),
+		...given('settledAtMs', settledAtMs),
 		...given('air', air),
 		...given('reached', pump && pressure[pump.id]),
 		...given('released', pressure['release']),

@@ -12,6 +12,8 @@ export interface BenchStep {
 	readonly action: string;
 	/** Seconds after combining by which it must be done. */
 	readonly deadlineS?: number;
+	/** When it is done, the mould is full. */
+	readonly fills?: boolean;
 	readonly part?: 'A' | 'B';
 	readonly cautions: readonly CautionTopic[];
 }
@@ -135,6 +137,7 @@ function timedStep(
 				...common,
 				kind: 'timed',
 				detail: `${mouldNames(plan)}: a thin stream at the lowest point, until resin stands in the sprue and every vent. Then top up.`,
+				fills: true,
 				action: 'It is poured',
 				cautions: []
 			};

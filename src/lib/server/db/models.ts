@@ -105,8 +105,16 @@ export interface PullBody {
 	faults: readonly string[];
 	note: string;
 	abandonedBecause?: string;
-	planned: { potLifeS: number; usableS: number; pouredByS: number; holdUntilS: number; demouldS: number };
-	real: { pouredByS?: number; reachedS?: number; releasedS?: number; demouldS?: number };
+	/** Seconds after combining, but the last two: seconds after the mould was full. */
+	planned: {
+		potLifeS: number;
+		usableS: number;
+		pouredByS: number;
+		settledByS: number;
+		holdUntilS: number;
+		demouldS: number;
+	};
+	real: { pouredByS?: number; settledByS?: number; reachedS?: number; releasedS?: number; demouldS?: number };
 	pot?: { name: string; targetGaugeKpa: number; reachedGaugeKpa?: number; releasedGaugeKpa?: number };
 }
 

@@ -160,7 +160,8 @@ function pullBody(
 		atMs === undefined ? undefined : (atMs - state.combinedAtMs!) / 1000;
 	const given = <K extends string>(key: K, value: number | undefined) =>
 		(value === undefined ? {} : { [key]: value }) as { [P in K]?: number };
-	const lastStepS = plan.steps.reduce((sum, step) => sum + step.durationS, 0);
+	const sumS = (steps: PourPlan['steps']) => steps.reduce((sum, step) => sum + step.durationS, 0);
+	const fillIndex = plan.steps.findIndex((step) => step.role === 'pour');
 	return {
 		batchIndex: plan.batchIndex,
 		batchCount: plan.batchCount,
@@ -175,12 +176,14 @@ function pullBody(
 		planned: {
 			potLifeS: plan.potLifeS,
 			usableS: plan.usableS,
-			pouredByS: lastStepS,
+			pouredByS: sumS(plan.steps.slice(0, fillIndex + 1)),
+			settledByS: sumS(plan.steps),
 			holdUntilS: plan.holdUntilS,
 			demouldS: plan.demouldS
 		},
 		real: {
 			...given('pouredByS', since(state.pouredAtMs)),
+			...given('settledByS', since(state.settledAtMs)),
 			...given('reachedS', since(state.reached?.atMs)),
 			...given('releasedS', since(state.doneAtMs['release'])),
 			...given('demouldS', since(state.demouldedAtMs))

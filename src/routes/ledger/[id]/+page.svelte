@@ -20,7 +20,7 @@
 		},
 		{
 			what: 'At pressure',
-			planned: body.pot ? time(body.planned.pouredByS) : '–',
+			planned: body.pot ? time(body.planned.settledByS) : '–',
 			real: time(body.real.reachedS),
 			late: (body.real.reachedS ?? 0) > body.planned.potLifeS
 		},
