@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { building } from '$app/environment';
 import { json, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
-import { BaseError } from 'sequelize';
+import { BaseError, ConnectionError } from 'sequelize';
 import { refusal } from '$lib/server/access';
 import { drain } from '$lib/server/body';
 import { closeDb } from '$lib/server/db/connection';
@@ -12,7 +12,17 @@ import { WORKSHOP_DEFAULTS } from '$lib/core/workshop';
 
 export const init: ServerInit = async () => {
 	if (building) return;
-	await migrate();
+	try {
+		await migrate();
+	} catch (error) {
+		if (!(error instanceof ConnectionError)) throw error;
+		// nothing can be served without it: one sentence, not a stack trace
+		const { host } = new URL(process.env.DATABASE_URL ?? 'mariadb://nowhere');
+		process.stderr.write(
+			`The database at ${host} does not let us in (${error.message}). Is it running, and is DATABASE_URL right?\n`
+		);
+		process.exit(1);
+	}
 	if (process.env.ANTHYPOS_DEMO === '1') {
 		const { loadDemo } = await import('$lib/server/demo/load');
 		await loadDemo(new Date());

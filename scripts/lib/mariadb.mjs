@@ -10,7 +10,7 @@ import {
 	statSync,
 	writeFileSync
 } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { tmpdir, userInfo } from 'node:os';
 import { dirname, join } from 'node:path';
 import { ensureCommand } from './debian.mjs';
 import { freePort, isFree } from './ports.mjs';
@@ -19,6 +19,8 @@ import { say, Stop } from './say.mjs';
 
 const DATABASE = 'anthypos';
 const USER = 'anthypos';
+/** The database's administrator is whoever runs this, known by the socket: no password to keep. */
+const adminUser = userInfo().username;
 /** A socket's path holds at most 107 characters. */
 const SOCKET_LIMIT = 100;
 
@@ -53,7 +55,13 @@ async function serverUser(dir) {
 async function sql(p, statement, database = '') {
 	const { code, output } = await run(
 		'mariadb',
-		['--no-defaults', `--socket=${p.socket}`, '--user=root', '--batch', ...(database ? [database] : [])],
+		[
+			'--no-defaults',
+			`--socket=${p.socket}`,
+			`--user=${adminUser}`,
+			'--batch',
+			...(database ? [database] : [])
+		],
 		{ show: false, input: statement }
 	);
 	if (code !== 0) throw new Stop(`The database refused its set-up: ${output.trim()}`);
@@ -62,7 +70,7 @@ async function sql(p, statement, database = '') {
 async function answers(p) {
 	const { code } = await run(
 		'mariadb-admin',
-		['--no-defaults', `--socket=${p.socket}`, '--user=root', '--connect-timeout=2', 'ping'],
+		['--no-defaults', `--socket=${p.socket}`, `--user=${adminUser}`, '--connect-timeout=2', 'ping'],
 		{ show: false }
 	);
 	return code === 0;
@@ -101,14 +109,13 @@ async function makeDataFolder(p, user) {
 		const { code, output } = await run('chown', ['mysql:mysql', p.dir], { show: false });
 		if (code !== 0) throw new Stop(`The data folder cannot be handed to the database: ${output.trim()}`);
 	}
-	const account = process.env.SUDO_USER && process.getuid?.() !== 0 ? process.env.USER : undefined;
 	const { code, output } = await run(
 		'mariadb-install-db',
 		[
 			'--no-defaults',
 			`--datadir=${p.data}`,
 			'--auth-root-authentication-method=socket',
-			`--auth-root-socket-user=${account ?? (await run('id', ['-un'], { show: false })).output.trim()}`,
+			`--auth-root-socket-user=${adminUser}`,
 			'--skip-test-db',
 			...(user ? [`--user=${user}`] : [])
 		],
@@ -207,13 +214,18 @@ export async function startDatabase(dir, { port: wantedPort } = {}) {
 		say(`Port ${wantedPort} is taken: the database listens on ${port} instead.`);
 	const pid = await launch(p, port, user);
 	writeFileSync(p.state, JSON.stringify({ pid, port, ownerPid: process.pid }));
-	await sql(
-		p,
-		`CREATE DATABASE IF NOT EXISTS ${DATABASE} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;
+	try {
+		await sql(
+			p,
+			`CREATE DATABASE IF NOT EXISTS ${DATABASE} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;
 		CREATE USER IF NOT EXISTS '${USER}'@'127.0.0.1';
 		ALTER USER '${USER}'@'127.0.0.1' IDENTIFIED BY '${passwordOf(p)}';
 		GRANT ALL ON ${DATABASE}.* TO '${USER}'@'127.0.0.1';`
-	);
+		);
+	} catch (error) {
+		await end(pid, { withinMs: 20_000 });
+		throw error;
+	}
 	writeFileSync(p.ready, '');
 	return { url: url(port), port, pid, stop: () => end(pid, { withinMs: 30_000 }) };
 }
