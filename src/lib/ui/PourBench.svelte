@@ -96,8 +96,9 @@
 	let lastPressMs = 0;
 	/** A bounce of the key or a nervous second tap is not a second step. */
 	function press() {
-		if (now.ms - lastPressMs < 350) return;
-		lastPressMs = now.ms;
+		const atMs = Date.now();
+		if (atMs - lastPressMs < 350) return;
+		lastPressMs = atMs;
 		done();
 	}
 	function key(event: KeyboardEvent) {

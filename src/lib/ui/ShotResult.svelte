@@ -30,27 +30,43 @@
 		/>
 	</div>
 	<Warnings warnings={shot.warnings} />
-	<Parts a={batch.a} b={batch.b} resolutionG={batch.schools.scale.resolutionG} />
-	<dl class="grid gap-x-4 gap-y-2 text-[0.95rem] sm:grid-cols-2">
-		<div>
-			<dt class="font-semibold">By scale, into one cup or two</dt>
-			<dd class="soft">
-				step {units.show(batch.schools.scale.resolutionG, 'mass')}: ratio at worst {digits(
-					batch.schools.scale.errorPercent,
-					1
-				)} % out
-			</dd>
-		</div>
-		<div>
-			<dt class="font-semibold">By marks in two equal cups</dt>
-			<dd class="soft">
-				⌀ {units.show(marks.cupDiameterMm, 'length')}: A {units.show(marks.markAMm, 'length')}, B {units.show(
-					marks.markBMm,
-					'length'
-				)} high; 1 mm off is {digits(marks.errorPercent, 1)} %
-			</dd>
-		</div>
-	</dl>
+	{#if batch.catalyst}
+		<dl class="grid grid-cols-2 gap-4">
+			<div>
+				<dt class="label">Resin</dt>
+				<dd class="answer mt-1 text-[2.1rem]">{units.show(batch.a.massG, 'mass')}</dd>
+			</div>
+			<div>
+				<dt class="label">Catalyst</dt>
+				<dd class="answer mt-1 text-[2.1rem]">{batch.catalyst.drops} drops</dd>
+				<dd class="soft mt-1">
+					{digits(batch.catalyst.volumeMl)} ml, {digits(batch.catalyst.mlPer100G)} ml to 100 g
+				</dd>
+			</div>
+		</dl>
+	{:else}
+		<Parts a={batch.a} b={batch.b} resolutionG={batch.schools.scale.resolutionG} />
+		<dl class="grid gap-x-4 gap-y-2 text-[0.95rem] sm:grid-cols-2">
+			<div>
+				<dt class="font-semibold">By scale, into one cup or two</dt>
+				<dd class="soft">
+					step {units.show(batch.schools.scale.resolutionG, 'mass')}: ratio at worst {digits(
+						batch.schools.scale.errorPercent,
+						1
+					)} % out
+				</dd>
+			</div>
+			<div>
+				<dt class="font-semibold">By marks in two equal cups</dt>
+				<dd class="soft">
+					⌀ {units.show(marks.cupDiameterMm, 'length')}: A {units.show(marks.markAMm, 'length')}, B {units.show(
+						marks.markBMm,
+						'length'
+					)} high; 1 mm off is {digits(marks.errorPercent, 1)} %
+				</dd>
+			</div>
+		</dl>
+	{/if}
 	<dl class="grid grid-cols-3 gap-x-4 gap-y-2 border-t border-(--line) pt-3">
 		<div>
 			<dt class="soft text-[0.9rem]">Demould after</dt>

@@ -28,18 +28,29 @@
 				></thead
 			>
 			<tbody>
-				{#each data.resins as { id, record, weightBPer100, volumeBPer100 } (id)}
+				{#each data.resins as { id, record, ratios } (id)}
 					<tr>
 						<td
 							><a class="plain font-semibold" href="/shelf/resins/{id}">{record.name}</a><br /><span
 								class="soft text-[0.9rem]">{record.family}</span
 							></td
 						>
-						<td class="num text-[1.15rem] font-bold">{units.show(record.potLifeS, 'time')}</td>
+						<td class="num text-[1.15rem] font-bold"
+							>{units.show(
+								record.potLifeS ?? record.referenceGelS,
+								'time'
+							)}{#if record.potLifeS === undefined}<span class="soft block text-[0.85rem] font-normal"
+									>gel at {record.referencePercent} %</span
+								>{/if}</td
+						>
 						<td class="num text-[1.15rem] font-bold">{units.show(record.demouldS, 'time')}</td>
 						<td>{record.character}</td>
-						<td class="num">100 : {digits(weightBPer100, 1)}</td>
-						<td class="num">100 : {digits(volumeBPer100, 1)}</td>
+						<td class="num"
+							>{ratios
+								? `100 : ${digits(ratios.weightB, 1)}`
+								: `${digits(record.catalystPercent ?? 0)} % catalyst`}</td
+						>
+						<td class="num">{ratios ? `100 : ${digits(ratios.volumeB, 1)}` : '–'}</td>
 						<td class="num soft">{units.show(record.viscosityMpaS, 'viscosity')}</td>
 					</tr>
 				{:else}<tr><td colspan="7" class="soft py-6!">No resin yet.</td></tr>{/each}

@@ -1,6 +1,15 @@
 import { z } from 'zod';
 import { budget, budgetInput } from '../budget';
-import { cup, cupInput, part, partInput } from '../cure';
+import {
+	catalystPlan,
+	catalystPlanInput,
+	cup,
+	cupFit,
+	cupFitInput,
+	cupInput,
+	part,
+	partInput
+} from '../cure';
 import { dewPointC, dewPointInput } from '../humidity';
 import { correctPour, correctPourInput, mix, mixInput } from '../mix';
 import { mouldBlock, mouldBlockInput } from '../mould';
@@ -104,6 +113,42 @@ export const CALCULATIONS: readonly Calculation[] = [
 		cupInput,
 		{ resin: fastWhite, massG: 100, startTempC: 23, roomTempC: 23 },
 		(_input, raw) => cup(raw)
+	),
+	calculation(
+		'cup-fit',
+		'The cup corrected by temperatures that were read, with a band.',
+		cupFitInput,
+		{
+			resin: fastWhite,
+			massG: 200,
+			startTempC: 24,
+			roomTempC: 22,
+			readings: [
+				{ timeS: 40, tempC: 27 },
+				{ timeS: 80, tempC: 34 }
+			]
+		},
+		(_input, raw) => cupFit(raw)
+	),
+	calculation(
+		'catalyst-plan',
+		'The highest catalyst share that neither cracks nor runs out of time.',
+		catalystPlanInput,
+		{
+			resin: {
+				chemistry: 'polyester',
+				demouldS: 14_400,
+				character: 'gradual',
+				catalyst: { percent: 1, referencePercent: 1, referenceGelS: 1200 }
+			},
+			massG: 300,
+			thicknessMm: 25,
+			startTempC: 20,
+			roomTempC: 20,
+			crackLimitC: 110,
+			neededS: 300
+		},
+		(_input, raw) => catalystPlan(raw)
 	),
 	calculation(
 		'part',

@@ -94,7 +94,13 @@ function calibrateNow(record: ParsedCureRecord): CureModel {
 				shell.gelConversion
 			)
 		: kinetics;
-	return { kinetics, ...shell, ...demouldPoint(record, { ...shell, kinetics: sheetKinetics }) };
+	const speed = (record.rateFactor ?? 1) / (1 + (record.lengtheningPercent ?? 0) / 100);
+	const own = {
+		...kinetics,
+		k23PerS: kinetics.k23PerS * speed,
+		inductionPerS: kinetics.inductionPerS * speed
+	};
+	return { kinetics: own, ...shell, ...demouldPoint(record, { ...shell, kinetics: sheetKinetics }) };
 }
 
 type Base = Omit<Kinetics, 'k23PerS' | 'inductionPerS'>;

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { digits, formatTime } from '../units';
 import { InputError, type Warning, type WorkingLine } from '../working';
-import { calibrate } from './calibrate';
-import { CUP_LOSS_W_PER_M2K, crossing, integrateCup, standardCupAreaM2 } from './cupModel';
+import { calibrate, type CureModel } from './calibrate';
+import { CUP_LOSS_W_PER_M2K, crossing, integrateCup, standardCupAreaM2, type CupSetup } from './cupModel';
 import { cureRecord } from './record';
 
 export const tempC = (what: string) =>
@@ -26,6 +26,7 @@ export const cupInput = z.strictObject({
 	cupDiameterMm: z.number().positive().max(2000).optional()
 });
 export type CupInput = z.input<typeof cupInput>;
+export type ParsedCupInput = z.output<typeof cupInput>;
 
 export interface CupPoint {
 	timeS: number;
@@ -63,45 +64,49 @@ function cupAreaM2(massG: number, densityGPerMl: number, diameterMm: number | un
  * @throws ZodError out of range; InputError when the resin would not set within thirty days.
  */
 export function cup(raw: CupInput): CupResult {
-	const input = cupInput.parse(raw);
-	const model = calibrate(raw.resin);
+	return runCup(cupInput.parse(raw), calibrate(raw.resin));
+}
+
+/** Everything that a cup's equation needs, for a resin whose constants are settled. */
+export function cupSetup(input: ParsedCupInput, model: CureModel): CupSetup {
+	return {
+		kinetics: model.kinetics,
+		massG: input.massG,
+		densityGPerMl: model.densityGPerMl,
+		specificHeatJPerGK: model.specificHeatJPerGK,
+		startTempC: input.startTempC,
+		roomTempC: input.roomTempC,
+		areaM2: cupAreaM2(input.massG, model.densityGPerMl, input.cupDiameterMm),
+		lossWPerM2K: CUP_LOSS_W_PER_M2K
+	};
+}
+
+/** The cup of `cup`, for a model that was calibrated or fitted already. */
+export function runCup(input: ParsedCupInput, model: CureModel): CupResult {
 	const marks = { pot: NaN, gel: NaN, pour: NaN };
 	const points: CupPoint[] = [{ timeS: 0, tempC: input.startTempC, conversion: 0 }];
 	let peak = { timeS: 0, tempC: input.startTempC };
 	const pourTempC = input.pourTempC;
 	if (pourTempC !== undefined && input.startTempC >= pourTempC) marks.pour = 0;
-	integrateCup(
-		{
-			kinetics: model.kinetics,
-			massG: input.massG,
-			densityGPerMl: model.densityGPerMl,
-			specificHeatJPerGK: model.specificHeatJPerGK,
-			startTempC: input.startTempC,
-			roomTempC: input.roomTempC,
-			areaM2: cupAreaM2(input.massG, model.densityGPerMl, input.cupDiameterMm),
-			lossWPerM2K: CUP_LOSS_W_PER_M2K
-		},
-		HORIZON_S,
-		(step) => {
-			if (Number.isNaN(marks.pot) && step.y1[0]! >= model.potConversion)
-				marks.pot = crossing(step, 0, model.potConversion);
-			if (Number.isNaN(marks.gel) && step.y1[0]! >= model.gelConversion)
-				marks.gel = crossing(step, 0, model.gelConversion);
-			if (Number.isNaN(marks.pour) && pourTempC !== undefined && step.y1[1]! >= pourTempC)
-				marks.pour = crossing(step, 1, pourTempC);
-			// four points a step draw the curve and find the peak to a thousandth of a degree
-			for (let q = 1; q <= 4; q++) {
-				const at = step.t0 + ((step.t1 - step.t0) * q) / 4;
-				const point = { timeS: at, tempC: step.dense(at, 1), conversion: step.dense(at, 0) };
-				points.push(point);
-				if (point.tempC > peak.tempC) peak = point;
-			}
-			const pastPeak = step.t1 > 1.3 * peak.timeS;
-			const cooled = step.y1[1]! - input.roomTempC < 0.5 * (peak.tempC - input.roomTempC);
-			const done = step.t1 > 1.6 * marks.gel && pastPeak && cooled;
-			return done || step.t1 > 20 * Math.max(marks.gel, peak.timeS);
+	integrateCup(cupSetup(input, model), HORIZON_S, (step) => {
+		if (Number.isNaN(marks.pot) && step.y1[0]! >= model.potConversion)
+			marks.pot = crossing(step, 0, model.potConversion);
+		if (Number.isNaN(marks.gel) && step.y1[0]! >= model.gelConversion)
+			marks.gel = crossing(step, 0, model.gelConversion);
+		if (Number.isNaN(marks.pour) && pourTempC !== undefined && step.y1[1]! >= pourTempC)
+			marks.pour = crossing(step, 1, pourTempC);
+		// four points a step draw the curve and find the peak to a thousandth of a degree
+		for (let q = 1; q <= 4; q++) {
+			const at = step.t0 + ((step.t1 - step.t0) * q) / 4;
+			const point = { timeS: at, tempC: step.dense(at, 1), conversion: step.dense(at, 0) };
+			points.push(point);
+			if (point.tempC > peak.tempC) peak = point;
 		}
-	);
+		const pastPeak = step.t1 > 1.3 * peak.timeS;
+		const cooled = step.y1[1]! - input.roomTempC < 0.5 * (peak.tempC - input.roomTempC);
+		const done = step.t1 > 1.6 * marks.gel && pastPeak && cooled;
+		return done || step.t1 > 20 * Math.max(marks.gel, peak.timeS);
+	});
 	if (Number.isNaN(marks.gel)) {
 		throw new InputError(['roomTempC'], 'At this temperature the resin does not set within thirty days.');
 	}
@@ -133,7 +138,7 @@ export function cup(raw: CupInput): CupResult {
 	};
 }
 
-function sheetSource(input: z.output<typeof cupInput>): string {
+function sheetSource(input: ParsedCupInput): string {
 	const { resin } = input;
 	if (resin.catalyst)
 		return `sheet: gel ${formatTime(resin.catalyst.referenceGelS)} at ${digits(resin.catalyst.referencePercent)} %, ${digits(resin.catalyst.referenceTempC)} °C; yours ${digits(resin.catalyst.percent)} %`;
@@ -141,7 +146,7 @@ function sheetSource(input: z.output<typeof cupInput>): string {
 }
 
 function cupWarnings(
-	input: z.output<typeof cupInput>,
+	input: ParsedCupInput,
 	fromRecord: readonly Warning[],
 	pourS: number,
 	peakTempC: number

@@ -3,3 +3,18 @@ export { arrhenius } from './kinetics';
 export { calibrate, type CureModel } from './calibrate';
 export { cup, cupInput, tempC, type CupInput, type CupPoint, type CupResult } from './cup';
 export { part, partInput, type PartInput, type PartResult } from './part';
+export {
+	cupFit,
+	cupFitInput,
+	PRIOR_LN_RATE,
+	READING_ERROR_C,
+	type CupFitInput,
+	type CupFitResult
+} from './cupFit';
+export {
+	catalystPlan,
+	catalystPlanInput,
+	POLYESTER_STAGES,
+	type CatalystPlan,
+	type CatalystPlanInput
+} from './catalystPlan';

@@ -29,6 +29,18 @@ export interface PartOptions {
 	readonly stepConversion?: number;
 	readonly cells?: number;
 	readonly horizonS?: number;
+	/** Keep the course of core and wall. */
+	readonly series?: boolean;
+}
+
+/** Core and wall of a part at one moment. */
+export interface PartPoint {
+	timeS: number;
+	coreTempC: number;
+	wallTempC: number;
+	faceTempC: number;
+	/** Conversion at the slowest place. */
+	slowest: number;
 }
 
 export interface PartRun {
@@ -45,6 +57,7 @@ export interface PartRun {
 	/** Heat released, heat still stored above the start, heat given to the air: J per unit of area. */
 	energy: { releasedJ: number; storedJ: number; lostJ: number };
 	steps: number;
+	series: PartPoint[];
 }
 
 type RunModel = Omit<CureModel, 'warnings' | 'defaulted'>;
@@ -113,7 +126,8 @@ export function solvePart(model: RunModel, setup: PartSetup, options: PartOption
 		slowestConversionAtWatch: NaN,
 		restAtWatchS: 0,
 		energy: { releasedJ: 0, storedJ: 0, lostJ: 0 },
-		steps: 0
+		steps: 0,
+		series: []
 	};
 	const watchAtS = options.watchAtS ?? 0;
 	const resinFace = resinCells - 1;
@@ -138,6 +152,15 @@ export function solvePart(model: RunModel, setup: PartSetup, options: PartOption
 			if (temp[i]! > run.peakTempC) run.peakTempC = temp[i]!;
 		}
 		run.peakMouldFaceC = Math.max(run.peakMouldFaceC, conduct.faceTempC(temp, resinFace));
+		if (options.series) {
+			run.series.push({
+				timeS: t,
+				coreTempC: temp[0]!,
+				wallTempC: temp[resinFace]!,
+				faceTempC: conduct.faceTempC(temp, resinFace),
+				slowest
+			});
+		}
 		const core = conversion[0]!;
 		const wall = conversion[resinFace]!;
 		const cross = (level: number, before: number, now: number) =>

@@ -88,6 +88,10 @@ export const cureRecord = z
 		potConversion: optional(0.01, 0.95, 'A conversion at the end of pot life is 0.01–0.95.'),
 		gelConversion: optional(0.01, 0.97, 'A conversion at gel is 0.01–0.97.'),
 		conductivityWPerMK: optional(0.02, 5, 'A conductivity is 0.02–5 W/m·K.'),
+		/** How much longer additives (colour, filler, retarder) make the cure, %. */
+		lengtheningPercent: optional(-50, 400, 'A lengthening is −50 to 400 %.'),
+		/** This container's own speed against its sheet, learned from readings; 1 is the sheet. */
+		rateFactor: optional(0.1, 10, 'A rate factor is 0.1–10.'),
 		inductionShare: optional(0, 0.95, 'The induction share is 0–0.95.')
 	})
 	.superRefine((record, ctx) => {

@@ -25,6 +25,7 @@ export const pourPlan = z.object({
 	chemistry: z.enum(['urethane', 'polyester', 'epoxy']),
 	a: amount,
 	b: amount,
+	catalyst: z.object({ massG: z.number(), volumeMl: z.number(), drops: z.number() }).optional(),
 	massG: z.number(),
 	markAMm: z.number(),
 	markBMm: z.number(),

@@ -68,14 +68,15 @@ export function benchSteps(plan: PourPlan, units: UnitSystem = 'metric'): BenchS
 			action: 'Both are stirred',
 			cautions: chemistry
 		},
-		measure('B'),
-		measure('A'),
+		...(plan.catalyst ? [measure('A'), catalystStep(plan, units)] : [measure('B'), measure('A')]),
 		{
 			id: 'combine',
 			kind: 'combine',
-			title: 'Combine A and B',
-			detail: 'The clock starts when the one goes into the other.',
-			action: 'Combined: start the clock',
+			title: plan.catalyst ? 'Stir in the catalyst' : 'Combine A and B',
+			detail: plan.catalyst
+				? 'The clock starts with the first drop.'
+				: 'The clock starts when the one goes into the other.',
+			action: plan.catalyst ? 'Catalysed: start the clock' : 'Combined: start the clock',
 			cautions: chemistry
 		}
 	];
@@ -113,6 +114,18 @@ export function benchSteps(plan: PourPlan, units: UnitSystem = 'metric'): BenchS
 		}
 	);
 	return steps;
+}
+
+function catalystStep(plan: PourPlan, units: UnitSystem): BenchStep {
+	const { drops, massG, volumeMl } = plan.catalyst!;
+	return {
+		id: 'measure-catalyst',
+		kind: 'measure',
+		title: `Measure the catalyst: ${drops} drops`,
+		detail: `${formatQuantity(volumeMl, 'volume', units)} by syringe, or ${formatQuantity(massG, 'mass', units)}. Glasses on before the bottle is opened.`,
+		action: 'Catalyst is measured',
+		cautions: ['catalyst']
+	};
 }
 
 function timedStep(

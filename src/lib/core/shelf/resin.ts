@@ -1,5 +1,7 @@
 import { z } from 'zod';
-import { checkRatio, type Ratio } from '../mix/ratio';
+import { DEFAULT_CATALYST_DENSITY, DEFAULT_DROPS_PER_ML } from '../mix/catalyst';
+import { bPerAByVolume, bPerAByWeight, checkRatio, type Ratio } from '../mix/ratio';
+import { CURE_DEFAULTS } from '../cure/record';
 import { digits } from '../units';
 import type { CureRecord } from '../cure/record';
 
@@ -35,6 +37,20 @@ export const viscosity = z
 	.min(0.5, 'Thinner than water by half: check the unit.')
 	.max(1e7, 'Over ten thousand Pa·s: check the unit.');
 
+const share = (of: string) =>
+	z
+		.number({ error: `Type the share of ${of}, such as 1 %.` })
+		.min(0.05, `The share of ${of} is under 0.05 %: check it.`)
+		.max(10, `The share of ${of} is over 10 %: check the sheet.`)
+		.optional();
+
+const constant = (lo: number, hi: number, unit: string) =>
+	z
+		.number({ error: 'Type a number, or leave it empty for the default.' })
+		.min(lo, `It lies between ${lo} and ${hi} ${unit}.`)
+		.max(hi, `It lies between ${lo} and ${hi} ${unit}.`)
+		.optional();
+
 const resinFields = z.object({
 	name: name('resin'),
 	family: z.enum(
@@ -44,7 +60,10 @@ const resinFields = z.object({
 			'gradual urethane',
 			'water-clear urethane',
 			'flexible urethane',
-			'epoxy'
+			'epoxy',
+			'general-purpose polyester',
+			'clear polyester',
+			'water-extended polyester'
 		],
 		{ error: 'Choose a family.' }
 	),
@@ -54,7 +73,7 @@ const resinFields = z.object({
 	weightB: parts('B by weight'),
 	volumeA: parts('A by volume'),
 	volumeB: parts('B by volume'),
-	potLifeS: timeS('pot life', 200_000),
+	potLifeS: timeS('pot life', 200_000).optional(),
 	potLifeMassG: z
 		.number({ error: 'Type the mass that the sheet’s pot life means, usually 100 g.' })
 		.min(1, 'Under 1 g: sheets mean about 100 g.')
@@ -73,6 +92,29 @@ const resinFields = z.object({
 		.default(6),
 	character: z.enum(['snap', 'quick', 'gradual'], { error: 'Choose how it sets.' }),
 	viscosityMpaS: viscosity,
+	/** Polyester: what is stirred in instead of a B. */
+	catalystPercent: share('catalyst that you use'),
+	referencePercent: share('catalyst of the sheet'),
+	referenceGelS: timeS('gel time', 200_000).optional(),
+	referenceTempC: z
+		.number({ error: 'Type the temperature of the gel time, usually 25 C.' })
+		.min(5, 'Under 5 °C: check the unit.')
+		.max(60, 'Over 60 °C: check the unit.')
+		.optional(),
+	catalystDensityGPerMl: density('the catalyst').optional(),
+	/** Counted with the maker's own dropper. */
+	dropsPerMl: z
+		.number({ error: 'Count the drops in a millilitre, such as 20.' })
+		.min(1, 'At least one drop to a millilitre.')
+		.max(200, 'Over 200 drops to a millilitre: count again.')
+		.optional(),
+	/** Constants of the model; left out, the defaults stand and are said to be defaults. */
+	heatOfCureJPerG: constant(1, 2000, 'J/g'),
+	activationKjPerMol: constant(5, 200, 'kJ/mol'),
+	specificHeatJPerGK: constant(0.3, 6, 'J/g·K'),
+	potConversion: constant(0.01, 0.95, ''),
+	gelConversion: constant(0.01, 0.97, ''),
+	lengtheningPercent: constant(-50, 400, '%'),
 	note
 });
 type ResinFields = z.output<typeof resinFields>;
@@ -103,6 +145,19 @@ export const resinRecord = resinFields.superRefine((r, ctx) => {
 		if (r[a] !== undefined && r[b] === undefined) issue(b, `Type the parts of B by ${by} as well.`);
 		if (r[b] !== undefined && r[a] === undefined) issue(a, `Type the parts of A by ${by} as well.`);
 	}
+	if (isCatalysed(r.family)) {
+		if (r.catalystPercent === undefined)
+			issue('catalystPercent', 'Type the catalyst in per cent by weight, such as 1 %.');
+		if (r.referencePercent === undefined)
+			issue('referencePercent', 'Type the share that the sheet’s gel time means.');
+		if (r.referenceGelS === undefined)
+			issue('referenceGelS', 'Type the gel time of the sheet, such as 15 min.');
+		return;
+	}
+	if (r.potLifeS === undefined) issue('potLifeS', 'Type the pot life, such as 2:30 or 15 min.');
+	const pot = r.potConversion ?? CURE_DEFAULTS.urethane.potConversion;
+	const gel = r.gelConversion ?? CURE_DEFAULTS.urethane.gelConversion;
+	if (pot > gel) issue('gelConversion', `Gel (${gel}) comes after the end of pot life (${pot}).`);
 	const weight = pair(r.weightA, r.weightB);
 	const volume = pair(r.volumeA, r.volumeB);
 	if (!weight && !volume) {
@@ -125,15 +180,37 @@ export const resinRecord = resinFields.superRefine((r, ctx) => {
 });
 export type ResinRecord = z.output<typeof resinRecord>;
 
+/** Whether a family is cured by a share of catalyst instead of a B. */
+export function isCatalysed(family: ResinRecord['family']): boolean {
+	return family.endsWith('polyester');
+}
+
+/** What a family is to the cure engine and to the cautions. */
+export function chemistryOf(family: ResinRecord['family']): 'urethane' | 'polyester' | 'epoxy' {
+	if (isCatalysed(family)) return 'polyester';
+	return family === 'epoxy' ? 'epoxy' : 'urethane';
+}
+
 /** A resin with its ratio settled: what mixing sums need. */
 export interface MixableResin {
 	densityAGPerMl: number;
-	densityBGPerMl: number;
-	ratio: Ratio;
+	densityBGPerMl?: number;
+	ratio?: Ratio;
+	catalyst?: { percent: number; densityGPerMl: number; dropsPerMl: number };
 }
 
 /** Settles densities and ratio. By weight when the sheet has it, since the scale is the finer measure. */
 export function mixable(record: ResinRecord): MixableResin {
+	if (isCatalysed(record.family)) {
+		return {
+			densityAGPerMl: record.densityAGPerMl,
+			catalyst: {
+				percent: record.catalystPercent!,
+				densityGPerMl: record.catalystDensityGPerMl ?? DEFAULT_CATALYST_DENSITY,
+				dropsPerMl: record.dropsPerMl ?? DEFAULT_DROPS_PER_ML
+			}
+		};
+	}
 	const weight = pair(record.weightA, record.weightB);
 	const volume = pair(record.volumeA, record.volumeB);
 	const densityBGPerMl = densityBOf(record);
@@ -144,15 +221,60 @@ export function mixable(record: ResinRecord): MixableResin {
 	return { densityAGPerMl: record.densityAGPerMl, densityBGPerMl, ratio };
 }
 
-/** The cure part of a resin record, for the cure engine. */
-export function cureOf(record: ResinRecord): CureRecord {
+/** Both ratios as parts of B to 100 of A; nothing for a resin that is catalysed by share. */
+export function ratiosOf(
+	record: ResinRecord
+): { weightB: number; volumeB: number; densityBGPerMl: number } | undefined {
+	const { ratio, densityAGPerMl, densityBGPerMl } = mixable(record);
+	if (!ratio || densityBGPerMl === undefined) return undefined;
 	return {
-		chemistry: record.family === 'epoxy' ? 'epoxy' : 'urethane',
-		potLifeS: record.potLifeS,
-		potLifeMassG: record.potLifeMassG,
-		potLifeTempC: record.potLifeTempC,
+		weightB: 100 * bPerAByWeight(ratio, densityAGPerMl, densityBGPerMl),
+		volumeB: 100 * bPerAByVolume(ratio, densityAGPerMl, densityBGPerMl),
+		densityBGPerMl
+	};
+}
+
+/** Density of the mixed resin before it cures, g/ml. */
+export function mixedDensityGPerMl(record: ResinRecord): number {
+	const m = mixable(record);
+	if (!m.ratio || m.densityBGPerMl === undefined) return m.densityAGPerMl;
+	const share = bPerAByWeight(m.ratio, m.densityAGPerMl, m.densityBGPerMl);
+	return (1 + share) / (1 / m.densityAGPerMl + share / m.densityBGPerMl);
+}
+
+/** The cure part of a resin record, for the cure engine. `rateFactor` is the container's own speed. */
+export function cureOf(record: ResinRecord, rateFactor?: number): CureRecord {
+	const given = <K extends string>(key: K, value: number | undefined) =>
+		(value === undefined ? {} : { [key]: value }) as { [P in K]?: number };
+	const common = {
+		chemistry: chemistryOf(record.family),
 		demouldS: record.demouldS,
 		demouldSectionMm: record.demouldSectionMm,
-		character: record.character
+		character: record.character,
+		densityGPerMl: Math.round(mixedDensityGPerMl(record) * 1e6) / 1e6,
+		...given('heatOfCureJPerG', record.heatOfCureJPerG),
+		...given('activationKjPerMol', record.activationKjPerMol),
+		...given('specificHeatJPerGK', record.specificHeatJPerGK),
+		...given('potConversion', record.potConversion),
+		...given('gelConversion', record.gelConversion),
+		...given('lengtheningPercent', record.lengtheningPercent),
+		...given('rateFactor', rateFactor)
+	};
+	if (isCatalysed(record.family)) {
+		return {
+			...common,
+			catalyst: {
+				percent: record.catalystPercent!,
+				referencePercent: record.referencePercent!,
+				referenceGelS: record.referenceGelS!,
+				referenceTempC: record.referenceTempC ?? 25
+			}
+		};
+	}
+	return {
+		...common,
+		potLifeS: record.potLifeS!,
+		potLifeMassG: record.potLifeMassG,
+		potLifeTempC: record.potLifeTempC
 	};
 }

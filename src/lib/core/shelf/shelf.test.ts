@@ -13,7 +13,7 @@ describe('resin', () => {
 		'%s of the demo agrees with itself and calibrates',
 		(_name, resin) => {
 			expect(resinRecord.safeParse(resin).success).toBe(true);
-			expect(calibrate(cureOf(resin)).warnings).toEqual([]);
+			expect(calibrate(cureOf(resinRecord.parse(resin))).warnings).toEqual([]);
 		}
 	);
 

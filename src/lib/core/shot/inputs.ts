@@ -55,6 +55,8 @@ export interface ShotContext {
 	/** Outer volume of the chosen moulds together, ml. */
 	mouldsVolumeMl: number;
 	resin: ResinRecord;
+	/** The container's own speed, learned from readings. */
+	rateFactor?: number | undefined;
 	settings: WorkshopSettings;
 }
 
@@ -99,14 +101,16 @@ export function planShot(
 			{ name: 'Pump up', durationS: pressure.timeToPressureS, per: 'batch', role: 'pump' }
 		);
 	}
+	const { densityAGPerMl, densityBGPerMl, ratio, catalyst } = mixable(context.resin);
 	const shot = solidShot({
 		cavityVolumeMl: context.cavityVolumeMl,
 		sprueVolumeMl: inputs.sprueVolumeMl,
 		loss: inputs.lossBy === 'film' ? { by: 'film' } : { by: 'percent', percent: inputs.lossPercent },
 		copies: inputs.copies,
 		cavitiesAtOnce: inputs.mouldIds.length,
-		resin: mixable(context.resin),
-		cure: cureOf(context.resin),
+		resin: { densityAGPerMl, ...(densityBGPerMl && ratio ? { densityBGPerMl, ratio } : {}) },
+		...(catalyst ? { catalyst } : {}),
+		cure: cureOf(context.resin, context.rateFactor),
 		viscosityMpaS: context.resin.viscosityMpaS,
 		sectionMm: inputs.sectionMm,
 		mouldWallMm: context.mouldWallMm,

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { budget, budgetInput } from '../budget';
 import { WORKSHOP_DEFAULTS } from '../workshop';
 import { DEMO_RESINS } from '../../server/demo/materials';
+import { resinRecord } from '../shelf';
 import { planShot, solidShot, type ShotContext, type SolidShotInput } from '.';
 import { tryPlanShot } from './tryPlan';
 
@@ -102,7 +103,7 @@ describe('a shot from the records', () => {
 		cavityVolumeMl: 120,
 		mouldWallMm: 12,
 		mouldsVolumeMl: 700,
-		resin: DEMO_RESINS[0]!,
+		resin: resinRecord.parse(DEMO_RESINS[0]),
 		settings: { ...WORKSHOP_DEFAULTS, potVolumeL: 10 }
 	};
 	const typed = {

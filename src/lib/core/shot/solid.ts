@@ -4,6 +4,7 @@ import { cup, tempC } from '../cure/cup';
 import { part } from '../cure/part';
 import { cureRecord } from '../cure/record';
 import { cupLossMl, squareCupDiameterMm } from '../mix/cupLoss';
+import { catalystInput, type CatalystAmount } from '../mix/catalyst';
 import { mix, mixResinInput, type Amount } from '../mix/mix';
 import { cupMarkErrorPercent } from '../mix/weighingError';
 import { digits, formatTime } from '../units';
@@ -43,6 +44,7 @@ export const solidShotInput = z.object({
 	/** Cavities ready to be filled from one cup. */
 	cavitiesAtOnce: z.number().int().min(1, 'At least one mould.').max(200),
 	resin: mixResinInput,
+	catalyst: catalystInput.optional(),
 	cure: cureRecord,
 	viscosityMpaS: z.number().positive().max(1e7),
 	sectionMm: z
@@ -69,8 +71,12 @@ export interface ShotBatch {
 	volumeMl: number;
 	massG: number;
 	a: Amount;
+	/** Nothing for a resin that is catalysed by share. */
 	b: Amount;
+	catalyst?: CatalystAmount;
 	potLifeS: number;
+	/** What the pot life rests on. */
+	clockSource: string;
 	gelTimeS: number;
 	peakTempC: number;
 	steps: { name: string; durationS: number }[];
@@ -111,6 +117,7 @@ function solveBatch(input: Parsed, raw: SolidShotInput, copies: number): ShotBat
 			: cupLossMl(pouredMl, input.viscosityMpaS);
 	const mixed = mix({
 		resin: raw.resin,
+		...(raw.catalyst ? { catalyst: raw.catalyst } : {}),
 		target: { volumeMl: pouredMl + lossMl },
 		scaleResolutionG: input.scaleResolutionG
 	});
@@ -135,7 +142,9 @@ function solveBatch(input: Parsed, raw: SolidShotInput, copies: number): ShotBat
 		massG: mixed.total.massG,
 		a: mixed.a,
 		b: mixed.b,
+		...(mixed.catalyst ? { catalyst: mixed.catalyst } : {}),
 		potLifeS: clock.potLifeS,
+		clockSource: `cup model on the ${clock.working[0]?.source ?? 'sheet'}`,
 		gelTimeS: clock.gelTimeS,
 		peakTempC: clock.peakTempC,
 		steps,
@@ -148,7 +157,8 @@ function solveBatch(input: Parsed, raw: SolidShotInput, copies: number): ShotBat
 				cupDiameterMm,
 				markAMm: markMm(mixed.a.volumeMl),
 				markBMm: markMm(mixed.b.volumeMl),
-				errorPercent: cupMarkErrorPercent(mixed.a.volumeMl, mixed.b.volumeMl, cupDiameterMm)
+				errorPercent:
+					mixed.b.volumeMl > 0 ? cupMarkErrorPercent(mixed.a.volumeMl, mixed.b.volumeMl, cupDiameterMm) : 0
 			}
 		}
 	};
@@ -215,7 +225,7 @@ export function solidShot(raw: SolidShotInput): SolidShot {
 				what: 'Pot life of this mass',
 				sum: `${digits(first.massG)} g at ${digits(input.startTempC)} °C, room ${digits(input.roomTempC)} °C`,
 				result: formatTime(first.potLifeS),
-				source: `cup model on the sheet’s ${formatTime(input.cure.potLifeS ?? 0)} for ${digits(input.cure.potLifeMassG)} g at ${digits(input.cure.potLifeTempC)} °C`
+				source: first.clockSource
 			},
 			...first.budget.working,
 			...firm.working
@@ -243,7 +253,7 @@ function shotWarnings(input: Parsed, largestBatch: number, first: ShotBatch): Wa
 		});
 	}
 	const { scale } = first.schools;
-	if (scale.errorPercent > 2) {
+	if (scale.errorPercent > 2 && first.b.massG > 0) {
 		warnings.push({
 			code: 'scale-too-coarse',
 			message: `A scale that reads ${digits(scale.resolutionG)} g can put the ratio ${digits(scale.errorPercent, 1)} % out on a shot this small.`,

@@ -1,6 +1,7 @@
 import { Op } from 'sequelize';
 import type { Grade, PourEvent, PourPlan } from '$lib/core/pour';
 import { FAULTS, benchSteps } from '$lib/core/pour';
+import { resinRecord } from '$lib/core/shelf';
 import { mouldInputs } from '$lib/core/mould';
 import { WORKSHOP_DEFAULTS, workshopSettings, type WorkshopSettings } from '$lib/core/workshop';
 import { db } from '../db/connection';
@@ -74,7 +75,8 @@ async function tell(nowMs: number): Promise<void> {
 	await saveSettings(settings, 0);
 	const resinIds = new Map<string, string>();
 	const rubberIds = new Map<string, string>();
-	for (const resin of DEMO_RESINS) resinIds.set(resin.name, await saveMaterial('resin', resin));
+	for (const resin of DEMO_RESINS)
+		resinIds.set(resin.name, await saveMaterial('resin', resinRecord.parse(resin)));
 	for (const rubber of DEMO_RUBBERS) rubberIds.set(rubber.name, await saveMaterial('rubber', rubber));
 	const story: Story = { nowMs, random, settings, resinIds, rubberIds };
 	for (const piece of DEMO_PIECES) await tellPiece(story, piece);

@@ -1,9 +1,24 @@
-import type { ResinRecord, RubberRecord } from '$lib/core/shelf';
+import type { z } from 'zod';
+import type { resinRecord, RubberRecord } from '$lib/core/shelf';
 
 const sheet = { potLifeMassG: 100, potLifeTempC: 23, demouldSectionMm: 6 } as const;
 
+const polyester = {
+	...sheet,
+	densityBGPerMl: undefined,
+	weightA: undefined,
+	weightB: undefined,
+	volumeA: undefined,
+	volumeB: undefined,
+	potLifeS: undefined,
+	character: 'gradual',
+	referenceTempC: 25,
+	dropsPerMl: 22,
+	catalystDensityGPerMl: 1.12
+} as const;
+
 /** Invented resins; figures inside the ranges that the trade goes by (common practice, no source). */
-export const DEMO_RESINS: ResinRecord[] = [
+export const DEMO_RESINS: z.input<typeof resinRecord>[] = [
 	{
 		...sheet,
 		name: 'Lantern white',
@@ -83,6 +98,59 @@ export const DEMO_RESINS: ResinRecord[] = [
 		character: 'gradual',
 		viscosityMpaS: 900,
 		note: ''
+	},
+	{
+		...sheet,
+		name: 'Marlin slow',
+		family: 'epoxy',
+		densityAGPerMl: 1.14,
+		densityBGPerMl: 1.0,
+		weightA: undefined,
+		weightB: undefined,
+		volumeA: 2,
+		volumeB: 1,
+		potLifeS: 4800,
+		demouldS: 86_400,
+		character: 'gradual',
+		viscosityMpaS: 650,
+		note: 'A third longer when it is loaded with pigment.'
+	},
+	{
+		...polyester,
+		name: 'Amber clear',
+		family: 'clear polyester',
+		densityAGPerMl: 1.11,
+		referencePercent: 1,
+		catalystPercent: 1,
+		referenceGelS: 1080,
+		demouldS: 50_400,
+		viscosityMpaS: 350,
+		note: 'Thick blocks in layers, each at the gel of the last.'
+	},
+	{
+		...polyester,
+		name: 'Quarry general',
+		family: 'general-purpose polyester',
+		densityAGPerMl: 1.12,
+		referencePercent: 2,
+		catalystPercent: 2,
+		referenceGelS: 840,
+		demouldS: 7200,
+		viscosityMpaS: 500,
+		note: 'For metal and mineral powder.'
+	},
+	{
+		...polyester,
+		name: 'Weir extended',
+		family: 'water-extended polyester',
+		densityAGPerMl: 1.1,
+		referencePercent: 1.5,
+		catalystPercent: 1.5,
+		referenceGelS: 480,
+		demouldS: 3600,
+		heatOfCureJPerG: 180,
+		viscosityMpaS: 900,
+		note: 'Half water: cool, cheap, heavy.'
 	}
 ];
 

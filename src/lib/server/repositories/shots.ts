@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { mixable } from '$lib/core/shelf';
+import { chemistryOf } from '$lib/core/shelf';
 import { planShot, type PlannedShot, type ShotContext, type ShotInputs } from '$lib/core/shot';
 import type { PourPlan } from '$lib/core/pour';
 import type { WorkshopSettings } from '$lib/core/workshop';
@@ -96,7 +96,6 @@ export async function batchPlan(
 	const batch = shot.planned.shot.batches[batchIndex];
 	if (!batch) throw new RefusedError(`Shot ${shot.number} has no batch ${batchIndex + 1}.`);
 	const { master, resin, moulds } = await gather(shot.inputs);
-	mixable(resin.record);
 	return {
 		shotId,
 		batchIndex,
@@ -104,9 +103,10 @@ export async function batchPlan(
 		masterName: master.record.name,
 		moulds: moulds.slice(0, batch.copies).map(({ id, number, label }) => ({ id, number, label, copies: 1 })),
 		resinName: resin.record.name,
-		chemistry: resin.record.family === 'epoxy' ? 'epoxy' : 'urethane',
+		chemistry: chemistryOf(resin.record.family),
 		a: batch.a,
 		b: batch.b,
+		...(batch.catalyst ? { catalyst: batch.catalyst } : {}),
 		massG: batch.massG,
 		markAMm: batch.schools.marks.markAMm,
 		markBMm: batch.schools.marks.markBMm,

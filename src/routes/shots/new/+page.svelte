@@ -4,6 +4,7 @@
 	import type { FieldError } from '$lib/core/calc';
 	import { cautionsFor } from '$lib/core/cautions';
 	import { dewPointC } from '$lib/core/humidity';
+	import { chemistryOf } from '$lib/core/shelf';
 	import { shotInputs, type PlannedShot } from '$lib/core/shot';
 	import Caution from '$lib/ui/Caution.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
@@ -111,7 +112,9 @@
 				placeholder="Choose a resin"
 				options={data.resins.map((r) => ({ value: r.id, label: r.record.name }))}
 				error={$errors.resinId}
-				hint={resin ? `${resin.record.character}, pot life ${units.show(resin.record.potLifeS, 'time')}` : ''}
+				hint={resin
+					? `${resin.record.character}, pot life ${units.show(resin.record.potLifeS ?? resin.record.referenceGelS, 'time')}`
+					: ''}
 			/>
 		</div>
 		<fieldset aria-describedby="moulds-note">
@@ -266,7 +269,7 @@
 	<aside class="slab flex flex-col gap-4 p-5" aria-live="polite">
 		{#if planned}
 			<ShotResult {planned} />
-			<Caution topics={cautionsFor(resin?.record.family === 'epoxy' ? 'epoxy' : 'urethane')} />
+			<Caution topics={cautionsFor(resin ? chemistryOf(resin.record.family) : 'urethane')} />
 		{:else if problems.length > 0}
 			<p class="font-semibold text-(--harm)">{problems[0]!.message}</p>
 		{:else}

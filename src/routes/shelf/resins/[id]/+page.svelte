@@ -1,8 +1,10 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
-	import { bPerAByVolume, bPerAByWeight } from '$lib/core/mix';
-	import { mixable, resinRecord } from '$lib/core/shelf';
+	import { CURE_DEFAULTS } from '$lib/core/cure';
+	import { DEFAULT_DROPS_PER_ML } from '$lib/core/mix';
+	import { cautionsFor } from '$lib/core/cautions';
+	import { chemistryOf, isCatalysed, ratiosOf, resinRecord } from '$lib/core/shelf';
 	import { digits } from '$lib/core/units';
 	import Caution from '$lib/ui/Caution.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
@@ -17,44 +19,23 @@
 	const { form, errors, enhance, submitting, message } = benchForm(() => data.form, {
 		validators: zod4Client(resinRecord)
 	});
-	const FAMILIES = [
-		'fast urethane',
-		'slow urethane',
-		'gradual urethane',
-		'water-clear urethane',
-		'flexible urethane',
-		'epoxy'
-	] as const;
-	/** The third of the three figures that are tied, as soon as two are there. */
-	const tied = $derived.by(() => {
-		const { densityAGPerMl: a, densityBGPerMl: b, weightA, weightB, volumeA, volumeB } = $form;
-		const checked = resinRecord.safeParse({
-			...$form,
-			name: 'x',
-			family: 'fast urethane',
-			potLifeS: 60,
-			demouldS: 600,
-			character: 'quick',
-			viscosityMpaS: 100,
-			note: ''
-		});
-		if (
-			!checked.success ||
-			!(a > 0) ||
-			(weightA === undefined &&
-				volumeA === undefined &&
-				b === undefined &&
-				weightB === undefined &&
-				volumeB === undefined)
-		)
-			return undefined;
-		const m = mixable(checked.data);
-		return {
-			weight: 100 * bPerAByWeight(m.ratio, m.densityAGPerMl, m.densityBGPerMl),
-			volume: 100 * bPerAByVolume(m.ratio, m.densityAGPerMl, m.densityBGPerMl),
-			densityB: m.densityBGPerMl
-		};
+	const FAMILIES = resinRecord.shape.family.options;
+	const catalysed = $derived(isCatalysed($form.family));
+	/** Both ratios, as soon as what is typed settles them; whatever else is still missing does not matter. */
+	const ratios = $derived.by(() => {
+		if (catalysed) return undefined;
+		const stand = { name: 'x', potLifeS: 60, demouldS: 600, viscosityMpaS: 100, note: '' };
+		const checked = resinRecord.safeParse({ ...$form, ...stand });
+		return checked.success ? ratiosOf(checked.data) : undefined;
 	});
+	const CONSTANTS = [
+		['heatOfCureJPerG', 'Heat of cure, J/g'],
+		['activationKjPerMol', 'Activation energy, kJ/mol'],
+		['specificHeatJPerGK', 'Specific heat, J/g·K'],
+		['potConversion', 'Conversion, too thick'],
+		['gelConversion', 'Conversion at gel']
+	] as const;
+	const defaults = $derived(CURE_DEFAULTS[chemistryOf($form.family)]);
 </script>
 
 <PageHead title={data.resin?.record.name ?? 'New resin'} about="As its data sheet describes it." />
@@ -76,105 +57,179 @@
 				error={$errors.family}
 			/>
 		</div>
-		<h2 class="mt-4 mb-1">Ratio</h2>
-		<p class="soft mb-2">
-			Give it by weight, by volume or both. With both densities the third figure is worked out; a
-			contradiction is refused.
-		</p>
-		<div class="grid grid-cols-2 gap-x-5 gap-y-1 sm:grid-cols-4">
-			<QuantityField
-				label="A, weight"
-				kind="number"
-				name="weightA"
-				bind:value={$form.weightA}
-				error={$errors.weightA}
-			/>
-			<QuantityField
-				label="B, weight"
-				kind="number"
-				name="weightB"
-				bind:value={$form.weightB}
-				error={$errors.weightB}
-			/>
-			<QuantityField
-				label="A, volume"
-				kind="number"
-				name="volumeA"
-				bind:value={$form.volumeA}
-				error={$errors.volumeA}
-			/>
-			<QuantityField
-				label="B, volume"
-				kind="number"
-				name="volumeB"
-				bind:value={$form.volumeB}
-				error={$errors.volumeB}
-			/>
-		</div>
-		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
-			<QuantityField
-				label="Density of A"
-				kind="density"
-				name="densityAGPerMl"
-				bind:value={$form.densityAGPerMl}
-				error={$errors.densityAGPerMl}
-				hint="or in³/lb"
-			/>
-			<QuantityField
-				label="Density of B"
-				kind="density"
-				name="densityBGPerMl"
-				bind:value={$form.densityBGPerMl}
-				error={$errors.densityBGPerMl}
-				hint="may be left out when both ratios are given"
-			/>
-		</div>
-		<h2 class="mt-4 mb-2">Cure</h2>
-		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
-			<QuantityField
-				label="Pot life"
-				kind="time"
-				name="potLifeS"
-				bind:value={$form.potLifeS}
-				error={$errors.potLifeS}
-			/>
-			<QuantityField
-				label="for a mass of"
-				kind="mass"
-				name="potLifeMassG"
-				bind:value={$form.potLifeMassG}
-				error={$errors.potLifeMassG}
-			/>
-			<QuantityField
-				label="at"
-				kind="temperature"
-				name="potLifeTempC"
-				bind:value={$form.potLifeTempC}
-				error={$errors.potLifeTempC}
-			/>
-			<QuantityField
-				label="Demould"
-				kind="time"
-				name="demouldS"
-				bind:value={$form.demouldS}
-				error={$errors.demouldS}
-			/>
-			<QuantityField
-				label="for a section of"
-				kind="length"
-				name="demouldSectionMm"
-				bind:value={$form.demouldSectionMm}
-				error={$errors.demouldSectionMm}
-				hint="6 mm is a default"
-			/>
-			<QuantityField
-				label="Viscosity, mixed"
-				kind="viscosity"
-				name="viscosityMpaS"
-				bind:value={$form.viscosityMpaS}
-				error={$errors.viscosityMpaS}
-			/>
-		</div>
+		{#if catalysed}
+			<h2 class="mt-4 mb-2">Catalyst</h2>
+			<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
+				<QuantityField
+					label="Gel time"
+					kind="time"
+					name="referenceGelS"
+					bind:value={$form.referenceGelS}
+					error={$errors.referenceGelS}
+				/>
+				<QuantityField
+					label="with catalyst of"
+					kind="percent"
+					name="referencePercent"
+					bind:value={$form.referencePercent}
+					error={$errors.referencePercent}
+				/>
+				<QuantityField
+					label="at"
+					kind="temperature"
+					name="referenceTempC"
+					bind:value={$form.referenceTempC}
+					error={$errors.referenceTempC}
+					hint="25 °C unless said"
+				/>
+				<QuantityField
+					label="You use"
+					kind="percent"
+					name="catalystPercent"
+					bind:value={$form.catalystPercent}
+					error={$errors.catalystPercent}
+					hint="of the resin, by weight"
+				/>
+				<QuantityField
+					label="Density of the catalyst"
+					kind="density"
+					name="catalystDensityGPerMl"
+					bind:value={$form.catalystDensityGPerMl}
+					error={$errors.catalystDensityGPerMl}
+				/>
+				<QuantityField
+					label="Drops in a millilitre"
+					kind="number"
+					name="dropsPerMl"
+					bind:value={$form.dropsPerMl}
+					error={$errors.dropsPerMl}
+					hint="count with your dropper; {DEFAULT_DROPS_PER_ML} is a default"
+				/>
+			</div>
+			<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
+				<QuantityField
+					label="Density of the resin"
+					kind="density"
+					name="densityAGPerMl"
+					bind:value={$form.densityAGPerMl}
+					error={$errors.densityAGPerMl}
+				/>
+				<QuantityField
+					label="Demould"
+					kind="time"
+					name="demouldS"
+					bind:value={$form.demouldS}
+					error={$errors.demouldS}
+				/>
+				<QuantityField
+					label="Viscosity"
+					kind="viscosity"
+					name="viscosityMpaS"
+					bind:value={$form.viscosityMpaS}
+					error={$errors.viscosityMpaS}
+				/>
+			</div>
+		{:else}
+			<h2 class="mt-4 mb-1">Ratio</h2>
+			<p class="soft mb-2">
+				Give it by weight, by volume or both. With both densities the third figure is worked out; a
+				contradiction is refused.
+			</p>
+			<div class="grid grid-cols-2 gap-x-5 gap-y-1 sm:grid-cols-4">
+				<QuantityField
+					label="A, weight"
+					kind="number"
+					name="weightA"
+					bind:value={$form.weightA}
+					error={$errors.weightA}
+				/>
+				<QuantityField
+					label="B, weight"
+					kind="number"
+					name="weightB"
+					bind:value={$form.weightB}
+					error={$errors.weightB}
+				/>
+				<QuantityField
+					label="A, volume"
+					kind="number"
+					name="volumeA"
+					bind:value={$form.volumeA}
+					error={$errors.volumeA}
+				/>
+				<QuantityField
+					label="B, volume"
+					kind="number"
+					name="volumeB"
+					bind:value={$form.volumeB}
+					error={$errors.volumeB}
+				/>
+			</div>
+			<div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
+				<QuantityField
+					label="Density of A"
+					kind="density"
+					name="densityAGPerMl"
+					bind:value={$form.densityAGPerMl}
+					error={$errors.densityAGPerMl}
+					hint="or in³/lb"
+				/>
+				<QuantityField
+					label="Density of B"
+					kind="density"
+					name="densityBGPerMl"
+					bind:value={$form.densityBGPerMl}
+					error={$errors.densityBGPerMl}
+					hint="may be left out when both ratios are given"
+				/>
+			</div>
+			<h2 class="mt-4 mb-2">Cure</h2>
+			<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
+				<QuantityField
+					label="Pot life"
+					kind="time"
+					name="potLifeS"
+					bind:value={$form.potLifeS}
+					error={$errors.potLifeS}
+				/>
+				<QuantityField
+					label="for a mass of"
+					kind="mass"
+					name="potLifeMassG"
+					bind:value={$form.potLifeMassG}
+					error={$errors.potLifeMassG}
+				/>
+				<QuantityField
+					label="at"
+					kind="temperature"
+					name="potLifeTempC"
+					bind:value={$form.potLifeTempC}
+					error={$errors.potLifeTempC}
+				/>
+				<QuantityField
+					label="Demould"
+					kind="time"
+					name="demouldS"
+					bind:value={$form.demouldS}
+					error={$errors.demouldS}
+				/>
+				<QuantityField
+					label="for a section of"
+					kind="length"
+					name="demouldSectionMm"
+					bind:value={$form.demouldSectionMm}
+					error={$errors.demouldSectionMm}
+					hint="6 mm is a default"
+				/>
+				<QuantityField
+					label="Viscosity, mixed"
+					kind="viscosity"
+					name="viscosityMpaS"
+					bind:value={$form.viscosityMpaS}
+					error={$errors.viscosityMpaS}
+				/>
+			</div>
+		{/if}
 		<Segments
 			label="It sets"
 			name="character"
@@ -185,6 +240,30 @@
 				{ value: 'gradual', label: 'Gradual' }
 			]}
 		/>
+		<details class="mt-4">
+			<summary class="cursor-pointer font-semibold text-(--work)">Constants of the cure model</summary>
+			<p class="soft my-2">Empty fields keep the default, which is not from your sheet.</p>
+			<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
+				{#each CONSTANTS as [field, label] (field)}
+					<QuantityField
+						{label}
+						kind="number"
+						name={field}
+						bind:value={$form[field]}
+						error={$errors[field]}
+						hint={$form[field] === undefined ? `default ${defaults[field]}, not from your sheet` : ''}
+					/>
+				{/each}
+				<QuantityField
+					label="Additives lengthen it by"
+					kind="percent"
+					name="lengtheningPercent"
+					bind:value={$form.lengtheningPercent}
+					error={$errors.lengtheningPercent}
+					hint="heavy pigment about a third"
+				/>
+			</div>
+		</details>
 		<div class="mt-3">
 			<TextField label="Note" name="note" rows={2} bind:value={$form.note} error={$errors.note} />
 		</div>
@@ -196,17 +275,33 @@
 		</div>
 	</div>
 	<aside class="slab flex h-fit flex-col gap-4 p-5" aria-live="polite">
-		{#if tied}
+		{#if ratios}
 			<div>
 				<p class="label">A : B by weight</p>
-				<p class="answer mt-1 text-[2.2rem]">100 : {digits(tied.weight, 1)}</p>
+				<p class="answer mt-1 text-[2.2rem]">100 : {digits(ratios.weightB, 1)}</p>
 			</div>
 			<div>
 				<p class="label">A : B by volume</p>
-				<p class="answer mt-1 text-[2.2rem]">100 : {digits(tied.volume, 1)}</p>
+				<p class="answer mt-1 text-[2.2rem]">100 : {digits(ratios.volumeB, 1)}</p>
 			</div>
-			<p class="soft">B at {digits(tied.densityB, 3)} g/ml. a/b = (va/vb)·(ρA/ρB)</p>
+			<p class="soft">B at {digits(ratios.densityBGPerMl, 3)} g/ml. a/b = (va/vb)·(ρA/ρB)</p>
+		{:else if catalysed}
+			<div>
+				<p class="label">To 100 g of resin</p>
+				<p class="answer mt-1 text-[2.2rem]">
+					{digits(
+						(($form.catalystPercent ?? 0) / ($form.catalystDensityGPerMl ?? 1.12)) *
+							($form.dropsPerMl ?? DEFAULT_DROPS_PER_ML),
+						0
+					)} drops
+				</p>
+			</div>
+			<p class="soft">
+				{digits($form.catalystPercent ?? 0)} % by weight is {digits(
+					($form.catalystPercent ?? 0) / ($form.catalystDensityGPerMl ?? 1.12)
+				)} ml to 100 g.
+			</p>
 		{:else}<p class="soft">Both ratios appear here once the ratio and the densities agree.</p>{/if}
-		<Caution topics={[$form.family === 'epoxy' ? 'epoxy' : 'isocyanate']} />
+		<Caution topics={cautionsFor(chemistryOf($form.family))} />
 	</aside>
 </form>

@@ -1,0 +1,145 @@
+import { z } from 'zod';
+import { digits, formatTime } from '../units';
+import { InputError, type Warning, type WorkingLine } from '../working';
+import { calibrate } from './calibrate';
+import { cup, tempC } from './cup';
+import { solvePart } from './partModel';
+import { cureRecord, type CureRecord } from './record';
+
+/** Conversions at which a polyester is called soft, firm and hard (from memory). */
+export const POLYESTER_STAGES = { soft: 0.25, firm: 0.6, hard: 0.85 } as const;
+
+/** What is cast, and what must not happen to it. */
+export const catalystPlanInput = z.strictObject({
+	resin: cureRecord,
+	massG: z
+		.number({ error: 'Type the mass in the cup, such as 400 g.' })
+		.min(0.1, 'Under 0.1 g there is no cup to speak of.')
+		.max(100_000, 'Over 100 kg in one cup: check the unit.'),
+	thicknessMm: z
+		.number({ error: 'Type the thickest section, such as 40 mm.' })
+		.min(0.2, 'Under 0.2 mm there is no section to speak of.')
+		.max(1000, 'Over 1 m thick: check the unit.'),
+	mouldWallMm: z.number().min(0.5).max(500).default(12),
+	startTempC: tempC('the temperature of the resin'),
+	roomTempC: tempC('the temperature of the room'),
+	/** The hottest that the middle may get before it cracks, °C; from the sheet or from trials. */
+	crackLimitC: z
+		.number({ error: 'Type the hottest that the middle may get, such as 90 C.' })
+		.min(20, 'Under 20 °C it would not cure at all.')
+		.max(300, 'Over 300 °C: check the unit.'),
+	/** Time needed to stir and pour, s. */
+	neededS: z
+		.number({ error: 'Type the time that stirring and pouring take, such as 5 min.' })
+		.min(0, 'The time needed cannot be less than nothing.')
+		.max(86_400, 'Over a day to pour: check the unit.'),
+	minPercent: z.number().min(0.1, 'At least 0.1 %.').max(10).default(0.5),
+	maxPercent: z.number().min(0.1).max(10, 'At most 10 %.').default(3)
+});
+export type CatalystPlanInput = z.input<typeof catalystPlanInput>;
+
+export interface CatalystShare {
+	percent: number;
+	potLifeS: number;
+	gelTimeS: number;
+	peakTempC: number;
+	fits: boolean;
+}
+
+export interface CatalystPlan {
+	/** The highest share that neither cracks nor runs out of time; `null` when none does. */
+	percent: number | null;
+	limitedBy: 'crack' | 'time' | 'range' | 'none-fits';
+	/** Times at the slowest place with that share, s: for the next layer and for embedding. */
+	stages?: { gelS: number; softS: number; firmS: number; hardS: number };
+	shares: CatalystShare[];
+	working: WorkingLine[];
+	warnings: Warning[];
+}
+
+const STEP = 0.1;
+
+/**
+ * The highest catalyst share whose peak stays under the crack limit and whose pot life still leaves time
+ * to pour, on a grid of 0.1 %. More catalyst is hotter and quicker, so the search may stop at the first
+ * share that does not fit.
+ * @throws ZodError out of range; InputError for a resin that is not catalysed by share.
+ */
+export function catalystPlan(raw: CatalystPlanInput): CatalystPlan {
+	const input = catalystPlanInput.parse(raw);
+	const { catalyst } = input.resin;
+	if (!catalyst) throw new InputError(['resin', 'catalyst'], 'This resin is not catalysed by share.');
+	if (input.minPercent > input.maxPercent) {
+		throw new InputError(['minPercent'], 'The least share is above the greatest: swap them.');
+	}
+	const at = (percent: number): CureRecord => ({ ...raw.resin, catalyst: { ...catalyst, percent } });
+	const shares: CatalystShare[] = [];
+	const count = Math.round((input.maxPercent - input.minPercent) / STEP);
+	for (let i = 0; i <= count; i++) {
+		const percent = Math.round((input.minPercent + i * STEP) * 10) / 10;
+		const clock = cup({
+			resin: at(percent),
+			massG: input.massG,
+			startTempC: input.startTempC,
+			roomTempC: input.roomTempC
+		});
+		const run = partRun(at(percent), input);
+		const fits = run.peakTempC <= input.crackLimitC && clock.potLifeS >= input.neededS;
+		shares.push({
+			percent,
+			potLifeS: clock.potLifeS,
+			gelTimeS: clock.gelTimeS,
+			peakTempC: run.peakTempC,
+			fits
+		});
+		if (!fits) break;
+	}
+	const last = shares[shares.length - 1]!;
+	const best = [...shares].reverse().find((s) => s.fits);
+	const stopped = last.fits ? 'range' : last.peakTempC > input.crackLimitC ? 'crack' : 'time';
+	return {
+		percent: best?.percent ?? null,
+		limitedBy: best ? stopped : 'none-fits',
+		...(best ? { stages: stagesOf(at(best.percent), input) } : {}),
+		shares,
+		working: (best ? [best, ...(last.fits ? [] : [last])] : [last]).map((s) => ({
+			what: `With ${digits(s.percent)} %`,
+			sum: `middle of ${digits(input.thicknessMm)} mm peaks at ${digits(s.peakTempC, 0)} °C, too thick after ${formatTime(s.potLifeS)}`,
+			result: s.fits ? 'fits' : s.peakTempC > input.crackLimitC ? 'may crack' : 'too quick',
+			source: 'part and cup model; heat of cure is a default unless the record says otherwise'
+		})),
+		warnings: best
+			? []
+			: [
+					{
+						code: 'no-share-fits',
+						level: 'harm',
+						message: `Even ${digits(last.percent)} % peaks at ${digits(last.peakTempC, 0)} °C or sets in ${formatTime(last.potLifeS)}.`,
+						action: 'Cast it in layers, each at the gel of the last, or cool the room and the resin.'
+					}
+				]
+	};
+}
+
+type Parsed = z.output<typeof catalystPlanInput>;
+
+function partRun(resin: CureRecord, input: Parsed, watchConversions: number[] = []) {
+	return solvePart(
+		calibrate(resin),
+		{
+			section: { shape: 'slab', thicknessMm: input.thicknessMm },
+			mouldWallMm: input.mouldWallMm,
+			startTempC: input.startTempC,
+			mouldTempC: input.roomTempC,
+			roomTempC: input.roomTempC
+		},
+		{ watchConversions }
+	);
+}
+
+function stagesOf(resin: CureRecord, input: Parsed) {
+	const { soft, firm, hard } = POLYESTER_STAGES;
+	const model = calibrate(resin);
+	const [gelS, softS, firmS, hardS] = partRun(resin, input, [model.gelConversion, soft, firm, hard]).watchedS;
+	return { gelS: gelS!, softS: softS!, firmS: firmS!, hardS: hardS! };
+}
