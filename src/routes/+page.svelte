@@ -2,7 +2,7 @@
 	import { Button } from 'flowbite-svelte';
 	import { untrack } from 'svelte';
 	import { dewPointC, FACE_MARGIN_C } from '$lib/core/humidity';
-	import { countdown, wallTime } from '$lib/ui/clockText';
+	import { countdown, counted, wallTime } from '$lib/ui/clockText';
 	import { Now } from '$lib/ui/now.svelte';
 	import Tag from '$lib/ui/Tag.svelte';
 	import { useUnits } from '$lib/ui/units.svelte';
@@ -109,7 +109,7 @@
 						><strong class="text-[1.1rem]">M{mould.number}</strong> {mould.label}</a
 					>
 					<span class="soft text-[0.93rem]"
-						>{mould.pulls} pulls{mould.lastResin ? ` · ${mould.lastResin}` : ''}</span
+						>{counted(mould.pulls, 'pull')}{mould.lastResin ? ` · ${mould.lastResin}` : ''}</span
 					>
 					<Button
 						href="/shots/new?mould={mould.id}"

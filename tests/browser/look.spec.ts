@@ -12,6 +12,7 @@ const PAGES = [
 	'/shelf',
 	'/shelf/resins/new',
 	'/shelf/rubbers/new',
+	'/cure',
 	'/shots',
 	'/shots/new',
 	'/pour',

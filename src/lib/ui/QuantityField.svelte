@@ -17,8 +17,19 @@
 		error?: string[] | undefined;
 		hint?: string;
 		disabled?: boolean;
+		/** Label and field on one line; a note only where something is wrong. */
+		compact?: boolean;
 	}
-	let { label, kind, value = $bindable(), name, error, hint = '', disabled = false }: Props = $props();
+	let {
+		label,
+		kind,
+		value = $bindable(),
+		name,
+		error,
+		hint = '',
+		disabled = false,
+		compact = false
+	}: Props = $props();
 
 	const units = useUnits();
 	const uid = $props.id();
@@ -76,7 +87,7 @@
 	}
 </script>
 
-<div class="flex min-w-0 flex-col">
+<div class={compact ? 'grid grid-cols-[1fr_7.5rem] items-center gap-x-3' : 'flex min-w-0 flex-col'}>
 	<Label class="label text-(--ink)!" for={uid}>{label}</Label>
 	<Input
 		id={uid}
@@ -94,5 +105,9 @@
 		onpaste={guard.onpaste}
 		onblur={leave}
 	/>
-	<FieldNote id="{uid}-note" {problem} {note} />
+	{#if !compact}
+		<FieldNote id="{uid}-note" {problem} {note} />
+	{:else}
+		<div class="col-span-2"><FieldNote id="{uid}-note" {problem} bare /></div>
+	{/if}
 </div>

@@ -31,3 +31,8 @@ export function shortTime(atMs: number, nowMs: number): string {
 	});
 	return `${day} ${at.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`;
 }
+
+/** `1 pull`, `7 pulls`. */
+export function counted(n: number, thing: string): string {
+	return `${n} ${thing}${n === 1 ? '' : 's'}`;
+}

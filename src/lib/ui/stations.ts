@@ -1,5 +1,6 @@
 import BookOpen from '@lucide/svelte/icons/book-open-text';
 import Box from '@lucide/svelte/icons/box';
+import ChartSpline from '@lucide/svelte/icons/chart-spline';
 import CupSoda from '@lucide/svelte/icons/cup-soda';
 import FlaskConical from '@lucide/svelte/icons/flask-conical';
 import Hammer from '@lucide/svelte/icons/hammer';
@@ -13,6 +14,7 @@ export const STATIONS: readonly { href: string; name: string; icon: Component<{ 
 	{ href: '/masters', name: 'Masters', icon: Shapes },
 	{ href: '/moulds', name: 'Moulds', icon: Box },
 	{ href: '/shelf', name: 'Shelf', icon: FlaskConical },
+	{ href: '/cure', name: 'Cure', icon: ChartSpline },
 	{ href: '/shots', name: 'Shots', icon: CupSoda },
 	{ href: '/pour', name: 'Pour', icon: Timer },
 	{ href: '/ledger', name: 'Ledger', icon: BookOpen }

@@ -116,7 +116,7 @@ export function runCup(input: ParsedCupInput, model: CureModel): CupResult {
 		peakTempC: peak.tempC,
 		peakTimeS: peak.timeS,
 		...(Number.isNaN(marks.pour) ? {} : { reachesPourTempS: marks.pour }),
-		series: resample(points, SERIES_POINTS),
+		series: resample(points, marks.gel, SERIES_POINTS),
 		working: [
 			{
 				what: 'Pot life',
@@ -170,21 +170,23 @@ function cupWarnings(
 	return warnings;
 }
 
-/** Evenly spaced points along a curve of uneven ones (linear between them). */
-function resample(points: readonly CupPoint[], count: number): CupPoint[] {
+/** Points along a curve, linear between those that were computed: two thirds of them up to well past gel. */
+function resample(points: readonly CupPoint[], gelS: number, count: number): CupPoint[] {
 	const endS = points[points.length - 1]!.timeS;
-	const out: CupPoint[] = [];
+	const bendS = Math.min(endS, 2 * gelS);
+	const early = bendS < endS ? Math.round((count * 2) / 3) : count;
+	const times = Array.from({ length: count + 1 }, (_, i) =>
+		i <= early ? (bendS * i) / early : bendS + ((endS - bendS) * (i - early)) / (count - early)
+	);
 	let j = 0;
-	for (let i = 0; i <= count; i++) {
-		const t = (endS * i) / count;
+	return times.map((t) => {
 		while (j < points.length - 2 && points[j + 1]!.timeS < t) j++;
 		const [p, q] = [points[j]!, points[j + 1]!];
 		const share = (t - p.timeS) / (q.timeS - p.timeS);
-		out.push({
+		return {
 			timeS: t,
 			tempC: p.tempC + share * (q.tempC - p.tempC),
 			conversion: p.conversion + share * (q.conversion - p.conversion)
-		});
-	}
-	return out;
+		};
+	});
 }

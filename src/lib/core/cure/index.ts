@@ -18,3 +18,4 @@ export {
 	type CatalystPlan,
 	type CatalystPlanInput
 } from './catalystPlan';
+export { forecast, forecastInput, RECOAT_CONVERSION, type Forecast, type ForecastInput } from './forecast';

@@ -32,7 +32,7 @@ export function formatTime(timeS: number): string {
 function formatInches(lengthMm: number): string {
 	const inches = lengthMm / LENGTH_MM.in;
 	const sixteenths = Math.round(inches * 16);
-	if (Math.abs(inches * 16 - sixteenths) > 0.05 || inches >= 40) return `${digits(inches)} in`;
+	if (Math.abs(inches * 16 - sixteenths) > 0.01 || inches >= 40) return `${digits(inches)} in`;
 	const whole = Math.trunc(sixteenths / 16);
 	let top = Math.abs(sixteenths % 16);
 	let bottom = 16;

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { Button } from 'flowbite-svelte';
-	import { wallTime } from '$lib/ui/clockText';
+	import { counted, wallTime } from '$lib/ui/clockText';
 	import MouldForm from '$lib/ui/MouldForm.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import PullTable from '$lib/ui/PullTable.svelte';
@@ -16,7 +16,7 @@
 
 <PageHead
 	title="M{mould.number} {mould.label}"
-	about="One-piece block round {mould.masterName}, {mould.pulls} pulls"
+	about="One-piece block round {mould.masterName}, {counted(mould.pulls, 'pull')}"
 >
 	{#snippet actions()}
 		{#if mould.state === 'new' && !mould.pouredAt}
@@ -74,6 +74,8 @@
 	<h2 class="mt-6 mb-2">Last pulls</h2>
 	<PullTable pulls={data.pulls.pulls} nowMs={data.nowMs} showMould={false} />
 	<p class="mt-2">
-		<a class="plain" href="/ledger?mould={mould.id}">All {data.pulls.total} pulls of this mould</a>
+		<a class="plain" href="/ledger?mould={mould.id}"
+			>{data.pulls.total === 1 ? 'Its one pull' : `All ${data.pulls.total} pulls`} in the ledger</a
+		>
 	</p>
 {/if}

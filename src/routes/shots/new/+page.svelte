@@ -8,6 +8,7 @@
 	import { shotInputs, type PlannedShot } from '$lib/core/shot';
 	import Caution from '$lib/ui/Caution.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
+	import { counted } from '$lib/ui/clockText';
 	import { benchForm } from '$lib/ui/form';
 	import Fuse from '$lib/ui/Fuse.svelte';
 	import FormErrors from '$lib/ui/FormErrors.svelte';
@@ -128,7 +129,7 @@
 							checked={$form.mouldIds.includes(mould.id)}
 							onchange={(e: Event) => toggleMould(mould.id, (e.currentTarget as HTMLInputElement).checked)}
 						/>
-						M{mould.number} <span class="soft font-normal">{mould.pulls} pulls</span>
+						M{mould.number} <span class="soft font-normal">{counted(mould.pulls, 'pull')}</span>
 					</label>
 				{:else}
 					<p class="soft">

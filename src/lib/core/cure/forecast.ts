@@ -1,0 +1,101 @@
+import { z } from 'zod';
+import { InputError, type Warning } from '../working';
+import { calibrate } from './calibrate';
+import { cup, cupInput, tempC, type CupResult } from './cup';
+import { cupFit, cupFitInput, type CupFitResult } from './cupFit';
+import { solvePart, type PartPoint } from './partModel';
+
+/** Conversion past which a new layer may peel off (a field of the record; default common practice, no source). */
+export const RECOAT_CONVERSION = 0.8;
+
+/** A resin in its cup and in its mould, at once. */
+export const forecastInput = cupInput.extend({
+	thicknessMm: z
+		.number({ error: 'Type the thickness of the section, such as 6 mm.' })
+		.min(0.2, 'Under 0.2 mm there is no section to speak of.')
+		.max(300, 'Over 300 mm: check the unit.'),
+	shape: z.enum(['slab', 'cylinder', 'sphere']).default('slab'),
+	mouldWallMm: z
+		.number({ error: 'Type the wall of the mould, such as 12 mm.' })
+		.min(0.5, 'A mould wall is at least 0.5 mm.')
+		.max(300, 'A mould wall over 300 mm: check the unit.'),
+	mouldTempC: tempC('the temperature of the mould'),
+	readings: cupFitInput.shape.readings
+		.max(60, 'At most 60 readings.')
+		.or(z.array(z.never()).length(0))
+		.default([])
+});
+export type ForecastInput = z.input<typeof forecastInput>;
+
+export interface Forecast {
+	cup: CupResult;
+	/** The cup corrected by the readings, when there are any. */
+	fit?: CupFitResult;
+	gelCoreS: number;
+	gelWallS: number;
+	/** A new layer holds from the gel of the slowest place until its conversion passes 0.80. */
+	recoatFromS: number;
+	recoatUntilS: number;
+	demouldS: number;
+	peakTempC: number;
+	peakMouldFaceC: number;
+	part: PartPoint[];
+	defaulted: readonly string[];
+	warnings: Warning[];
+}
+
+const POINTS = 140;
+
+/**
+ * Cup and part of one resin together; with readings, both go at the speed that the readings tell.
+ * @throws ZodError out of range; InputError when it would never be firm.
+ */
+export function forecast(raw: ForecastInput): Forecast {
+	const input = forecastInput.parse(raw);
+	const cupRaw = {
+		resin: raw.resin,
+		massG: input.massG,
+		startTempC: input.startTempC,
+		roomTempC: input.roomTempC,
+		...(input.pourTempC === undefined ? {} : { pourTempC: input.pourTempC }),
+		...(input.cupDiameterMm === undefined ? {} : { cupDiameterMm: input.cupDiameterMm })
+	};
+	const fit = input.readings.length > 0 ? cupFit({ ...cupRaw, readings: input.readings }) : undefined;
+	const rateFactor = (raw.resin.rateFactor ?? 1) * (fit?.rateFactor ?? 1);
+	const model = calibrate(fit ? { ...raw.resin, rateFactor } : raw.resin);
+	const run = solvePart(
+		model,
+		{
+			section: { shape: input.shape, thicknessMm: input.thicknessMm },
+			mouldWallMm: input.mouldWallMm,
+			startTempC: input.startTempC,
+			mouldTempC: input.mouldTempC,
+			roomTempC: input.roomTempC
+		},
+		{ watchConversions: [RECOAT_CONVERSION], series: true }
+	);
+	if (!Number.isFinite(run.demouldS)) {
+		throw new InputError(['roomTempC'], 'At this temperature the part is not firm within sixty days.');
+	}
+	const sheet = cup(cupRaw);
+	return {
+		cup: sheet,
+		...(fit ? { fit } : {}),
+		gelCoreS: run.gelCoreS,
+		gelWallS: run.gelWallS,
+		recoatFromS: Math.max(run.gelCoreS, run.gelWallS),
+		recoatUntilS: run.watchedS[0]!,
+		demouldS: run.demouldS,
+		peakTempC: run.peakTempC,
+		peakMouldFaceC: run.peakMouldFaceC,
+		part: thin(run.series, POINTS),
+		defaulted: model.defaulted,
+		warnings: [...sheet.warnings]
+	};
+}
+
+/** Every so many points of a curve, so that about `count` stay and the last one is among them. */
+function thin(points: readonly PartPoint[], count: number): PartPoint[] {
+	const every = Math.max(1, Math.floor(points.length / count));
+	return points.filter((_, i) => i % every === 0 || i === points.length - 1);
+}

@@ -1,0 +1,75 @@
+<script lang="ts">
+	import { onMount } from 'svelte';
+	import type * as PlotlyTypes from 'plotly.js';
+
+	/** A Plotly chart in the colours of the page. It is changed in place: nothing flickers while dragging. */
+	interface Props {
+		label: string;
+		traces: Partial<PlotlyTypes.PlotData>[];
+		layout: Partial<PlotlyTypes.Layout>;
+		height?: number;
+	}
+	let { label, traces, layout, height = 320 }: Props = $props();
+
+	let box: HTMLDivElement;
+	let plotly = $state.raw<typeof PlotlyTypes>();
+	let dark = $state(false);
+
+	onMount(() => {
+		let gone = false;
+		void import('plotly.js-cartesian-dist-min').then((module) => {
+			if (!gone) plotly = module.default as unknown as typeof PlotlyTypes;
+		});
+		const look = () => (dark = document.documentElement.classList.contains('dark'));
+		look();
+		const watcher = new MutationObserver(look);
+		watcher.observe(document.documentElement, { attributeFilter: ['class'] });
+		return () => {
+			gone = true;
+			watcher.disconnect();
+			plotly?.purge(box);
+		};
+	});
+
+	$effect(() => {
+		if (!plotly) return;
+		void dark;
+		const css = getComputedStyle(document.documentElement);
+		const colour = (name: string) => css.getPropertyValue(name).trim();
+		const axis = {
+			gridcolor: colour('--line'),
+			zerolinecolor: colour('--line'),
+			linecolor: colour('--line-strong')
+		};
+		void plotly.react(
+			box,
+			traces.map((t) => recolour(t, colour)) as PlotlyTypes.Data[],
+			{
+				...recolour(layout, colour),
+				height,
+				paper_bgcolor: 'rgba(0,0,0,0)',
+				plot_bgcolor: 'rgba(0,0,0,0)',
+				font: { family: 'Atkinson Hyperlegible Next Variable, sans-serif', size: 13, color: colour('--ink') },
+				margin: { l: 50, r: layout.yaxis2 ? 50 : 16, t: 12 + 20 * Math.ceil(traces.length / 2), b: 42 },
+				xaxis: { ...axis, ...layout.xaxis },
+				yaxis: { ...axis, ...layout.yaxis },
+				...(layout.yaxis2 ? { yaxis2: { ...axis, showgrid: false, ...layout.yaxis2 } } : {}),
+				legend: { orientation: 'h', y: 1.02, yanchor: 'bottom', x: 0, font: { size: 13 } },
+				hovermode: 'x unified',
+				hoverlabel: { bgcolor: colour('--paper') }
+			} as Partial<PlotlyTypes.Layout>,
+			{ displaylogo: false, responsive: true, displayModeBar: false }
+		);
+	});
+
+	/** Colours are named by the page's tokens (`--hot`) and read when drawn, so that dark is dark. */
+	function recolour<T>(value: T, colour: (name: string) => string): T {
+		if (typeof value === 'string') return (value.startsWith('--') ? colour(value) : value) as T;
+		if (Array.isArray(value))
+			return (typeof value[0] === 'number' ? value : value.map((v) => recolour(v, colour))) as T;
+		if (value === null || typeof value !== 'object') return value;
+		return Object.fromEntries(Object.entries(value).map(([k, v]) => [k, recolour(v, colour)])) as T;
+	}
+</script>
+
+<div bind:this={box} role="img" aria-label={label} style:min-height="{height}px" class="w-full"></div>

@@ -1,0 +1,216 @@
+import type { Annotations, Layout, PlotData, Shape } from 'plotly.js';
+import type { Forecast } from '$lib/core/cure';
+
+const MINUTE = 60;
+
+/** A line down the chart with its name, at a time. */
+function mark(
+	timeS: number,
+	text: string,
+	colour: string,
+	row: number
+): { shape: Partial<Shape>; note: Partial<Annotations> } {
+	const x = timeS / MINUTE;
+	return {
+		shape: {
+			type: 'line',
+			x0: x,
+			x1: x,
+			y0: 0,
+			y1: 1,
+			yref: 'paper',
+			line: { color: colour, width: 2, dash: 'dot' }
+		},
+		note: {
+			x,
+			y: 0.97 - 0.09 * row,
+			yref: 'paper',
+			text,
+			showarrow: false,
+			xanchor: 'left',
+			font: { color: colour, size: 13 }
+		}
+	};
+}
+
+export interface Drawn {
+	traces: Partial<PlotData>[];
+	layout: Partial<Layout>;
+}
+
+export interface Reading {
+	timeS: number;
+	tempC: number;
+}
+
+interface CupOptions {
+	readings: readonly Reading[];
+	pourTempC: number | undefined;
+	otherName: string;
+	mainName: string;
+	show: (tempC: number) => number;
+	unit: string;
+}
+
+/** The cup's temperature with its marks, the readings on it, and a second resin over it. */
+export function cupChart(main: Forecast, other: Forecast | undefined, options: CupOptions): Drawn {
+	const { show, unit } = options;
+	const now = main.fit ?? main.cup;
+	const minutes = (f: { series: { timeS: number }[] }) => f.series.map((p) => p.timeS / MINUTE);
+	const temps = (f: { series: { tempC: number }[] }) => f.series.map((p) => show(p.tempC));
+	const marks = [mark(now.potLifeS, 'too thick', '--hot', 0), mark(now.gelTimeS, 'gel', '--ink', 1)];
+	if (now.reachesPourTempS !== undefined) marks.push(mark(now.reachesPourTempS, 'pour by heat', '--work', 2));
+	const traces: Partial<PlotData>[] = [
+		{
+			x: minutes(now),
+			y: temps(now),
+			name: main.fit ? 'with your readings' : options.mainName,
+			mode: 'lines',
+			line: { color: '--hot', width: 3 }
+		}
+	];
+	if (main.fit) {
+		traces.push({
+			x: minutes(main.cup),
+			y: temps(main.cup),
+			name: 'by the sheet',
+			mode: 'lines',
+			line: { color: '--line-strong', width: 2, dash: 'dash' }
+		});
+		traces.push({
+			x: options.readings.map((r) => r.timeS / MINUTE),
+			y: options.readings.map((r) => show(r.tempC)),
+			name: 'read',
+			mode: 'markers',
+			marker: { color: '--ink', size: 10, symbol: 'diamond' }
+		});
+	}
+	if (other) {
+		traces.push({
+			x: minutes(other.cup),
+			y: temps(other.cup),
+			name: options.otherName,
+			mode: 'lines',
+			line: { color: '--part-a', width: 3, dash: 'dashdot' }
+		});
+	}
+	const shapes = marks.map((m) => m.shape);
+	if (main.fit) {
+		shapes.push({
+			type: 'rect',
+			x0: main.fit.potLifeLowS / MINUTE,
+			x1: main.fit.potLifeHighS / MINUTE,
+			y0: 0,
+			y1: 1,
+			yref: 'paper',
+			fillcolor: '--hot',
+			opacity: 0.14,
+			line: { width: 0 }
+		});
+	}
+	if (options.pourTempC !== undefined) {
+		const y = show(options.pourTempC);
+		shapes.push({
+			type: 'line',
+			xref: 'paper',
+			x0: 0,
+			x1: 1,
+			y0: y,
+			y1: y,
+			line: { color: '--work', width: 1.5, dash: 'dot' }
+		});
+	}
+	const endMin = Math.max(now.peakTimeS * 1.5, now.gelTimeS * 1.6, (other?.cup.gelTimeS ?? 0) * 1.3) / MINUTE;
+	return {
+		traces,
+		layout: {
+			shapes,
+			annotations: marks.map((m) => m.note),
+			xaxis: { title: { text: 'minutes after combining' }, range: [0, endMin] },
+			yaxis: { title: { text: unit } }
+		}
+	};
+}
+
+/** Core, wall and conversion of the part, on a logarithmic clock since minutes and hours both matter. */
+export function partChart(
+	main: Forecast,
+	other: Forecast | undefined,
+	options: Pick<CupOptions, 'show' | 'unit' | 'otherName'>
+): Drawn {
+	const { show, unit } = options;
+	const x = main.part.map((p) => p.timeS / MINUTE);
+	const marks = [mark(main.recoatFromS, 'gel', '--ink', 0), mark(main.demouldS, 'demould', '--work', 1)];
+	const log = (m: { shape: Partial<Shape>; note: Partial<Annotations> }) => ({
+		shape: m.shape,
+		note: { ...m.note, x: Math.log10(m.note.x as number) }
+	});
+	const traces: Partial<PlotData>[] = [
+		{
+			x,
+			y: main.part.map((p) => show(p.coreTempC)),
+			name: 'core',
+			mode: 'lines',
+			line: { color: '--hot', width: 3 }
+		},
+		{
+			x,
+			y: main.part.map((p) => show(p.wallTempC)),
+			name: 'at the wall',
+			mode: 'lines',
+			line: { color: '--part-b', width: 2, dash: 'dash' }
+		},
+		{
+			x,
+			y: main.part.map((p) => p.slowest * 100),
+			name: 'cured, slowest place',
+			mode: 'lines',
+			yaxis: 'y2',
+			line: { color: '--work', width: 3 }
+		}
+	];
+	if (other) {
+		traces.push({
+			x: other.part.map((p) => p.timeS / MINUTE),
+			y: other.part.map((p) => p.slowest * 100),
+			name: `${options.otherName}, cured`,
+			mode: 'lines',
+			yaxis: 'y2',
+			line: { color: '--part-a', width: 3, dash: 'dashdot' }
+		});
+	}
+	const shapes = marks.map((m) => m.shape);
+	if (main.recoatUntilS > main.recoatFromS && Number.isFinite(main.recoatUntilS)) {
+		shapes.push({
+			type: 'rect',
+			x0: main.recoatFromS / MINUTE,
+			x1: main.recoatUntilS / MINUTE,
+			y0: 0,
+			y1: 1,
+			yref: 'paper',
+			fillcolor: '--work',
+			opacity: 0.13,
+			line: { width: 0 }
+		});
+	}
+	const from = Math.log10(Math.max(0.05, (main.gelCoreS / MINUTE) * 0.2));
+	const to = Math.log10((Math.max(main.demouldS, other?.demouldS ?? 0) / MINUTE) * 1.15);
+	return {
+		traces,
+		layout: {
+			shapes,
+			annotations: marks.map((m) => log(m).note),
+			xaxis: { title: { text: 'minutes after the pour' }, type: 'log', range: [from, to], dtick: 'D2' },
+			yaxis: { title: { text: unit } },
+			yaxis2: {
+				title: { text: 'cured, %' },
+				overlaying: 'y',
+				side: 'right',
+				range: [0, 100],
+				tickmode: 'linear',
+				tick0: 0,
+				dtick: 25
+			}
+		}
+	};
+}

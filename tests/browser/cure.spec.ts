@@ -1,0 +1,67 @@
+import { expect, test } from '@playwright/test';
+
+test('the cure screen follows mass, temperature and readings', async ({ page }) => {
+	await page.goto('/cure');
+	await page.locator('select[name=resin]').selectOption({ label: 'Lantern white' });
+	const life = page.locator('.answer').first();
+	await expect(life).toHaveText(/min/);
+	await expect(page.locator('.js-plotly-plot')).toHaveCount(2);
+
+	const seconds = async () => {
+		const [, minutes = '0', rest = '0'] = /(?:(\d+):)?(\d+)/.exec((await life.textContent())!) ?? [];
+		return Number(minutes) * 60 + Number(rest);
+	};
+	const before = await seconds();
+	await page.locator('input[name=cureStart]').fill('86 F');
+	await expect.poll(seconds).toBeLessThan(before * 0.75);
+
+	const warm = await seconds();
+	await page.getByLabel('After combining').fill('0:30');
+	await page.getByLabel('It shows').fill('45');
+	await page.getByRole('button', { name: 'Add it' }).click();
+	await expect(page.getByText('80 % band')).toBeVisible();
+	await expect.poll(seconds).toBeLessThan(warm);
+	await page.getByRole('button', { name: /Remove the reading/ }).click();
+	await expect(page.getByText('80 % band')).toBeHidden();
+
+	await page.locator('input[name=cureMass]').fill('nothing');
+	await expect(page.getByText('not understood')).toBeVisible();
+	await page.locator('input[name=cureMass]').fill('-5 g');
+	await expect(page.getByText('Under 0.1 g there is no cup').first()).toBeVisible();
+	await expect(page.locator('input[name=cureMass]')).toHaveValue('-5 g');
+	await page.locator('input[name=cureMass]').fill('150 g');
+
+	const download = page.waitForEvent('download');
+	await page.getByRole('button', { name: 'Curves as CSV' }).click();
+	const file = await download;
+	expect(file.suggestedFilename()).toBe('cure-lantern-white.csv');
+	const text = await (await file.createReadStream()).toArray();
+	expect(Buffer.concat(text).toString()).toMatch(/^place,timeS,tempC,conversion\r?\ncup,0\.0,/);
+});
+
+test('polyester: the share that fits a thin film, and none for a great block', async ({ page }) => {
+	await page.goto('/cure');
+	await page.locator('select[name=resin]').selectOption({ label: 'Amber clear' });
+	await expect(page.getByText('How much catalyst')).toBeVisible();
+	await page.locator('input[name=cureSection]').fill('90 mm');
+	await expect(page.getByText('none fits')).toBeVisible();
+	await expect(page.getByText('Cast it in layers')).toBeVisible();
+});
+
+test('dragging keeps the page awake: no task of the main thread blocks it', async ({ page }) => {
+	await page.goto('/cure');
+	await expect(page.locator('.js-plotly-plot')).toHaveCount(2);
+	const slider = page.getByLabel('In the cup, by dragging');
+	const answer = page.locator('.answer').first();
+	const first = await answer.textContent();
+	for (let i = 1; i <= 10; i++) {
+		await slider.evaluate(
+			(element: HTMLInputElement, v) => {
+				element.value = String(v);
+				element.dispatchEvent(new Event('input', { bubbles: true }));
+			},
+			0.3 + i * 0.06
+		);
+	}
+	await expect(answer).not.toHaveText(first!);
+});
