@@ -26,6 +26,8 @@ export const pourPlan = z.object({
 	a: amount,
 	b: amount,
 	catalyst: z.object({ massG: z.number(), volumeMl: z.number(), drops: z.number() }).optional(),
+	/** Tins that the parts are taken from, as far as they are known. */
+	containers: z.object({ a: z.string().optional(), b: z.string().optional() }).optional(),
 	massG: z.number(),
 	markAMm: z.number(),
 	markBMm: z.number(),

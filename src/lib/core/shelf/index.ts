@@ -12,3 +12,11 @@ export {
 	type ResinRecord
 } from './resin';
 export { rubberForBlock, rubberRecord, type RubberRecord } from './rubber';
+export {
+	containerHealth,
+	containerRecord,
+	LOW_SHARE,
+	remainingG,
+	type ContainerHealth,
+	type ContainerRecord
+} from './container';

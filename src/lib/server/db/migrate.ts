@@ -3,8 +3,12 @@ import { Umzug, type UmzugStorage } from 'umzug';
 import { log } from '../log';
 import { db } from './connection';
 import * as loop from './migrations/0001-loop';
+import * as containers from './migrations/0002-containers';
 
-const MIGRATIONS = [{ name: '0001-loop', up: () => loop.up() }];
+const MIGRATIONS = [
+	{ name: '0001-loop', up: () => loop.up() },
+	{ name: '0002-containers', up: () => containers.up() }
+];
 
 const LOCK = 'anthypos-migrate';
 const LOCK_WAIT_S = 30;

@@ -2,7 +2,7 @@ import { DataTypes, type Model, type ModelAttributes, type ModelStatic } from 's
 import type { MasterRecord } from '$lib/core/master';
 import type { BlockPlan, MouldInputs, MouldState } from '$lib/core/mould';
 import type { Grade, PourEvent, PourPlan } from '$lib/core/pour';
-import type { ResinRecord, RubberRecord } from '$lib/core/shelf';
+import type { ContainerRecord, ResinRecord, RubberRecord } from '$lib/core/shelf';
 import type { PlannedShot, ShotInputs } from '$lib/core/shot';
 import type { WorkshopSettings } from '$lib/core/workshop';
 
@@ -72,6 +72,15 @@ export interface PourRow extends Stamped {
 	plan: PourPlan;
 	combinedAt: Date | null;
 	endedAt: Date | null;
+}
+export interface ContainerRow extends Versioned {
+	id: string;
+	materialId: string;
+	part: 'A' | 'B' | 'whole';
+	body: ContainerRecord;
+	weighedAt: Date;
+	rateFactor: number | null;
+	emptied: boolean;
 }
 export interface PourEventRow {
 	id: string;
@@ -218,6 +227,17 @@ export const tables = {
 			},
 			false
 		),
+	containers: () =>
+		define<ContainerRow>('containers', {
+			id,
+			materialId: text(36),
+			part: text(8),
+			body: json,
+			weighedAt: { type: DataTypes.DATE(3), allowNull: false },
+			rateFactor: { type: DataTypes.DOUBLE, allowNull: true },
+			emptied: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false },
+			...versioned
+		}),
 	pulls: () =>
 		define<PullRow>('pulls', {
 			id,

@@ -21,11 +21,13 @@ const DAY_MS = 86_400_000;
 const SEED = 20_261;
 /** Every table in an order in which rows may be removed. */
 const TABLES = [
+	'bookings',
 	'pulls',
 	'pour_events',
 	'pours',
 	'shots',
 	'moulds',
+	'containers',
 	'masters',
 	'photos',
 	'materials',

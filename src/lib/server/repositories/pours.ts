@@ -14,6 +14,7 @@ import type { WorkshopSettings } from '$lib/core/workshop';
 import { db, inTransaction } from '../db/connection';
 import { plain, tables, type PourRow, type PullBody } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
+import { bookPour } from './containers';
 import { batchPlan } from './shots';
 
 export interface Pour {
@@ -86,7 +87,7 @@ export async function readEvents(
 
 /**
  * Adds events, each once however often it arrives, and brings what follows from them (state of the pour,
- * pulls in the ledger) up to date in the same transaction.
+ * tins on the shelf, pulls in the ledger) up to date in the same transaction.
  */
 export async function addEvents(pourId: string, events: readonly PourEvent[]): Promise<PourState> {
 	return inTransaction(async (transaction) => {
@@ -120,6 +121,7 @@ export async function addEvents(pourId: string, events: readonly PourEvent[]): P
 			},
 			{ where: { id: pourId }, transaction }
 		);
+		await bookPour(pourId, pour.plan, state, transaction);
 		await projectPulls(pour, state, transaction);
 		return state;
 	});

@@ -7,6 +7,7 @@ import { inTransaction } from '../db/connection';
 import { plain, tables, type ShotRow } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
 import { nextNumber } from './counters';
+import { inUse } from './containers';
 import { getMaster, type Master } from './masters';
 import { getResin, type Resin } from './materials';
 import { getMould, type Mould } from './moulds';
@@ -71,8 +72,9 @@ async function gather(inputs: ShotInputs) {
 
 /** Keeps a shot; it is worked out again here from the records, whatever the browser showed. */
 export async function saveShot(inputs: ShotInputs, settings: WorkshopSettings): Promise<string> {
-	const { master, resin, moulds } = await gather(inputs);
-	const result = planShot(inputs, shotContext(master, moulds, resin, settings));
+	const [{ master, resin, moulds }, tins] = await Promise.all([gather(inputs), inUse(inputs.resinId)]);
+	const rateFactor = tins.a?.rateFactor ?? undefined;
+	const result = planShot(inputs, { ...shotContext(master, moulds, resin, settings), rateFactor });
 	return inTransaction(async (transaction) => {
 		const id = randomUUID();
 		const number = await nextNumber('shot', transaction);
@@ -95,7 +97,7 @@ export async function batchPlan(
 	const shot = await getShot(shotId);
 	const batch = shot.planned.shot.batches[batchIndex];
 	if (!batch) throw new RefusedError(`Shot ${shot.number} has no batch ${batchIndex + 1}.`);
-	const { master, resin, moulds } = await gather(shot.inputs);
+	const [{ master, resin, moulds }, tins] = await Promise.all([gather(shot.inputs), inUse(shot.resinId)]);
 	return {
 		shotId,
 		batchIndex,
@@ -107,6 +109,7 @@ export async function batchPlan(
 		a: batch.a,
 		b: batch.b,
 		...(batch.catalyst ? { catalyst: batch.catalyst } : {}),
+		containers: { ...(tins.a ? { a: tins.a.id } : {}), ...(tins.b ? { b: tins.b.id } : {}) },
 		massG: batch.massG,
 		markAMm: batch.schools.marks.markAMm,
 		markBMm: batch.schools.marks.markBMm,

@@ -1,0 +1,101 @@
+import { z } from 'zod';
+import { digits } from '../units';
+
+const DAY_MS = 86_400_000;
+const day = (what: string) =>
+	z.string().regex(/^\d{4}-\d{2}-\d{2}$/, `Type the day of ${what} as year-month-day, or leave it empty.`);
+
+/** One tin, bottle or drum on the shelf. */
+export const containerRecord = z
+	.object({
+		materialId: z.string().min(1, 'Choose what is in it.'),
+		part: z.enum(['A', 'B', 'whole'], { error: 'Say whether it is A, B or the whole.' }),
+		lot: z.string().trim().max(60, 'Keep the lot under 60 characters.').default(''),
+		sizeG: z
+			.number({ error: 'Type what it held when full, such as 5 kg.' })
+			.positive('It held something when full.')
+			.max(1e6, 'Over a tonne: check the unit.'),
+		/** Weighed content, and when; everything that pours took since is booked against it. */
+		weighedG: z
+			.number({ error: 'Type what is in it now, such as 3.2 kg.' })
+			.min(0, 'It cannot hold less than nothing.')
+			.max(1e6, 'Over a tonne: check the unit.'),
+		openedOn: day('opening').or(z.literal('')).default(''),
+		useBy: day('the use-by date').or(z.literal('')).default(''),
+		openings: z
+			.number({ error: 'Count how often it was opened, or type 0.' })
+			.int('Openings are whole.')
+			.min(0, 'Openings are counted from 0.')
+			.max(10_000, 'Over ten thousand openings: check it.')
+			.default(0),
+		/** Flushed with dry gas before it was closed again. */
+		flushed: z.boolean().default(false)
+	})
+	.superRefine((c, ctx) => {
+		if (c.weighedG > c.sizeG * 1.1) {
+			ctx.addIssue({
+				code: 'custom',
+				path: ['weighedG'],
+				message: `It holds ${digits(c.sizeG)} g when full: take the empty tin off the weight.`
+			});
+		}
+	});
+export type ContainerRecord = z.output<typeof containerRecord>;
+
+/** How far a container may be trusted, and why. */
+export interface ContainerHealth {
+	level: 'fine' | 'watch' | 'doubtful';
+	reasons: string[];
+	openDays?: number;
+}
+
+/** Below this share of its size a container is running out (common practice, no source). */
+export const LOW_SHARE = 0.15;
+
+/** Days open and openings after which stock is watched or doubted (common practice, no source). */
+const LIMITS = {
+	isocyanate: { watchDays: 60, doubtDays: 180, watchOpenings: 12, doubtOpenings: 30 },
+	polyol: { watchDays: 300, doubtDays: 540, watchOpenings: 60, doubtOpenings: 200 },
+	other: { watchDays: 365, doubtDays: 730, watchOpenings: 200, doubtOpenings: 1000 }
+} as const;
+
+/**
+ * Age and moisture of a container. Isocyanate (urethane A) takes up water at each opening, the more in
+ * damp air; dry gas halves that. The days and counts are common practice, no source; the sheet's use-by
+ * date comes before them.
+ * @param today `YYYY-MM-DD`
+ */
+export function containerHealth(
+	c: ContainerRecord,
+	chemistry: 'urethane' | 'polyester' | 'epoxy' | 'silicone',
+	today: string,
+	relativeHumidity: number
+): ContainerHealth {
+	const limits = chemistry !== 'urethane' ? LIMITS.other : c.part === 'A' ? LIMITS.isocyanate : LIMITS.polyol;
+	const reasons: string[] = [];
+	let level: ContainerHealth['level'] = 'fine';
+	const raise = (to: 'watch' | 'doubtful', reason: string) => {
+		if (level !== 'doubtful') level = to;
+		reasons.push(reason);
+	};
+	if (c.useBy && c.useBy < today) raise('doubtful', `past its use-by date (${c.useBy})`);
+	const openDays = c.openedOn
+		? Math.max(0, (Date.parse(today) - Date.parse(c.openedOn)) / DAY_MS)
+		: undefined;
+	if (openDays !== undefined) {
+		if (openDays > limits.doubtDays) raise('doubtful', `open for ${Math.round(openDays)} days`);
+		else if (openDays > limits.watchDays) raise('watch', `open for ${Math.round(openDays)} days`);
+	}
+	const damp = limits === LIMITS.isocyanate && relativeHumidity >= 50 ? 1.5 : 1;
+	const counted = c.openings * damp * (c.flushed ? 0.5 : 1);
+	if (counted > limits.doubtOpenings) raise('doubtful', `opened ${c.openings} times`);
+	else if (counted > limits.watchOpenings) raise('watch', `opened ${c.openings} times`);
+	if (reasons.length > 0 && limits === LIMITS.isocyanate && !c.flushed)
+		reasons.push('never flushed with dry gas');
+	return { level, reasons, ...(openDays === undefined ? {} : { openDays }) };
+}
+
+/** What is left: the last weighing less everything booked since, g. */
+export function remainingG(weighedG: number, bookedSinceG: number): number {
+	return Math.max(0, weighedG - bookedSinceG);
+}

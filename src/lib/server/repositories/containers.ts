@@ -1,0 +1,143 @@
+import { randomUUID } from 'node:crypto';
+import { QueryTypes, type Transaction } from 'sequelize';
+import { containerRecord, remainingG, type ContainerRecord } from '$lib/core/shelf';
+import type { PourPlan, PourState } from '$lib/core/pour';
+import { db } from '../db/connection';
+import { tables, type ContainerRow } from '../db/models';
+import { NotFoundError } from '../errors';
+import { updateVersioned } from './versioned';
+
+export interface Container {
+	id: string;
+	version: number;
+	record: ContainerRecord;
+	materialName: string;
+	weighedAt: Date;
+	/** Its own speed against the sheet, learned from readings. */
+	rateFactor: number | null;
+	emptied: boolean;
+	/** Last weighing less what pours took since. */
+	remainingG: number;
+	/** Openings counted by hand and by pours. */
+	openings: number;
+}
+
+type Joined = Omit<ContainerRow, 'body'> & {
+	body: unknown;
+	materialName: string;
+	bookedG: number;
+	bookings: number;
+};
+
+const SELECT = `
+	SELECT c.*, m.name AS materialName,
+		COALESCE((SELECT SUM(b.massG) FROM bookings b WHERE b.containerId = c.id AND b.at >= c.weighedAt), 0) AS bookedG,
+		(SELECT COUNT(*) FROM bookings b WHERE b.containerId = c.id) AS bookings
+	FROM containers c JOIN materials m ON m.id = c.materialId`;
+
+function toContainer(row: Joined): Container {
+	const body = typeof row.body === 'string' ? JSON.parse(row.body) : row.body;
+	const record = containerRecord.parse(body);
+	const openings = record.openings + Number(row.bookings);
+	return {
+		id: row.id,
+		version: row.version,
+		record: { ...record, openings },
+		materialName: row.materialName,
+		weighedAt: new Date(row.weighedAt),
+		rateFactor: row.rateFactor,
+		emptied: Boolean(row.emptied),
+		remainingG: remainingG(record.weighedG, Number(row.bookedG)),
+		openings
+	};
+}
+
+export async function listContainers(where: { materialId?: string } = {}): Promise<Container[]> {
+	const rows = await db().query<Joined>(
+		`${SELECT} ${where.materialId ? 'WHERE c.materialId = :materialId' : ''} ORDER BY c.emptied, m.name, c.part, c.createdAt`,
+		{ type: QueryTypes.SELECT, replacements: where }
+	);
+	return rows.map(toContainer);
+}
+
+export async function getContainer(id: string): Promise<Container> {
+	const [row] = await db().query<Joined>(`${SELECT} WHERE c.id = :id`, {
+		type: QueryTypes.SELECT,
+		replacements: { id }
+	});
+	if (!row) throw new NotFoundError('container');
+	return toContainer(row);
+}
+
+/** Adds a container, or changes one: what is typed as its content counts as weighed now. */
+export async function saveContainer(
+	record: ContainerRecord,
+	at: Date,
+	existing?: { id: string; version: number }
+): Promise<string> {
+	const base = { materialId: record.materialId, part: record.part };
+	if (existing) {
+		const before = await getContainer(existing.id);
+		// pours count openings by themselves: what was typed is the whole, so theirs come off
+		const byPours = before.openings - (await ownOpenings(existing.id));
+		const body = { ...record, openings: Math.max(0, record.openings - byPours) };
+		const weighed = Math.abs(record.weighedG - before.remainingG) > 1e-6;
+		const kept = weighed ? { body, weighedAt: at } : { body: { ...body, weighedG: before.record.weighedG } };
+		await updateVersioned(tables.containers(), 'container', existing.id, existing.version, {
+			...base,
+			...kept
+		});
+		return existing.id;
+	}
+	const id = randomUUID();
+	await tables
+		.containers()
+		.create({ id, ...base, body: record, weighedAt: at, rateFactor: null, emptied: false, version: 1 });
+	return id;
+}
+
+async function ownOpenings(id: string): Promise<number> {
+	const row = await tables.containers().findByPk(id);
+	return row ? row.get({ plain: true }).body.openings : 0;
+}
+
+export async function setEmptied(id: string, version: number, emptied: boolean): Promise<void> {
+	await updateVersioned(tables.containers(), 'container', id, version, { emptied });
+}
+
+/** Keeps what readings taught of a container's speed. */
+export async function setRateFactor(id: string, rateFactor: number | null): Promise<void> {
+	const { version } = await getContainer(id);
+	await updateVersioned(tables.containers(), 'container', id, version, { rateFactor });
+}
+
+/** The tins that a pour of this material takes from: the oldest that is in use, by part. */
+export async function inUse(materialId: string): Promise<{ a?: Container; b?: Container }> {
+	const all = (await listContainers({ materialId })).filter((c) => !c.emptied && c.remainingG > 0);
+	const first = (parts: string[]) => all.find((c) => parts.includes(c.record.part));
+	const a = first(['A', 'whole']);
+	const b = first(['B']);
+	return { ...(a ? { a } : {}), ...(b ? { b } : {}) };
+}
+
+/** Books out what a pour took, once resin was combined; nothing while it was not, or no longer. */
+export async function bookPour(
+	pourId: string,
+	plan: PourPlan,
+	state: PourState,
+	transaction: Transaction
+): Promise<void> {
+	await db().query('DELETE FROM bookings WHERE pourId = ?', { replacements: [pourId], transaction });
+	if (state.combinedAtMs === undefined) return;
+	const taken = [
+		{ containerId: plan.containers?.a, massG: plan.a.massG },
+		{ containerId: plan.containers?.b, massG: plan.b.massG }
+	];
+	for (const { containerId, massG } of taken) {
+		if (!containerId || !(massG > 0)) continue;
+		await db().query('INSERT INTO bookings (pourId, containerId, massG, at) VALUES (?, ?, ?, ?)', {
+			replacements: [pourId, containerId, massG, new Date(state.combinedAtMs)],
+			transaction
+		});
+	}
+}
