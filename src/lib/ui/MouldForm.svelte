@@ -3,6 +3,7 @@
 	import type { SuperValidated } from 'sveltekit-superforms';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
 	import { fieldErrors } from '$lib/core/calc';
+	import { masterAndRubber } from '$lib/core/compat';
 	import type { MasterRecord } from '$lib/core/master';
 	import { mouldInputs, planMould, type BlockPlan, type MouldInputs } from '$lib/core/mould';
 	import type { RubberRecord } from '$lib/core/shelf';
@@ -59,6 +60,9 @@
 		}
 	});
 	const plan = $derived(outcome.plan);
+	const touching = $derived(
+		master && rubber ? masterAndRubber(master.record.material, rubber.record.cureKind) : []
+	);
 	/** A master that does not fit is said at the master, not at a number that nobody typed. */
 	const masterProblem = $derived(outcome.at?.startsWith('master') ? [outcome.problem!] : $errors.masterId);
 </script>
@@ -183,7 +187,7 @@
 					</dd>
 				</div>
 			</dl>
-			<Warnings warnings={plan.warnings} />
+			<Warnings warnings={[...touching, ...plan.warnings]} />
 			<Working lines={plan.working} />
 			<p class="soft text-[0.92rem]">
 				A {plan.cavity.shape === 'box' ? 'tube' : 'box'} with the same clearance takes {units.show(

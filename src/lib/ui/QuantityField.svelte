@@ -98,7 +98,9 @@
 		autocomplete="off"
 		spellcheck="false"
 		value={text}
-		placeholder={KINDS[kind].example.split(/,| or /)[0] ?? ''}
+		placeholder={kind === 'number' || kind === 'percent'
+			? ''
+			: (KINDS[kind].example.split(/,| or /)[0] ?? '')}
 		aria-invalid={problem ? 'true' : undefined}
 		aria-describedby="{uid}-note"
 		oninput={(e: Event) => take((e.currentTarget as HTMLInputElement).value)}

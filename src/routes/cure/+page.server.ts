@@ -1,7 +1,33 @@
+import { fail } from '@sveltejs/kit';
+import { listContainers, setRateFactor } from '$lib/server/repositories/containers';
 import { listResins } from '$lib/server/repositories/materials';
-import type { PageServerLoad } from './$types';
+import type { Actions, PageServerLoad } from './$types';
+
+/** Speeds that readings may teach; past these the readings are wrong, not the resin. */
+const FACTOR = { least: 0.2, most: 5 };
 
 export const load: PageServerLoad = async ({ url }) => ({
 	resins: await listResins(),
+	tins: (await listContainers())
+		.filter((t) => !t.emptied)
+		.map(({ id, record, rateFactor }) => ({
+			id,
+			materialId: record.materialId,
+			part: record.part,
+			lot: record.lot,
+			rateFactor
+		})),
 	chosen: url.searchParams.get('resin') ?? ''
 });
+
+export const actions: Actions = {
+	keep: async ({ request }) => {
+		const data = await request.formData();
+		const rateFactor = Number(data.get('rateFactor'));
+		if (!(rateFactor >= FACTOR.least && rateFactor <= FACTOR.most)) {
+			return fail(400, { refused: 'These readings are too far from the sheet to be kept: check them.' });
+		}
+		await setRateFactor(String(data.get('containerId')), rateFactor);
+		return { kept: true };
+	}
+};

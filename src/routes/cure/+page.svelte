@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { enhance } from '$app/forms';
 	import { Button } from 'flowbite-svelte';
 	import { onMount, untrack } from 'svelte';
 	import { SvelteMap } from 'svelte/reactivity';
@@ -22,12 +23,13 @@
 	import { latest } from '$lib/workers/latest';
 	import { usePlanner } from '$lib/workers/planner';
 
-	let { data } = $props();
+	let { data, form } = $props();
 	const units = useUnits();
 	let resinId = $state(
 		untrack(() => data.resins.find((r) => r.id === data.chosen)?.id ?? data.resins[0]?.id ?? '')
 	);
 	let otherId = $state('');
+	const tins = $derived(data.tins.filter((t) => t.materialId === resinId && t.part !== 'B'));
 	let massG = $state<number | undefined>(200);
 	let startTempC = $state<number | undefined>(untrack(() => data.settings.roomTempC));
 	let roomTempC = $state<number | undefined>(untrack(() => data.settings.roomTempC));
@@ -56,7 +58,10 @@
 			ForecastInput,
 			'resin'
 		>;
-		const cure = cureOf(catalysed ? { ...resin.record, catalystPercent } : resin.record);
+		const cure = cureOf(
+			catalysed ? { ...resin.record, catalystPercent } : resin.record,
+			tins[0]?.rateFactor ?? undefined
+		);
 		return {
 			main: {
 				...common,
@@ -439,6 +444,30 @@
 								1
 							)} °C off the readings on average.
 						</p>
+						{#if tins.length > 0}
+							<form
+								method="POST"
+								action="?/keep"
+								use:enhance={() =>
+									async ({ update }) =>
+										update({ reset: false })}
+								class="mt-2 flex flex-wrap items-center gap-3"
+							>
+								<input
+									type="hidden"
+									name="rateFactor"
+									value={main.fit.rateFactor * (tins[0]!.rateFactor ?? 1)}
+								/>
+								{#each tins as tin (tin.id)}
+									<Button type="submit" name="containerId" value={tin.id} color="alternative"
+										>Keep it for {tin.part === 'whole' ? 'the tin' : `tin ${tin.part}`} {tin.lot}</Button
+									>
+								{/each}
+								<span role="status" class="font-semibold text-(--work)"
+									>{form?.kept ? 'Kept: shots from this tin go by it.' : ''}{form?.refused ?? ''}</span
+								>
+							</form>
+						{/if}
 					{/if}
 				{/if}
 			</section>

@@ -1,8 +1,22 @@
-import { ratiosOf } from '$lib/core/shelf';
+import { chemistryOf, containerHealth, LOW_SHARE, ratiosOf } from '$lib/core/shelf';
+import { listContainers } from '$lib/server/repositories/containers';
 import { listResins, listRubbers } from '$lib/server/repositories/materials';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async () => {
-	const [resins, rubbers] = await Promise.all([listResins(), listRubbers()]);
-	return { rubbers, resins: resins.map((resin) => ({ ...resin, ratios: ratiosOf(resin.record) })) };
+export const load: PageServerLoad = async ({ locals }) => {
+	const [resins, rubbers, containers] = await Promise.all([listResins(), listRubbers(), listContainers()]);
+	const today = new Date().toISOString().slice(0, 10);
+	return {
+		rubbers,
+		resins: resins.map((resin) => ({ ...resin, ratios: ratiosOf(resin.record) })),
+		tins: containers.map((c) => {
+			const resin = resins.find((r) => r.id === c.record.materialId);
+			const chemistry = resin ? chemistryOf(resin.record.family) : ('silicone' as const);
+			return {
+				...c,
+				low: !c.emptied && c.remainingG < LOW_SHARE * c.record.sizeG,
+				health: containerHealth(c.record, chemistry, today, locals.settings.relativeHumidity)
+			};
+		})
+	};
 };

@@ -58,6 +58,54 @@
 		</table>
 	</div>
 </section>
+<section class="mb-7">
+	<div class="mb-2 flex items-end justify-between">
+		<h2>Tins in use</h2>
+		<Button href="/shelf/containers/new">Add a tin</Button>
+	</div>
+	<div class="slab overflow-x-auto">
+		<table class="bench">
+			<thead
+				><tr
+					><th>Tin</th><th>Lot</th><th class="num">Left</th><th class="num">Open for</th><th class="num"
+						>Openings</th
+					><th>State</th></tr
+				></thead
+			>
+			<tbody>
+				{#each data.tins as tin (tin.id)}
+					<tr>
+						<td
+							><a class="plain font-semibold" href="/shelf/containers/{tin.id}">{tin.materialName}</a>
+							<strong>{tin.record.part === 'whole' ? '' : tin.record.part}</strong></td
+						>
+						<td class="soft">{tin.record.lot}</td>
+						<td class={['num text-[1.15rem] font-bold', tin.low && 'text-(--hot)']}
+							>{tin.emptied ? 'empty' : units.show(tin.remainingG, 'mass')}{#if tin.low}<span
+									class="block text-[0.85rem] font-normal">running out</span
+								>{/if}</td
+						>
+						<td class="num"
+							>{tin.health.openDays === undefined ? '–' : `${Math.round(tin.health.openDays)} d`}</td
+						>
+						<td class="num">{tin.openings}</td>
+						<td
+							>{#if tin.health.level === 'fine'}fine{:else}<strong class="text-(--hot)"
+									>{tin.health.level}</strong
+								>: {tin.health.reasons.join('; ')}{/if}{#if tin.rateFactor !== null}<span
+									class="soft block text-[0.87rem]">× {digits(tin.rateFactor)} of its sheet</span
+								>{/if}</td
+						>
+					</tr>
+				{:else}<tr
+						><td colspan="6" class="soft py-6!"
+							>No tin is entered. With tins, pours book out what they take, and age and moisture are watched.</td
+						></tr
+					>{/each}
+			</tbody>
+		</table>
+	</div>
+</section>
 <section>
 	<div class="mb-2 flex items-end justify-between">
 		<h2>Mould rubbers</h2>

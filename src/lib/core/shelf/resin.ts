@@ -145,6 +145,10 @@ export const resinRecord = resinFields.superRefine((r, ctx) => {
 		if (r[a] !== undefined && r[b] === undefined) issue(b, `Type the parts of B by ${by} as well.`);
 		if (r[b] !== undefined && r[a] === undefined) issue(a, `Type the parts of A by ${by} as well.`);
 	}
+	const defaults = CURE_DEFAULTS[chemistryOf(r.family)];
+	const pot = r.potConversion ?? defaults.potConversion;
+	const gel = r.gelConversion ?? defaults.gelConversion;
+	if (pot > gel) issue('gelConversion', `Gel (${gel}) comes after the end of pot life (${pot}).`);
 	if (isCatalysed(r.family)) {
 		if (r.catalystPercent === undefined)
 			issue('catalystPercent', 'Type the catalyst in per cent by weight, such as 1 %.');
@@ -155,9 +159,6 @@ export const resinRecord = resinFields.superRefine((r, ctx) => {
 		return;
 	}
 	if (r.potLifeS === undefined) issue('potLifeS', 'Type the pot life, such as 2:30 or 15 min.');
-	const pot = r.potConversion ?? CURE_DEFAULTS.urethane.potConversion;
-	const gel = r.gelConversion ?? CURE_DEFAULTS.urethane.gelConversion;
-	if (pot > gel) issue('gelConversion', `Gel (${gel}) comes after the end of pot life (${pot}).`);
 	const weight = pair(r.weightA, r.weightB);
 	const volume = pair(r.volumeA, r.volumeB);
 	if (!weight && !volume) {

@@ -7,6 +7,7 @@ import { WORKSHOP_DEFAULTS, workshopSettings, type WorkshopSettings } from '$lib
 import { db } from '../db/connection';
 import { tables } from '../db/models';
 import { log } from '../log';
+import { saveContainer } from '../repositories/containers';
 import { saveMaster } from '../repositories/masters';
 import { saveMaterial } from '../repositories/materials';
 import { getMould, saveMould, setMouldState } from '../repositories/moulds';
@@ -80,8 +81,52 @@ async function tell(nowMs: number): Promise<void> {
 	for (const resin of DEMO_RESINS)
 		resinIds.set(resin.name, await saveMaterial('resin', resinRecord.parse(resin)));
 	for (const rubber of DEMO_RUBBERS) rubberIds.set(rubber.name, await saveMaterial('rubber', rubber));
+	await stockShelf(nowMs, resinIds, rubberIds);
 	const story: Story = { nowMs, random, settings, resinIds, rubberIds };
 	for (const piece of DEMO_PIECES) await tellPiece(story, piece);
+}
+
+/** Tins of different age: fresh, running out, long open, past their date. */
+async function stockShelf(
+	nowMs: number,
+	resins: Map<string, string>,
+	rubbers: Map<string, string>
+): Promise<void> {
+	const dayOf = (ageDays: number) => new Date(nowMs - ageDays * DAY_MS).toISOString().slice(0, 10);
+	const tin = (
+		materialId: string | undefined,
+		part: 'A' | 'B' | 'whole',
+		lot: string,
+		sizeG: number,
+		weighedG: number,
+		openDays: number,
+		openings: number,
+		flushed = false,
+		useBy = ''
+	) =>
+		saveContainer(
+			{
+				materialId: materialId!,
+				part,
+				lot,
+				sizeG,
+				weighedG,
+				openedOn: dayOf(openDays),
+				useBy,
+				openings,
+				flushed
+			},
+			new Date(nowMs - 200 * DAY_MS)
+		);
+	await tin(resins.get('Lantern white'), 'A', 'LW-2291', 10_000, 9400, 40, 6, true);
+	await tin(resins.get('Lantern white'), 'B', 'LW-2291', 9000, 8500, 40, 6);
+	await tin(resins.get('Harbour slow'), 'A', 'HS-0417', 5000, 3000, 210, 9);
+	await tin(resins.get('Harbour slow'), 'B', 'HS-0417', 4500, 2700, 210, 9);
+	await tin(resins.get('Glasswater clear'), 'A', 'GW-118', 1500, 900, 70, 10, true);
+	await tin(resins.get('Glasswater clear'), 'B', 'GW-118', 1300, 800, 70, 10, true);
+	await tin(resins.get('Amber clear'), 'whole', 'AC-77', 5000, 600, 120, 14, false, dayOf(12));
+	await tin(rubbers.get('Tidal grey'), 'A', 'TG-5', 5000, 3900, 30, 4);
+	await tin(rubbers.get('Tidal grey'), 'B', 'TG-5', 5000, 3950, 30, 4);
 }
 
 async function tellPiece(story: Story, piece: DemoPiece): Promise<void> {

@@ -3,6 +3,7 @@ import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { shotInputs } from '$lib/core/shot';
 import { attempt } from '$lib/server/forms';
+import { listContainers } from '$lib/server/repositories/containers';
 import { listMasters } from '$lib/server/repositories/masters';
 import { listResins } from '$lib/server/repositories/materials';
 import { listMoulds } from '$lib/server/repositories/moulds';
@@ -10,7 +11,12 @@ import { saveShot } from '$lib/server/repositories/shots';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ url, locals }) => {
-	const [masters, resins, allMoulds] = await Promise.all([listMasters(), listResins(), listMoulds()]);
+	const [masters, resins, allMoulds, tins] = await Promise.all([
+		listMasters(),
+		listResins(),
+		listMoulds(),
+		listContainers()
+	]);
 	const active = allMoulds.filter((m) => m.state === 'active');
 	const mould = active.find((m) => m.id === url.searchParams.get('mould'));
 	const masterId = mould?.masterId ?? url.searchParams.get('master') ?? '';
@@ -32,6 +38,15 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 		form,
 		masters,
 		resins,
+		tins: tins
+			.filter((t) => !t.emptied && t.remainingG > 0)
+			.map(({ id, record, remainingG, rateFactor }) => ({
+				id,
+				materialId: record.materialId,
+				part: record.part,
+				remainingG,
+				rateFactor
+			})),
 		moulds: active.map((m) => ({
 			id: m.id,
 			number: m.number,

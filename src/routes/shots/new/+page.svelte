@@ -2,6 +2,7 @@
 	import { Button, Checkbox } from 'flowbite-svelte';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
 	import type { FieldError } from '$lib/core/calc';
+	import { resinAndMould } from '$lib/core/compat';
 	import { cautionsFor } from '$lib/core/cautions';
 	import { dewPointC } from '$lib/core/humidity';
 	import { chemistryOf } from '$lib/core/shelf';
@@ -17,6 +18,7 @@
 	import Segments from '$lib/ui/Segments.svelte';
 	import ShotResult from '$lib/ui/ShotResult.svelte';
 	import { useUnits } from '$lib/ui/units.svelte';
+	import Warnings from '$lib/ui/Warnings.svelte';
 	import { usePlanner } from '$lib/workers/planner';
 
 	let { data } = $props();
@@ -29,6 +31,20 @@
 	const moulds = $derived(data.moulds.filter((m) => m.masterId === $form.masterId));
 	const chosen = $derived(moulds.filter((m) => $form.mouldIds.includes(m.id)));
 	const resin = $derived(data.resins.find((r) => r.id === $form.resinId));
+
+	const tins = $derived(data.tins.filter((t) => t.materialId === $form.resinId));
+	/** Parts of which the tin in use does not hold enough for the whole order. */
+	const short = $derived.by(() => {
+		if (!planned) return [];
+		const need = (part: 'a' | 'b') => planned!.shot.batches.reduce((sum, b) => sum + b[part].massG, 0);
+		const left = (parts: string[]) =>
+			tins.filter((t) => parts.includes(t.part)).reduce((sum, t) => sum + t.remainingG, 0);
+		const has = (parts: string[]) => tins.some((t) => parts.includes(t.part));
+		return [
+			{ name: 'A', needG: need('a'), leftG: left(['A', 'whole']), known: has(['A', 'whole']) },
+			{ name: 'B', needG: need('b'), leftG: left(['B']), known: has(['B']) }
+		].filter((p) => p.known && p.needG > p.leftG);
+	});
 
 	let planned = $state.raw<PlannedShot>();
 	let problems = $state.raw<FieldError[]>([]);
@@ -48,6 +64,7 @@
 			mouldWallMm: Math.min(...chosen.map((m) => m.clearanceMm)),
 			mouldsVolumeMl: chosen.reduce((sum, m) => sum + m.grossVolumeMl, 0),
 			resin: resin.record,
+			rateFactor: tins.find((t) => t.part !== 'B')?.rateFactor ?? undefined,
 			settings: data.settings
 		};
 		const timer = setTimeout(async () => {
@@ -269,7 +286,17 @@
 	</div>
 	<aside class="slab flex flex-col gap-4 p-5" aria-live="polite">
 		{#if planned}
+			{#if short.length > 0}
+				<Warnings
+					warnings={short.map((p) => ({
+						code: `short-${p.name}`,
+						message: `The shelf holds ${units.show(p.leftG, 'mass')} of ${p.name} and this order takes ${units.show(p.needG, 'mass')}.`,
+						action: 'Fewer copies, or open another tin.'
+					}))}
+				/>
+			{/if}
 			<ShotResult {planned} />
+			{#if resin}<Warnings warnings={resinAndMould(resin.record.family)} />{/if}
 			<Caution topics={cautionsFor(resin ? chemistryOf(resin.record.family) : 'urethane')} />
 		{:else if problems.length > 0}
 			<p class="font-semibold text-(--harm)">{problems[0]!.message}</p>

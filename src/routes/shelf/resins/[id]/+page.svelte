@@ -285,7 +285,7 @@
 				<p class="answer mt-1 text-[2.2rem]">100 : {digits(ratios.volumeB, 1)}</p>
 			</div>
 			<p class="soft">B at {digits(ratios.densityBGPerMl, 3)} g/ml. a/b = (va/vb)·(ρA/ρB)</p>
-		{:else if catalysed}
+		{:else if catalysed && $form.catalystPercent}
 			<div>
 				<p class="label">To 100 g of resin</p>
 				<p class="answer mt-1 text-[2.2rem]">

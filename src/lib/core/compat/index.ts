@@ -1,0 +1,1 @@
+export { masterAndRubber, resinAndMould } from './compat';

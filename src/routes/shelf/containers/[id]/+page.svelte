@@ -1,0 +1,132 @@
+<script lang="ts">
+	import { enhance as plainEnhance } from '$app/forms';
+	import { Button, Checkbox } from 'flowbite-svelte';
+	import { zod4Client } from 'sveltekit-superforms/adapters';
+	import { containerRecord } from '$lib/core/shelf';
+	import { digits } from '$lib/core/units';
+	import Answer from '$lib/ui/Answer.svelte';
+	import ChoiceField from '$lib/ui/ChoiceField.svelte';
+	import DayField from '$lib/ui/DayField.svelte';
+	import { benchForm } from '$lib/ui/form';
+	import FormErrors from '$lib/ui/FormErrors.svelte';
+	import PageHead from '$lib/ui/PageHead.svelte';
+	import QuantityField from '$lib/ui/QuantityField.svelte';
+	import Segments from '$lib/ui/Segments.svelte';
+	import TextField from '$lib/ui/TextField.svelte';
+	import { useUnits } from '$lib/ui/units.svelte';
+
+	let { data } = $props();
+	const units = useUnits();
+	const { form, errors, enhance, submitting, message } = benchForm(() => data.form, {
+		validators: zod4Client(containerRecord)
+	});
+	const tin = $derived(data.container);
+	const words = { fine: 'Fine', watch: 'Watch it', doubtful: 'Doubtful: try a small cup first' };
+</script>
+
+<PageHead
+	title={tin
+		? `${tin.materialName}, ${tin.record.part === 'whole' ? 'whole' : `part ${tin.record.part}`}`
+		: 'A new tin'}
+	about={tin?.record.lot ? `Lot ${tin.record.lot}` : 'What stands on the shelf, by the tin.'}
+>
+	{#snippet actions()}
+		{#if tin}
+			<form method="POST" action="?/emptied" use:plainEnhance>
+				<input type="hidden" name="version" value={tin.version} />
+				<input type="hidden" name="emptied" value={tin.emptied ? '0' : '1'} />
+				<Button type="submit" size="lg" color="alternative"
+					>{tin.emptied ? 'Back into use' : 'It is empty'}</Button
+				>
+			</form>
+		{/if}
+	{/snippet}
+</PageHead>
+<div class="grid items-start gap-5 lg:grid-cols-[1fr_20rem]">
+	<form method="POST" action="?/save{tin ? `&version=${tin.version}` : ''}" use:enhance class="slab p-5">
+		<FormErrors errors={$errors._errors} />
+		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
+			<ChoiceField
+				label="What is in it"
+				name="materialId"
+				bind:value={$form.materialId}
+				placeholder="Choose a material"
+				options={data.materials.map((m) => ({ value: m.id, label: m.name }))}
+				error={$errors.materialId}
+			/>
+			<Segments
+				label="It holds"
+				name="part"
+				bind:value={$form.part}
+				options={[
+					{ value: 'A', label: 'Part A' },
+					{ value: 'B', label: 'Part B' },
+					{ value: 'whole', label: 'The whole' }
+				]}
+			/>
+			<QuantityField
+				label="Full, it held"
+				kind="mass"
+				name="sizeG"
+				bind:value={$form.sizeG}
+				error={$errors.sizeG}
+			/>
+			<QuantityField
+				label="In it now, weighed"
+				kind="mass"
+				name="weighedG"
+				bind:value={$form.weighedG}
+				error={$errors.weighedG}
+				hint="without the tin"
+			/>
+			<TextField label="Lot" name="lot" bind:value={$form.lot} error={$errors.lot} />
+			<QuantityField
+				label="Opened so often"
+				kind="number"
+				name="openings"
+				bind:value={$form.openings}
+				error={$errors.openings}
+				hint="pours count themselves"
+			/>
+			<DayField label="Opened on" name="openedOn" bind:value={$form.openedOn} error={$errors.openedOn} />
+			<DayField label="Use by" name="useBy" bind:value={$form.useBy} error={$errors.useBy} />
+		</div>
+		<label class="flex min-h-[2.65rem] w-fit cursor-pointer items-center gap-2 font-semibold">
+			<Checkbox bind:checked={$form.flushed} /> Flushed with dry gas each time before it is closed
+		</label>
+		<div class="mt-3 flex items-center gap-4">
+			<Button type="submit" size="lg" disabled={$submitting}
+				>{$submitting ? 'Saving' : 'Keep this tin'}</Button
+			>
+			<span role="status" class="font-semibold text-(--work)">{$message ?? ''}</span>
+		</div>
+	</form>
+	{#if tin && data.health}
+		<aside class="slab flex flex-col gap-4 p-5">
+			<Answer
+				label="Left in it"
+				value={units.show(tin.remainingG, 'mass')}
+				note={tin.emptied ? 'marked empty' : units.other(tin.remainingG, 'mass')}
+			/>
+			<div>
+				<p class="label">{words[data.health.level]}</p>
+				<p class={data.health.level === 'fine' ? 'soft' : 'text-(--hot)'}>
+					{data.health.reasons.join('; ') || 'nothing speaks against it'}
+				</p>
+				<p class="soft mt-1 text-[0.87rem]">
+					Days and openings are common practice, no source. The use-by date of the maker comes first.
+				</p>
+			</div>
+			{#if tin.rateFactor !== null}
+				<div>
+					<p class="label">Its own speed</p>
+					<p>× {digits(tin.rateFactor)} of the sheet, learned from readings. Shots from this tin use it.</p>
+					<form method="POST" action="?/forget" use:plainEnhance class="mt-2">
+						<Button type="submit" color="alternative" size="sm">Go back to the sheet</Button>
+					</form>
+				</div>
+			{/if}
+			<a class="plain" href="/cure?resin={tin.record.materialId}">Teach it with readings</a>
+		</aside>
+	{/if}
+</div>
