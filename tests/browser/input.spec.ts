@@ -87,7 +87,7 @@ test.describe('bad input is said at the field and loses nothing', () => {
 
 	test('a resin that contradicts itself is refused with the sum', async ({ page }) => {
 		await page.goto('/shelf');
-		await page.getByRole('link', { name: 'Lantern white' }).click();
+		await page.getByRole('link', { name: 'Lantern white' }).first().click();
 		await page.getByLabel('B, weight').fill('50');
 		await page.getByRole('button', { name: 'Keep this resin' }).click();
 		await expect(page.getByText(/100:90\.0 by weight; the sheet says 100:50\.0/)).toBeVisible();
@@ -106,7 +106,7 @@ test.describe('bad input is said at the field and loses nothing', () => {
 		context
 	}) => {
 		await page.goto('/shelf');
-		await page.getByRole('link', { name: 'Fender flexible' }).click();
+		await page.getByRole('link', { name: 'Fender flexible' }).first().click();
 		await expect(page.getByLabel('Note')).toBeVisible();
 		const other = await context.newPage();
 		await other.goto(page.url());

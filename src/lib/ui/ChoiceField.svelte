@@ -21,7 +21,7 @@
 	<Label class="label text-(--ink)!" for={uid}>{label}</Label>
 	<Select
 		id={uid}
-		classes={{ select: fieldClass(!!problem) }}
+		classes={{ select: `${fieldClass(!!problem)} truncate pr-9!` }}
 		{name}
 		bind:value
 		placeholder={placeholder ?? ''}

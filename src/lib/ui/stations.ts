@@ -1,5 +1,6 @@
 import BookOpen from '@lucide/svelte/icons/book-open-text';
 import Box from '@lucide/svelte/icons/box';
+import Beaker from '@lucide/svelte/icons/beaker';
 import ChartSpline from '@lucide/svelte/icons/chart-spline';
 import CupSoda from '@lucide/svelte/icons/cup-soda';
 import FlaskConical from '@lucide/svelte/icons/flask-conical';
@@ -15,6 +16,7 @@ export const STATIONS: readonly { href: string; name: string; icon: Component<{ 
 	{ href: '/moulds', name: 'Moulds', icon: Box },
 	{ href: '/shelf', name: 'Shelf', icon: FlaskConical },
 	{ href: '/cure', name: 'Cure', icon: ChartSpline },
+	{ href: '/mix', name: 'Mix', icon: Beaker },
 	{ href: '/shots', name: 'Shots', icon: CupSoda },
 	{ href: '/pour', name: 'Pour', icon: Timer },
 	{ href: '/ledger', name: 'Ledger', icon: BookOpen }

@@ -1,13 +1,19 @@
 import { chemistryOf, containerHealth, LOW_SHARE, ratiosOf } from '$lib/core/shelf';
 import { listContainers } from '$lib/server/repositories/containers';
-import { listResins, listRubbers } from '$lib/server/repositories/materials';
+import { listFillers, listResins, listRubbers } from '$lib/server/repositories/materials';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
-	const [resins, rubbers, containers] = await Promise.all([listResins(), listRubbers(), listContainers()]);
+	const [resins, rubbers, fillers, containers] = await Promise.all([
+		listResins(),
+		listRubbers(),
+		listFillers(),
+		listContainers()
+	]);
 	const today = new Date().toISOString().slice(0, 10);
 	return {
 		rubbers,
+		fillers,
 		resins: resins.map((resin) => ({ ...resin, ratios: ratiosOf(resin.record) })),
 		tins: containers.map((c) => {
 			const resin = resins.find((r) => r.id === c.record.materialId);

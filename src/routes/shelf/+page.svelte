@@ -141,3 +141,33 @@
 		</table>
 	</div>
 </section>
+<section class="mt-7">
+	<div class="mb-2 flex items-end justify-between">
+		<h2>Fillers</h2>
+		<Button href="/shelf/fillers/new">Add a filler</Button>
+	</div>
+	<div class="slab overflow-x-auto">
+		<table class="bench">
+			<thead
+				><tr><th>Filler</th><th class="num">Solid</th><th class="num">Loose</th><th class="num">Grain</th></tr
+				></thead
+			>
+			<tbody>
+				{#each data.fillers as { id, record } (id)}
+					<tr>
+						<td
+							><a class="plain font-semibold" href="/shelf/fillers/{id}">{record.name}</a><br /><span
+								class="soft text-[0.9rem]">{record.family}</span
+							></td
+						>
+						<td class="num">{units.show(record.densityGPerMl, 'density')}</td>
+						<td class="num">{units.show(record.bulkDensityGPerMl, 'density')}</td>
+						<td class="num soft"
+							>{record.grainMm === undefined ? '–' : units.show(record.grainMm, 'length')}</td
+						>
+					</tr>
+				{:else}<tr><td colspan="4" class="soft py-6!">No filler yet.</td></tr>{/each}
+			</tbody>
+		</table>
+	</div>
+</section>

@@ -20,3 +20,4 @@ export {
 	type ContainerHealth,
 	type ContainerRecord
 } from './container';
+export { consistency, fillerRecord, settlingMm, type Consistency, type FillerRecord } from './filler';

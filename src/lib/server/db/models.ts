@@ -2,7 +2,7 @@ import { DataTypes, type Model, type ModelAttributes, type ModelStatic } from 's
 import type { MasterRecord } from '$lib/core/master';
 import type { BlockPlan, MouldInputs, MouldState } from '$lib/core/mould';
 import type { Grade, PourEvent, PourPlan } from '$lib/core/pour';
-import type { ContainerRecord, ResinRecord, RubberRecord } from '$lib/core/shelf';
+import type { ContainerRecord, FillerRecord, ResinRecord, RubberRecord } from '$lib/core/shelf';
 import type { PlannedShot, ShotInputs } from '$lib/core/shot';
 import type { WorkshopSettings } from '$lib/core/workshop';
 
@@ -25,9 +25,9 @@ export interface MarkerRow extends Stamped {
 }
 export interface MaterialRow extends Versioned {
 	id: string;
-	kind: 'resin' | 'rubber';
+	kind: 'resin' | 'rubber' | 'filler';
 	name: string;
-	body: ResinRecord | RubberRecord;
+	body: ResinRecord | RubberRecord | FillerRecord;
 }
 export interface PhotoRow extends Stamped {
 	id: string;

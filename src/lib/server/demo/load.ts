@@ -1,7 +1,7 @@
 import { Op } from 'sequelize';
 import type { Grade, PourEvent, PourPlan } from '$lib/core/pour';
 import { FAULTS, benchSteps } from '$lib/core/pour';
-import { resinRecord } from '$lib/core/shelf';
+import { fillerRecord, resinRecord } from '$lib/core/shelf';
 import { mouldInputs } from '$lib/core/mould';
 import { WORKSHOP_DEFAULTS, workshopSettings, type WorkshopSettings } from '$lib/core/workshop';
 import { db } from '../db/connection';
@@ -15,7 +15,7 @@ import { addEvents, beginPour, getPour } from '../repositories/pours';
 import { saveSettings } from '../repositories/settings';
 import { saveShot } from '../repositories/shots';
 import { chance } from './chance';
-import { DEMO_RESINS, DEMO_RUBBERS } from './materials';
+import { DEMO_FILLERS, DEMO_RESINS, DEMO_RUBBERS } from './materials';
 import { DEMO_PIECES, type DemoPiece } from './pieces';
 
 const DAY_MS = 86_400_000;
@@ -81,6 +81,7 @@ async function tell(nowMs: number): Promise<void> {
 	for (const resin of DEMO_RESINS)
 		resinIds.set(resin.name, await saveMaterial('resin', resinRecord.parse(resin)));
 	for (const rubber of DEMO_RUBBERS) rubberIds.set(rubber.name, await saveMaterial('rubber', rubber));
+	for (const filler of DEMO_FILLERS) await saveMaterial('filler', fillerRecord.parse(filler));
 	await stockShelf(nowMs, resinIds, rubberIds);
 	const story: Story = { nowMs, random, settings, resinIds, rubberIds };
 	for (const piece of DEMO_PIECES) await tellPiece(story, piece);

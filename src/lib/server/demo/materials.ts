@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import type { resinRecord, RubberRecord } from '$lib/core/shelf';
+import type { fillerRecord, resinRecord, RubberRecord } from '$lib/core/shelf';
 
 const sheet = { potLifeMassG: 100, potLifeTempC: 23, demouldSectionMm: 6 } as const;
 
@@ -197,5 +197,51 @@ export const DEMO_RUBBERS: RubberRecord[] = [
 		viscosityMpaS: 35_000,
 		shoreA: 35,
 		note: 'Stands the heat of large polyester pours.'
+	}
+];
+
+/** Invented fillers, with both of their densities. */
+export const DEMO_FILLERS: z.input<typeof fillerRecord>[] = [
+	{
+		name: 'Foam beads',
+		family: 'hollow spheres',
+		densityGPerMl: 0.22,
+		bulkDensityGPerMl: 0.13,
+		grainMm: 0.06,
+		note: 'Light and floating.'
+	},
+	{
+		name: 'Bell bronze',
+		family: 'metal powder',
+		densityGPerMl: 8.7,
+		bulkDensityGPerMl: 3.4,
+		grainMm: 0.04,
+		note: 'Dust the mould first.'
+	},
+	{
+		name: 'Slate flour',
+		family: 'mineral powder',
+		densityGPerMl: 2.7,
+		bulkDensityGPerMl: 0.9,
+		grainMm: 0.02,
+		note: ''
+	},
+	{
+		name: 'Cut fibre',
+		family: 'fibre',
+		densityGPerMl: 2.5,
+		bulkDensityGPerMl: 0.2,
+		creamyScoopsPerB: 0.6,
+		pasteScoopsPerB: 1.5,
+		note: ''
+	},
+	{
+		name: 'Feather silica',
+		family: 'fumed silica',
+		densityGPerMl: 2.2,
+		bulkDensityGPerMl: 0.05,
+		creamyScoopsPerB: 0.8,
+		pasteScoopsPerB: 2,
+		note: 'Mask on: it hangs in the air.'
 	}
 ];

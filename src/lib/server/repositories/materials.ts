@@ -1,6 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
-import { resinRecord, rubberRecord, type ResinRecord, type RubberRecord } from '$lib/core/shelf';
+import {
+	fillerRecord,
+	resinRecord,
+	rubberRecord,
+	type FillerRecord,
+	type ResinRecord,
+	type RubberRecord
+} from '$lib/core/shelf';
 import { plain, tables, type MaterialRow } from '../db/models';
 import { NotFoundError } from '../errors';
 import { updateVersioned } from './versioned';
@@ -14,6 +21,12 @@ export interface Rubber {
 	id: string;
 	version: number;
 	record: RubberRecord;
+}
+
+export interface StockedFiller {
+	id: string;
+	version: number;
+	record: FillerRecord;
 }
 
 async function list(kind: MaterialRow['kind']): Promise<MaterialRow[]> {
@@ -49,10 +62,23 @@ export async function getRubber(id: string): Promise<Rubber> {
 	return { id, version, record: rubberRecord.parse(body) };
 }
 
+export async function listFillers(): Promise<StockedFiller[]> {
+	return (await list('filler')).map(({ id, version, body }) => ({
+		id,
+		version,
+		record: body as FillerRecord
+	}));
+}
+
+export async function getFiller(id: string): Promise<StockedFiller> {
+	const { version, body } = await one('filler', id);
+	return { id, version, record: fillerRecord.parse(body) };
+}
+
 /** Adds a material or changes one; without an id it is new. Returns its id. */
 export async function saveMaterial(
 	kind: MaterialRow['kind'],
-	record: ResinRecord | RubberRecord,
+	record: ResinRecord | RubberRecord | FillerRecord,
 	existing?: { id: string; version: number },
 	transaction?: Transaction
 ): Promise<string> {

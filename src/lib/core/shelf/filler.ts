@@ -1,0 +1,108 @@
+import { z } from 'zod';
+import { name, note } from './resin';
+
+const density = (of: string) =>
+	z
+		.number({ error: `Type the ${of} density, such as 0.25 g/ml.` })
+		.min(0.02, `The ${of} density is under 0.02 g/ml: check the unit.`)
+		.max(20, `The ${of} density is over 20 g/ml: check the unit.`);
+
+/** How far a scoop for each part of B takes a mix: from there on it is creamy, from there on paste. */
+const scoops = z
+	.number({ error: 'Type how many scoops to one of B, or leave it empty.' })
+	.min(0.01, 'Under a hundredth of a scoop: check it.')
+	.max(20, 'Over twenty scoops: check it.')
+	.optional();
+
+/** A filler with both of its densities: loose as it is scooped, solid as it takes up room in the resin. */
+export const fillerRecord = z
+	.object({
+		name: name('filler'),
+		family: z.enum(
+			[
+				'hollow spheres',
+				'metal powder',
+				'mineral powder',
+				'fibre',
+				'fumed silica',
+				'water',
+				'glow or pearl powder'
+			],
+			{ error: 'Choose a family.' }
+		),
+		densityGPerMl: density('solid'),
+		bulkDensityGPerMl: density('loose'),
+		/** Grain size, mm; it decides settling. */
+		grainMm: z
+			.number({ error: 'Type the grain size, such as 0.05 mm, or leave it empty.' })
+			.min(0.0001, 'Under 0.1 µm: check the unit.')
+			.max(20, 'Over 20 mm: check the unit.')
+			.optional(),
+		creamyScoopsPerB: scoops,
+		pasteScoopsPerB: scoops,
+		note
+	})
+	.superRefine((f, ctx) => {
+		if (f.bulkDensityGPerMl > f.densityGPerMl * 1.001) {
+			ctx.addIssue({
+				code: 'custom',
+				path: ['bulkDensityGPerMl'],
+				message: 'Loose powder holds air: its density cannot be above the solid one.'
+			});
+		}
+		if ((f.creamyScoopsPerB ?? 0) > (f.pasteScoopsPerB ?? Infinity)) {
+			ctx.addIssue({
+				code: 'custom',
+				path: ['pasteScoopsPerB'],
+				message: 'Paste takes more scoops than cream.'
+			});
+		}
+	});
+export type FillerRecord = z.output<typeof fillerRecord>;
+
+/** What a mix is like to pour. */
+export type Consistency = 'pours' | 'creamy' | 'paste';
+
+/** Viscosities from which a mix is called creamy and paste, mPa·s (common practice, no source). */
+const CREAMY_MPAS = 5000;
+const PASTE_MPAS = 60_000;
+
+/**
+ * Whether a filled mix still pours. Round grains follow Krieger & Dougherty; fibre and fumed silica do
+ * not, and go by the scoops that the record was found to take.
+ * @param viscosityFactor from `mix`, `null` past the packing limit
+ * @param scoopsPerB loose volume of the thickest non-round filler ÷ volume of B
+ */
+export function consistency(
+	viscosityMpaS: number,
+	viscosityFactor: number | null,
+	curves: readonly { record: FillerRecord; scoopsPerB: number }[]
+): { consistency: Consistency; viscosityMpaS: number | null } {
+	const filled = viscosityFactor === null ? null : viscosityMpaS * viscosityFactor;
+	const by = (paste: boolean, creamy: boolean): Consistency =>
+		paste ? 'paste' : creamy ? 'creamy' : 'pours';
+	const flow = by(filled === null || filled > PASTE_MPAS, filled === null || filled > CREAMY_MPAS);
+	const thick = by(
+		curves.some((c) => c.scoopsPerB >= (c.record.pasteScoopsPerB ?? Infinity)),
+		curves.some((c) => c.scoopsPerB >= (c.record.creamyScoopsPerB ?? Infinity))
+	);
+	const order: Consistency[] = ['pours', 'creamy', 'paste'];
+	return { consistency: order[Math.max(order.indexOf(flow), order.indexOf(thick))]!, viscosityMpaS: filled };
+}
+
+/**
+ * How far a filler settles (positive) or floats (negative) before gel, mm: Stokes' speed times the time,
+ * with the viscosity of the unfilled mix held, which overstates it as the resin thickens.
+ * Stokes, Trans. Camb. Phil. Soc. 9 (1851): v = 2·Δρ·g·r²/(9·μ).
+ */
+export function settlingMm(
+	record: FillerRecord,
+	resinDensityGPerMl: number,
+	viscosityMpaS: number,
+	timeS: number
+): number | undefined {
+	if (record.grainMm === undefined) return undefined;
+	const radiusM = record.grainMm / 2000;
+	const excess = (record.densityGPerMl - resinDensityGPerMl) * 1000;
+	return ((2 * excess * 9.80665 * radiusM ** 2) / (9 * viscosityMpaS * 1e-3)) * timeS * 1000;
+}
