@@ -7,6 +7,7 @@ import { startDatabase } from './lib/mariadb.mjs';
 import { ensureNodePackages } from './lib/packages.mjs';
 import { stateDir } from './lib/paths.mjs';
 import { isFree } from './lib/ports.mjs';
+import { alive } from './lib/run.mjs';
 import { main, say, Stop } from './lib/say.mjs';
 import { startWeb } from './lib/web.mjs';
 
@@ -46,6 +47,7 @@ main(async () => {
 	await ensureBuild();
 
 	let stopping = false;
+	let restarting = false;
 	let database;
 	let web;
 	const stop = async (code) => {
@@ -82,7 +84,22 @@ main(async () => {
 	say(
 		`\n  Anthypos is at ${web.url}\n  Ctrl-C stops it; what you enter is kept. npm run demo -- --fresh starts over.\n`
 	);
+	// a database that dies under a running workshop is started again on its port; the web server reconnects
+	const watch = setInterval(async () => {
+		if (stopping || restarting || alive(database.pid)) return;
+		restarting = true;
+		say('The database ended unexpectedly: starting it again …');
+		try {
+			database = await startDatabase(dir, { port: database.port });
+			say('The database is back. Everything that was saved is there.');
+		} catch (error) {
+			say(error.message);
+			await stop(1);
+		}
+		restarting = false;
+	}, 1000);
 	const code = await web.exited;
+	clearInterval(watch);
 	if (!stopping) {
 		say('The web server ended by itself.');
 		await stop(code === 0 ? 0 : 1);

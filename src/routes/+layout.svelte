@@ -1,5 +1,6 @@
 <script lang="ts">
 	import '../app.css';
+	import { onMount } from 'svelte';
 	import { page } from '$app/state';
 	import ClockStrip from '$lib/ui/ClockStrip.svelte';
 	import Rail from '$lib/ui/Rail.svelte';
@@ -9,6 +10,10 @@
 	let { data, children } = $props();
 	provideUnits(() => data.settings.units);
 	$effect(() => followTheme(data.theme));
+	let awake = $state(false);
+	onMount(() => {
+		awake = true;
+	});
 	/** At the pour the bench has the whole screen; its own clock is on it. */
 	const bare = $derived(/^\/pour\/[^/]+$/.test(page.url.pathname));
 </script>
@@ -40,7 +45,10 @@
 			tabindex="-1"
 			class={['min-w-0 flex-1 overflow-y-auto focus:outline-none', bare ? '' : 'px-4 py-5 sm:px-7']}
 		>
-			<div class={bare ? 'h-full' : 'mx-auto max-w-[74rem]'}>{@render children()}</div>
+			<!-- until the page listens nothing can be typed that it would then forget -->
+			<fieldset class="waking contents" disabled={!awake}>
+				<div class={bare ? 'h-full' : 'mx-auto max-w-[74rem]'}>{@render children()}</div>
+			</fieldset>
 		</main>
 	</div>
 </div>

@@ -14,15 +14,15 @@
 		units.system === 'us' ? units.show(massG, 'mass') : `${massG.toFixed(decimals)} g`;
 </script>
 
-<dl class="grid grid-cols-2 gap-3">
+<div class="grid grid-cols-2 gap-3" role="group" aria-label="The two parts">
 	{#each [{ letter: 'A', part: a }, { letter: 'B', part: b }] as { letter, part } (letter)}
 		<div class="overflow-hidden rounded-lg border border-(--line) bg-(--paper)">
 			<div class={['h-3', letter === 'A' ? 'bg-(--part-a)' : 'hatch-b']}></div>
 			<div class="px-3 py-2">
-				<dt class="text-[1.05rem] font-bold" style:color="var(--part-{letter.toLowerCase()})">{letter}</dt>
-				<dd class="answer text-[2.1rem] whitespace-nowrap">{mass(part.massG)}</dd>
-				{#if part.volumeMl !== undefined}<dd class="soft mt-1">{units.show(part.volumeMl, 'volume')}</dd>{/if}
+				<p class="text-[1.05rem] font-bold" style:color="var(--part-{letter.toLowerCase()})">{letter}</p>
+				<p class="answer text-[2.1rem] whitespace-nowrap">{mass(part.massG)}</p>
+				{#if part.volumeMl !== undefined}<p class="soft mt-1">{units.show(part.volumeMl, 'volume')}</p>{/if}
 			</div>
 		</div>
 	{/each}
-</dl>
+</div>
