@@ -31,6 +31,31 @@ const VIEWS = [
 	{ name: 'moulds', path: '/moulds' },
 	{ name: 'shelf', path: '/shelf' },
 	{
+		name: 'cure',
+		path: '/cure',
+		async prepare(page) {
+			await choose(page, 'resin', 'Lantern white');
+			await choose(page, 'other', 'Bellows gradual');
+			await page.getByLabel('After combining').fill('0:50');
+			await page.getByLabel('It shows').fill('27 C');
+			await page.getByRole('button', { name: 'Add it' }).click();
+			await page.waitForTimeout(800);
+			await page.locator('main').evaluate((element) => element.scrollTo(0, 0));
+		}
+	},
+	{
+		name: 'mix',
+		path: '/mix',
+		async prepare(page) {
+			await choose(page, 'mixResin', 'Lantern white');
+			await page.getByRole('button', { name: 'Add a filler' }).click();
+			await choose(page, 'filler-0', 'Bell bronze');
+			await page.locator('input[name=amount-0]').fill('80');
+			await page.getByLabel('A in the cup').fill('66 g');
+			await page.getByLabel('B in the cup').fill('54 g');
+		}
+	},
+	{
 		name: 'shot',
 		path: '/shots/new',
 		async prepare(page) {
