@@ -24,27 +24,19 @@
 		(function () {
 			var root = document.documentElement;
 			var dark =
-				root.classList.contains('dark') ||
-				(!root.classList.contains('light') && matchMedia('(prefers-color-scheme: dark)').matches);
+				root.classList.contains('dark') || (!root.classList.contains('light') && matchMedia('(prefers-color-scheme: dark)').matches);
 			root.classList.toggle('dark', dark);
 		})();
 	</script>
 </svelte:head>
 
-<a
-	href="#main"
-	class="absolute left-2 z-50 -translate-y-20 rounded-lg bg-(--work) px-4 py-2 text-(--work-ink) focus:translate-y-2"
-	>Skip to the work</a
->
+<a href="#main" class="absolute left-2 z-50 -translate-y-20 rounded-lg bg-(--work) px-4 py-2 text-(--work-ink) focus:translate-y-2"
+	>Skip to the work</a>
 <div class="flex h-dvh flex-col">
 	<ClockStrip clocks={data.clocks} nowMs={data.nowMs} />
 	<div class="flex min-h-0 flex-1 flex-col sm:flex-row">
 		{#if !bare}<Rail />{/if}
-		<main
-			id="main"
-			tabindex="-1"
-			class={['min-w-0 flex-1 overflow-y-auto focus:outline-none', bare ? '' : 'px-4 py-5 sm:px-7']}
-		>
+		<main id="main" tabindex="-1" class={['min-w-0 flex-1 overflow-y-auto focus:outline-none', bare ? '' : 'px-4 py-5 sm:px-7']}>
 			<!-- until the page listens nothing can be typed that it would then forget -->
 			<fieldset class="waking contents" disabled={!awake}>
 				<div class={bare ? 'h-full' : 'mx-auto max-w-[74rem]'}>{@render children()}</div>

@@ -25,11 +25,7 @@
 
 <section class="mb-6 grid gap-5 lg:grid-cols-[1.5fr_1fr]">
 	<div
-		class={[
-			'slab flex flex-wrap items-center gap-x-6 gap-y-3 p-5 md:flex-nowrap',
-			next && nextLeftS <= 0 && 'border-2! border-(--hot)!'
-		]}
-	>
+		class={['slab flex flex-wrap items-center gap-x-6 gap-y-3 p-5 md:flex-nowrap', next && nextLeftS <= 0 && 'border-2! border-(--hot)!']}>
 		{#if next}
 			<p class={['answer text-[4.2rem]', nextLeftS <= 0 && 'text-(--hot)']} role="timer">
 				{countdown(nextLeftS)}
@@ -45,14 +41,11 @@
 				<p class="soft">Nothing is running</p>
 				<h1>{bench.free.length > 0 ? 'The bench is free' : 'Begin with a master'}</h1>
 				<p class="soft mt-1">
-					{bench.free.length > 0
-						? 'Any mould below can be poured.'
-						: 'Measure the piece, plan its mould, and the shot follows.'}
+					{bench.free.length > 0 ? 'Any mould below can be poured.' : 'Measure the piece, plan its mould, and the shot follows.'}
 				</p>
 			</div>
 			<Button href={bench.free.length > 0 ? '/shots/new' : '/masters/new'} size="xl"
-				>{bench.free.length > 0 ? 'Size a shot' : 'New master'}</Button
-			>
+				>{bench.free.length > 0 ? 'Size a shot' : 'New master'}</Button>
 		{/if}
 	</div>
 	<div class="slab flex flex-col justify-center gap-2 p-5">
@@ -90,8 +83,7 @@
 					<span class="text-[1.15rem] font-bold">{pour.plan.masterName}</span>
 					<span class="soft"
 						>{pour.plan.moulds.map((m) => `M${m.number}`).join(' ')} · {units.show(pour.plan.massG, 'mass')}
-						{pour.plan.resinName} · cup {pour.plan.batchIndex + 1} of {pour.plan.batchCount}</span
-					>
+						{pour.plan.resinName} · cup {pour.plan.batchIndex + 1} of {pour.plan.batchCount}</span>
 					<Button href="/pour/{pour.id}" class="ml-auto">Back to the pour</Button>
 				</li>
 			{/each}
@@ -106,17 +98,9 @@
 			{#each bench.free as mould (mould.id)}
 				<li class="flex items-center gap-x-4 px-5 py-1.5">
 					<a class="plain min-w-0 flex-1 truncate" href="/moulds/{mould.id}"
-						><strong class="text-[1.1rem]">M{mould.number}</strong> {mould.label}</a
-					>
-					<span class="soft text-[0.93rem]"
-						>{counted(mould.pulls, 'pull')}{mould.lastResin ? ` · ${mould.lastResin}` : ''}</span
-					>
-					<Button
-						href="/shots/new?mould={mould.id}"
-						color="alternative"
-						size="sm"
-						class="min-h-[2.4rem] shrink-0">Size a shot</Button
-					>
+						><strong class="text-[1.1rem]">M{mould.number}</strong> {mould.label}</a>
+					<span class="soft text-[0.93rem]">{counted(mould.pulls, 'pull')}{mould.lastResin ? ` · ${mould.lastResin}` : ''}</span>
+					<Button href="/shots/new?mould={mould.id}" color="alternative" size="sm" class="min-h-[2.4rem] shrink-0">Size a shot</Button>
 				</li>
 			{:else}
 				<li class="soft p-5">No mould stands ready. <a class="plain" href="/moulds">See the moulds</a>.</li>
@@ -133,10 +117,7 @@
 							<a class="plain" href="/moulds/{mould.id}"><strong>M{mould.number}</strong> {mould.label}</a>
 							<span class="soft block text-[0.93rem]">
 								{#if !mould.readyAt}planned, {units.show(mould.plan.rubber.massG, 'mass')} of rubber to pour
-								{:else if mould.readyAt.getTime() > now.ms}rubber cures until {wallTime(
-										mould.readyAt.getTime(),
-										now.ms
-									)}
+								{:else if mould.readyAt.getTime() > now.ms}rubber cures until {wallTime(mould.readyAt.getTime(), now.ms)}
 								{:else}cured: open it and take it into use{/if}
 							</span>
 						</li>
@@ -151,10 +132,7 @@
 					<li class="flex items-center gap-3 px-5 py-2.5">
 						<a class="plain min-w-0 flex-1" href="/ledger/{pull.id}"
 							><strong>M{pull.mouldNumber}</strong>
-							{pull.masterName}<span class="soft block text-[0.9rem]"
-								>{wallTime(pull.combinedAt.getTime(), now.ms)}</span
-							></a
-						>
+							{pull.masterName}<span class="soft block text-[0.9rem]">{wallTime(pull.combinedAt.getTime(), now.ms)}</span></a>
 						<Tag word={pull.grade} />
 					</li>
 				{:else}<li class="soft p-5">Nothing was pulled yet.</li>{/each}

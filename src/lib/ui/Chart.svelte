@@ -65,8 +65,7 @@
 	/** Colours are named by the page's tokens (`--hot`) and read when drawn, so that dark is dark. */
 	function recolour<T>(value: T, colour: (name: string) => string): T {
 		if (typeof value === 'string') return (value.startsWith('--') ? colour(value) : value) as T;
-		if (Array.isArray(value))
-			return (typeof value[0] === 'number' ? value : value.map((v) => recolour(v, colour))) as T;
+		if (Array.isArray(value)) return (typeof value[0] === 'number' ? value : value.map((v) => recolour(v, colour))) as T;
 		if (value === null || typeof value !== 'object') return value;
 		return Object.fromEntries(Object.entries(value).map(([k, v]) => [k, recolour(v, colour)])) as T;
 	}

@@ -26,8 +26,7 @@
 		bind:value
 		placeholder={placeholder ?? ''}
 		aria-invalid={problem ? 'true' : undefined}
-		aria-describedby="{uid}-note"
-	>
+		aria-describedby="{uid}-note">
 		{#each options as option (option.value)}<option value={option.value}>{option.label}</option>{/each}
 	</Select>
 	<FieldNote id="{uid}-note" {problem} note={hint} />

@@ -43,25 +43,20 @@
 
 <section
 	class="no-print flex min-h-[3.1rem] items-stretch gap-px overflow-x-auto bg-(--strip) text-(--strip-ink)"
-	aria-label="Running clocks"
->
+	aria-label="Running clocks">
 	{#if shown.length === 0}
 		<p class="self-center px-4 text-[0.95rem] opacity-80">Nothing is running.</p>
 	{/if}
 	{#each shown as clock (clock.id)}
 		{@const leftS = (clock.endsAtMs - now.ms) / 1000}
-		{@const done = Math.min(
-			1,
-			Math.max(0, (now.ms - clock.startedAtMs) / (clock.endsAtMs - clock.startedAtMs))
-		)}
+		{@const done = Math.min(1, Math.max(0, (now.ms - clock.startedAtMs) / (clock.endsAtMs - clock.startedAtMs)))}
 		{@const Icon = icons[clock.kind]}
 		<a
 			href={clock.href}
 			class={[
 				'relative flex min-w-[15.5rem] items-center gap-3 px-4 py-1 hover:bg-white/10',
 				leftS <= 0 && 'bg-[#c2470c] text-white hover:bg-[#a93e0a]'
-			]}
-		>
+			]}>
 			<Icon class="size-6 shrink-0" aria-hidden="true" />
 			<span class="text-[1.5rem] leading-none font-bold">{countdown(leftS)}</span>
 			<span class="min-w-0 leading-tight">

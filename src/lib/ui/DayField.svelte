@@ -25,7 +25,6 @@
 		type="date"
 		bind:value={() => value ?? '', (v) => (value = String(v ?? ''))}
 		aria-invalid={problem ? 'true' : undefined}
-		aria-describedby="{uid}-note"
-	/>
+		aria-describedby="{uid}-note" />
 	<FieldNote id="{uid}-note" {problem} note={hint} />
 </div>

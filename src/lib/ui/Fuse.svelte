@@ -29,10 +29,7 @@
 
 <figure
 	class="w-full"
-	aria-label="Steps against pot life: {slackS >= 0
-		? `${Math.round(slackS)} seconds of slack`
-		: `${Math.round(-slackS)} seconds too long`}"
->
+	aria-label="Steps against pot life: {slackS >= 0 ? `${Math.round(slackS)} seconds of slack` : `${Math.round(-slackS)} seconds too long`}">
 	<div class={['relative w-full', large ? 'h-16' : 'h-14']}>
 		<div class="absolute inset-y-0 left-0 rounded-l-md bg-(--sunk)" style:width={percent(potLifeS)}></div>
 		<!-- the margin that is kept back -->
@@ -40,8 +37,8 @@
 			class="absolute inset-y-0 opacity-60"
 			style:left={percent(usableS)}
 			style:width={percent(potLifeS - usableS)}
-			style:background="repeating-linear-gradient(90deg, var(--hot-soft) 0 6px, transparent 6px 10px)"
-		></div>
+			style:background="repeating-linear-gradient(90deg, var(--hot-soft) 0 6px, transparent 6px 10px)">
+		</div>
 		{#each blocks as block, i (i)}
 			<div
 				class={[
@@ -50,8 +47,7 @@
 				]}
 				style:left={percent(block.startS)}
 				style:width={percent(block.durationS)}
-				title="{block.name}, until {countdown(block.endS)}"
-			>
+				title="{block.name}, until {countdown(block.endS)}">
 				<span class="truncate text-[0.9rem] font-semibold">{block.name}</span>
 				<span class="truncate text-[0.82rem]">{countdown(Math.round(block.durationS))}</span>
 			</div>
@@ -60,8 +56,8 @@
 			<div class="absolute inset-y-0 left-0 bg-black/45" style:width={percent(elapsedS)}></div>
 			<div
 				class="absolute -inset-y-1 w-[5px] rounded-full bg-[#ff7a33] shadow-[0_0_14px_5px_rgb(255_122_51/0.75)]"
-				style:left={percent(elapsedS)}
-			></div>
+				style:left={percent(elapsedS)}>
+			</div>
 		{/if}
 		<div class="absolute -inset-y-1 w-[3px] bg-(--hot)" style:left={percent(potLifeS)}></div>
 	</div>

@@ -27,9 +27,7 @@
 	function checkPhoto(event: Event & { currentTarget: HTMLInputElement }) {
 		const file = event.currentTarget.files?.[0];
 		photoError =
-			file && file.size > 8 * 1024 * 1024
-				? `This photo has ${(file.size / 1048576).toFixed(1)} MB: at most 8 MB are taken.`
-				: '';
+			file && file.size > 8 * 1024 * 1024 ? `This photo has ${(file.size / 1048576).toFixed(1)} MB: at most 8 MB are taken.` : '';
 	}
 </script>
 
@@ -44,8 +42,7 @@
 				bind:value={$form.material}
 				options={MASTER_MATERIALS.map((value) => ({ value, label: value }))}
 				error={$errors.material}
-				hint="decides sealing and what rubber cures on it"
-			/>
+				hint="decides sealing and what rubber cures on it" />
 		</div>
 		<h2 class="mt-4 mb-2">Outer sizes, as it stands on the base board</h2>
 		<Segments
@@ -55,32 +52,18 @@
 			options={[
 				{ value: 'rectangular', label: 'Rectangular' },
 				{ value: 'round', label: 'Round' }
-			]}
-		/>
+			]} />
 		<div class="mt-3 grid gap-x-5 gap-y-1 sm:grid-cols-3">
 			<QuantityField
 				label={$form.footprint === 'round' ? 'Diameter' : 'Length'}
 				kind="length"
 				name="lengthMm"
 				bind:value={$form.lengthMm}
-				error={$errors.lengthMm}
-			/>
+				error={$errors.lengthMm} />
 			{#if $form.footprint !== 'round'}
-				<QuantityField
-					label="Width"
-					kind="length"
-					name="widthMm"
-					bind:value={$form.widthMm}
-					error={$errors.widthMm}
-				/>
+				<QuantityField label="Width" kind="length" name="widthMm" bind:value={$form.widthMm} error={$errors.widthMm} />
 			{/if}
-			<QuantityField
-				label="Height"
-				kind="length"
-				name="heightMm"
-				bind:value={$form.heightMm}
-				error={$errors.heightMm}
-			/>
+			<QuantityField label="Height" kind="length" name="heightMm" bind:value={$form.heightMm} error={$errors.heightMm} />
 		</div>
 		<h2 class="mt-4 mb-2">Volume</h2>
 		<Segments
@@ -91,8 +74,7 @@
 				{ value: 'overflow', label: 'Overflow, weighed' },
 				{ value: 'solid', label: 'Plain solid' },
 				{ value: 'typed', label: 'Known already' }
-			]}
-		/>
+			]} />
 		<div class="mt-3 grid gap-x-5 gap-y-1 sm:grid-cols-3">
 			{#if $form.method === 'overflow'}
 				<QuantityField
@@ -101,18 +83,15 @@
 					name="overflowMassG"
 					bind:value={$form.overflowMassG}
 					error={$errors.overflowMassG}
-					hint="on the scale"
-				/>
+					hint="on the scale" />
 				<QuantityField
 					label="Water temperature"
 					kind="temperature"
 					name="waterTempC"
 					bind:value={$form.waterTempC}
-					error={$errors.waterTempC}
-				/>
+					error={$errors.waterTempC} />
 				<p class="soft text-[0.92rem] sm:pt-7">
-					Fill a vessel to the brim, plunge the part, weigh what spilled. Dry the part well before rubber goes
-					on.
+					Fill a vessel to the brim, plunge the part, weigh what spilled. Dry the part well before rubber goes on.
 				</p>
 			{:else if $form.method === 'solid'}
 				<div class="sm:col-span-3">
@@ -125,8 +104,7 @@
 							{ value: 'tube', label: 'Tube' },
 							{ value: 'ball', label: 'Ball' },
 							{ value: 'cone', label: 'Cone' }
-						]}
-					/>
+						]} />
 				</div>
 				{#if $form.shape === 'box'}
 					<QuantityField
@@ -134,23 +112,20 @@
 						kind="length"
 						name="solidLengthMm"
 						bind:value={$form.solidLengthMm}
-						error={$errors.solidLengthMm}
-					/>
+						error={$errors.solidLengthMm} />
 					<QuantityField
 						label="Width of the box"
 						kind="length"
 						name="solidWidthMm"
 						bind:value={$form.solidWidthMm}
-						error={$errors.solidWidthMm}
-					/>
+						error={$errors.solidWidthMm} />
 				{:else}
 					<QuantityField
 						label="Diameter of the {$form.shape}"
 						kind="length"
 						name="solidDiameterMm"
 						bind:value={$form.solidDiameterMm}
-						error={$errors.solidDiameterMm}
-					/>
+						error={$errors.solidDiameterMm} />
 				{/if}
 				{#if $form.shape !== 'ball'}
 					<QuantityField
@@ -158,17 +133,10 @@
 						kind="length"
 						name="solidHeightMm"
 						bind:value={$form.solidHeightMm}
-						error={$errors.solidHeightMm}
-					/>
+						error={$errors.solidHeightMm} />
 				{/if}
 			{:else}
-				<QuantityField
-					label="Volume of the master"
-					kind="volume"
-					name="volumeMl"
-					bind:value={$form.volumeMl}
-					error={$errors.volumeMl}
-				/>
+				<QuantityField label="Volume of the master" kind="volume" name="volumeMl" bind:value={$form.volumeMl} error={$errors.volumeMl} />
 			{/if}
 		</div>
 		<div class="mt-3 grid gap-x-5 sm:grid-cols-2">
@@ -181,16 +149,13 @@
 					type="file"
 					name="photo"
 					accept="image/jpeg,image/png,image/webp"
-					onchange={checkPhoto}
-				/>
+					onchange={checkPhoto} />
 				<p class="mt-0.5 min-h-[1.35rem] text-[0.87rem] font-semibold text-(--harm)" aria-live="polite">
 					{photoError}
 				</p>
 			</div>
 		</div>
-		<Button type="submit" size="lg" disabled={$submitting || !!photoError}
-			>{$submitting ? 'Saving' : submit}</Button
-		>
+		<Button type="submit" size="lg" disabled={$submitting || !!photoError}>{$submitting ? 'Saving' : submit}</Button>
 	</div>
 	<aside class="slab h-fit p-5" aria-live="polite">
 		<p class="label">Volume of one copy</p>

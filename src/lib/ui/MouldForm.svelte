@@ -60,9 +60,7 @@
 		}
 	});
 	const plan = $derived(outcome.plan);
-	const touching = $derived(
-		master && rubber ? masterAndRubber(master.record.material, rubber.record.cureKind) : []
-	);
+	const touching = $derived(master && rubber ? masterAndRubber(master.record.material, rubber.record.cureKind) : []);
 	/** A master that does not fit is said at the master, not at a number that nobody typed. */
 	const masterProblem = $derived(outcome.at?.startsWith('master') ? [outcome.problem!] : $errors.masterId);
 </script>
@@ -77,16 +75,14 @@
 				bind:value={() => $form.masterId, chooseMaster}
 				placeholder="Choose a master"
 				options={masters.map((m) => ({ value: m.id, label: m.record.name }))}
-				error={masterProblem}
-			/>
+				error={masterProblem} />
 			<ChoiceField
 				label="In which rubber"
 				name="rubberId"
 				bind:value={$form.rubberId}
 				placeholder="Choose a rubber"
 				options={rubbers.map((r) => ({ value: r.id, label: r.record.name }))}
-				error={$errors.rubberId}
-			/>
+				error={$errors.rubberId} />
 		</div>
 		{#if !fixed}
 			<div class="grid grid-cols-2 gap-x-5 gap-y-1 sm:grid-cols-[auto_1fr_1fr_1fr_1fr]">
@@ -98,58 +94,22 @@
 						options={[
 							{ value: 'box', label: 'Box' },
 							{ value: 'tube', label: 'Tube' }
-						]}
-					/>
+						]} />
 				</div>
-				<QuantityField
-					label="Clearance"
-					kind="length"
-					name="clearanceMm"
-					bind:value={$form.clearanceMm}
-					error={$errors.clearanceMm}
-				/>
-				<QuantityField
-					label="Cover"
-					kind="length"
-					name="coverMm"
-					bind:value={$form.coverMm}
-					error={$errors.coverMm}
-				/>
-				<QuantityField
-					label="Cup loss"
-					kind="percent"
-					name="lossPercent"
-					bind:value={$form.lossPercent}
-					error={$errors.lossPercent}
-				/>
-				<QuantityField
-					label="Room"
-					kind="temperature"
-					name="roomTempC"
-					bind:value={$form.roomTempC}
-					error={$errors.roomTempC}
-				/>
+				<QuantityField label="Clearance" kind="length" name="clearanceMm" bind:value={$form.clearanceMm} error={$errors.clearanceMm} />
+				<QuantityField label="Cover" kind="length" name="coverMm" bind:value={$form.coverMm} error={$errors.coverMm} />
+				<QuantityField label="Cup loss" kind="percent" name="lossPercent" bind:value={$form.lossPercent} error={$errors.lossPercent} />
+				<QuantityField label="Room" kind="temperature" name="roomTempC" bind:value={$form.roomTempC} error={$errors.roomTempC} />
 			</div>
 		{/if}
 		{#if plan && master}
 			<div class="my-2 rounded-lg border border-(--line) p-2">
-				<MouldSection
-					cavity={plan.cavity}
-					master={master.record}
-					clearanceMm={$form.clearanceMm}
-					coverMm={$form.coverMm}
-				/>
+				<MouldSection cavity={plan.cavity} master={master.record} clearanceMm={$form.clearanceMm} coverMm={$form.coverMm} />
 			</div>
 		{/if}
 		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
 			<TextField label="Label on the mould" name="label" bind:value={$form.label} error={$errors.label} />
-			<TextField
-				label="Kept where"
-				name="place"
-				bind:value={$form.place}
-				error={$errors.place}
-				placeholder="shelf 2, left"
-			/>
+			<TextField label="Kept where" name="place" bind:value={$form.place} error={$errors.place} placeholder="shelf 2, left" />
 		</div>
 		<TextField label="Note" name="note" bind:value={$form.note} error={$errors.note} />
 		<Button type="submit" size="lg" disabled={$submitting}>{$submitting ? 'Saving' : submit}</Button>
@@ -159,8 +119,7 @@
 			<Answer
 				label="Rubber to mix"
 				value={units.show(plan.rubber.massG, 'mass')}
-				note="{units.other(plan.rubber.massG, 'mass')} · {units.show(plan.rubber.volumeMl, 'volume')}"
-			/>
+				note="{units.other(plan.rubber.massG, 'mass')} · {units.show(plan.rubber.volumeMl, 'volume')}" />
 			<Parts a={plan.a} b={plan.b} />
 			<dl class="grid grid-cols-2 gap-x-4 gap-y-2">
 				<div>
@@ -190,10 +149,7 @@
 			<Warnings warnings={[...touching, ...plan.warnings]} />
 			<Working lines={plan.working} />
 			<p class="soft text-[0.92rem]">
-				A {plan.cavity.shape === 'box' ? 'tube' : 'box'} with the same clearance takes {units.show(
-					plan.otherShapeNetMl,
-					'volume'
-				)} of rubber.
+				A {plan.cavity.shape === 'box' ? 'tube' : 'box'} with the same clearance takes {units.show(plan.otherShapeNetMl, 'volume')} of rubber.
 			</p>
 			<Caution topics={['silicone', 'vacuum']} />
 		{:else if outcome.problem}

@@ -10,8 +10,7 @@
 	let { a, b, resolutionG = 1 }: Props = $props();
 	const units = useUnits();
 	const decimals = $derived(resolutionG >= 1 ? 0 : resolutionG >= 0.1 ? 1 : 2);
-	const mass = (massG: number) =>
-		units.system === 'us' ? units.show(massG, 'mass') : `${massG.toFixed(decimals)} g`;
+	const mass = (massG: number) => (units.system === 'us' ? units.show(massG, 'mass') : `${massG.toFixed(decimals)} g`);
 </script>
 
 <div class="grid grid-cols-2 gap-3" role="group" aria-label="The two parts">

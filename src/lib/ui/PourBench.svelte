@@ -24,9 +24,7 @@
 	const plan = $derived(run.plan);
 	const state_ = $derived(run.state);
 	const step = $derived(run.current);
-	const elapsedS = $derived(
-		state_.combinedAtMs === undefined ? undefined : (now.ms - state_.combinedAtMs) / 1000
-	);
+	const elapsedS = $derived(state_.combinedAtMs === undefined ? undefined : (now.ms - state_.combinedAtMs) / 1000);
 	const burning = $derived(state_.combinedAtMs !== undefined && state_.settledAtMs === undefined);
 	const plannedS = $derived(plan.steps.reduce((sum, s) => sum + s.durationS, 0));
 
@@ -138,8 +136,7 @@
 		<p class="min-w-0 flex-1 truncate text-[1.05rem]">
 			<strong>{plan.masterName}</strong>
 			<span class="soft"
-				>{plan.moulds.map((m) => `M${m.number}`).join(' ')} · {plan.resinName} · cup {plan.batchIndex + 1} of {plan.batchCount}</span
-			>
+				>{plan.moulds.map((m) => `M${m.number}`).join(' ')} · {plan.resinName} · cup {plan.batchIndex + 1} of {plan.batchCount}</span>
 		</p>
 		{#if run.unsent > 0}<span class="inline-flex items-center gap-2 font-semibold text-(--hot)" role="status"
 				><CloudOff class="size-5" aria-hidden="true" />{run.unsent} kept here, not yet on the server</span
@@ -148,14 +145,8 @@
 				><Undo class="size-5" aria-hidden="true" />Back</button
 			>{/if}
 		<button type="button" class={small} aria-pressed={muted} onclick={mute}
-			>{#if muted}<VolumeX class="size-5" aria-hidden="true" />Muted{:else}<Volume2
-					class="size-5"
-					aria-hidden="true"
-				/>Sound{/if}</button
-		>
-		{#if state_.status === 'open'}<button type="button" class={small} onclick={() => (givingUp = !givingUp)}
-				>Give up</button
-			>{/if}
+			>{#if muted}<VolumeX class="size-5" aria-hidden="true" />Muted{:else}<Volume2 class="size-5" aria-hidden="true" />Sound{/if}</button>
+		{#if state_.status === 'open'}<button type="button" class={small} onclick={() => (givingUp = !givingUp)}>Give up</button>{/if}
 		<a class={small} href="/">Leave</a>
 	</header>
 	{#if run.refused}<p class="mb-2 font-semibold text-(--harm)" role="alert">{run.refused}</p>{/if}
@@ -167,14 +158,9 @@
 				class="min-h-[2.75rem] flex-1 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-3"
 				bind:value={reason}
 				maxlength="500"
-				placeholder="kicked in the cup"
-			/>
-			<Button
-				color="red"
-				size="lg"
-				onclick={() => run.record({ kind: 'abandoned', reason: reason.trim() || 'no reason given' })}
-				>Give this pour up</Button
-			>
+				placeholder="kicked in the cup" />
+			<Button color="red" size="lg" onclick={() => run.record({ kind: 'abandoned', reason: reason.trim() || 'no reason given' })}
+				>Give this pour up</Button>
 			<Button color="alternative" size="lg" onclick={() => (givingUp = false)}>Go on pouring</Button>
 		</div>
 	{/if}
@@ -184,30 +170,16 @@
 			<h1>{state_.status === 'finished' ? 'It is in the ledger' : 'Given up'}</h1>
 			<p class="mt-3 text-lg">
 				{#if state_.status === 'finished'}Every step with its time, the readings and the grades are kept.{:else if state_.combinedAtMs}Resin
-					was combined, so it counts as a scrapped pull of its mould.{:else}Nothing was combined, so no pull
-					is counted.{/if}
+					was combined, so it counts as a scrapped pull of its mould.{:else}Nothing was combined, so no pull is counted.{/if}
 			</p>
 			<p class="mt-6 flex flex-wrap justify-center gap-3">
-				{#if plan.batchCount > 1}<Button size="xl" href="/shots/{plan.shotId}">Next cup of this shot</Button
-					>{/if}
-				<Button size="xl" color={plan.batchCount > 1 ? 'alternative' : 'primary'} href="/ledger"
-					>See the ledger</Button
-				>
+				{#if plan.batchCount > 1}<Button size="xl" href="/shots/{plan.shotId}">Next cup of this shot</Button>{/if}
+				<Button size="xl" color={plan.batchCount > 1 ? 'alternative' : 'primary'} href="/ledger">See the ledger</Button>
 			</p>
 		</div>
 	{:else if step}
-		<div
-			class="flex min-h-0 flex-1 flex-col [justify-content:safe_center] gap-[clamp(0.6rem,2vh,1.25rem)] overflow-y-auto py-1"
-		>
-			<PourFace
-				{step}
-				{plan}
-				{elapsedS}
-				pouredAtMs={state_.pouredAtMs}
-				nowMs={now.ms}
-				bind:air
-				bind:gaugeKpa
-			/>
+		<div class="flex min-h-0 flex-1 flex-col [justify-content:safe_center] gap-[clamp(0.6rem,2vh,1.25rem)] overflow-y-auto py-1">
+			<PourFace {step} {plan} {elapsedS} pouredAtMs={state_.pouredAtMs} nowMs={now.ms} bind:air bind:gaugeKpa />
 			{#if step.kind === 'inspect'}
 				<div class="mx-auto flex w-full max-w-[60rem] flex-col gap-3">
 					{#each grades as g, i (g.id)}
@@ -217,8 +189,7 @@
 							bind:grade={grades[i]!.grade}
 							bind:faults={grades[i]!.faults}
 							bind:note={grades[i]!.note}
-							{wanting}
-						/>
+							{wanting} />
 					{/each}
 				</div>
 			{/if}
@@ -229,8 +200,7 @@
 					usableS={plan.usableS}
 					slackS={plan.usableS - plannedS}
 					{...elapsedS === undefined ? {} : { elapsedS }}
-					large
-				/>
+					large />
 			{/if}
 			{#if step.cautions.length > 0}<div class="mx-auto max-w-[60rem]">
 					<Caution topics={step.cautions} order={!burning} />
@@ -239,11 +209,8 @@
 		<button
 			type="button"
 			class="mt-2 flex min-h-[clamp(4.4rem,11.5vh,6.2rem)] w-full cursor-pointer items-center justify-center gap-5 rounded-2xl bg-(--work) px-6 text-[2rem] font-bold text-(--work-ink) shadow-lg active:translate-y-px"
-			onclick={press}
-		>
-			{step.action}<kbd
-				class="rounded-md border-2 border-current px-3 py-0.5 text-[1rem] font-semibold opacity-80">space</kbd
-			>
+			onclick={press}>
+			{step.action}<kbd class="rounded-md border-2 border-current px-3 py-0.5 text-[1rem] font-semibold opacity-80">space</kbd>
 		</button>
 		<p class="soft mt-1 text-center text-[0.9rem]">
 			Step {state_.current + 1} of {run.steps.length}

@@ -15,15 +15,7 @@
 		air: { roomTempC: number; relativeHumidity: number; mouldTempC: number };
 		gaugeKpa: number;
 	}
-	let {
-		step,
-		plan,
-		elapsedS,
-		pouredAtMs,
-		nowMs,
-		air = $bindable(),
-		gaugeKpa = $bindable()
-	}: Props = $props();
+	let { step, plan, elapsedS, pouredAtMs, nowMs, air = $bindable(), gaugeKpa = $bindable() }: Props = $props();
 	const units = useUnits();
 
 	const leftS = $derived.by(() => {
@@ -60,11 +52,8 @@
 			class={[
 				'grid size-28 place-items-center rounded-2xl text-[5rem] leading-none font-extrabold',
 				step.part === 'A' ? 'bg-(--part-a) text-(--paper)' : 'hatch-b text-(--ink)'
-			]}><span class={step.part === 'B' ? 'rounded-lg bg-(--paper) px-3' : ''}>{step.part}</span></span
-		>
-		<span class="answer text-[clamp(4.5rem,18vh,8.5rem)] whitespace-nowrap"
-			>{units.show(amount.massG, 'mass')}</span
-		>
+			]}><span class={step.part === 'B' ? 'rounded-lg bg-(--paper) px-3' : ''}>{step.part}</span></span>
+		<span class="answer text-[clamp(4.5rem,18vh,8.5rem)] whitespace-nowrap">{units.show(amount.massG, 'mass')}</span>
 	</p>
 {:else if step.kind === 'air'}
 	<div class="flex flex-wrap justify-center gap-x-12 gap-y-4">
@@ -74,24 +63,15 @@
 			step={fahrenheit ? 5 / 9 : 1}
 			min={-10}
 			max={60}
-			show={(v) => units.show(v, 'temperature')}
-		/>
-		<Stepper
-			label="Humidity"
-			bind:value={air.relativeHumidity}
-			step={1}
-			min={1}
-			max={100}
-			show={(v) => `${Math.round(v)} %`}
-		/>
+			show={(v) => units.show(v, 'temperature')} />
+		<Stepper label="Humidity" bind:value={air.relativeHumidity} step={1} min={1} max={100} show={(v) => `${Math.round(v)} %`} />
 		<Stepper
 			label="Mould"
 			bind:value={air.mouldTempC}
 			step={fahrenheit ? 5 / 9 : 1}
 			min={-10}
 			max={120}
-			show={(v) => units.show(v, 'temperature')}
-		/>
+			show={(v) => units.show(v, 'temperature')} />
 	</div>
 	<p class="mx-auto min-h-[3.2rem] max-w-[46rem] text-center text-[1.15rem]" role="status">
 		{#if airWarning}<strong class="text-(--hot)">{airWarning}</strong>{:else}<span class="soft"
@@ -99,20 +79,13 @@
 			>{/if}
 	</p>
 {:else if leftS !== undefined}
-	<div
-		class="text-center"
-		style:color={late && !counts ? 'var(--hot)' : counts && late ? 'var(--work)' : 'inherit'}
-	>
+	<div class="text-center" style:color={late && !counts ? 'var(--hot)' : counts && late ? 'var(--work)' : 'inherit'}>
 		<p class="answer text-[clamp(4.5rem,19vh,9rem)]" role="timer">
 			{counts && late ? 'Ready' : countdown(leftS)}
 		</p>
 		<p class="mt-2 text-[1.2rem] font-semibold">
-			{#if step.kind === 'hold'}{late
-					? 'Past gel with a quarter to spare: it may be released'
-					: 'until it may be released'}
-			{:else if step.kind === 'cure'}{late
-					? 'The slowest place has its strength'
-					: 'until the slowest place is firm'}
+			{#if step.kind === 'hold'}{late ? 'Past gel with a quarter to spare: it may be released' : 'until it may be released'}
+			{:else if step.kind === 'cure'}{late ? 'The slowest place has its strength' : 'until the slowest place is firm'}
 			{:else if late}late by this much{#if thickS !== undefined}{thickS > 0
 						? `, still liquid for ${countdown(thickS)}`
 						: ', and past its pot life'}{/if}
@@ -127,8 +100,7 @@
 		step={units.system === 'us' ? 6.894757293168 : 5}
 		min={0}
 		max={2000}
-		show={(v) => units.show(v, 'pressure')}
-	/>
+		show={(v) => units.show(v, 'pressure')} />
 	{#if overRating}<p class="text-center text-[1.2rem] font-bold text-(--harm)" role="alert">
 			Past the rating of {units.show(plan.pot!.ratedGaugeKpa, 'pressure')}: stop the air and vent now.
 		</p>{/if}

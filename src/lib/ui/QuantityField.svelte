@@ -20,16 +20,7 @@
 		/** Label and field on one line; a note only where something is wrong. */
 		compact?: boolean;
 	}
-	let {
-		label,
-		kind,
-		value = $bindable(),
-		name,
-		error,
-		hint = '',
-		disabled = false,
-		compact = false
-	}: Props = $props();
+	let { label, kind, value = $bindable(), name, error, hint = '', disabled = false, compact = false }: Props = $props();
 
 	const units = useUnits();
 	const uid = $props.id();
@@ -44,9 +35,7 @@
 	// what was typed stands as long as the value is the one that it gave
 	const own = $derived(typed !== undefined && Object.is(emitted, value));
 	const text = $derived(own ? typed! : textForEdit(value, kind, units.system));
-	const reading = $derived(
-		own && text.trim() ? parseQuantity(text, kind, units.system, remembered) : undefined
-	);
+	const reading = $derived(own && text.trim() ? parseQuantity(text, kind, units.system, remembered) : undefined);
 	/** What the text was taken for: in the shown units when others were typed, else in the other system. */
 	const understood = $derived.by(() => {
 		if (value === undefined || !Number.isFinite(value)) return '';
@@ -60,11 +49,7 @@
 	const guard = new PasteGuard();
 	const problem = $derived(guard.problem || (reading && !reading.ok ? reading.message : (error?.[0] ?? '')));
 	const wantsNote = $derived(
-		kind === 'volume' && /oz/i.test(text)
-			? 'fluid ounces'
-			: kind === 'mass' && /oz/i.test(text)
-				? 'weight ounces'
-				: ''
+		kind === 'volume' && /oz/i.test(text) ? 'fluid ounces' : kind === 'mass' && /oz/i.test(text) ? 'weight ounces' : ''
 	);
 
 	const note = $derived(
@@ -98,15 +83,12 @@
 		autocomplete="off"
 		spellcheck="false"
 		value={text}
-		placeholder={kind === 'number' || kind === 'percent'
-			? ''
-			: (KINDS[kind].example.split(/,| or /)[0] ?? '')}
+		placeholder={kind === 'number' || kind === 'percent' ? '' : (KINDS[kind].example.split(/,| or /)[0] ?? '')}
 		aria-invalid={problem ? 'true' : undefined}
 		aria-describedby="{uid}-note"
 		oninput={(e: Event) => take((e.currentTarget as HTMLInputElement).value)}
 		onpaste={guard.onpaste}
-		onblur={leave}
-	/>
+		onblur={leave} />
 	{#if !compact}
 		<FieldNote id="{uid}-note" {problem} {note} />
 	{:else}

@@ -14,8 +14,7 @@
 	<div class="inline-flex flex-wrap overflow-hidden rounded-lg border-[1.5px] border-(--line-strong)">
 		{#each options as option (option.value)}
 			<label
-				class="flex min-h-[2.65rem] cursor-pointer items-center border-r border-(--line) bg-(--paper) px-4 font-semibold last:border-r-0 has-checked:bg-(--work) has-checked:text-(--work-ink) has-focus-visible:outline-3 has-focus-visible:outline-(--hot)"
-			>
+				class="flex min-h-[2.65rem] cursor-pointer items-center border-r border-(--line) bg-(--paper) px-4 font-semibold last:border-r-0 has-checked:bg-(--work) has-checked:text-(--work-ink) has-focus-visible:outline-3 has-focus-visible:outline-(--hot)">
 				<input class="sr-only" type="radio" {name} value={option.value} bind:group={value} />
 				{option.label}
 			</label>

@@ -20,14 +20,12 @@
 		<Answer
 			label={shot.batches.length > 1 ? `In each of ${shot.batches.length} cups` : 'In the cup'}
 			value={units.show(batch.massG, 'mass')}
-			note="{units.other(batch.massG, 'mass')} · {units.show(batch.volumeMl, 'volume')}"
-		/>
+			note="{units.other(batch.massG, 'mass')} · {units.show(batch.volumeMl, 'volume')}" />
 		<Answer
 			label={batch.slackS >= 0 ? 'Slack' : 'Too long by'}
 			value={units.show(Math.abs(batch.slackS), 'time')}
 			tone={batch.slackS >= 0 ? 'work' : 'hot'}
-			note="pot life {units.show(batch.potLifeS, 'time')}"
-		/>
+			note="pot life {units.show(batch.potLifeS, 'time')}" />
 	</div>
 	<Warnings warnings={shot.warnings} />
 	{#if batch.catalyst}
@@ -50,19 +48,14 @@
 			<div>
 				<dt class="font-semibold">By scale, into one cup or two</dt>
 				<dd class="soft">
-					step {units.show(batch.schools.scale.resolutionG, 'mass')}: ratio at worst {digits(
-						batch.schools.scale.errorPercent,
-						1
-					)} % out
+					step {units.show(batch.schools.scale.resolutionG, 'mass')}: ratio at worst {digits(batch.schools.scale.errorPercent, 1)} % out
 				</dd>
 			</div>
 			<div>
 				<dt class="font-semibold">By marks in two equal cups</dt>
 				<dd class="soft">
-					⌀ {units.show(marks.cupDiameterMm, 'length')}: A {units.show(marks.markAMm, 'length')}, B {units.show(
-						marks.markBMm,
-						'length'
-					)} high; 1 mm off is {digits(marks.errorPercent, 1)} %
+					⌀ {units.show(marks.cupDiameterMm, 'length')}: A {units.show(marks.markAMm, 'length')}, B {units.show(marks.markBMm, 'length')} high;
+					1 mm off is {digits(marks.errorPercent, 1)} %
 				</dd>
 			</div>
 		</dl>

@@ -21,9 +21,7 @@
 		const raw = log ? min * (max / min) ** s : min + s * (max - min);
 		return log ? Number(raw.toPrecision(2)) : Math.round(raw / step) * step;
 	};
-	const position = $derived(
-		value !== undefined && Number.isFinite(value) ? toSlider(Math.min(max, Math.max(min, value))) : 0
-	);
+	const position = $derived(value !== undefined && Number.isFinite(value) ? toSlider(Math.min(max, Math.max(min, value))) : 0);
 </script>
 
 <div>
@@ -36,6 +34,5 @@
 		class="h-7 w-full cursor-pointer accent-(--work)"
 		aria-label="{label}, by dragging"
 		value={position}
-		oninput={(e) => (value = fromSlider(Number(e.currentTarget.value)))}
-	/>
+		oninput={(e) => (value = fromSlider(Number(e.currentTarget.value)))} />
 </div>

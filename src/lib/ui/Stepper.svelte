@@ -20,12 +20,8 @@
 <div role="group" aria-label={label}>
 	<p class="label mb-1 text-center">{label}</p>
 	<div class="flex items-center justify-center gap-3">
-		<button type="button" class={button} aria-label="{label}: less" onclick={() => move(-step)}
-			><Minus class="size-8" /></button
-		>
+		<button type="button" class={button} aria-label="{label}: less" onclick={() => move(-step)}><Minus class="size-8" /></button>
 		<output class="answer min-w-[6.2rem] text-center text-[2.3rem] whitespace-nowrap">{show(value)}</output>
-		<button type="button" class={button} aria-label="{label}: more" onclick={() => move(step)}
-			><Plus class="size-8" /></button
-		>
+		<button type="button" class={button} aria-label="{label}: more" onclick={() => move(step)}><Plus class="size-8" /></button>
 	</div>
 </div>

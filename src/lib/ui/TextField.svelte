@@ -32,8 +32,7 @@
 			aria-invalid={problem ? 'true' : undefined}
 			aria-describedby="{uid}-note"
 			onpaste={guard.onpaste}
-			oninput={guard.oninput}
-		/>
+			oninput={guard.oninput} />
 	{:else}
 		<Input
 			id={uid}
@@ -46,8 +45,7 @@
 			aria-invalid={problem ? 'true' : undefined}
 			aria-describedby="{uid}-note"
 			onpaste={guard.onpaste}
-			oninput={guard.oninput}
-		/>
+			oninput={guard.oninput} />
 	{/if}
 	<FieldNote id="{uid}-note" {problem} note={hint} />
 </div>

@@ -12,8 +12,7 @@
 <!-- nobody trusts a number at a bench that cannot be checked -->
 <details class="group" {open}>
 	<summary class="flex cursor-pointer list-none items-center gap-1 py-1 font-semibold text-(--work)">
-		<ChevronRight class="size-5 transition-transform group-open:rotate-90" aria-hidden="true" /> How it is worked
-		out
+		<ChevronRight class="size-5 transition-transform group-open:rotate-90" aria-hidden="true" /> How it is worked out
 	</summary>
 	<dl class="mt-1 divide-y divide-(--line) border-y border-(--line) text-[0.93rem]">
 		{#each lines as line, i (i)}

@@ -25,9 +25,7 @@
 
 	let { data, form } = $props();
 	const units = useUnits();
-	let resinId = $state(
-		untrack(() => data.resins.find((r) => r.id === data.chosen)?.id ?? data.resins[0]?.id ?? '')
-	);
+	let resinId = $state(untrack(() => data.resins.find((r) => r.id === data.chosen)?.id ?? data.resins[0]?.id ?? ''));
 	let otherId = $state('');
 	const tins = $derived(data.tins.filter((t) => t.materialId === resinId && t.part !== 'B'));
 	let massG = $state<number | undefined>(200);
@@ -54,14 +52,8 @@
 
 	function question(): CureQuestion | undefined {
 		if (!resin) return undefined;
-		const common = { massG, startTempC, roomTempC, mouldTempC, thicknessMm, mouldWallMm } as Omit<
-			ForecastInput,
-			'resin'
-		>;
-		const cure = cureOf(
-			catalysed ? { ...resin.record, catalystPercent } : resin.record,
-			tins[0]?.rateFactor ?? undefined
-		);
+		const common = { massG, startTempC, roomTempC, mouldTempC, thicknessMm, mouldWallMm } as Omit<ForecastInput, 'resin'>;
+		const cure = cureOf(catalysed ? { ...resin.record, catalystPercent } : resin.record, tins[0]?.rateFactor ?? undefined);
 		return {
 			main: {
 				...common,
@@ -125,17 +117,13 @@
 				unit
 			})
 	);
-	const partDrawn = $derived(
-		main && partChart(main, second, { show, unit, otherName: other?.record.name ?? '' })
-	);
+	const partDrawn = $derived(main && partChart(main, second, { show, unit, otherName: other?.record.name ?? '' }));
 	const newProblem = new SvelteMap<string, string[]>();
 
 	function addReading() {
 		newProblem.clear();
-		if (!(newTimeS !== undefined && newTimeS >= 0))
-			newProblem.set('time', ['Type when it was read, such as 1:20.']);
-		if (!(newTempC !== undefined && newTempC > -20 && newTempC < 300))
-			newProblem.set('temp', ['Type what it showed, such as 31 C.']);
+		if (!(newTimeS !== undefined && newTimeS >= 0)) newProblem.set('time', ['Type when it was read, such as 1:20.']);
+		if (!(newTempC !== undefined && newTempC > -20 && newTempC < 300)) newProblem.set('temp', ['Type what it showed, such as 31 C.']);
 		if (newProblem.size > 0) return;
 		readings = [...readings, { timeS: newTimeS!, tempC: newTempC! }].sort((a, b) => a.timeS - b.timeS);
 		newTimeS = undefined;
@@ -167,13 +155,8 @@
 	}
 </script>
 
-<PageHead
-	title="Cure"
-	about="How long you have got, when it comes out, how hot it gets: for your mass, your room, your section."
->
-	{#snippet actions()}<Button color="alternative" size="lg" onclick={download} disabled={!main}
-			>Curves as CSV</Button
-		>{/snippet}
+<PageHead title="Cure" about="How long you have got, when it comes out, how hot it gets: for your mass, your room, your section.">
+	{#snippet actions()}<Button color="alternative" size="lg" onclick={download} disabled={!main}>Curves as CSV</Button>{/snippet}
 </PageHead>
 
 {#if !resin}
@@ -191,8 +174,7 @@
 					? `${units.show(main.fit.potLifeLowS, 'time')} to ${units.show(main.fit.potLifeHighS, 'time')}, 80 % band`
 					: now
 						? `gel ${units.show(now.gelTimeS, 'time')}`
-						: ''}
-			/>
+						: ''} />
 		</div>
 		{#if main && now}
 			<dl class="contents">
@@ -209,11 +191,9 @@
 				<div>
 					<dt class="label">Hottest</dt>
 					<dd class="grid grid-cols-[auto_1fr] gap-x-3 text-[1.05rem] leading-tight">
-						<span class="soft">cup</span><strong>{units.show(now.peakTempC, 'temperature')}</strong><span
-							class="soft">part</span
-						><strong>{units.show(main.peakTempC, 'temperature')}</strong><span class="soft">face</span><strong
-							>{units.show(main.peakMouldFaceC, 'temperature')}</strong
-						>
+						<span class="soft">cup</span><strong>{units.show(now.peakTempC, 'temperature')}</strong><span class="soft">part</span><strong
+							>{units.show(main.peakTempC, 'temperature')}</strong
+						><span class="soft">face</span><strong>{units.show(main.peakMouldFaceC, 'temperature')}</strong>
 					</dd>
 				</div>
 			</dl>
@@ -225,24 +205,18 @@
 				<section class="slab min-w-0 px-4 pt-3 pb-1">
 					<h2>In the cup</h2>
 					<Chart
-						label="Temperature of the cup over time; too thick to pour after {Math.round(
-							now.potLifeS
-						)} seconds"
+						label="Temperature of the cup over time; too thick to pour after {Math.round(now.potLifeS)} seconds"
 						traces={cupDrawn.traces}
 						layout={cupDrawn.layout}
-						height={250}
-					/>
+						height={250} />
 				</section>
 				<section class="slab min-w-0 px-4 pt-3 pb-1">
 					<h2>In the mould</h2>
 					<Chart
-						label="Temperatures and cure of the part over time; demould after {Math.round(
-							main.demouldS
-						)} seconds"
+						label="Temperatures and cure of the part over time; demould after {Math.round(main.demouldS)} seconds"
 						traces={partDrawn.traces}
 						layout={partDrawn.layout}
-						height={250}
-					/>
+						height={250} />
 				</section>
 			</div>
 		{/if}
@@ -253,18 +227,8 @@
 				name="resin"
 				bind:value={resinId}
 				options={data.resins.map((r) => ({ value: r.id, label: r.record.name }))}
-				hint="{resin.record.family}, {resin.record.character}"
-			/>
-			<SliderField
-				label="In the cup"
-				kind="mass"
-				name="cureMass"
-				bind:value={massG}
-				min={5}
-				max={5000}
-				log
-				error={problem('massG')}
-			/>
+				hint="{resin.record.family}, {resin.record.character}" />
+			<SliderField label="In the cup" kind="mass" name="cureMass" bind:value={massG} min={5} max={5000} log error={problem('massG')} />
 			<SliderField
 				label="Resin"
 				kind="temperature"
@@ -272,17 +236,8 @@
 				bind:value={startTempC}
 				min={5}
 				max={45}
-				error={problem('startTempC')}
-			/>
-			<SliderField
-				label="Room"
-				kind="temperature"
-				name="cureRoom"
-				bind:value={roomTempC}
-				min={5}
-				max={45}
-				error={problem('roomTempC')}
-			/>
+				error={problem('startTempC')} />
+			<SliderField label="Room" kind="temperature" name="cureRoom" bind:value={roomTempC} min={5} max={45} error={problem('roomTempC')} />
 			<SliderField
 				label="Mould"
 				kind="temperature"
@@ -290,8 +245,7 @@
 				bind:value={mouldTempC}
 				min={5}
 				max={60}
-				error={problem('mouldTempC')}
-			/>
+				error={problem('mouldTempC')} />
 			<SliderField
 				label="Section"
 				kind="length"
@@ -300,15 +254,8 @@
 				min={1}
 				max={100}
 				log
-				error={problem('thicknessMm')}
-			/>
-			<QuantityField
-				label="Mould wall"
-				kind="length"
-				name="cureWall"
-				bind:value={mouldWallMm}
-				error={problem('mouldWallMm')}
-			/>
+				error={problem('thicknessMm')} />
+			<QuantityField label="Mould wall" kind="length" name="cureWall" bind:value={mouldWallMm} error={problem('mouldWallMm')} />
 			<QuantityField
 				label="Pour at a temperature"
 				kind="temperature"
@@ -317,8 +264,7 @@
 				error={problem('pourTempC')}
 				hint={now?.reachesPourTempS === undefined
 					? 'leave empty to go by the clock'
-					: `reached after ${units.show(now.reachesPourTempS, 'time')}`}
-			/>
+					: `reached after ${units.show(now.reachesPourTempS, 'time')}`} />
 			{#if catalysed}
 				<SliderField
 					label="Catalyst"
@@ -328,18 +274,14 @@
 					min={0.5}
 					max={3}
 					step={0.1}
-					error={problem('resin.catalyst.percent')}
-				/>
+					error={problem('resin.catalyst.percent')} />
 			{/if}
 			<ChoiceField
 				label="Lay another over it"
 				name="other"
 				bind:value={otherId}
 				placeholder="None"
-				options={data.resins
-					.filter((r) => r.id !== resinId)
-					.map((r) => ({ value: r.id, label: r.record.name }))}
-			/>
+				options={data.resins.filter((r) => r.id !== resinId).map((r) => ({ value: r.id, label: r.record.name }))} />
 		</div>
 		<div class="flex min-w-0 flex-col gap-5">
 			{#if errors.length > 0}<p class="font-semibold text-(--harm)" role="alert">{errors[0]!.message}</p>{/if}
@@ -359,23 +301,15 @@
 								time: 'more would set too soon',
 								range: 'the usual most',
 								'none-fits': ''
-							}[plan.limitedBy]}
-						/>
+							}[plan.limitedBy]} />
 						<QuantityField
 							label="Middle may reach"
 							kind="temperature"
 							name="crackLimit"
 							bind:value={crackLimitC}
 							error={problem('crackLimitC')}
-							hint="from the sheet or a trial block"
-						/>
-						<QuantityField
-							label="Stir and pour take"
-							kind="time"
-							name="needed"
-							bind:value={neededS}
-							error={problem('neededS')}
-						/>
+							hint="from the sheet or a trial block" />
+						<QuantityField label="Stir and pour take" kind="time" name="needed" bind:value={neededS} error={problem('neededS')} />
 					</div>
 					{#if plan.stages}
 						<dl class="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-4">
@@ -393,31 +327,15 @@
 			{/if}
 			<section class="slab p-5">
 				<h2>Readings of a gun thermometer</h2>
-				<p class="soft mb-2">
-					Each one corrects the forecast at once: the same temperature means the same state in summer and
-					winter.
-				</p>
+				<p class="soft mb-2">Each one corrects the forecast at once: the same temperature means the same state in summer and winter.</p>
 				<form
 					class="grid items-start gap-x-4 sm:grid-cols-[1fr_1fr_auto]"
 					onsubmit={(e) => {
 						e.preventDefault();
 						addReading();
-					}}
-				>
-					<QuantityField
-						label="After combining"
-						kind="time"
-						name="readingTime"
-						bind:value={newTimeS}
-						error={newProblem.get('time')}
-					/>
-					<QuantityField
-						label="It shows"
-						kind="temperature"
-						name="readingTemp"
-						bind:value={newTempC}
-						error={newProblem.get('temp')}
-					/>
+					}}>
+					<QuantityField label="After combining" kind="time" name="readingTime" bind:value={newTimeS} error={newProblem.get('time')} />
+					<QuantityField label="It shows" kind="temperature" name="readingTemp" bind:value={newTempC} error={newProblem.get('temp')} />
 					<Button type="submit" class="mt-[1.62rem] min-h-[2.75rem]">Add it</Button>
 				</form>
 				{#if readings.length > 0}
@@ -427,22 +345,16 @@
 								<button
 									type="button"
 									class="tag min-h-[2.2rem] cursor-pointer"
-									aria-label="Remove the reading {units.show(reading.tempC, 'temperature')} after {units.show(
-										reading.timeS,
-										'time'
-									)}"
+									aria-label="Remove the reading {units.show(reading.tempC, 'temperature')} after {units.show(reading.timeS, 'time')}"
 									onclick={() => (readings = readings.filter((_, k) => k !== i))}
-									>{units.show(reading.timeS, 'time')} · {units.show(reading.tempC, 'temperature')} ✕</button
-								>
+									>{units.show(reading.timeS, 'time')} · {units.show(reading.tempC, 'temperature')} ✕</button>
 							</li>
 						{/each}
 					</ul>
 					{#if main?.fit}
 						<p class="mt-2">
-							This batch goes at <strong>× {digits(main.fit.rateFactor)}</strong> of its sheet; the curve is {digits(
-								main.fit.rmsC,
-								1
-							)} °C off the readings on average.
+							This batch goes at <strong>× {digits(main.fit.rateFactor)}</strong> of its sheet; the curve is {digits(main.fit.rmsC, 1)} °C off
+							the readings on average.
 						</p>
 						{#if tins.length > 0}
 							<form
@@ -451,21 +363,14 @@
 								use:enhance={() =>
 									async ({ update }) =>
 										update({ reset: false })}
-								class="mt-2 flex flex-wrap items-center gap-3"
-							>
-								<input
-									type="hidden"
-									name="rateFactor"
-									value={main.fit.rateFactor * (tins[0]!.rateFactor ?? 1)}
-								/>
+								class="mt-2 flex flex-wrap items-center gap-3">
+								<input type="hidden" name="rateFactor" value={main.fit.rateFactor * (tins[0]!.rateFactor ?? 1)} />
 								{#each tins as tin (tin.id)}
 									<Button type="submit" name="containerId" value={tin.id} color="alternative"
-										>Keep it for {tin.part === 'whole' ? 'the tin' : `tin ${tin.part}`} {tin.lot}</Button
-									>
+										>Keep it for {tin.part === 'whole' ? 'the tin' : `tin ${tin.part}`} {tin.lot}</Button>
 								{/each}
 								<span role="status" class="font-semibold text-(--work)"
-									>{form?.kept ? 'Kept: shots from this tin go by it.' : ''}{form?.refused ?? ''}</span
-								>
+									>{form?.kept ? 'Kept: shots from this tin go by it.' : ''}{form?.refused ?? ''}</span>
 							</form>
 						{/if}
 					{/if}

@@ -18,10 +18,7 @@
 
 <PageHead
 	title="Ledger"
-	about="{data.total} pulls{data.filter.mould || data.filter.grade || data.filter.text
-		? ' found'
-		: ''}, newest first"
-/>
+	about="{data.total} pulls{data.filter.mould || data.filter.grade || data.filter.text ? ' found' : ''}, newest first" />
 <form method="GET" class="grid items-start gap-x-4 sm:grid-cols-[2fr_2fr_1fr_auto]">
 	<TextField label="Piece, resin or label" name="text" bind:value={text} />
 	<ChoiceField
@@ -29,15 +26,13 @@
 		name="mould"
 		bind:value={mould}
 		placeholder="All moulds"
-		options={data.moulds.map((m) => ({ value: m.id, label: `M${m.number} ${m.label}` }))}
-	/>
+		options={data.moulds.map((m) => ({ value: m.id, label: `M${m.number} ${m.label}` }))} />
 	<ChoiceField
 		label="Grade"
 		name="grade"
 		bind:value={grade}
 		placeholder="All"
-		options={GRADES.map((value) => ({ value: value as string, label: value }))}
-	/>
+		options={GRADES.map((value) => ({ value: value as string, label: value }))} />
 	<Button type="submit" color="alternative" class="mt-[1.62rem] min-h-[2.75rem]">Find</Button>
 </form>
 

@@ -13,56 +13,36 @@
 
 {#if data.masters.length === 0}
 	<p class="slab p-8 text-lg">
-		Nothing here yet. Begin with the piece that you want to copy: <a class="plain" href="/masters/new"
-			>measure a master</a
-		>.
+		Nothing here yet. Begin with the piece that you want to copy: <a class="plain" href="/masters/new">measure a master</a>.
 	</p>
 {:else}
 	<div class="slab overflow-x-auto">
 		<table class="bench">
-			<thead
-				><tr
-					><th>Master</th><th>Made of</th><th class="num">Outer sizes</th><th class="num">One copy</th><th
-						>Moulds</th
-					></tr
-				></thead
-			>
+			<thead><tr><th>Master</th><th>Made of</th><th class="num">Outer sizes</th><th class="num">One copy</th><th>Moulds</th></tr></thead>
 			<tbody>
 				{#each data.masters as master (master.id)}
 					<tr>
 						<td>
 							<a class="flex items-center gap-3 font-semibold" href="/masters/{master.id}">
 								{#if master.photoId}
-									<img
-										class="size-11 rounded-md object-cover"
-										src="/photos/{master.photoId}"
-										alt=""
-										loading="lazy"
-									/>
+									<img class="size-11 rounded-md object-cover" src="/photos/{master.photoId}" alt="" loading="lazy" />
 								{/if}
-								<span class="plain underline decoration-(--line-strong) underline-offset-3"
-									>{master.record.name}</span
-								>
+								<span class="plain underline decoration-(--line-strong) underline-offset-3">{master.record.name}</span>
 							</a>
 						</td>
 						<td class="soft">{master.record.material}</td>
 						<td class="num soft">
-							{#if master.record.footprint === 'round'}⌀ {units.show(
+							{#if master.record.footprint === 'round'}⌀ {units.show(master.record.lengthMm, 'length')}{:else}{units.show(
 									master.record.lengthMm,
 									'length'
-								)}{:else}{units.show(master.record.lengthMm, 'length')} × {units.show(
-									master.record.widthMm,
-									'length'
-								)}{/if}
+								)} × {units.show(master.record.widthMm, 'length')}{/if}
 							× {units.show(master.record.heightMm, 'length')}
 						</td>
 						<td class="num text-[1.15rem] font-bold">{units.show(master.volumeMl, 'volume')}</td>
 						<td>
 							{#each master.moulds as mould (mould.id)}
-								<a
-									class={['plain mr-2 font-semibold', mould.state === 'retired' && 'soft line-through']}
-									href="/moulds/{mould.id}">M{mould.number}</a
-								>
+								<a class={['plain mr-2 font-semibold', mould.state === 'retired' && 'soft line-through']} href="/moulds/{mould.id}"
+									>M{mould.number}</a>
 							{:else}
 								<a class="plain" href="/moulds/new?master={master.id}">plan a mould</a>
 							{/each}

@@ -3,14 +3,7 @@
 	import { untrack } from 'svelte';
 	import { fieldErrors } from '$lib/core/calc';
 	import { cautionsFor } from '$lib/core/cautions';
-	import {
-		correctPour,
-		cupMarkErrorPercent,
-		mix,
-		squareCupDiameterMm,
-		type Correction,
-		type MixResult
-	} from '$lib/core/mix';
+	import { correctPour, cupMarkErrorPercent, mix, squareCupDiameterMm, type Correction, type MixResult } from '$lib/core/mix';
 	import { chemistryOf, consistency, cureOf, mixable, mixedDensityGPerMl, settlingMm } from '$lib/core/shelf';
 	import { cup } from '$lib/core/cure';
 	import { digits } from '$lib/core/units';
@@ -28,11 +21,7 @@
 	let { data } = $props();
 	const units = useUnits();
 	type Per = 'total-mass-percent' | 'phr' | 'b-volume-share';
-	let resinId = $state(
-		untrack(
-			() => data.resins.find((r) => !r.record.family.endsWith('polyester'))?.id ?? data.resins[0]?.id ?? ''
-		)
-	);
+	let resinId = $state(untrack(() => data.resins.find((r) => !r.record.family.endsWith('polyester'))?.id ?? data.resins[0]?.id ?? ''));
 	let by = $state<'volume' | 'mass'>('volume');
 	let volumeMl = $state<number | undefined>(120);
 	let massG = $state<number | undefined>(120);
@@ -79,15 +68,11 @@
 	});
 	const result = $derived(outcome.result);
 	const problem = (path: string) => {
-		const found = outcome.errors
-			.filter((e) => e.path === path || e.path.startsWith(`${path}.`))
-			.map((e) => e.message);
+		const found = outcome.errors.filter((e) => e.path === path || e.path.startsWith(`${path}.`)).map((e) => e.message);
 		return found.length ? found : undefined;
 	};
 	const catalysed = $derived(resin !== undefined && resin.record.family.endsWith('polyester'));
-	const cupDiameterMm = $derived(
-		result ? squareCupDiameterMm(Math.max(result.a.volumeMl, result.b.volumeMl)) : 0
-	);
+	const cupDiameterMm = $derived(result ? squareCupDiameterMm(Math.max(result.a.volumeMl, result.b.volumeMl)) : 0);
 	const markMm = (ml: number) => (ml * 1000) / ((Math.PI * cupDiameterMm ** 2) / 4);
 	const feel = $derived(
 		result && resin
@@ -121,24 +106,18 @@
 		resin && gelS !== undefined
 			? chosen.flatMap((c) => {
 					const record = fillerOf(c.id);
-					const mm =
-						record && settlingMm(record, mixedDensityGPerMl(resin.record), resin.record.viscosityMpaS, gelS);
+					const mm = record && settlingMm(record, mixedDensityGPerMl(resin.record), resin.record.viscosityMpaS, gelS);
 					return record && mm !== undefined && Math.abs(mm) > 0.5 ? [{ name: record.name, mm }] : [];
 				})
 			: []
 	);
 	/** Grams of water are not grams of resin: what the mistake would cost here. */
-	const mistakeMl = $derived(
-		result && by === 'volume' && volumeMl ? volumeMl - volumeMl / result.total.densityGPerMl : 0
-	);
+	const mistakeMl = $derived(result && by === 'volume' && volumeMl ? volumeMl - volumeMl / result.total.densityGPerMl : 0);
 
 	const correction = $derived.by((): Correction | string | undefined => {
 		if (!resin || catalysed || (pouredA === undefined && pouredB === undefined)) return undefined;
 		const { ratio, densityAGPerMl, densityBGPerMl } = mixable(resin.record);
-		const weight =
-			ratio!.by === 'weight'
-				? ratio!
-				: { by: 'weight' as const, a: ratio!.a * densityAGPerMl, b: ratio!.b * densityBGPerMl! };
+		const weight = ratio!.by === 'weight' ? ratio! : { by: 'weight' as const, a: ratio!.a * densityAGPerMl, b: ratio!.b * densityBGPerMl! };
 		try {
 			return correctPour({
 				ratio: weight,
@@ -159,10 +138,7 @@
 	];
 </script>
 
-<PageHead
-	title="Mix"
-	about="Any amount with its fillers, by scale, by mark and by scoop; and what to do after a slip."
-/>
+<PageHead title="Mix" about="Any amount with its fillers, by scale, by mark and by scoop; and what to do after a slip." />
 <div class="grid items-start gap-5 lg:grid-cols-[1fr_25rem]">
 	<div class="flex flex-col gap-5">
 		<section class="slab p-5">
@@ -172,8 +148,7 @@
 					name="mixResin"
 					bind:value={resinId}
 					options={data.resins.map((r) => ({ value: r.id, label: r.record.name }))}
-					hint={resin?.record.family ?? ''}
-				/>
+					hint={resin?.record.family ?? ''} />
 				<Segments
 					label="Wanted"
 					name="mixBy"
@@ -181,24 +156,11 @@
 					options={[
 						{ value: 'volume', label: 'A volume' },
 						{ value: 'mass', label: 'A mass' }
-					]}
-				/>
+					]} />
 				{#if by === 'volume'}
-					<QuantityField
-						label="Volume"
-						kind="volume"
-						name="mixVolume"
-						bind:value={volumeMl}
-						error={problem('target')}
-					/>
+					<QuantityField label="Volume" kind="volume" name="mixVolume" bind:value={volumeMl} error={problem('target')} />
 				{:else}
-					<QuantityField
-						label="Mass"
-						kind="mass"
-						name="mixMass"
-						bind:value={massG}
-						error={problem('target')}
-					/>
+					<QuantityField label="Mass" kind="mass" name="mixMass" bind:value={massG} error={problem('target')} />
 				{/if}
 			</div>
 			<h2 class="mt-2 mb-2">Fillers</h2>
@@ -208,29 +170,16 @@
 						label="Filler"
 						name="filler-{i}"
 						bind:value={row.id}
-						options={data.fillers.map((f) => ({ value: f.id, label: f.record.name }))}
-					/>
-					<QuantityField
-						label="How much"
-						kind="number"
-						name="amount-{i}"
-						bind:value={row.amount}
-						error={problem(`fillers.${i}`)}
-					/>
+						options={data.fillers.map((f) => ({ value: f.id, label: f.record.name }))} />
+					<QuantityField label="How much" kind="number" name="amount-{i}" bind:value={row.amount} error={problem(`fillers.${i}`)} />
 					<ChoiceField label="Counted as" name="per-{i}" bind:value={row.per} options={PERS} />
-					<Button
-						color="alternative"
-						class="mt-[1.62rem] min-h-[2.75rem]"
-						onclick={() => (chosen = chosen.filter((_, k) => k !== i))}>Remove</Button
-					>
+					<Button color="alternative" class="mt-[1.62rem] min-h-[2.75rem]" onclick={() => (chosen = chosen.filter((_, k) => k !== i))}
+						>Remove</Button>
 				</div>
 			{/each}
 			{#if data.fillers.length > 0}
-				<Button
-					color="alternative"
-					onclick={() => (chosen = [...chosen, { id: data.fillers[0]!.id, amount: 10, per: 'phr' }])}
-					>Add a filler</Button
-				>
+				<Button color="alternative" onclick={() => (chosen = [...chosen, { id: data.fillers[0]!.id, amount: 10, per: 'phr' }])}
+					>Add a filler</Button>
 			{:else}
 				<p class="soft">
 					The shelf holds no filler. <a class="plain" href="/shelf/fillers/new">Enter one</a>.
@@ -245,13 +194,7 @@
 				<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
 					<QuantityField label="A in the cup" kind="mass" name="pouredA" bind:value={pouredA} />
 					<QuantityField label="B in the cup" kind="mass" name="pouredB" bind:value={pouredB} />
-					<QuantityField
-						label="The cup takes"
-						kind="mass"
-						name="capacity"
-						bind:value={capacity}
-						hint="if it is tight"
-					/>
+					<QuantityField label="The cup takes" kind="mass" name="capacity" bind:value={capacity} hint="if it is tight" />
 				</div>
 				{#if typeof correction === 'string'}
 					<p class="font-semibold text-(--harm)">{correction}</p>
@@ -278,29 +221,23 @@
 			<Answer
 				label="In the cup"
 				value={units.show(result.total.massG, 'mass')}
-				note="{units.show(result.total.volumeMl, 'volume')} · {units.show(
-					result.total.densityGPerMl,
-					'density'
-				)}"
-			/>
+				note="{units.show(result.total.volumeMl, 'volume')} · {units.show(result.total.densityGPerMl, 'density')}" />
 			{#if result.catalyst}
 				<Answer
 					label="Catalyst into {units.show(result.a.massG, 'mass')} of resin"
 					value="{result.catalyst.drops} drops"
-					note="{digits(result.catalyst.volumeMl)} ml · {digits(
-						result.catalyst.mlPer100G
-					)} ml to 100 g · {digits(result.catalyst.dropsPerFlOz, 0)} drops to a fl oz"
-				/>
+					note="{digits(result.catalyst.volumeMl)} ml · {digits(result.catalyst.mlPer100G)} ml to 100 g · {digits(
+						result.catalyst.dropsPerFlOz,
+						0
+					)} drops to a fl oz" />
 			{:else}
 				<Parts a={result.a} b={result.b} resolutionG={data.settings.scaleResolutionG} />
 				<p class="soft text-[0.93rem]">
-					By marks in two cups ⌀ {units.show(cupDiameterMm, 'length')}: A {units.show(
-						markMm(result.a.volumeMl),
+					By marks in two cups ⌀ {units.show(cupDiameterMm, 'length')}: A {units.show(markMm(result.a.volumeMl), 'length')}, B {units.show(
+						markMm(result.b.volumeMl),
 						'length'
-					)}, B {units.show(markMm(result.b.volumeMl), 'length')} high; a millimetre off is {digits(
-						cupMarkErrorPercent(result.a.volumeMl, result.b.volumeMl, cupDiameterMm),
-						1
-					)} %. The scale is at worst {digits(result.ratioErrorPercent, 1)} % out.
+					)} high; a millimetre off is {digits(cupMarkErrorPercent(result.a.volumeMl, result.b.volumeMl, cupDiameterMm), 1)} %. The scale is at
+					worst {digits(result.ratioErrorPercent, 1)} % out.
 				</p>
 			{/if}
 			{#if result.fillers.length > 0}
@@ -311,8 +248,7 @@
 							<tr
 								><td>{f.name}</td><td class="num font-bold">{units.show(f.massG, 'mass')}</td><td class="num"
 									>{units.show(f.looseVolumeMl, 'volume')}</td
-								></tr
-							>
+								></tr>
 						{/each}
 					</tbody>
 				</table>
@@ -322,19 +258,18 @@
 							? 'It still pours'
 							: feel?.consistency === 'creamy'
 								? 'Creamy: brush or spoon it'
-								: 'A paste: it will not pour'}</strong
-					>
+								: 'A paste: it will not pour'}</strong>
 					<span class="soft"
 						>fillers are {digits(result.fillerVolumeFraction * 100, 0)} % of the volume{feel?.viscosityMpaS
 							? `, about ${units.show(feel.viscosityMpaS, 'viscosity')}`
-							: ''}</span
-					>
+							: ''}</span>
 				</p>
 				{#each settling as s (s.name)}
 					<p class="text-(--hot)">
 						{s.name}
-						{s.mm > 0 ? 'sinks' : 'floats'} about {units.show(Math.abs(s.mm), 'length')} before gel, if nothing
-						thickens it: {s.mm > 0 ? 'a pale top and a rich face' : 'a rich top and a pale face'}.
+						{s.mm > 0 ? 'sinks' : 'floats'} about {units.show(Math.abs(s.mm), 'length')} before gel, if nothing thickens it: {s.mm > 0
+							? 'a pale top and a rich face'
+							: 'a rich top and a pale face'}.
 					</p>
 				{/each}
 			{/if}
@@ -350,9 +285,7 @@
 			<Warnings warnings={result.warnings} />
 			<Working lines={result.working} />
 			<Caution topics={cautionsFor(chemistryOf(resin.record.family))} />
-			{#if chosen.length > 0}<p class="soft">
-					Powders: dust mask or respirator as the safety sheet says; metal dust burns.
-				</p>{/if}
+			{#if chosen.length > 0}<p class="soft">Powders: dust mask or respirator as the safety sheet says; metal dust burns.</p>{/if}
 		{:else if outcome.errors.length > 0}
 			<p class="font-semibold text-(--harm)">{outcome.errors[0]!.message}</p>
 		{:else}

@@ -8,9 +8,7 @@
 	let { data } = $props();
 	const units = useUnits();
 	const order = { active: 0, new: 1, retired: 2 };
-	const moulds = $derived(
-		[...data.moulds].sort((a, b) => order[a.state] - order[b.state] || b.number - a.number)
-	);
+	const moulds = $derived([...data.moulds].sort((a, b) => order[a.state] - order[b.state] || b.number - a.number));
 </script>
 
 <PageHead title="Moulds" about="Every mould with its rubber and how often it was pulled.">
@@ -24,26 +22,18 @@
 {:else}
 	<div class="slab overflow-x-auto">
 		<table class="bench">
-			<thead
-				><tr
-					><th>Mould</th><th>Master</th><th>State</th><th class="num">Pulls</th><th>Rubber</th><th
-						>Kept where</th
-					></tr
-				></thead
-			>
+			<thead><tr><th>Mould</th><th>Master</th><th>State</th><th class="num">Pulls</th><th>Rubber</th><th>Kept where</th></tr></thead>
 			<tbody>
 				{#each moulds as mould (mould.id)}
 					<tr class={mould.state === 'retired' ? 'soft' : ''}>
 						<td
 							><a class="plain font-bold" href="/moulds/{mould.id}">M{mould.number}</a>
-							<span class="font-semibold">{mould.label}</span></td
-						>
+							<span class="font-semibold">{mould.label}</span></td>
 						<td><a class="plain" href="/masters/{mould.masterId}">{mould.masterName}</a></td>
 						<td>
 							<Tag word={mould.state} />
 							{#if mould.state === 'new' && mould.readyAt}<span class="soft ml-1 text-[0.9rem]"
-									>ready {wallTime(mould.readyAt.getTime(), data.nowMs)}</span
-								>
+									>ready {wallTime(mould.readyAt.getTime(), data.nowMs)}</span>
 							{:else if mould.state === 'new'}<span class="soft ml-1 text-[0.9rem]">not poured</span>{/if}
 						</td>
 						<td class="num text-[1.2rem] font-bold">{mould.pulls}</td>

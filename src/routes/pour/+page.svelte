@@ -15,10 +15,7 @@
 				<div class="min-w-0">
 					<p class="text-[1.25rem] font-bold break-words">{pour.masterName}</p>
 					<p class="soft">
-						{pour.moulds.map((m) => `M${m.number}`).join(', ')} · cup {pour.batch} · {units.show(
-							pour.massG,
-							'mass'
-						)}
+						{pour.moulds.map((m) => `M${m.number}`).join(', ')} · cup {pour.batch} · {units.show(pour.massG, 'mass')}
 					</p>
 				</div>
 				<Button href="/pour/{pour.id}" size="xl">Go to it</Button>
@@ -35,8 +32,7 @@
 			<a class="flex gap-4 px-5 py-3 hover:bg-(--work-soft)" href="/shots/{shot.id}"
 				><strong>S{shot.number}</strong><span>{shot.masterName}</span><span class="soft"
 					>{shot.copies} {shot.copies === 1 ? 'copy' : 'copies'}</span
-				></a
-			>
+				></a>
 		</li>
 	{:else}
 		<li class="p-5"><a class="plain" href="/shots/new">Size a shot first</a></li>

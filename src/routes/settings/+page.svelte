@@ -20,13 +20,7 @@
 <PageHead title="Workshop" about="What holds for every shot until a shot says otherwise." />
 
 <section class="slab mb-5 p-5">
-	<form
-		method="POST"
-		action="?/theme"
-		use:plainEnhance
-		class="flex flex-wrap items-end gap-3"
-		aria-label="Light or dark"
-	>
+	<form method="POST" action="?/theme" use:plainEnhance class="flex flex-wrap items-end gap-3" aria-label="Light or dark">
 		<span class="label self-center">This device shows</span>
 		{#each [['light', 'Light'], ['dark', 'Dark'], ['system', 'As the device']] as const as [value, label] (value)}
 			<Button
@@ -34,8 +28,7 @@
 				name="theme"
 				{value}
 				color={data.theme === value ? 'primary' : 'alternative'}
-				aria-pressed={data.theme === value}>{label}</Button
-			>
+				aria-pressed={data.theme === value}>{label}</Button>
 		{/each}
 	</form>
 </section>
@@ -50,48 +43,37 @@
 			options={[
 				{ value: 'metric', label: 'mm, g, ml, °C' },
 				{ value: 'us', label: 'in, oz, fl oz, °F' }
-			]}
-		/>
+			]} />
 	</div>
 	<h2 class="mt-5 mb-2">Room and bench</h2>
 	<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
-		<QuantityField
-			label="Room temperature"
-			kind="temperature"
-			name="roomTempC"
-			bind:value={$form.roomTempC}
-			error={$errors.roomTempC}
-		/>
+		<QuantityField label="Room temperature" kind="temperature" name="roomTempC" bind:value={$form.roomTempC} error={$errors.roomTempC} />
 		<QuantityField
 			label="Relative humidity"
 			kind="percent"
 			name="relativeHumidity"
 			bind:value={$form.relativeHumidity}
-			error={$errors.relativeHumidity}
-		/>
+			error={$errors.relativeHumidity} />
 		<QuantityField
 			label="Altitude in metres"
 			kind="number"
 			name="altitudeM"
 			bind:value={$form.altitudeM}
 			error={$errors.altitudeM}
-			hint="thins the air that squeezes bubbles"
-		/>
+			hint="thins the air that squeezes bubbles" />
 		<QuantityField
 			label="Smallest step of the scale"
 			kind="mass"
 			name="scaleResolutionG"
 			bind:value={$form.scaleResolutionG}
-			error={$errors.scaleResolutionG}
-		/>
+			error={$errors.scaleResolutionG} />
 		<QuantityField
 			label="Kept back from pot life"
 			kind="percent"
 			name="marginPercent"
 			bind:value={$form.marginPercent}
 			error={$errors.marginPercent}
-			hint="15 % is a default, no source"
-		/>
+			hint="15 % is a default, no source" />
 	</div>
 	<h2 class="mt-5 mb-2">Pressure pot</h2>
 	<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
@@ -104,36 +86,30 @@
 				() => ($form.potVolumeL === undefined ? undefined : $form.potVolumeL * 1000),
 				(v) => ($form.potVolumeL = (v === undefined ? undefined : v / 1000) as number)
 			}
-			error={$errors.potVolumeL}
-		/>
+			error={$errors.potVolumeL} />
 		<QuantityField
 			label="Rating on the plate, gauge"
 			kind="pressure"
 			name="potRatedGaugeKpa"
 			bind:value={$form.potRatedGaugeKpa}
-			error={$errors.potRatedGaugeKpa}
-		/>
+			error={$errors.potRatedGaugeKpa} />
 		<QuantityField
 			label="You cast at, gauge"
 			kind="pressure"
 			name="potTargetGaugeKpa"
 			bind:value={$form.potTargetGaugeKpa}
-			error={$errors.potTargetGaugeKpa}
-		/>
+			error={$errors.potTargetGaugeKpa} />
 		<QuantityField
 			label="Compressor delivers"
 			kind="flow"
 			name="freeAirLPerMin"
 			bind:value={$form.freeAirLPerMin}
 			error={$errors.freeAirLPerMin}
-			hint="free air, not displacement"
-		/>
+			hint="free air, not displacement" />
 	</div>
 	<div class="mt-3"><Caution topics={['pressure']} /></div>
 	<div class="mt-4 flex items-center gap-4">
-		<Button type="submit" size="lg" disabled={$submitting}
-			>{$submitting ? 'Saving' : 'Save the workshop'}</Button
-		>
+		<Button type="submit" size="lg" disabled={$submitting}>{$submitting ? 'Saving' : 'Save the workshop'}</Button>
 		<span role="status" class="font-semibold text-(--work)">{$message ?? ''}</span>
 	</div>
 </form>

@@ -8,10 +8,7 @@
 	const units = useUnits();
 </script>
 
-<PageHead
-	title="Shelf"
-	about="Resins and rubbers as their sheets describe them. The sheet of your own batch comes first."
-/>
+<PageHead title="Shelf" about="Resins and rubbers as their sheets describe them. The sheet of your own batch comes first." />
 
 <section class="mb-7">
 	<div class="mb-2 flex items-end justify-between">
@@ -22,34 +19,24 @@
 		<table class="bench">
 			<thead
 				><tr
-					><th>Resin</th><th class="num">Pot life</th><th class="num">Demould</th><th>Sets</th><th class="num"
-						>A : B by weight</th
-					><th class="num">A : B by volume</th><th class="num">Viscosity</th></tr
-				></thead
-			>
+					><th>Resin</th><th class="num">Pot life</th><th class="num">Demould</th><th>Sets</th><th class="num">A : B by weight</th><th
+						class="num">A : B by volume</th
+					><th class="num">Viscosity</th></tr
+				></thead>
 			<tbody>
 				{#each data.resins as { id, record, ratios } (id)}
 					<tr>
 						<td
-							><a class="plain font-semibold" href="/shelf/resins/{id}">{record.name}</a><br /><span
-								class="soft text-[0.9rem]">{record.family}</span
-							></td
-						>
+							><a class="plain font-semibold" href="/shelf/resins/{id}">{record.name}</a><br /><span class="soft text-[0.9rem]"
+								>{record.family}</span
+							></td>
 						<td class="num text-[1.15rem] font-bold"
-							>{units.show(
-								record.potLifeS ?? record.referenceGelS,
-								'time'
-							)}{#if record.potLifeS === undefined}<span class="soft block text-[0.85rem] font-normal"
-									>gel at {record.referencePercent} %</span
-								>{/if}</td
-						>
+							>{units.show(record.potLifeS ?? record.referenceGelS, 'time')}{#if record.potLifeS === undefined}<span
+									class="soft block text-[0.85rem] font-normal">gel at {record.referencePercent} %</span
+								>{/if}</td>
 						<td class="num text-[1.15rem] font-bold">{units.show(record.demouldS, 'time')}</td>
 						<td>{record.character}</td>
-						<td class="num"
-							>{ratios
-								? `100 : ${digits(ratios.weightB, 1)}`
-								: `${digits(record.catalystPercent ?? 0)} % catalyst`}</td
-						>
+						<td class="num">{ratios ? `100 : ${digits(ratios.weightB, 1)}` : `${digits(record.catalystPercent ?? 0)} % catalyst`}</td>
 						<td class="num">{ratios ? `100 : ${digits(ratios.volumeB, 1)}` : '–'}</td>
 						<td class="num soft">{units.show(record.viscosityMpaS, 'viscosity')}</td>
 					</tr>
@@ -66,36 +53,26 @@
 	<div class="slab overflow-x-auto">
 		<table class="bench">
 			<thead
-				><tr
-					><th>Tin</th><th>Lot</th><th class="num">Left</th><th class="num">Open for</th><th class="num"
-						>Openings</th
-					><th>State</th></tr
-				></thead
-			>
+				><tr><th>Tin</th><th>Lot</th><th class="num">Left</th><th class="num">Open for</th><th class="num">Openings</th><th>State</th></tr
+				></thead>
 			<tbody>
 				{#each data.tins as tin (tin.id)}
 					<tr>
 						<td
 							><a class="plain font-semibold" href="/shelf/containers/{tin.id}">{tin.materialName}</a>
-							<strong>{tin.record.part === 'whole' ? '' : tin.record.part}</strong></td
-						>
+							<strong>{tin.record.part === 'whole' ? '' : tin.record.part}</strong></td>
 						<td class="soft">{tin.record.lot}</td>
 						<td class={['num text-[1.15rem] font-bold', tin.low && 'text-(--hot)']}
-							>{tin.emptied ? 'empty' : units.show(tin.remainingG, 'mass')}{#if tin.low}<span
-									class="block text-[0.85rem] font-normal">running out</span
-								>{/if}</td
-						>
-						<td class="num"
-							>{tin.health.openDays === undefined ? '–' : `${Math.round(tin.health.openDays)} d`}</td
-						>
+							>{tin.emptied ? 'empty' : units.show(tin.remainingG, 'mass')}{#if tin.low}<span class="block text-[0.85rem] font-normal"
+									>running out</span
+								>{/if}</td>
+						<td class="num">{tin.health.openDays === undefined ? '–' : `${Math.round(tin.health.openDays)} d`}</td>
 						<td class="num">{tin.openings}</td>
 						<td
-							>{#if tin.health.level === 'fine'}fine{:else}<strong class="text-(--hot)"
-									>{tin.health.level}</strong
-								>: {tin.health.reasons.join('; ')}{/if}{#if tin.rateFactor !== null}<span
-									class="soft block text-[0.87rem]">× {digits(tin.rateFactor)} of its sheet</span
-								>{/if}</td
-						>
+							>{#if tin.health.level === 'fine'}fine{:else}<strong class="text-(--hot)">{tin.health.level}</strong>: {tin.health.reasons.join(
+									'; '
+								)}{/if}{#if tin.rateFactor !== null}<span class="soft block text-[0.87rem]">× {digits(tin.rateFactor)} of its sheet</span
+								>{/if}</td>
 					</tr>
 				{:else}<tr
 						><td colspan="6" class="soft py-6!"
@@ -115,20 +92,16 @@
 		<table class="bench">
 			<thead
 				><tr
-					><th>Rubber</th><th class="num">Working time</th><th class="num">Demould</th><th class="num"
-						>A : B</th
-					><th class="num">Density</th><th class="num">Viscosity</th><th class="num">Shore A</th></tr
-				></thead
-			>
+					><th>Rubber</th><th class="num">Working time</th><th class="num">Demould</th><th class="num">A : B</th><th class="num">Density</th
+					><th class="num">Viscosity</th><th class="num">Shore A</th></tr
+				></thead>
 			<tbody>
 				{#each data.rubbers as { id, record } (id)}
 					<tr>
 						<td
-							><a class="plain font-semibold" href="/shelf/rubbers/{id}">{record.name}</a><br /><span
-								class="soft text-[0.9rem]"
+							><a class="plain font-semibold" href="/shelf/rubbers/{id}">{record.name}</a><br /><span class="soft text-[0.9rem]"
 								>{record.cureKind === 'addition' ? 'platinum (addition)' : 'tin (condensation)'}</span
-							></td
-						>
+							></td>
 						<td class="num text-[1.15rem] font-bold">{units.show(record.workingTimeS, 'time')}</td>
 						<td class="num text-[1.15rem] font-bold">{units.show(record.cureTimeS, 'time')}</td>
 						<td class="num">{digits(record.ratioA)} : {digits(record.ratioB)} {record.ratioBy}</td>
@@ -148,23 +121,17 @@
 	</div>
 	<div class="slab overflow-x-auto">
 		<table class="bench">
-			<thead
-				><tr><th>Filler</th><th class="num">Solid</th><th class="num">Loose</th><th class="num">Grain</th></tr
-				></thead
-			>
+			<thead><tr><th>Filler</th><th class="num">Solid</th><th class="num">Loose</th><th class="num">Grain</th></tr></thead>
 			<tbody>
 				{#each data.fillers as { id, record } (id)}
 					<tr>
 						<td
-							><a class="plain font-semibold" href="/shelf/fillers/{id}">{record.name}</a><br /><span
-								class="soft text-[0.9rem]">{record.family}</span
-							></td
-						>
+							><a class="plain font-semibold" href="/shelf/fillers/{id}">{record.name}</a><br /><span class="soft text-[0.9rem]"
+								>{record.family}</span
+							></td>
 						<td class="num">{units.show(record.densityGPerMl, 'density')}</td>
 						<td class="num">{units.show(record.bulkDensityGPerMl, 'density')}</td>
-						<td class="num soft"
-							>{record.grainMm === undefined ? '–' : units.show(record.grainMm, 'length')}</td
-						>
+						<td class="num soft">{record.grainMm === undefined ? '–' : units.show(record.grainMm, 'length')}</td>
 					</tr>
 				{:else}<tr><td colspan="4" class="soft py-6!">No filler yet.</td></tr>{/each}
 			</tbody>

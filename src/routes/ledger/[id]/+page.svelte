@@ -60,8 +60,7 @@
 
 <PageHead
 	title="{data.pull.masterName}, pull {data.pull.pullNumber} of M{data.pull.mouldNumber}"
-	about={wallTime(data.pull.combinedAt.getTime(), data.nowMs)}
-/>
+	about={wallTime(data.pull.combinedAt.getTime(), data.nowMs)} />
 <div class="grid items-start gap-5 lg:grid-cols-[1fr_24rem]">
 	<section class="slab p-5">
 		<h2>Planned and real</h2>
@@ -71,10 +70,8 @@
 			<tbody>
 				{#each rows as row (row.what)}
 					<tr
-						><td>{row.what}</td><td class="num">{row.planned}</td><td
-							class={['num font-bold', row.late && 'text-(--hot)']}>{row.real}</td
-						></tr
-					>
+						><td>{row.what}</td><td class="num">{row.planned}</td><td class={['num font-bold', row.late && 'text-(--hot)']}>{row.real}</td
+						></tr>
 				{/each}
 			</tbody>
 		</table>
@@ -82,9 +79,8 @@
 		<ol class="text-[0.95rem]">
 			{#each data.events as event (event.id)}
 				<li class="grid grid-cols-[5.5rem_1fr] gap-3 border-t border-(--line) py-1.5">
-					<time class="soft" datetime={new Date(event.atMs).toISOString()}
-						>{new Date(event.atMs).toLocaleTimeString('en-GB')}</time
-					><span>{say(event)}</span>
+					<time class="soft" datetime={new Date(event.atMs).toISOString()}>{new Date(event.atMs).toLocaleTimeString('en-GB')}</time><span
+						>{say(event)}</span>
 				</li>
 			{/each}
 		</ol>
@@ -104,8 +100,7 @@
 		<Answer
 			label="Shot"
 			value={units.show(body.massG, 'mass')}
-			note="{data.pull.resinName}, cup {body.batchIndex + 1} of {body.batchCount}"
-		/>
+			note="{data.pull.resinName}, cup {body.batchIndex + 1} of {body.batchCount}" />
 		<dl class="grid grid-cols-2 gap-3">
 			<div>
 				<dt class="soft text-[0.9rem]">Room</dt>
@@ -126,14 +121,9 @@
 				</div>
 			{/if}
 		</dl>
-		{#if !body.conditionsRead}<p class="soft">
-				Temperatures and humidity are the planned ones: none were read at the bench.
-			</p>{/if}
+		{#if !body.conditionsRead}<p class="soft">Temperatures and humidity are the planned ones: none were read at the bench.</p>{/if}
 		<p class="flex gap-4">
-			<a class="plain" href="/moulds/{data.pull.mouldId}">The mould</a><a
-				class="plain"
-				href="/shots/{data.shotId}">The shot</a
-			>
+			<a class="plain" href="/moulds/{data.pull.mouldId}">The mould</a><a class="plain" href="/shots/{data.shotId}">The shot</a>
 		</p>
 	</aside>
 </div>

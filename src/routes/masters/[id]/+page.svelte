@@ -10,9 +10,7 @@
 
 <PageHead title={data.master.record.name} about="Master">
 	{#snippet actions()}
-		<Button href="/moulds/new?master={data.master.id}" size="lg" color={active ? 'alternative' : 'primary'}
-			>Plan a mould</Button
-		>
+		<Button href="/moulds/new?master={data.master.id}" size="lg" color={active ? 'alternative' : 'primary'}>Plan a mould</Button>
 		{#if active}<Button href="/shots/new?master={data.master.id}" size="lg">Size a shot</Button>{/if}
 	{/snippet}
 </PageHead>
@@ -20,9 +18,7 @@
 	<p class="mb-4 flex flex-wrap items-center gap-3">
 		<span class="label">Moulds</span>
 		{#each data.moulds as mould (mould.id)}
-			<a class="plain font-semibold" href="/moulds/{mould.id}">M{mould.number} {mould.label}</a><Tag
-				word={mould.state}
-			/>
+			<a class="plain font-semibold" href="/moulds/{mould.id}">M{mould.number} {mould.label}</a><Tag word={mould.state} />
 		{/each}
 	</p>
 {/if}

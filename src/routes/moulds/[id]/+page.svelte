@@ -14,47 +14,28 @@
 	const backWords = { active: 'Take it back into use', retired: 'Retire it', new: '' };
 </script>
 
-<PageHead
-	title="M{mould.number} {mould.label}"
-	about="One-piece block round {mould.masterName}, {counted(mould.pulls, 'pull')}"
->
+<PageHead title="M{mould.number} {mould.label}" about="One-piece block round {mould.masterName}, {counted(mould.pulls, 'pull')}">
 	{#snippet actions()}
 		{#if mould.state === 'new' && !mould.pouredAt}
 			<form method="POST" action="?/pour" use:enhance>
-				<input type="hidden" name="version" value={mould.version} /><Button type="submit" size="lg"
-					>Rubber is poured now</Button
-				>
+				<input type="hidden" name="version" value={mould.version} /><Button type="submit" size="lg">Rubber is poured now</Button>
 			</form>
 		{/if}
 		{#each data.next as state (state)}
 			<form method="POST" action="?/state" use:enhance>
-				<input type="hidden" name="version" value={mould.version} /><input
-					type="hidden"
-					name="state"
-					value={state}
-				/>
-				<Button
-					type="submit"
-					size="lg"
-					color={state === 'active' && mould.pouredAt ? 'primary' : 'alternative'}
-					>{mould.state === 'retired' ? backWords[state] : words[state]}</Button
-				>
+				<input type="hidden" name="version" value={mould.version} /><input type="hidden" name="state" value={state} />
+				<Button type="submit" size="lg" color={state === 'active' && mould.pouredAt ? 'primary' : 'alternative'}
+					>{mould.state === 'retired' ? backWords[state] : words[state]}</Button>
 			</form>
 		{/each}
-		{#if mould.state === 'active'}<Button href="/shots/new?mould={mould.id}" size="lg">Size a shot</Button
-			>{/if}
+		{#if mould.state === 'active'}<Button href="/shots/new?mould={mould.id}" size="lg">Size a shot</Button>{/if}
 	{/snippet}
 </PageHead>
 {#if refused}<p class="mb-3 font-semibold text-(--harm)" role="alert">{refused}</p>{/if}
 <p class="mb-4 flex flex-wrap items-center gap-3">
 	<Tag word={mould.state} />
 	{#if mould.pouredAt && mould.readyAt}
-		<span
-			>Poured {wallTime(mould.pouredAt.getTime(), data.nowMs)}, ready {wallTime(
-				mould.readyAt.getTime(),
-				data.nowMs
-			)}</span
-		>
+		<span>Poured {wallTime(mould.pouredAt.getTime(), data.nowMs)}, ready {wallTime(mould.readyAt.getTime(), data.nowMs)}</span>
 	{:else}
 		<span class="soft">The rubber is not poured yet.</span>
 	{/if}
@@ -67,15 +48,13 @@
 		rubbers={data.rubbers}
 		nowMs={data.nowMs}
 		fixed={mould.pouredAt !== null}
-		submit="Save changes"
-	/>
+		submit="Save changes" />
 {/key}
 {#if data.pulls.pulls.length > 0}
 	<h2 class="mt-6 mb-2">Last pulls</h2>
 	<PullTable pulls={data.pulls.pulls} nowMs={data.nowMs} showMould={false} />
 	<p class="mt-2">
 		<a class="plain" href="/ledger?mould={mould.id}"
-			>{data.pulls.total === 1 ? 'Its one pull' : `All ${data.pulls.total} pulls`} in the ledger</a
-		>
+			>{data.pulls.total === 1 ? 'Its one pull' : `All ${data.pulls.total} pulls`} in the ledger</a>
 	</p>
 {/if}

@@ -10,24 +10,17 @@
 	let { data, form } = $props();
 	const units = useUnits();
 	const batches = $derived(data.shot.planned.shot.batches);
-	const pourOf = (index: number) =>
-		data.pours.find((p) => p.batchIndex === index && p.status !== 'abandoned');
+	const pourOf = (index: number) => data.pours.find((p) => p.batchIndex === index && p.status !== 'abandoned');
 	const next = $derived(batches.findIndex((_, i) => !pourOf(i)));
 </script>
 
 <PageHead
 	title="Shot S{data.shot.number}: {data.master.name}"
-	about="{data.shot.inputs.copies} {data.shot.inputs.copies === 1 ? 'copy' : 'copies'} in {data.resin.name}"
-/>
+	about="{data.shot.inputs.copies} {data.shot.inputs.copies === 1 ? 'copy' : 'copies'} in {data.resin.name}" />
 {#if form?.refused}<p class="mb-3 font-semibold text-(--harm)" role="alert">{form.refused}</p>{/if}
 {#if batches[0]}
 	<section class="slab mb-5 px-5 pt-4 pb-3" aria-label="Steps against pot life">
-		<Fuse
-			steps={batches[0].steps}
-			potLifeS={batches[0].potLifeS}
-			usableS={batches[0].budget.usableS}
-			slackS={batches[0].slackS}
-		/>
+		<Fuse steps={batches[0].steps} potLifeS={batches[0].potLifeS} usableS={batches[0].budget.usableS} slackS={batches[0].slackS} />
 	</section>
 {/if}
 <div class="grid items-start gap-5 lg:grid-cols-[1fr_27rem]">
@@ -37,29 +30,20 @@
 			{#each batches as batch, i (i)}
 				{@const pour = pourOf(i)}
 				<li class="flex flex-wrap items-center gap-x-5 gap-y-2 border-t border-(--line) py-3">
-					<span
-						class="grid size-9 place-items-center rounded-full border-[1.5px] border-(--line-strong) font-bold"
-						>{i + 1}</span
-					>
+					<span class="grid size-9 place-items-center rounded-full border-[1.5px] border-(--line-strong) font-bold">{i + 1}</span>
 					<span class="text-[1.35rem] font-bold">{units.show(batch.massG, 'mass')}</span>
 					<span class="soft"
 						>{batch.copies}
-						{batch.copies === 1 ? 'copy' : 'copies'} · slack {units.show(batch.slackS, 'time')}</span
-					>
+						{batch.copies === 1 ? 'copy' : 'copies'} · slack {units.show(batch.slackS, 'time')}</span>
 					<span class="ml-auto flex items-center gap-3">
 						{#if pour}
 							<Tag word={pour.status} />
-							<Button
-								href="/pour/{pour.id}"
-								color={pour.status === 'open' ? 'primary' : 'alternative'}
-								size="lg">{pour.status === 'open' ? 'Back to the pour' : 'See it'}</Button
-							>
+							<Button href="/pour/{pour.id}" color={pour.status === 'open' ? 'primary' : 'alternative'} size="lg"
+								>{pour.status === 'open' ? 'Back to the pour' : 'See it'}</Button>
 						{:else}
 							<form method="POST" action="?/pour" use:enhance>
 								<input type="hidden" name="batch" value={i} />
-								<Button type="submit" size="lg" color={i === next ? 'primary' : 'alternative'}
-									>Pour this cup</Button
-								>
+								<Button type="submit" size="lg" color={i === next ? 'primary' : 'alternative'}>Pour this cup</Button>
 							</form>
 						{/if}
 					</span>
@@ -68,15 +52,11 @@
 		</ol>
 		<p class="mt-3 flex flex-wrap items-center gap-x-3 gap-y-1">
 			<span class="label">Moulds</span>
-			{#each data.moulds as mould (mould.id)}<a class="plain" href="/moulds/{mould.id}"
-					><strong>M{mould.number}</strong> {mould.label}</a
+			{#each data.moulds as mould (mould.id)}<a class="plain" href="/moulds/{mould.id}"><strong>M{mould.number}</strong> {mould.label}</a
 				>{/each}
 		</p>
 		<p class="soft mt-2">
-			Resin {units.show(data.shot.inputs.startTempC, 'temperature')}, mould {units.show(
-				data.shot.inputs.mouldTempC,
-				'temperature'
-			)}, room
+			Resin {units.show(data.shot.inputs.startTempC, 'temperature')}, mould {units.show(data.shot.inputs.mouldTempC, 'temperature')}, room
 			{units.show(data.shot.inputs.roomTempC, 'temperature')}, {data.shot.inputs.relativeHumidity} % humidity.
 		</p>
 	</section>

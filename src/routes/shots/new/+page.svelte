@@ -37,8 +37,7 @@
 	const short = $derived.by(() => {
 		if (!planned) return [];
 		const need = (part: 'a' | 'b') => planned!.shot.batches.reduce((sum, b) => sum + b[part].massG, 0);
-		const left = (parts: string[]) =>
-			tins.filter((t) => parts.includes(t.part)).reduce((sum, t) => sum + t.remainingG, 0);
+		const left = (parts: string[]) => tins.filter((t) => parts.includes(t.part)).reduce((sum, t) => sum + t.remainingG, 0);
 		const has = (parts: string[]) => tins.some((t) => parts.includes(t.part));
 		return [
 			{ name: 'A', needG: need('a'), leftG: left(['A', 'whole']), known: has(['A', 'whole']) },
@@ -95,19 +94,11 @@
 	);
 </script>
 
-<PageHead
-	title="Size a shot"
-	about="Solid: cavity, sprue and what stays in the cup, against the time that the resin gives."
-/>
+<PageHead title="Size a shot" about="Solid: cavity, sprue and what stays in the cup, against the time that the resin gives." />
 {#if planned}
 	{@const first = planned.shot.batches[0]!}
 	<section class="slab mb-5 px-5 pt-4 pb-3" aria-label="Steps against pot life">
-		<Fuse
-			steps={first.steps}
-			potLifeS={first.potLifeS}
-			usableS={first.budget.usableS}
-			slackS={first.slackS}
-		/>
+		<Fuse steps={first.steps} potLifeS={first.potLifeS} usableS={first.budget.usableS} slackS={first.slackS} />
 	</section>
 {/if}
 <form method="POST" use:enhance class="grid items-start gap-5 lg:grid-cols-[1fr_27rem]">
@@ -121,8 +112,7 @@
 				placeholder="Choose a master"
 				options={data.masters.map((m) => ({ value: m.id, label: m.record.name }))}
 				error={$errors.masterId}
-				hint={master ? `${units.show(master.volumeMl, 'volume')} a copy` : ''}
-			/>
+				hint={master ? `${units.show(master.volumeMl, 'volume')} a copy` : ''} />
 			<ChoiceField
 				label="Resin"
 				name="resinId"
@@ -132,62 +122,45 @@
 				error={$errors.resinId}
 				hint={resin
 					? `${resin.record.character}, pot life ${units.show(resin.record.potLifeS ?? resin.record.referenceGelS, 'time')}`
-					: ''}
-			/>
+					: ''} />
 		</div>
 		<fieldset aria-describedby="moulds-note">
 			<legend class="label">Moulds that stand ready</legend>
 			<div class="mt-1 flex flex-wrap gap-2">
 				{#each moulds as mould (mould.id)}
 					<label
-						class="flex min-h-[2.65rem] cursor-pointer items-center gap-2 rounded-lg border-[1.5px] border-(--line-strong) px-3 font-semibold has-checked:border-(--work) has-checked:bg-(--work-soft)"
-					>
+						class="flex min-h-[2.65rem] cursor-pointer items-center gap-2 rounded-lg border-[1.5px] border-(--line-strong) px-3 font-semibold has-checked:border-(--work) has-checked:bg-(--work-soft)">
 						<Checkbox
 							checked={$form.mouldIds.includes(mould.id)}
-							onchange={(e: Event) => toggleMould(mould.id, (e.currentTarget as HTMLInputElement).checked)}
-						/>
+							onchange={(e: Event) => toggleMould(mould.id, (e.currentTarget as HTMLInputElement).checked)} />
 						M{mould.number} <span class="soft font-normal">{counted(mould.pulls, 'pull')}</span>
 					</label>
 				{:else}
 					<p class="soft">
-						{#if master}This master has no active mould. <a
-								class="plain"
-								href="/moulds/new?master={master.id}">Plan one</a
-							> or take one into use.{:else}Choose the piece first.{/if}
+						{#if master}This master has no active mould. <a class="plain" href="/moulds/new?master={master.id}">Plan one</a> or take one into
+							use.{:else}Choose the piece first.{/if}
 					</p>
 				{/each}
 			</div>
-			<p
-				id="moulds-note"
-				class="mt-0.5 min-h-[1.35rem] text-[0.87rem] font-semibold text-(--harm)"
-				aria-live="polite"
-			>
+			<p id="moulds-note" class="mt-0.5 min-h-[1.35rem] text-[0.87rem] font-semibold text-(--harm)" aria-live="polite">
 				{mouldProblem}
 			</p>
 		</fieldset>
 		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
-			<QuantityField
-				label="Copies"
-				kind="number"
-				name="copies"
-				bind:value={$form.copies}
-				error={problemAt('copies')}
-			/>
+			<QuantityField label="Copies" kind="number" name="copies" bind:value={$form.copies} error={problemAt('copies')} />
 			<QuantityField
 				label="Sprue and vents, each"
 				kind="volume"
 				name="sprueVolumeMl"
 				bind:value={$form.sprueVolumeMl}
-				error={problemAt('sprueVolumeMl')}
-			/>
+				error={problemAt('sprueVolumeMl')} />
 			<QuantityField
 				label="Thinnest section"
 				kind="length"
 				name="sectionMm"
 				bind:value={$form.sectionMm}
 				error={problemAt('sectionMm')}
-				hint="sets the demould"
-			/>
+				hint="sets the demould" />
 		</div>
 		<div class="grid items-start gap-x-5 gap-y-1 sm:grid-cols-3">
 			<div class="sm:col-span-2">
@@ -198,8 +171,7 @@
 					options={[
 						{ value: 'film', label: 'A film, by viscosity' },
 						{ value: 'percent', label: 'A fixed share' }
-					]}
-				/>
+					]} />
 			</div>
 			{#if $form.lossBy === 'percent'}
 				<QuantityField
@@ -208,81 +180,38 @@
 					name="lossPercent"
 					bind:value={$form.lossPercent}
 					error={problemAt('lossPercent')}
-					hint="10–20 % for a small one"
-				/>
+					hint="10–20 % for a small one" />
 			{/if}
 		</div>
 		<h2 class="mt-4 mb-2">Hands and clock</h2>
 		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
-			<QuantityField
-				label="Mixing"
-				kind="time"
-				name="mixS"
-				bind:value={$form.mixS}
-				error={problemAt('mixS')}
-			/>
-			<QuantityField
-				label="Pouring one copy"
-				kind="time"
-				name="pourS"
-				bind:value={$form.pourS}
-				error={problemAt('pourS')}
-			/>
+			<QuantityField label="Mixing" kind="time" name="mixS" bind:value={$form.mixS} error={problemAt('mixS')} />
+			<QuantityField label="Pouring one copy" kind="time" name="pourS" bind:value={$form.pourS} error={problemAt('pourS')} />
 			{#if $form.usePot}
-				<QuantityField
-					label="Load and close"
-					kind="time"
-					name="loadS"
-					bind:value={$form.loadS}
-					error={problemAt('loadS')}
-				/>
+				<QuantityField label="Load and close" kind="time" name="loadS" bind:value={$form.loadS} error={problemAt('loadS')} />
 			{/if}
 		</div>
 		<label class="flex min-h-[2.65rem] w-fit cursor-pointer items-center gap-2 font-semibold">
 			<Checkbox bind:checked={$form.usePot} />
-			Cure it in the pressure pot ({data.settings.potName}, {units.show(
-				data.settings.potTargetGaugeKpa,
-				'pressure'
-			)})
+			Cure it in the pressure pot ({data.settings.potName}, {units.show(data.settings.potTargetGaugeKpa, 'pressure')})
 		</label>
 		<p class="min-h-[1.35rem] text-[0.87rem] font-semibold text-(--harm)" aria-live="polite">
 			{problemAt('usePot')?.[0] ?? ''}
 		</p>
 		<h2 class="mt-2 mb-2">Temperatures and air</h2>
 		<div class="grid grid-cols-2 gap-x-5 gap-y-1 sm:grid-cols-4">
-			<QuantityField
-				label="Resin"
-				kind="temperature"
-				name="startTempC"
-				bind:value={$form.startTempC}
-				error={problemAt('startTempC')}
-			/>
-			<QuantityField
-				label="Mould"
-				kind="temperature"
-				name="mouldTempC"
-				bind:value={$form.mouldTempC}
-				error={problemAt('mouldTempC')}
-			/>
-			<QuantityField
-				label="Room"
-				kind="temperature"
-				name="roomTempC"
-				bind:value={$form.roomTempC}
-				error={problemAt('roomTempC')}
-			/>
+			<QuantityField label="Resin" kind="temperature" name="startTempC" bind:value={$form.startTempC} error={problemAt('startTempC')} />
+			<QuantityField label="Mould" kind="temperature" name="mouldTempC" bind:value={$form.mouldTempC} error={problemAt('mouldTempC')} />
+			<QuantityField label="Room" kind="temperature" name="roomTempC" bind:value={$form.roomTempC} error={problemAt('roomTempC')} />
 			<QuantityField
 				label="Humidity"
 				kind="percent"
 				name="relativeHumidity"
 				bind:value={$form.relativeHumidity}
 				error={problemAt('relativeHumidity')}
-				hint={dew === undefined ? '' : `dew point ${units.show(dew, 'temperature')}`}
-			/>
+				hint={dew === undefined ? '' : `dew point ${units.show(dew, 'temperature')}`} />
 		</div>
-		<Button type="submit" size="lg" class="mt-3" disabled={$submitting}
-			>{$submitting ? 'Saving' : 'Keep this shot'}</Button
-		>
+		<Button type="submit" size="lg" class="mt-3" disabled={$submitting}>{$submitting ? 'Saving' : 'Keep this shot'}</Button>
 	</div>
 	<aside class="slab flex flex-col gap-4 p-5" aria-live="polite">
 		{#if planned}
@@ -292,8 +221,7 @@
 						code: `short-${p.name}`,
 						message: `The shelf holds ${units.show(p.leftG, 'mass')} of ${p.name} and this order takes ${units.show(p.needG, 'mass')}.`,
 						action: 'Fewer copies, or open another tin.'
-					}))}
-				/>
+					}))} />
 			{/if}
 			<ShotResult {planned} />
 			{#if resin}<Warnings warnings={resinAndMould(resin.record.family)} />{/if}
@@ -301,9 +229,7 @@
 		{:else if problems.length > 0}
 			<p class="font-semibold text-(--harm)">{problems[0]!.message}</p>
 		{:else}
-			<p class="soft">
-				Choose a piece, a mould and a resin: the shot appears here, with the time it leaves you.
-			</p>
+			<p class="soft">Choose a piece, a mould and a resin: the shot appears here, with the time it leaves you.</p>
 		{/if}
 	</aside>
 </form>

@@ -25,19 +25,14 @@
 </script>
 
 <PageHead
-	title={tin
-		? `${tin.materialName}, ${tin.record.part === 'whole' ? 'whole' : `part ${tin.record.part}`}`
-		: 'A new tin'}
-	about={tin?.record.lot ? `Lot ${tin.record.lot}` : 'What stands on the shelf, by the tin.'}
->
+	title={tin ? `${tin.materialName}, ${tin.record.part === 'whole' ? 'whole' : `part ${tin.record.part}`}` : 'A new tin'}
+	about={tin?.record.lot ? `Lot ${tin.record.lot}` : 'What stands on the shelf, by the tin.'}>
 	{#snippet actions()}
 		{#if tin}
 			<form method="POST" action="?/emptied" use:plainEnhance>
 				<input type="hidden" name="version" value={tin.version} />
 				<input type="hidden" name="emptied" value={tin.emptied ? '0' : '1'} />
-				<Button type="submit" size="lg" color="alternative"
-					>{tin.emptied ? 'Back into use' : 'It is empty'}</Button
-				>
+				<Button type="submit" size="lg" color="alternative">{tin.emptied ? 'Back into use' : 'It is empty'}</Button>
 			</form>
 		{/if}
 	{/snippet}
@@ -52,8 +47,7 @@
 				bind:value={$form.materialId}
 				placeholder="Choose a material"
 				options={data.materials.map((m) => ({ value: m.id, label: m.name }))}
-				error={$errors.materialId}
-			/>
+				error={$errors.materialId} />
 			<Segments
 				label="It holds"
 				name="part"
@@ -62,23 +56,15 @@
 					{ value: 'A', label: 'Part A' },
 					{ value: 'B', label: 'Part B' },
 					{ value: 'whole', label: 'The whole' }
-				]}
-			/>
-			<QuantityField
-				label="Full, it held"
-				kind="mass"
-				name="sizeG"
-				bind:value={$form.sizeG}
-				error={$errors.sizeG}
-			/>
+				]} />
+			<QuantityField label="Full, it held" kind="mass" name="sizeG" bind:value={$form.sizeG} error={$errors.sizeG} />
 			<QuantityField
 				label="In it now, weighed"
 				kind="mass"
 				name="weighedG"
 				bind:value={$form.weighedG}
 				error={$errors.weighedG}
-				hint="without the tin"
-			/>
+				hint="without the tin" />
 			<TextField label="Lot" name="lot" bind:value={$form.lot} error={$errors.lot} />
 			<QuantityField
 				label="Opened so often"
@@ -86,8 +72,7 @@
 				name="openings"
 				bind:value={$form.openings}
 				error={$errors.openings}
-				hint="pours count themselves"
-			/>
+				hint="pours count themselves" />
 			<DayField label="Opened on" name="openedOn" bind:value={$form.openedOn} error={$errors.openedOn} />
 			<DayField label="Use by" name="useBy" bind:value={$form.useBy} error={$errors.useBy} />
 		</div>
@@ -95,9 +80,7 @@
 			<Checkbox bind:checked={$form.flushed} /> Flushed with dry gas each time before it is closed
 		</label>
 		<div class="mt-3 flex items-center gap-4">
-			<Button type="submit" size="lg" disabled={$submitting}
-				>{$submitting ? 'Saving' : 'Keep this tin'}</Button
-			>
+			<Button type="submit" size="lg" disabled={$submitting}>{$submitting ? 'Saving' : 'Keep this tin'}</Button>
 			<span role="status" class="font-semibold text-(--work)">{$message ?? ''}</span>
 		</div>
 	</form>
@@ -106,16 +89,13 @@
 			<Answer
 				label="Left in it"
 				value={units.show(tin.remainingG, 'mass')}
-				note={tin.emptied ? 'marked empty' : units.other(tin.remainingG, 'mass')}
-			/>
+				note={tin.emptied ? 'marked empty' : units.other(tin.remainingG, 'mass')} />
 			<div>
 				<p class="label">{words[data.health.level]}</p>
 				<p class={data.health.level === 'fine' ? 'soft' : 'text-(--hot)'}>
 					{data.health.reasons.join('; ') || 'nothing speaks against it'}
 				</p>
-				<p class="soft mt-1 text-[0.87rem]">
-					Days and openings are common practice, no source. The use-by date of the maker comes first.
-				</p>
+				<p class="soft mt-1 text-[0.87rem]">Days and openings are common practice, no source. The use-by date of the maker comes first.</p>
 			</div>
 			{#if tin.rateFactor !== null}
 				<div>

@@ -19,14 +19,8 @@
 
 <PageHead
 	title={data.filler?.record.name ?? 'New filler'}
-	about="With both densities: loose as it is scooped, solid as it takes up room."
-/>
-<form
-	method="POST"
-	action={data.filler ? `?version=${data.filler.version}` : undefined}
-	use:enhance
-	class="slab p-5"
->
+	about="With both densities: loose as it is scooped, solid as it takes up room." />
+<form method="POST" action={data.filler ? `?version=${data.filler.version}` : undefined} use:enhance class="slab p-5">
 	<FormErrors errors={$errors._errors} />
 	<div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
 		<TextField label="Name" name="name" bind:value={$form.name} error={$errors.name} />
@@ -35,36 +29,30 @@
 			name="family"
 			bind:value={$form.family}
 			options={fillerRecord.shape.family.options.map((value) => ({ value, label: value }))}
-			error={$errors.family}
-		/>
+			error={$errors.family} />
 		<QuantityField
 			label="Solid density"
 			kind="density"
 			name="densityGPerMl"
 			bind:value={$form.densityGPerMl}
 			error={$errors.densityGPerMl}
-			hint="of the grain itself"
-		/>
+			hint="of the grain itself" />
 		<QuantityField
 			label="Loose density"
 			kind="density"
 			name="bulkDensityGPerMl"
 			bind:value={$form.bulkDensityGPerMl}
 			error={$errors.bulkDensityGPerMl}
-			hint="weigh a level cup of it"
-		/>
+			hint="weigh a level cup of it" />
 		<QuantityField
 			label="Grain size"
 			kind="length"
 			name="grainMm"
 			bind:value={$form.grainMm}
 			error={$errors.grainMm}
-			hint="decides settling"
-		/>
+			hint="decides settling" />
 		<p class="self-center">
-			{Number.isFinite(swell)
-				? `A scoop holds ${digits(swell, 1)} times the room that its grains take in the resin.`
-				: ''}
+			{Number.isFinite(swell) ? `A scoop holds ${digits(swell, 1)} times the room that its grains take in the resin.` : ''}
 		</p>
 		<QuantityField
 			label="Creamy from, scoops to one of B"
@@ -72,24 +60,20 @@
 			name="creamyScoopsPerB"
 			bind:value={$form.creamyScoopsPerB}
 			error={$errors.creamyScoopsPerB}
-			hint="for fibre and silica"
-		/>
+			hint="for fibre and silica" />
 		<QuantityField
 			label="Paste from, scoops to one of B"
 			kind="number"
 			name="pasteScoopsPerB"
 			bind:value={$form.pasteScoopsPerB}
-			error={$errors.pasteScoopsPerB}
-		/>
+			error={$errors.pasteScoopsPerB} />
 	</div>
 	<TextField label="Note" name="note" rows={2} bind:value={$form.note} error={$errors.note} />
 	<p class="mb-4 rounded-lg border-[1.5px] border-(--harm) px-3 py-2">
 		Powders: dust mask or respirator as the safety sheet says; metal dust burns.
 	</p>
 	<div class="flex items-center gap-4">
-		<Button type="submit" size="lg" disabled={$submitting}
-			>{$submitting ? 'Saving' : 'Keep this filler'}</Button
-		>
+		<Button type="submit" size="lg" disabled={$submitting}>{$submitting ? 'Saving' : 'Keep this filler'}</Button>
 		<span role="status" class="font-semibold text-(--work)">{$message ?? ''}</span>
 	</div>
 </form>

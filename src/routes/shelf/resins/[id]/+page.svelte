@@ -43,8 +43,7 @@
 	method="POST"
 	action={data.resin ? `?version=${data.resin.version}` : undefined}
 	use:enhance
-	class="grid gap-5 lg:grid-cols-[1fr_20rem]"
->
+	class="grid gap-5 lg:grid-cols-[1fr_20rem]">
 	<div class="slab p-5">
 		<FormErrors errors={$errors._errors} />
 		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
@@ -54,57 +53,45 @@
 				name="family"
 				bind:value={$form.family}
 				options={FAMILIES.map((value) => ({ value, label: value }))}
-				error={$errors.family}
-			/>
+				error={$errors.family} />
 		</div>
 		{#if catalysed}
 			<h2 class="mt-4 mb-2">Catalyst</h2>
 			<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
-				<QuantityField
-					label="Gel time"
-					kind="time"
-					name="referenceGelS"
-					bind:value={$form.referenceGelS}
-					error={$errors.referenceGelS}
-				/>
+				<QuantityField label="Gel time" kind="time" name="referenceGelS" bind:value={$form.referenceGelS} error={$errors.referenceGelS} />
 				<QuantityField
 					label="with catalyst of"
 					kind="percent"
 					name="referencePercent"
 					bind:value={$form.referencePercent}
-					error={$errors.referencePercent}
-				/>
+					error={$errors.referencePercent} />
 				<QuantityField
 					label="at"
 					kind="temperature"
 					name="referenceTempC"
 					bind:value={$form.referenceTempC}
 					error={$errors.referenceTempC}
-					hint="25 °C unless said"
-				/>
+					hint="25 °C unless said" />
 				<QuantityField
 					label="You use"
 					kind="percent"
 					name="catalystPercent"
 					bind:value={$form.catalystPercent}
 					error={$errors.catalystPercent}
-					hint="of the resin, by weight"
-				/>
+					hint="of the resin, by weight" />
 				<QuantityField
 					label="Density of the catalyst"
 					kind="density"
 					name="catalystDensityGPerMl"
 					bind:value={$form.catalystDensityGPerMl}
-					error={$errors.catalystDensityGPerMl}
-				/>
+					error={$errors.catalystDensityGPerMl} />
 				<QuantityField
 					label="Drops in a millilitre"
 					kind="number"
 					name="dropsPerMl"
 					bind:value={$form.dropsPerMl}
 					error={$errors.dropsPerMl}
-					hint="count with your dropper; {DEFAULT_DROPS_PER_ML} is a default"
-				/>
+					hint="count with your dropper; {DEFAULT_DROPS_PER_ML} is a default" />
 			</div>
 			<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
 				<QuantityField
@@ -112,58 +99,25 @@
 					kind="density"
 					name="densityAGPerMl"
 					bind:value={$form.densityAGPerMl}
-					error={$errors.densityAGPerMl}
-				/>
-				<QuantityField
-					label="Demould"
-					kind="time"
-					name="demouldS"
-					bind:value={$form.demouldS}
-					error={$errors.demouldS}
-				/>
+					error={$errors.densityAGPerMl} />
+				<QuantityField label="Demould" kind="time" name="demouldS" bind:value={$form.demouldS} error={$errors.demouldS} />
 				<QuantityField
 					label="Viscosity"
 					kind="viscosity"
 					name="viscosityMpaS"
 					bind:value={$form.viscosityMpaS}
-					error={$errors.viscosityMpaS}
-				/>
+					error={$errors.viscosityMpaS} />
 			</div>
 		{:else}
 			<h2 class="mt-4 mb-1">Ratio</h2>
 			<p class="soft mb-2">
-				Give it by weight, by volume or both. With both densities the third figure is worked out; a
-				contradiction is refused.
+				Give it by weight, by volume or both. With both densities the third figure is worked out; a contradiction is refused.
 			</p>
 			<div class="grid grid-cols-2 gap-x-5 gap-y-1 sm:grid-cols-4">
-				<QuantityField
-					label="A, weight"
-					kind="number"
-					name="weightA"
-					bind:value={$form.weightA}
-					error={$errors.weightA}
-				/>
-				<QuantityField
-					label="B, weight"
-					kind="number"
-					name="weightB"
-					bind:value={$form.weightB}
-					error={$errors.weightB}
-				/>
-				<QuantityField
-					label="A, volume"
-					kind="number"
-					name="volumeA"
-					bind:value={$form.volumeA}
-					error={$errors.volumeA}
-				/>
-				<QuantityField
-					label="B, volume"
-					kind="number"
-					name="volumeB"
-					bind:value={$form.volumeB}
-					error={$errors.volumeB}
-				/>
+				<QuantityField label="A, weight" kind="number" name="weightA" bind:value={$form.weightA} error={$errors.weightA} />
+				<QuantityField label="B, weight" kind="number" name="weightB" bind:value={$form.weightB} error={$errors.weightB} />
+				<QuantityField label="A, volume" kind="number" name="volumeA" bind:value={$form.volumeA} error={$errors.volumeA} />
+				<QuantityField label="B, volume" kind="number" name="volumeB" bind:value={$form.volumeB} error={$errors.volumeB} />
 			</div>
 			<div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
 				<QuantityField
@@ -172,62 +126,34 @@
 					name="densityAGPerMl"
 					bind:value={$form.densityAGPerMl}
 					error={$errors.densityAGPerMl}
-					hint="or in³/lb"
-				/>
+					hint="or in³/lb" />
 				<QuantityField
 					label="Density of B"
 					kind="density"
 					name="densityBGPerMl"
 					bind:value={$form.densityBGPerMl}
 					error={$errors.densityBGPerMl}
-					hint="may be left out when both ratios are given"
-				/>
+					hint="may be left out when both ratios are given" />
 			</div>
 			<h2 class="mt-4 mb-2">Cure</h2>
 			<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
-				<QuantityField
-					label="Pot life"
-					kind="time"
-					name="potLifeS"
-					bind:value={$form.potLifeS}
-					error={$errors.potLifeS}
-				/>
-				<QuantityField
-					label="for a mass of"
-					kind="mass"
-					name="potLifeMassG"
-					bind:value={$form.potLifeMassG}
-					error={$errors.potLifeMassG}
-				/>
-				<QuantityField
-					label="at"
-					kind="temperature"
-					name="potLifeTempC"
-					bind:value={$form.potLifeTempC}
-					error={$errors.potLifeTempC}
-				/>
-				<QuantityField
-					label="Demould"
-					kind="time"
-					name="demouldS"
-					bind:value={$form.demouldS}
-					error={$errors.demouldS}
-				/>
+				<QuantityField label="Pot life" kind="time" name="potLifeS" bind:value={$form.potLifeS} error={$errors.potLifeS} />
+				<QuantityField label="for a mass of" kind="mass" name="potLifeMassG" bind:value={$form.potLifeMassG} error={$errors.potLifeMassG} />
+				<QuantityField label="at" kind="temperature" name="potLifeTempC" bind:value={$form.potLifeTempC} error={$errors.potLifeTempC} />
+				<QuantityField label="Demould" kind="time" name="demouldS" bind:value={$form.demouldS} error={$errors.demouldS} />
 				<QuantityField
 					label="for a section of"
 					kind="length"
 					name="demouldSectionMm"
 					bind:value={$form.demouldSectionMm}
 					error={$errors.demouldSectionMm}
-					hint="6 mm is a default"
-				/>
+					hint="6 mm is a default" />
 				<QuantityField
 					label="Viscosity, mixed"
 					kind="viscosity"
 					name="viscosityMpaS"
 					bind:value={$form.viscosityMpaS}
-					error={$errors.viscosityMpaS}
-				/>
+					error={$errors.viscosityMpaS} />
 			</div>
 		{/if}
 		<Segments
@@ -238,8 +164,7 @@
 				{ value: 'snap', label: 'Snap: liquid, then all at once' },
 				{ value: 'quick', label: 'Quick' },
 				{ value: 'gradual', label: 'Gradual' }
-			]}
-		/>
+			]} />
 		<details class="mt-4">
 			<summary class="cursor-pointer font-semibold text-(--work)">Constants of the cure model</summary>
 			<p class="soft my-2">Empty fields keep the default, which is not from your sheet.</p>
@@ -251,8 +176,7 @@
 						name={field}
 						bind:value={$form[field]}
 						error={$errors[field]}
-						hint={$form[field] === undefined ? `default ${defaults[field]}, not from your sheet` : ''}
-					/>
+						hint={$form[field] === undefined ? `default ${defaults[field]}, not from your sheet` : ''} />
 				{/each}
 				<QuantityField
 					label="Additives lengthen it by"
@@ -260,17 +184,14 @@
 					name="lengtheningPercent"
 					bind:value={$form.lengtheningPercent}
 					error={$errors.lengtheningPercent}
-					hint="heavy pigment about a third"
-				/>
+					hint="heavy pigment about a third" />
 			</div>
 		</details>
 		<div class="mt-3">
 			<TextField label="Note" name="note" rows={2} bind:value={$form.note} error={$errors.note} />
 		</div>
 		<div class="flex items-center gap-4">
-			<Button type="submit" size="lg" disabled={$submitting}
-				>{$submitting ? 'Saving' : 'Keep this resin'}</Button
-			>
+			<Button type="submit" size="lg" disabled={$submitting}>{$submitting ? 'Saving' : 'Keep this resin'}</Button>
 			<span role="status" class="font-semibold text-(--work)">{$message ?? ''}</span>
 		</div>
 	</div>
@@ -289,17 +210,12 @@
 			<div>
 				<p class="label">To 100 g of resin</p>
 				<p class="answer mt-1 text-[2.2rem]">
-					{digits(
-						(($form.catalystPercent ?? 0) / ($form.catalystDensityGPerMl ?? 1.12)) *
-							($form.dropsPerMl ?? DEFAULT_DROPS_PER_ML),
-						0
-					)} drops
+					{digits((($form.catalystPercent ?? 0) / ($form.catalystDensityGPerMl ?? 1.12)) * ($form.dropsPerMl ?? DEFAULT_DROPS_PER_ML), 0)} drops
 				</p>
 			</div>
 			<p class="soft">
-				{digits($form.catalystPercent ?? 0)} % by weight is {digits(
-					($form.catalystPercent ?? 0) / ($form.catalystDensityGPerMl ?? 1.12)
-				)} ml to 100 g.
+				{digits($form.catalystPercent ?? 0)} % by weight is {digits(($form.catalystPercent ?? 0) / ($form.catalystDensityGPerMl ?? 1.12))} ml
+				to 100 g.
 			</p>
 		{:else}<p class="soft">Both ratios appear here once the ratio and the densities agree.</p>{/if}
 		<Caution topics={cautionsFor(chemistryOf($form.family))} />

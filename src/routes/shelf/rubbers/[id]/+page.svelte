@@ -17,12 +17,7 @@
 </script>
 
 <PageHead title={data.rubber?.record.name ?? 'New rubber'} about="As its data sheet describes it." />
-<form
-	method="POST"
-	action={data.rubber ? `?version=${data.rubber.version}` : undefined}
-	use:enhance
-	class="slab p-5"
->
+<form method="POST" action={data.rubber ? `?version=${data.rubber.version}` : undefined} use:enhance class="slab p-5">
 	<FormErrors errors={$errors._errors} />
 	<TextField label="Name" name="name" bind:value={$form.name} error={$errors.name} />
 	<div class="flex flex-wrap gap-6">
@@ -33,8 +28,7 @@
 			options={[
 				{ value: 'addition', label: 'Platinum: heat hurries it' },
 				{ value: 'condensation', label: 'Tin: heat does not' }
-			]}
-		/>
+			]} />
 		<Segments
 			label="Ratio is by"
 			name="ratioBy"
@@ -42,75 +36,28 @@
 			options={[
 				{ value: 'weight', label: 'Weight' },
 				{ value: 'volume', label: 'Volume' }
-			]}
-		/>
+			]} />
 	</div>
 	<div class="mt-3 grid gap-x-5 gap-y-1 sm:grid-cols-3">
-		<QuantityField
-			label="Parts of A"
-			kind="number"
-			name="ratioA"
-			bind:value={$form.ratioA}
-			error={$errors.ratioA}
-		/>
-		<QuantityField
-			label="Parts of B"
-			kind="number"
-			name="ratioB"
-			bind:value={$form.ratioB}
-			error={$errors.ratioB}
-		/>
+		<QuantityField label="Parts of A" kind="number" name="ratioA" bind:value={$form.ratioA} error={$errors.ratioA} />
+		<QuantityField label="Parts of B" kind="number" name="ratioB" bind:value={$form.ratioB} error={$errors.ratioB} />
 		<QuantityField
 			label="Density, mixed"
 			kind="density"
 			name="densityGPerMl"
 			bind:value={$form.densityGPerMl}
 			error={$errors.densityGPerMl}
-			hint="or in³/lb"
-		/>
-		<QuantityField
-			label="Working time"
-			kind="time"
-			name="workingTimeS"
-			bind:value={$form.workingTimeS}
-			error={$errors.workingTimeS}
-		/>
-		<QuantityField
-			label="Demould"
-			kind="time"
-			name="cureTimeS"
-			bind:value={$form.cureTimeS}
-			error={$errors.cureTimeS}
-		/>
-		<QuantityField
-			label="both at"
-			kind="temperature"
-			name="refTempC"
-			bind:value={$form.refTempC}
-			error={$errors.refTempC}
-		/>
-		<QuantityField
-			label="Viscosity"
-			kind="viscosity"
-			name="viscosityMpaS"
-			bind:value={$form.viscosityMpaS}
-			error={$errors.viscosityMpaS}
-		/>
-		<QuantityField
-			label="Shore A"
-			kind="number"
-			name="shoreA"
-			bind:value={$form.shoreA}
-			error={$errors.shoreA}
-			hint="if the sheet says"
-		/>
+			hint="or in³/lb" />
+		<QuantityField label="Working time" kind="time" name="workingTimeS" bind:value={$form.workingTimeS} error={$errors.workingTimeS} />
+		<QuantityField label="Demould" kind="time" name="cureTimeS" bind:value={$form.cureTimeS} error={$errors.cureTimeS} />
+		<QuantityField label="both at" kind="temperature" name="refTempC" bind:value={$form.refTempC} error={$errors.refTempC} />
+		<QuantityField label="Viscosity" kind="viscosity" name="viscosityMpaS" bind:value={$form.viscosityMpaS} error={$errors.viscosityMpaS} />
+		<QuantityField label="Shore A" kind="number" name="shoreA" bind:value={$form.shoreA} error={$errors.shoreA} hint="if the sheet says" />
 	</div>
 	<TextField label="Note" name="note" rows={2} bind:value={$form.note} error={$errors.note} />
 	<div class="mb-4"><Caution topics={['silicone']} /></div>
 	<div class="flex items-center gap-4">
-		<Button type="submit" size="lg" disabled={$submitting}
-			>{$submitting ? 'Saving' : 'Keep this rubber'}</Button
-		>
+		<Button type="submit" size="lg" disabled={$submitting}>{$submitting ? 'Saving' : 'Keep this rubber'}</Button>
 		<span role="status" class="font-semibold text-(--work)">{$message ?? ''}</span>
 	</div>
 </form>
