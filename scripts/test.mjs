@@ -30,7 +30,7 @@ async function served(parts) {
 	try {
 		await ensureBuild();
 		web = await startWeb({ databaseUrl: database.url, port: await freePort(), demo: true });
-		const env = { ANTHYPOS_URL: web.url, DATAANTHYPOS_URL: database.url };
+		const env = { ANTHYPOS_URL: web.url, DATABASE_URL: database.url };
 		const results = [];
 		for (const part of parts) {
 			say(`\n— ${part}`);

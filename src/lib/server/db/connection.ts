@@ -32,9 +32,23 @@ export function db(): Sequelize {
 	return shared.sequelize;
 }
 
-/** Runs writes that belong together: all of them or none. */
-export function inTransaction<T>(work: (transaction: Transaction) => Promise<T>): Promise<T> {
-	return db().transaction(work);
+/** MariaDB ends one of two transactions that wait for each other, or that waited too long for a lock. */
+const TRY_AGAIN = new Set([1205, 1213]);
+const TRIES = 4;
+
+/**
+ * Runs writes that belong together: all of them or none. One that MariaDB ended to let another go first
+ * is run again from its start, so `work` must do nothing but talk to the database.
+ */
+export async function inTransaction<T>(work: (transaction: Transaction) => Promise<T>): Promise<T> {
+	for (let attempt = 1; ; attempt++) {
+		try {
+			return await db().transaction(work);
+		} catch (error) {
+			const code = (error as { original?: { errno?: number } }).original?.errno;
+			if (attempt === TRIES || code === undefined || !TRY_AGAIN.has(code)) throw error;
+		}
+	}
 }
 
 /** Closes the pool; called once when the server stops. */
