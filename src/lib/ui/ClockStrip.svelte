@@ -55,13 +55,13 @@
 			href={clock.href}
 			class={[
 				'relative flex min-w-[15.5rem] items-center gap-3 px-4 py-1 hover:bg-white/10',
-				leftS <= 0 && 'bg-[#c2470c] text-white hover:bg-[#a93e0a]'
+				leftS <= 0 && 'bg-[#a33a06] text-white hover:bg-[#8c3205]'
 			]}>
 			<Icon class="size-6 shrink-0" aria-hidden="true" />
 			<span class="text-[1.5rem] leading-none font-bold">{countdown(leftS)}</span>
 			<span class="min-w-0 leading-tight">
 				<span class="block truncate text-[0.9rem] font-semibold">{clock.label}</span>
-				<span class="block truncate text-[0.85rem] opacity-90">
+				<span class="block truncate text-[0.85rem]">
 					{leftS <= 0 ? `now: ${clock.then}` : `${wallTime(clock.endsAtMs, now.ms)}: ${clock.then}`}
 				</span>
 			</span>
