@@ -21,11 +21,10 @@ export async function ensureCommand({ command, packageName, what }) {
 	if (!isRoot && !which('sudo')) {
 		throw new Stop(`${what} is not installed, and neither root nor sudo is at hand. ${byHand}`);
 	}
+	// sudo drops the environment, so it is handed over by env
+	const quiet = 'DEBIAN_FRONTEND=noninteractive';
 	const apt = (args, show) =>
-		run(isRoot ? 'apt-get' : 'sudo', [...(isRoot ? [] : ['apt-get']), ...args], {
-			show,
-			env: { DEBIAN_FRONTEND: 'noninteractive' }
-		});
+		run(isRoot ? 'env' : 'sudo', [...(isRoot ? [] : ['env']), quiet, 'apt-get', ...args], { show });
 	say(`Installing ${what} from Debian's packages …`);
 	const install = ['install', '-y', '--no-install-recommends', '-qq', packageName];
 	let result = await apt(['update', '-qq'], false);
