@@ -48,7 +48,7 @@ test('polyester: the share that fits a thin film, and none for a great block', a
 	await expect(page.getByText('Cast it in layers')).toBeVisible();
 });
 
-test('dragging keeps the page awake: no task of the main thread blocks it', async ({ page }) => {
+test('dragging the mass is answered, the newest value last', async ({ page }) => {
 	await page.goto('/cure');
 	await expect(page.locator('.js-plotly-plot')).toHaveCount(2);
 	const slider = page.getByLabel('In the cup, by dragging');

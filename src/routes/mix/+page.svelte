@@ -3,7 +3,15 @@
 	import { untrack } from 'svelte';
 	import { fieldErrors } from '$lib/core/calc';
 	import { cautionsFor } from '$lib/core/cautions';
-	import { correctPour, cupMarkErrorPercent, mix, squareCupDiameterMm, type Correction, type MixResult } from '$lib/core/mix';
+	import {
+		correctPour,
+		cupMarkErrorPercent,
+		cupMarkHeightMm,
+		mix,
+		squareCupDiameterMm,
+		type Correction,
+		type MixResult
+	} from '$lib/core/mix';
 	import { chemistryOf, consistency, cureOf, mixable, mixedDensityGPerMl, settlingMm } from '$lib/core/shelf';
 	import { cup } from '$lib/core/cure';
 	import { digits } from '$lib/core/units';
@@ -73,7 +81,7 @@
 	};
 	const catalysed = $derived(resin !== undefined && resin.record.family.endsWith('polyester'));
 	const cupDiameterMm = $derived(result ? squareCupDiameterMm(Math.max(result.a.volumeMl, result.b.volumeMl)) : 0);
-	const markMm = (ml: number) => (ml * 1000) / ((Math.PI * cupDiameterMm ** 2) / 4);
+	const markMm = (ml: number) => cupMarkHeightMm(ml, cupDiameterMm);
 	const feel = $derived(
 		result && resin
 			? consistency(

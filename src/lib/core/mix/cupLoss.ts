@@ -12,6 +12,15 @@ export function squareCupDiameterMm(volumeMl: number): number {
 }
 
 /**
+ * Height of a fill mark in a straight cup, mm.
+ * @param volumeMl ≥ 0
+ * @param cupDiameterMm inner width, mm, > 0
+ */
+export function cupMarkHeightMm(volumeMl: number, cupDiameterMm: number): number {
+	return (volumeMl * 1000) / ((Math.PI * cupDiameterMm ** 2) / 4);
+}
+
+/**
  * What stays in the cup and on tools, ml: wetted area × film, the film growing with the square root of
  * viscosity. Small shots get the larger share that they need.
  * @param poured ml that have to leave the cup, > 0

@@ -3,7 +3,7 @@ import { budget, stepInput, DEFAULT_MARGIN_PERCENT, type BudgetResult } from '..
 import { cup, tempC } from '../cure/cup';
 import { part } from '../cure/part';
 import { cureRecord } from '../cure/record';
-import { cupLossMl, squareCupDiameterMm } from '../mix/cupLoss';
+import { cupLossMl, cupMarkHeightMm, squareCupDiameterMm } from '../mix/cupLoss';
 import { catalystInput, type CatalystAmount } from '../mix/catalyst';
 import { mix, mixResinInput, type Amount } from '../mix/mix';
 import { cupMarkErrorPercent } from '../mix/weighingError';
@@ -133,7 +133,6 @@ function solveBatch(input: Parsed, raw: SolidShotInput, copies: number): ShotBat
 	}));
 	const times = budget({ steps, potLifeS: clock.potLifeS, marginPercent: input.marginPercent });
 	const cupDiameterMm = squareCupDiameterMm(Math.max(mixed.a.volumeMl, mixed.b.volumeMl));
-	const markMm = (ml: number) => (ml * 1000) / ((Math.PI * cupDiameterMm ** 2) / 4);
 	return {
 		copies,
 		pouredMl,
@@ -155,8 +154,8 @@ function solveBatch(input: Parsed, raw: SolidShotInput, copies: number): ShotBat
 			scale: { resolutionG: input.scaleResolutionG, errorPercent: mixed.ratioErrorPercent },
 			marks: {
 				cupDiameterMm,
-				markAMm: markMm(mixed.a.volumeMl),
-				markBMm: markMm(mixed.b.volumeMl),
+				markAMm: cupMarkHeightMm(mixed.a.volumeMl, cupDiameterMm),
+				markBMm: cupMarkHeightMm(mixed.b.volumeMl, cupDiameterMm),
 				errorPercent:
 					mixed.b.volumeMl > 0 ? cupMarkErrorPercent(mixed.a.volumeMl, mixed.b.volumeMl, cupDiameterMm) : 0
 			}

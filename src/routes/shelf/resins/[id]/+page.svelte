@@ -2,7 +2,7 @@
 	import { Button } from 'flowbite-svelte';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
 	import { CURE_DEFAULTS } from '$lib/core/cure';
-	import { DEFAULT_DROPS_PER_ML } from '$lib/core/mix';
+	import { catalystAmount, catalystInput, DEFAULT_DROPS_PER_ML } from '$lib/core/mix';
 	import { cautionsFor } from '$lib/core/cautions';
 	import { chemistryOf, isCatalysed, ratiosOf, resinRecord } from '$lib/core/shelf';
 	import { digits } from '$lib/core/units';
@@ -35,6 +35,15 @@
 		['potConversion', 'Conversion, too thick'],
 		['gelConversion', 'Conversion at gel']
 	] as const;
+	/** The catalyst for 100 g of resin, once its figures are in range. */
+	const catalyst = $derived.by(() => {
+		const checked = catalystInput.safeParse({
+			percent: $form.catalystPercent,
+			densityGPerMl: $form.catalystDensityGPerMl,
+			dropsPerMl: $form.dropsPerMl
+		});
+		return checked.success ? catalystAmount(100, $form.densityAGPerMl || 1, checked.data) : undefined;
+	});
 	const defaults = $derived(CURE_DEFAULTS[chemistryOf($form.family)]);
 </script>
 
@@ -210,12 +219,11 @@
 			<div>
 				<p class="label">To 100 g of resin</p>
 				<p class="answer mt-1 text-[2.2rem]">
-					{digits((($form.catalystPercent ?? 0) / ($form.catalystDensityGPerMl ?? 1.12)) * ($form.dropsPerMl ?? DEFAULT_DROPS_PER_ML), 0)} drops
+					{catalyst?.drops ?? '–'} drops
 				</p>
 			</div>
 			<p class="soft">
-				{digits($form.catalystPercent ?? 0)} % by weight is {digits(($form.catalystPercent ?? 0) / ($form.catalystDensityGPerMl ?? 1.12))} ml
-				to 100 g.
+				{digits($form.catalystPercent ?? 0)} % by weight is {catalyst ? digits(catalyst.mlPer100G) : '–'} ml to 100 g.
 			</p>
 		{:else}<p class="soft">Both ratios appear here once the ratio and the densities agree.</p>{/if}
 		<Caution topics={cautionsFor(chemistryOf($form.family))} />
