@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { error, isActionFailure, isHttpError, isRedirect } from '@sveltejs/kit';
 import { BaseError } from 'sequelize';
 import { setError, type SuperValidated } from 'sveltekit-superforms';
-import { fieldErrors } from '$lib/core/calc';
+import { fieldErrors } from '$lib/core/fieldErrors';
 import { ConflictError, NotFoundError, RefusedError } from './errors';
 import { log } from './log';
 

@@ -1,25 +1,24 @@
 import { fail, redirect, type RequestEvent } from '@sveltejs/kit';
 import { message, superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
-import type { fillerRecord, resinRecord, rubberRecord } from '$lib/core/shelf';
+import type { MaterialKind, MaterialRecords } from './db/models';
 import { attempt } from './forms';
-import { saveMaterial } from './repositories/materials';
+import { MATERIAL_SCHEMAS, saveMaterial } from './repositories/materials';
 
 /**
  * Saves a material of the shelf from its page: `/shelf/<kind>s/new` or `/shelf/<kind>s/<id>?version=…`.
  * A new one goes on to its own page; a change by somebody else in the meantime is said, nothing is lost.
  */
-export async function materialAction(
-	event: RequestEvent<{ id: string }>,
-	kind: 'resin' | 'rubber' | 'filler',
-	schema: typeof resinRecord | typeof rubberRecord | typeof fillerRecord
-) {
+export async function materialAction<K extends MaterialKind>(event: RequestEvent<{ id: string }>, kind: K) {
+	// the schema of a kind is only known when it is chosen; its output is what is saved under it
+	const schema = MATERIAL_SCHEMAS[kind] as unknown as Parameters<typeof zod4>[0];
 	const form = await superValidate(event.request, zod4(schema));
 	if (!form.valid) return fail(400, { form });
 	const { id } = event.params;
 	return attempt(form, async () => {
 		const version = Number(event.url.searchParams.get('version'));
-		const saved = await saveMaterial(kind, form.data, id === 'new' ? undefined : { id, version });
+		const record = form.data as unknown as MaterialRecords[K];
+		const saved = await saveMaterial(kind, record, id === 'new' ? undefined : { id, version });
 		if (id === 'new') redirect(303, `/shelf/${kind}s/${saved}`);
 		return message(form, 'Saved.');
 	});

@@ -2,11 +2,11 @@
 	import { Button } from 'flowbite-svelte';
 	import type { SuperValidated } from 'sveltekit-superforms';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
-	import { fieldErrors } from '$lib/core/calc';
-	import { masterAndRubber } from '$lib/core/compat';
+	import { fieldErrors } from '$lib/core/fieldErrors';
+	import { masterThing, releaseThing, rubberThing, whatMeets, type Experience } from '$lib/core/compat';
 	import type { MasterRecord } from '$lib/core/master';
 	import { mouldInputs, planMould, type BlockPlan, type MouldInputs } from '$lib/core/mould';
-	import type { RubberRecord } from '$lib/core/shelf';
+	import { flashOffS, type ReleaseRecord, type RubberRecord } from '$lib/core/shelf';
 	import Answer from './Answer.svelte';
 	import Caution from './Caution.svelte';
 	import ChoiceField from './ChoiceField.svelte';
@@ -26,13 +26,15 @@
 		data: SuperValidated<MouldInputs>;
 		masters: readonly { id: string; record: MasterRecord }[];
 		rubbers: readonly { id: string; record: RubberRecord }[];
+		releases: readonly { id: string; record: ReleaseRecord }[];
+		experiences: readonly Experience[];
 		submit: string;
 		action?: string;
 		nowMs: number;
 		/** Rubber is poured: sizes stay. */
 		fixed?: boolean;
 	}
-	let { data, masters, rubbers, submit, action, nowMs, fixed = false }: Props = $props();
+	let { data, masters, rubbers, releases, experiences, submit, action, nowMs, fixed = false }: Props = $props();
 	const units = useUnits();
 	const { form, errors, enhance, submitting } = benchForm(() => data, {
 		validators: zod4Client(mouldInputs)
@@ -60,7 +62,17 @@
 		}
 	});
 	const plan = $derived(outcome.plan);
-	const touching = $derived(master && rubber ? masterAndRubber(master.record.material, rubber.record.cureKind) : []);
+	const release = $derived(releases.find((r) => r.id === $form.releaseId));
+	/** Everything that meets here: master, rubber and what is put between them. */
+	const touching = $derived.by(() => {
+		if (!master || !rubber) return [];
+		const [m, r] = [masterThing(master.record.material), rubberThing(rubber.id, rubber.record)];
+		const between = release && releaseThing(release.id, release.record);
+		return [
+			...whatMeets(m, r, experiences),
+			...(between ? [...whatMeets(between, r, experiences), ...whatMeets(between, m, experiences)] : [])
+		];
+	});
 	/** A master that does not fit is said at the master, not at a number that nobody typed. */
 	const masterProblem = $derived(outcome.at?.startsWith('master') ? [outcome.problem!] : $errors.masterId);
 </script>
@@ -83,6 +95,16 @@
 				placeholder="Choose a rubber"
 				options={rubbers.map((r) => ({ value: r.id, label: r.record.name }))}
 				error={$errors.rubberId} />
+			<ChoiceField
+				label="Release on the master"
+				name="releaseId"
+				bind:value={$form.releaseId}
+				options={[{ value: '', label: 'None' }, ...releases.map((r) => ({ value: r.id, label: r.record.name }))]}
+				error={$errors.releaseId}
+				hint={release
+					? `flashes off ${flashOffS(release.record) === 0 ? 'at once' : `in ${units.show(flashOffS(release.record), 'time')}`}; wet, it leaves pinholes`
+					: ''} />
+			<p class="soft self-center"><a class="plain" href="/shelf/meets">What may touch what</a>: always a small trial patch first.</p>
 		</div>
 		{#if !fixed}
 			<div class="grid grid-cols-2 gap-x-5 gap-y-1 sm:grid-cols-[auto_1fr_1fr_1fr_1fr]">

@@ -5,14 +5,21 @@
 	import Volume2 from '@lucide/svelte/icons/volume-2';
 	import VolumeX from '@lucide/svelte/icons/volume-x';
 	import CloudOff from '@lucide/svelte/icons/cloud-off';
-	import type { Grade } from '$lib/core/pour';
+	import { enhance } from '$app/forms';
+	import { correctedPlan, type BenchForecast, type Grade, type PourPlan, type PourState } from '$lib/core/pour';
+	import { digits } from '$lib/core/units';
+	import { latest } from '$lib/workers/latest';
+	import { usePlanner } from '$lib/workers/planner';
 	import Caution from './Caution.svelte';
 	import Fuse from './Fuse.svelte';
 	import Grading from './Grading.svelte';
 	import { Now } from './now.svelte';
 	import PourFace from './PourFace.svelte';
 	import type { Happening, PourRun } from './pourRun.svelte';
+	import { countdown } from './clockText';
 	import { beep, keepAwake } from './signals';
+	import Stepper from './Stepper.svelte';
+	import { useUnits } from './units.svelte';
 
 	/** Beside the maker while it is poured: one thing to do, one large action, space for the next step. */
 	let { run, nowMs }: { run: PourRun; nowMs: number } = $props();
@@ -21,10 +28,18 @@
 		untrack(() => nowMs),
 		100
 	);
-	const plan = $derived(run.plan);
 	const state_ = $derived(run.state);
+	/** What readings at the bench made of the plan's times; asked of the worker, never in the way of a press. */
+	let forecast = $state.raw<BenchForecast>();
+	const plan = $derived(correctedPlan(run.plan, forecast));
+	let ask: ((q: { plan: PourPlan; state: Pick<PourState, 'air' | 'temps'> }) => void) | undefined = $state.raw();
+	$effect(() => {
+		const { air, temps } = state_;
+		ask?.({ plan: run.plan, state: { ...(air ? { air } : {}), temps } });
+	});
 	const step = $derived(run.current);
 	const elapsedS = $derived(state_.combinedAtMs === undefined ? undefined : (now.ms - state_.combinedAtMs) / 1000);
+	const lastDoneMs = $derived(state_.current > 0 ? state_.doneAtMs[run.steps[state_.current - 1]!.id] : undefined);
 	const burning = $derived(state_.combinedAtMs !== undefined && state_.settledAtMs === undefined);
 	const plannedS = $derived(plan.steps.reduce((sum, s) => sum + s.durationS, 0));
 
@@ -47,6 +62,14 @@
 			}))
 		)
 	);
+	const units = useUnits();
+	let cupTempC = $state(untrack(() => Math.round(plan.startTempC) + 2));
+	const bandNow = $derived(
+		forecast?.potLifeLowS !== undefined && elapsedS !== undefined
+			? [Math.max(0, forecast.potLifeLowS - elapsedS), Math.max(0, forecast.potLifeHighS! - elapsedS)]
+			: undefined
+	);
+	let kept = $state('');
 	let wanting = $state(false);
 	let muted = $state(false);
 	let givingUp = $state(false);
@@ -119,6 +142,10 @@
 	});
 	onMount(() => {
 		muted = localStorage.getItem('muted') === '1';
+		ask = latest(
+			({ plan, state }) => usePlanner().benchForecast(plan, state),
+			(answer) => (forecast = answer)
+		);
 		return keepAwake();
 	});
 	function mute() {
@@ -172,6 +199,25 @@
 				{#if state_.status === 'finished'}Every step with its time, the readings and the grades are kept.{:else if state_.combinedAtMs}Resin
 					was combined, so it counts as a scrapped pull of its mould.{:else}Nothing was combined, so no pull is counted.{/if}
 			</p>
+			{#if forecast?.rateFactor !== undefined}
+				<form
+					method="POST"
+					action="?/keep"
+					class="mt-4"
+					use:enhance={() =>
+						({ result }) => {
+							kept =
+								result.type === 'success'
+									? 'Kept: shots from this tin go by it.'
+									: result.type === 'failure'
+										? String(result.data?.['refused'])
+										: 'The server did not answer, so it is not kept yet: try again.';
+						}}>
+					<p class="mb-2">This batch went at <strong>× {digits(forecast.rateFactor)}</strong> of what was planned for it.</p>
+					{#if plan.containers?.a}<Button type="submit" size="lg" color="alternative">Keep that as the tin’s own speed</Button>{/if}
+					<span role="status" class="ml-2 font-semibold text-(--work)">{kept}</span>
+				</form>
+			{/if}
 			<p class="mt-6 flex flex-wrap justify-center gap-3">
 				{#if plan.batchCount > 1}<Button size="xl" href="/shots/{plan.shotId}">Next cup of this shot</Button>{/if}
 				<Button size="xl" color={plan.batchCount > 1 ? 'alternative' : 'primary'} href="/ledger">See the ledger</Button>
@@ -179,7 +225,7 @@
 		</div>
 	{:else if step}
 		<div class="flex min-h-0 flex-1 flex-col [justify-content:safe_center] gap-[clamp(0.6rem,2vh,1.25rem)] overflow-y-auto py-1">
-			<PourFace {step} {plan} {elapsedS} pouredAtMs={state_.pouredAtMs} nowMs={now.ms} bind:air bind:gaugeKpa />
+			<PourFace {step} {plan} {elapsedS} pouredAtMs={state_.pouredAtMs} sinceMs={lastDoneMs} nowMs={now.ms} bind:air bind:gaugeKpa />
 			{#if step.kind === 'inspect'}
 				<div class="mx-auto flex w-full max-w-[60rem] flex-col gap-3">
 					{#each grades as g, i (g.id)}
@@ -201,6 +247,26 @@
 					slackS={plan.usableS - plannedS}
 					{...elapsedS === undefined ? {} : { elapsedS }}
 					large />
+			{/if}
+			{#if burning}
+				<div class="mx-auto flex w-full max-w-[60rem] flex-wrap items-center justify-center gap-x-6 gap-y-2">
+					<Stepper
+						label="Cup reads"
+						bind:value={cupTempC}
+						step={units.system === 'us' ? 5 / 9 : 1}
+						min={-20}
+						max={300}
+						show={(v) => units.show(v, 'temperature')}
+						small />
+					<button type="button" class={small} onclick={() => run.record({ kind: 'temp-read', tempC: cupTempC })}>Note it</button>
+					<p class="min-w-[15rem] flex-1 text-[1.1rem]" role="status">
+						{#if bandNow}<strong>Too thick in {countdown(bandNow[0]!)} to {countdown(bandNow[1]!)}</strong>
+							<span class="soft"
+								>by {state_.temps.length} reading{state_.temps.length === 1 ? '' : 's'}, × {digits(forecast!.rateFactor!)} of its sheet</span>
+						{:else if forecast}<span class="soft">Corrected for the room and the mould as you read them.</span>
+						{:else}<span class="soft">A gun thermometer corrects the forecast: the same temperature is the same state.</span>{/if}
+					</p>
+				</div>
 			{/if}
 			{#if step.cautions.length > 0}<div class="mx-auto max-w-[60rem]">
 					<Caution topics={step.cautions} order={!burning} />

@@ -11,22 +11,25 @@
 		plan: PourPlan;
 		elapsedS: number | undefined;
 		pouredAtMs: number | undefined;
+		/** When the step before this one was done. */
+		sinceMs: number | undefined;
 		nowMs: number;
 		air: { roomTempC: number; relativeHumidity: number; mouldTempC: number };
 		gaugeKpa: number;
 	}
-	let { step, plan, elapsedS, pouredAtMs, nowMs, air = $bindable(), gaugeKpa = $bindable() }: Props = $props();
+	let { step, plan, elapsedS, pouredAtMs, sinceMs, nowMs, air = $bindable(), gaugeKpa = $bindable() }: Props = $props();
 	const units = useUnits();
 
 	const leftS = $derived.by(() => {
 		if (step.deadlineS !== undefined && elapsedS !== undefined) return step.deadlineS - elapsedS;
+		if (step.waitS !== undefined && sinceMs !== undefined) return step.waitS - (nowMs - sinceMs) / 1000;
 		if (pouredAtMs === undefined) return undefined;
 		if (step.kind === 'hold') return plan.holdUntilS - (nowMs - pouredAtMs) / 1000;
 		if (step.kind === 'cure') return plan.demouldS - (nowMs - pouredAtMs) / 1000;
 		return undefined;
 	});
 	const late = $derived(leftS !== undefined && leftS < 0);
-	const counts = $derived(step.kind === 'hold' || step.kind === 'cure');
+	const counts = $derived(step.kind === 'hold' || step.kind === 'cure' || step.kind === 'dry');
 	const thickS = $derived(elapsedS === undefined ? undefined : plan.potLifeS - elapsedS);
 	const amount = $derived(step.part === 'A' ? plan.a : step.part === 'B' ? plan.b : undefined);
 	const dew = $derived(dewPointC({ tempC: air.roomTempC, relativeHumidity: air.relativeHumidity }));
@@ -85,6 +88,7 @@
 		</p>
 		<p class="mt-2 text-[1.2rem] font-semibold">
 			{#if step.kind === 'hold'}{late ? 'Past gel with a quarter to spare: it may be released' : 'until it may be released'}
+			{:else if step.kind === 'dry'}{late ? 'Dry by its time: look and touch the rim' : 'until it has flashed off'}
 			{:else if step.kind === 'cure'}{late ? 'The slowest place has its strength' : 'until the slowest place is firm'}
 			{:else if late}late by this much{#if thickS !== undefined}{thickS > 0
 						? `, still liquid for ${countdown(thickS)}`

@@ -1,10 +1,8 @@
 import { fail } from '@sveltejs/kit';
-import { listContainers, setRateFactor } from '$lib/server/repositories/containers';
+import { containerSpeed } from '$lib/core/shelf';
+import { listContainers, setRateFactor, SPEED } from '$lib/server/repositories/containers';
 import { listResins } from '$lib/server/repositories/materials';
 import type { Actions, PageServerLoad } from './$types';
-
-/** Speeds that readings may teach; past these the readings are wrong, not the resin. */
-const FACTOR = { least: 0.2, most: 5 };
 
 export const load: PageServerLoad = async ({ url }) => ({
 	resins: await listResins(),
@@ -15,7 +13,8 @@ export const load: PageServerLoad = async ({ url }) => ({
 			materialId: record.materialId,
 			part: record.part,
 			lot: record.lot,
-			rateFactor
+			rateFactor,
+			speed: containerSpeed(record.slowerPercent, rateFactor)
 		})),
 	chosen: url.searchParams.get('resin') ?? ''
 });
@@ -24,7 +23,7 @@ export const actions: Actions = {
 	keep: async ({ request }) => {
 		const data = await request.formData();
 		const rateFactor = Number(data.get('rateFactor'));
-		if (!(rateFactor >= FACTOR.least && rateFactor <= FACTOR.most)) {
+		if (!(rateFactor >= SPEED.least && rateFactor <= SPEED.most)) {
 			return fail(400, { refused: 'These readings are too far from the sheet to be kept: check them.' });
 		}
 		await setRateFactor(String(data.get('containerId')), rateFactor);

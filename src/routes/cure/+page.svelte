@@ -5,7 +5,7 @@
 	import { SvelteMap } from 'svelte/reactivity';
 	import type { CatalystPlan, Forecast, ForecastInput } from '$lib/core/cure';
 	import type { CureAnswer, CureQuestion } from '$lib/core/cure/tryForecast';
-	import type { FieldError } from '$lib/core/calc';
+	import type { FieldError } from '$lib/core/fieldErrors';
 	import { cautionsFor } from '$lib/core/cautions';
 	import { chemistryOf, cureOf, isCatalysed } from '$lib/core/shelf';
 	import { digits, fahrenheitFromCelsius } from '$lib/core/units';
@@ -53,7 +53,7 @@
 	function question(): CureQuestion | undefined {
 		if (!resin) return undefined;
 		const common = { massG, startTempC, roomTempC, mouldTempC, thicknessMm, mouldWallMm } as Omit<ForecastInput, 'resin'>;
-		const cure = cureOf(catalysed ? { ...resin.record, catalystPercent } : resin.record, tins[0]?.rateFactor ?? undefined);
+		const cure = cureOf(catalysed ? { ...resin.record, catalystPercent } : resin.record, tins[0]?.speed);
 		return {
 			main: {
 				...common,

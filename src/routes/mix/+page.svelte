@@ -1,24 +1,31 @@
 <script lang="ts">
-	import { Button } from 'flowbite-svelte';
+	import { Button, Checkbox } from 'flowbite-svelte';
 	import { untrack } from 'svelte';
-	import { fieldErrors } from '$lib/core/calc';
+	import { fieldErrors } from '$lib/core/fieldErrors';
 	import { cautionsFor } from '$lib/core/cautions';
+	import { cupLossMl, cupMarkErrorPercent, cupMarkHeightMm, mix, squareCupDiameterMm, type MixResult } from '$lib/core/mix';
 	import {
-		correctPour,
-		cupMarkErrorPercent,
-		cupMarkHeightMm,
-		mix,
-		squareCupDiameterMm,
-		type Correction,
-		type MixResult
-	} from '$lib/core/mix';
-	import { chemistryOf, consistency, cureOf, mixable, mixedDensityGPerMl, settlingMm } from '$lib/core/shelf';
+		chemistryOf,
+		colourLoad,
+		colourSide,
+		consistency,
+		cureOf,
+		dropsOf,
+		isPowder,
+		mixable,
+		mixedDensityGPerMl,
+		scaleRecipe,
+		settlingMm,
+		shadeAdvice,
+		viscosityOf
+	} from '$lib/core/shelf';
 	import { cup } from '$lib/core/cure';
 	import { digits } from '$lib/core/units';
 	import Answer from '$lib/ui/Answer.svelte';
 	import Caution from '$lib/ui/Caution.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
+	import OverPour from '$lib/ui/OverPour.svelte';
 	import Parts from '$lib/ui/Parts.svelte';
 	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import Segments from '$lib/ui/Segments.svelte';
@@ -28,18 +35,31 @@
 
 	let { data } = $props();
 	const units = useUnits();
-	type Per = 'total-mass-percent' | 'phr' | 'b-volume-share';
+	type Per = 'total-mass-percent' | 'phr' | 'b-volume-share' | 'b-mass-percent';
 	let resinId = $state(untrack(() => data.resins.find((r) => !r.record.family.endsWith('polyester'))?.id ?? data.resins[0]?.id ?? ''));
 	let by = $state<'volume' | 'mass'>('volume');
 	let volumeMl = $state<number | undefined>(120);
 	let massG = $state<number | undefined>(120);
 	let chosen = $state<{ id: string; amount: number | undefined; per: Per }[]>([]);
-	let pouredA = $state<number | undefined>();
-	let pouredB = $state<number | undefined>();
-	let capacity = $state<number | undefined>();
+	let recipeId = $state(untrack(() => data.recipes.find((r) => r.id === data.chosenRecipe)?.id ?? ''));
+	let addLoss = $state(false);
+	let tempC = $state<number | undefined>(untrack(() => data.settings.roomTempC));
 
 	const resin = $derived(data.resins.find((r) => r.id === resinId));
 	const fillerOf = (id: string) => data.fillers.find((f) => f.id === id)?.record;
+	const recipe = $derived(data.recipes.find((r) => r.id === recipeId)?.record);
+	const colours = $derived(
+		recipe
+			? scaleRecipe(recipe, 100).flatMap((c) => {
+					const record = data.colours.find((x) => x.id === c.colourId)?.record;
+					return record ? [{ record, percent: c.percent }] : [];
+				})
+			: []
+	);
+	const load = $derived(colourLoad(colours));
+	const freshMpaS = $derived(resin ? viscosityOf(resin.record, tempC ?? 23) : 0);
+	/** What stays in the cup and on tools, added to the volume that has to leave the cup. */
+	const lossMl = $derived(addLoss && by === 'volume' && volumeMl && volumeMl > 0 && freshMpaS > 0 ? cupLossMl(volumeMl, freshMpaS) : 0);
 	interface Outcome {
 		result?: MixResult;
 		errors: { path: string; message: string }[];
@@ -54,17 +74,26 @@
 					...(m.ratio && m.densityBGPerMl ? { densityBGPerMl: m.densityBGPerMl, ratio: m.ratio } : {})
 				},
 				...(m.catalyst ? { catalyst: m.catalyst } : {}),
-				target: by === 'volume' ? { volumeMl: volumeMl as number } : { massG: massG as number },
-				fillers: chosen.map((c) => {
-					const f = fillerOf(c.id)!;
-					return {
-						name: f.name,
-						densityGPerMl: f.densityGPerMl,
-						bulkDensityGPerMl: f.bulkDensityGPerMl,
-						amount: c.amount as number,
-						per: c.per
-					};
-				}),
+				target: by === 'volume' ? { volumeMl: (volumeMl as number) + lossMl } : { massG: massG as number },
+				fillers: [
+					...chosen.map((c) => {
+						const f = fillerOf(c.id)!;
+						return {
+							name: f.name,
+							densityGPerMl: f.densityGPerMl,
+							bulkDensityGPerMl: f.bulkDensityGPerMl,
+							amount: c.amount as number,
+							per: c.per
+						};
+					}),
+					// a colour takes up room like a filler; its recipe is counted to 100 of mixed resin
+					...colours.map(({ record, percent }) => ({
+						name: record.name,
+						densityGPerMl: record.densityGPerMl,
+						amount: percent,
+						per: 'phr' as const
+					}))
+				],
 				scaleResolutionG: data.settings.scaleResolutionG
 			});
 			return { result, errors: [] };
@@ -85,7 +114,7 @@
 	const feel = $derived(
 		result && resin
 			? consistency(
-					resin.record.viscosityMpaS,
+					freshMpaS,
 					result.viscosityFactor,
 					chosen.flatMap((c, i) => {
 						const record = fillerOf(c.id);
@@ -96,25 +125,34 @@
 				)
 			: undefined
 	);
-	const gelS = $derived.by(() => {
+	/** How this cup cures with its colours in it; the fillers' own heat is left out, on the safe side. */
+	const cured = $derived.by(() => {
 		if (!resin || !result) return undefined;
 		try {
-			const t = data.settings.roomTempC;
+			const t = tempC ?? data.settings.roomTempC;
+			const lengthened = { ...resin.record, lengtheningPercent: (resin.record.lengtheningPercent ?? 0) + load.lengtheningPercent };
 			return cup({
-				resin: cureOf(resin.record),
+				resin: cureOf(lengthened),
 				massG: Math.max(0.1, result.a.massG + result.b.massG),
 				startTempC: t,
 				roomTempC: t
-			}).gelTimeS;
+			});
 		} catch {
-			return undefined; // without a forecast nothing is said about settling
+			return undefined; // without a forecast nothing is said about time or settling
 		}
+	});
+	const gelS = $derived(cured?.gelTimeS);
+	const slip = $derived.by(() => {
+		const m = resin && mixable(resin.record);
+		return m?.ratio && m.densityBGPerMl !== undefined
+			? { ratio: m.ratio, densityAGPerMl: m.densityAGPerMl, densityBGPerMl: m.densityBGPerMl }
+			: undefined;
 	});
 	const settling = $derived(
 		resin && gelS !== undefined
 			? chosen.flatMap((c) => {
 					const record = fillerOf(c.id);
-					const mm = record && settlingMm(record, mixedDensityGPerMl(resin.record), resin.record.viscosityMpaS, gelS);
+					const mm = record && settlingMm(record, mixedDensityGPerMl(resin.record), freshMpaS, gelS);
 					return record && mm !== undefined && Math.abs(mm) > 0.5 ? [{ name: record.name, mm }] : [];
 				})
 			: []
@@ -122,27 +160,11 @@
 	/** Grams of water are not grams of resin: what the mistake would cost here. */
 	const mistakeMl = $derived(result && by === 'volume' && volumeMl ? volumeMl - volumeMl / result.total.densityGPerMl : 0);
 
-	const correction = $derived.by((): Correction | string | undefined => {
-		if (!resin || catalysed || (pouredA === undefined && pouredB === undefined)) return undefined;
-		const { ratio, densityAGPerMl, densityBGPerMl } = mixable(resin.record);
-		const weight = ratio!.by === 'weight' ? ratio! : { by: 'weight' as const, a: ratio!.a * densityAGPerMl, b: ratio!.b * densityBGPerMl! };
-		try {
-			return correctPour({
-				ratio: weight,
-				...(pouredA === undefined ? {} : { pouredAG: pouredA }),
-				...(pouredB === undefined ? {} : { pouredBG: pouredB }),
-				...(capacity === undefined ? {} : { capacityG: capacity })
-			});
-		} catch (error) {
-			const first = fieldErrors(error)?.[0];
-			if (!first) throw error;
-			return first.message;
-		}
-	});
 	const PERS: { value: Per; label: string }[] = [
 		{ value: 'phr', label: 'to 100 of resin' },
 		{ value: 'total-mass-percent', label: '% of the whole' },
-		{ value: 'b-volume-share', label: 'scoops to one of B' }
+		{ value: 'b-volume-share', label: 'scoops to one of B' },
+		{ value: 'b-mass-percent', label: '% of B, by weight' }
 	];
 </script>
 
@@ -171,7 +193,36 @@
 					<QuantityField label="Mass" kind="mass" name="mixMass" bind:value={massG} error={problem('target')} />
 				{/if}
 			</div>
-			<h2 class="mt-2 mb-2">Fillers</h2>
+			<div class="grid items-start gap-x-5 gap-y-1 sm:grid-cols-2">
+				<QuantityField
+					label="Resin and room"
+					kind="temperature"
+					name="mixTemp"
+					bind:value={tempC}
+					hint={freshMpaS ? `${units.show(freshMpaS, 'viscosity')} when fresh` : ''} />
+				{#if by === 'volume'}
+					<label class="mt-[1.62rem] flex min-h-[2.75rem] cursor-pointer items-center gap-2 font-semibold">
+						<Checkbox bind:checked={addLoss} /> Add what stays in the cup and on tools
+					</label>
+				{/if}
+			</div>
+			<h2 class="mt-2 mb-2">Colour</h2>
+			{#if data.recipes.length > 0}
+				<div class="grid items-start gap-x-5 sm:grid-cols-2">
+					<ChoiceField
+						label="Recipe"
+						name="mixRecipe"
+						bind:value={recipeId}
+						options={[{ value: '', label: 'No colour' }, ...data.recipes.map((r) => ({ value: r.id, label: r.record.name }))]}
+						hint={recipe && recipe.resinId !== resinId
+							? `judged in ${data.resins.find((r) => r.id === recipe.resinId)?.record.name ?? 'another resin'}: try a small cup`
+							: ''} />
+					<p class="soft sm:mt-[1.62rem]">{recipe && resin ? shadeAdvice(resin.record.curedShade, 1) : ''}</p>
+				</div>
+			{:else}<p class="soft mb-2">
+					No recipe is kept yet. <a class="plain" href="/shelf/recipes/new">Build one up in doses</a>.
+				</p>{/if}
+			<h2 class="mt-2 mb-2">Fillers and thickeners</h2>
 			{#each chosen as row, i (i)}
 				<div class="grid items-start gap-x-4 sm:grid-cols-[1.3fr_1fr_1.3fr_auto]">
 					<ChoiceField
@@ -195,33 +246,8 @@
 			{/if}
 			{#if problem('fillers')}<p class="mt-2 font-semibold text-(--harm)">{problem('fillers')![0]}</p>{/if}
 		</section>
-		{#if !catalysed}
-			<section class="slab p-5">
-				<h2>Poured too much of one?</h2>
-				<p class="soft mb-2">The other is raised to match. Nothing can be taken back once they have met.</p>
-				<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
-					<QuantityField label="A in the cup" kind="mass" name="pouredA" bind:value={pouredA} />
-					<QuantityField label="B in the cup" kind="mass" name="pouredB" bind:value={pouredB} />
-					<QuantityField label="The cup takes" kind="mass" name="capacity" bind:value={capacity} hint="if it is tight" />
-				</div>
-				{#if typeof correction === 'string'}
-					<p class="font-semibold text-(--harm)">{correction}</p>
-				{:else if correction}
-					<p class="text-[1.3rem] font-bold" role="status">
-						{#if correction.addA > 0.05}Add {units.show(correction.addA, 'mass')} of A.{:else if correction.addB > 0.05}Add
-							{units.show(correction.addB, 'mass')} of B.{:else}They match.{/if}
-						<span class="soft font-normal">{units.show(correction.total, 'mass')} in all.</span>
-					</p>
-					{#if correction.discard > 0}
-						<p class="text-(--hot)">
-							That is {units.show(correction.discard, 'mass')} more than the cup takes: first take out
-							{correction.takeOutA > 0
-								? `${units.show(correction.takeOutA, 'mass')} of A`
-								: `${units.show(correction.takeOutB, 'mass')} of B`}.
-						</p>
-					{/if}
-				{/if}
-			</section>
+		{#if resin && slip}
+			<OverPour {...slip} {cupDiameterMm} />
 		{/if}
 	</div>
 	<aside class="slab flex flex-col gap-4 p-5" aria-live="polite">
@@ -250,12 +276,21 @@
 			{/if}
 			{#if result.fillers.length > 0}
 				<table class="bench">
-					<thead><tr><th>Filler</th><th class="num">Weigh</th><th class="num">Scoop, loose</th></tr></thead>
+					<thead><tr><th>Goes in</th><th class="num">Weigh</th><th class="num">Scoop or drops</th></tr></thead>
 					<tbody>
 						{#each result.fillers as f, i (i)}
+							{@const colour = colours[i - chosen.length]?.record}
 							<tr
-								><td>{f.name}</td><td class="num font-bold">{units.show(f.massG, 'mass')}</td><td class="num"
-									>{units.show(f.looseVolumeMl, 'volume')}</td
+								><td
+									>{f.name}{#if colour && resin && !catalysed}<span class="soft block text-[0.87rem]"
+											>into {colourSide(colour, resin.record)}</span
+										>{/if}</td
+								><td class="num font-bold">{units.show(f.massG, 'mass')}</td><td class="num"
+									>{colour
+										? isPowder(colour.kind)
+											? '–'
+											: `${dropsOf(colour, f.massG)} drops`
+										: units.show(f.looseVolumeMl, 'volume')}</td
 								></tr>
 						{/each}
 					</tbody>
@@ -281,6 +316,17 @@
 					</p>
 				{/each}
 			{/if}
+			{#if cured}
+				<p>
+					<strong>{units.show(cured.potLifeS, 'time')}</strong> until it is too thick to pour{load.lengtheningPercent > 1
+						? `, colour lengthening it by ${digits(load.lengtheningPercent, 0)} %`
+						: ''}.
+				</p>
+			{/if}
+			{#if lossMl > 0}<p class="soft">
+					{units.show(lossMl, 'volume')} of it stays in the cup and on tools: wetted area times film.
+				</p>{/if}
+			<Warnings warnings={load.warnings} />
 			{#if Math.abs(mistakeMl) > 0.5 && volumeMl}
 				<p class="soft">
 					Grams of water are not grams of resin: weighing out {digits(volumeMl)} g of this mix would leave it {units.show(

@@ -1,19 +1,28 @@
 import { chemistryOf, containerHealth, LOW_SHARE, ratiosOf } from '$lib/core/shelf';
 import { listContainers } from '$lib/server/repositories/containers';
-import { listFillers, listResins, listRubbers } from '$lib/server/repositories/materials';
+import { listFillers, listMaterials, listResins, listRubbers } from '$lib/server/repositories/materials';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
-	const [resins, rubbers, fillers, containers] = await Promise.all([
-		listResins(),
-		listRubbers(),
-		listFillers(),
-		listContainers()
-	]);
+	const [resins, rubbers, fillers, containers, colours, recipes, releases, thermoplastics] =
+		await Promise.all([
+			listResins(),
+			listRubbers(),
+			listFillers(),
+			listContainers(),
+			listMaterials('colour'),
+			listMaterials('recipe'),
+			listMaterials('release'),
+			listMaterials('thermoplastic')
+		]);
 	const today = new Date().toISOString().slice(0, 10);
 	return {
 		rubbers,
 		fillers,
+		colours,
+		recipes,
+		releases,
+		thermoplastics,
 		resins: resins.map((resin) => ({ ...resin, ratios: ratiosOf(resin.record) })),
 		tins: containers.map((c) => {
 			const resin = resins.find((r) => r.id === c.record.materialId);

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
+	import { flashOffS, isPaintable } from '$lib/core/shelf';
 	import { digits } from '$lib/core/units';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import { useUnits } from '$lib/ui/units.svelte';
@@ -8,9 +9,16 @@
 	const units = useUnits();
 </script>
 
-<PageHead title="Shelf" about="Resins and rubbers as their sheets describe them. The sheet of your own batch comes first." />
+<PageHead title="Shelf" about="What you work with, as the sheets describe it. The sheet of your own batch comes first.">
+	{#snippet actions()}<Button href="/shelf/meets" color="alternative" size="lg">What may touch what</Button>{/snippet}
+</PageHead>
+<nav class="mb-5 flex flex-wrap gap-2" aria-label="Parts of the shelf">
+	{#each [['resins', 'Resins'], ['tins', 'Tins'], ['rubbers', 'Rubbers'], ['fillers', 'Fillers'], ['colours', 'Colours'], ['releases', 'Releases'], ['thermoplastics', 'Thermoplastics']] as [id, label] (id)}
+		<a class="tag min-h-[2.4rem] px-4! no-underline" href="#{id}">{label}</a>
+	{/each}
+</nav>
 
-<section class="mb-7">
+<section class="mb-7 scroll-mt-20" id="resins">
 	<div class="mb-2 flex items-end justify-between">
 		<h2>Resins</h2>
 		<Button href="/shelf/resins/new">Add a resin</Button>
@@ -45,7 +53,7 @@
 		</table>
 	</div>
 </section>
-<section class="mb-7">
+<section class="mb-7 scroll-mt-20" id="tins">
 	<div class="mb-2 flex items-end justify-between">
 		<h2>Tins in use</h2>
 		<Button href="/shelf/containers/new">Add a tin</Button>
@@ -83,7 +91,7 @@
 		</table>
 	</div>
 </section>
-<section>
+<section class="scroll-mt-20" id="rubbers">
 	<div class="mb-2 flex items-end justify-between">
 		<h2>Mould rubbers</h2>
 		<Button href="/shelf/rubbers/new">Add a rubber</Button>
@@ -100,7 +108,9 @@
 					<tr>
 						<td
 							><a class="plain font-semibold" href="/shelf/rubbers/{id}">{record.name}</a><br /><span class="soft text-[0.9rem]"
-								>{record.cureKind === 'addition' ? 'platinum (addition)' : 'tin (condensation)'}</span
+								>{record.cureKind === 'addition' ? 'platinum (addition)' : 'tin (condensation)'}{record.use === 'pour'
+									? ''
+									: `, ${record.use}`}</span
 							></td>
 						<td class="num text-[1.15rem] font-bold">{units.show(record.workingTimeS, 'time')}</td>
 						<td class="num text-[1.15rem] font-bold">{units.show(record.cureTimeS, 'time')}</td>
@@ -114,7 +124,7 @@
 		</table>
 	</div>
 </section>
-<section class="mt-7">
+<section class="mt-7 scroll-mt-20" id="fillers">
 	<div class="mb-2 flex items-end justify-between">
 		<h2>Fillers</h2>
 		<Button href="/shelf/fillers/new">Add a filler</Button>
@@ -134,6 +144,88 @@
 						<td class="num soft">{record.grainMm === undefined ? '–' : units.show(record.grainMm, 'length')}</td>
 					</tr>
 				{:else}<tr><td colspan="4" class="soft py-6!">No filler yet.</td></tr>{/each}
+			</tbody>
+		</table>
+	</div>
+</section>
+<section class="mt-7 scroll-mt-20" id="colours">
+	<div class="mb-2 flex flex-wrap items-end justify-between gap-2">
+		<h2>Colours and recipes</h2>
+		<span class="flex gap-2"
+			><Button href="/shelf/recipes/new" color="alternative">Build up a recipe</Button><Button href="/shelf/colours/new"
+				>Add a colour</Button
+			></span>
+	</div>
+	<div class="slab overflow-x-auto">
+		<table class="bench">
+			<thead><tr><th>Colour</th><th>Goes into</th><th class="num">Density</th><th class="num">At most</th></tr></thead>
+			<tbody>
+				{#each data.recipes as { id, record } (id)}
+					<tr>
+						<td
+							><a class="plain font-semibold" href="/shelf/recipes/{id}">{record.name}</a><br /><span class="soft text-[0.9rem]"
+								>recipe in {record.doses.length} doses</span
+							></td>
+						<td colspan="3" class="soft">{data.resins.find((r) => r.id === record.resinId)?.record.name ?? ''}</td>
+					</tr>
+				{/each}
+				{#each data.colours as { id, record } (id)}
+					<tr>
+						<td
+							><a class="plain font-semibold" href="/shelf/colours/{id}">{record.name}</a><br /><span class="soft text-[0.9rem]"
+								>{record.kind}</span
+							></td>
+						<td>{record.side}</td>
+						<td class="num">{units.show(record.densityGPerMl, 'density')}</td>
+						<td class="num">{record.mostPercent === undefined ? '–' : `${digits(record.mostPercent)} %`}</td>
+					</tr>
+				{:else}<tr><td colspan="4" class="soft py-6!">No colour yet.</td></tr>{/each}
+			</tbody>
+		</table>
+	</div>
+</section>
+<section class="mt-7 scroll-mt-20" id="releases">
+	<div class="mb-2 flex items-end justify-between">
+		<h2>Releases and barriers</h2>
+		<Button href="/shelf/releases/new">Add a release</Button>
+	</div>
+	<div class="slab overflow-x-auto">
+		<table class="bench">
+			<thead><tr><th>Release</th><th class="num">Flashes off in</th><th>Paint holds</th></tr></thead>
+			<tbody>
+				{#each data.releases as { id, record } (id)}
+					<tr>
+						<td
+							><a class="plain font-semibold" href="/shelf/releases/{id}">{record.name}</a><br /><span class="soft text-[0.9rem]"
+								>{record.kind}</span
+							></td>
+						<td class="num text-[1.15rem] font-bold"
+							>{flashOffS(record) === 0 ? 'at once' : units.show(flashOffS(record), 'time')}{#if record.flashOffS === undefined}<span
+									class="soft block text-[0.85rem] font-normal">a default</span
+								>{/if}</td>
+						<td>{isPaintable(record) ? 'yes, once wiped' : 'no'}</td>
+					</tr>
+				{:else}<tr><td colspan="3" class="soft py-6!">No release yet.</td></tr>{/each}
+			</tbody>
+		</table>
+	</div>
+</section>
+<section class="mt-7 scroll-mt-20" id="thermoplastics">
+	<div class="mb-2 flex items-end justify-between">
+		<h2>Re-meltable thermoplastics</h2>
+		<Button href="/shelf/thermoplastics/new">Add a thermoplastic</Button>
+	</div>
+	<div class="slab overflow-x-auto">
+		<table class="bench">
+			<thead><tr><th>Thermoplastic</th><th class="num">Softens at</th><th class="num">Cools for</th></tr></thead>
+			<tbody>
+				{#each data.thermoplastics as { id, record } (id)}
+					<tr>
+						<td><a class="plain font-semibold" href="/shelf/thermoplastics/{id}">{record.name}</a></td>
+						<td class="num">{units.show(record.softenTempC, 'temperature')}</td>
+						<td class="num">{units.show(record.coolS, 'time')}</td>
+					</tr>
+				{:else}<tr><td colspan="3" class="soft py-6!">None yet.</td></tr>{/each}
 			</tbody>
 		</table>
 	</div>

@@ -1,8 +1,1 @@
-export {
-	CALCULATIONS,
-	describeCalculations,
-	fieldErrors,
-	runCalculation,
-	type CalcOutcome,
-	type FieldError
-} from './registry';
+export { CALCULATIONS, describeCalculations, runCalculation, type CalcOutcome } from './registry';

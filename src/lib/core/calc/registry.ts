@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { fieldErrors, type FieldError } from '../fieldErrors';
 import { budget, budgetInput } from '../budget';
 import {
 	catalystPlan,
@@ -15,7 +16,6 @@ import { correctPour, correctPourInput, mix, mixInput } from '../mix';
 import { mouldBlock, mouldBlockInput } from '../mould';
 import { pot, potInput } from '../pot';
 import { displacement, displacementInput } from '../volume';
-import { InputError } from '../working';
 
 /** A calculation that the screens use and that scripts may ask for. */
 export interface Calculation {
@@ -200,12 +200,6 @@ export const CALCULATIONS: readonly Calculation[] = [
 	)
 ];
 
-/** One thing wrong with an input, and where. */
-export interface FieldError {
-	path: string;
-	message: string;
-}
-
 /** The answer of a calculation, the errors at its fields, or that there is no such calculation. */
 export type CalcOutcome =
 	{ status: 'ok'; answer: unknown } | { status: 'unknown' } | { status: 'invalid'; errors: FieldError[] };
@@ -232,14 +226,6 @@ export function runCalculation(name: string, input: unknown): CalcOutcome {
 		if (!errors) throw error;
 		return { status: 'invalid', errors };
 	}
-}
-
-/** Field errors of anything that the core throws about its input; `undefined` for anything else. */
-export function fieldErrors(error: unknown): FieldError[] | undefined {
-	if (error instanceof InputError) return [{ path: error.path.join('.'), message: error.message }];
-	if (error instanceof z.ZodError)
-		return error.issues.map((i) => ({ path: i.path.join('.'), message: i.message }));
-	return undefined;
 }
 
 function firstNotFinite(value: unknown, path: string): string | undefined {

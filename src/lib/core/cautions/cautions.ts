@@ -1,6 +1,16 @@
 /** Where a caution belongs. */
 export type CautionTopic =
-	'isocyanate' | 'catalyst' | 'styrene' | 'epoxy' | 'silicone' | 'pressure' | 'vacuum' | 'heat' | 'knife';
+	| 'isocyanate'
+	| 'catalyst'
+	| 'styrene'
+	| 'epoxy'
+	| 'silicone'
+	| 'pressure'
+	| 'vacuum'
+	| 'heat'
+	| 'knife'
+	| 'powder'
+	| 'solvent';
 
 /** The usual cautions in one sentence each; none of them sets a limit, all defer to the maker's sheets. */
 const CAUTIONS: Readonly<Record<CautionTopic, string>> = {
@@ -16,6 +26,8 @@ const CAUTIONS: Readonly<Record<CautionTopic, string>> = {
 	vacuum:
 		'Only a chamber rated for vacuum; a cracked lid is out of use. Let the air in before the pump stops.',
 	heat: 'A cup left over can smoke or melt: spread it out, outdoors if it smokes, and never put a lid on it.',
+	powder: 'Powders: dust mask or respirator as the safety sheet says; metal dust burns.',
+	solvent: 'Sprays and solvents: ventilate, no flame until it has flashed off.',
 	knife: 'Cut away from the hand that holds. Sanding dust: mask.'
 };
 

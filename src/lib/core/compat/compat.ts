@@ -1,20 +1,26 @@
-import type { MasterRecord } from '../master/master';
+import type { MasterMaterial } from '../master/materials';
+import { isPaintable } from '../shelf/release';
 import { chemistryOf, type ResinRecord } from '../shelf/resin';
 import type { RubberRecord } from '../shelf/rubber';
 import type { Warning } from '../working';
+import type { Experience, Thing } from './things';
 
 /** Faces that take up rubber unless they are sealed (common practice, no source). */
-const POROUS: readonly MasterRecord['material'][] = ['wood', 'plaster', 'stone', 'filament print'];
+const POROUS: readonly MasterMaterial[] = ['wood', 'plaster', 'stone', 'filament print'];
 /** What stops an addition cure at the face (common practice, no source). */
-const INHIBITING: Readonly<Partial<Record<MasterRecord['material'], string>>> = {
+const INHIBITING: Readonly<Partial<Record<MasterMaterial, string>>> = {
 	'sulphur clay': 'Sulphur in the clay',
-	'resin print': 'What is left uncured in a fresh resin print'
+	'resin print': 'What is left uncured in a fresh resin print',
+	'amine-cured epoxy': 'The amine of the epoxy’s hardener',
+	latex: 'Latex',
+	'tin-cured rubber': 'The tin of a condensation rubber'
 };
 
 /** What may go wrong between a master and a rubber, and what is done about it. */
 export function masterAndRubber(
-	material: MasterRecord['material'],
-	cureKind: RubberRecord['cureKind']
+	material: MasterMaterial,
+	cureKind: RubberRecord['cureKind'],
+	sealed = false
 ): Warning[] {
 	const out: Warning[] = [];
 	const inhibitor = INHIBITING[material];
@@ -34,7 +40,15 @@ export function masterAndRubber(
 			action: 'Try a small patch first.'
 		});
 	}
-	if (POROUS.includes(material)) {
+	if (material.endsWith('cured rubber')) {
+		out.push({
+			code: 'bonds',
+			level: 'harm',
+			message: 'Silicone bonds to cured silicone for good.',
+			action: 'Take a release that is made for it, not a silicone-oil spray. Try a small patch first.'
+		});
+	}
+	if (POROUS.includes(material) && !sealed) {
 		out.push({
 			code: 'porous',
 			message: `Rubber copies the grain of ${material} and locks into its pores.`,
@@ -67,4 +81,144 @@ export function resinAndMould(family: ResinRecord['family']): Warning[] {
 		case 'epoxy':
 			return [];
 	}
+}
+
+/** A resin straight onto a master or into a rigid mould of that material. */
+function resinAndMaster(family: ResinRecord['family'], material: MasterMaterial): Warning[] {
+	if (material === 'polystyrene' && chemistryOf(family) === 'polyester')
+		return [
+			{
+				code: 'dissolves',
+				level: 'harm',
+				message: 'Polyester dissolves polystyrene.',
+				action: 'Take polyethylene or silicone.'
+			}
+		];
+	if (material.endsWith('cured rubber')) return resinAndMould(family);
+	if (family === 'flexible urethane' && ['filament print', 'resin print', 'cast resin'].includes(material))
+		return [
+			{
+				code: 'sticks',
+				message: 'A flexible urethane sticks in a rigid mould.',
+				action: 'Release both halves and seal the parting line.'
+			}
+		];
+	if (chemistryOf(family) === 'urethane' && ['plaster', 'wood'].includes(material))
+		return [
+			{
+				code: 'damp',
+				message: `${material === 'wood' ? 'Wood' : 'Plaster'} holds water, and water makes urethane foam.`,
+				action: 'Dry it, seal it, then release.'
+			}
+		];
+	return [];
+}
+
+function releaseAndRubber(release: Extract<Thing, { kind: 'release' }>['release']): Warning[] {
+	if (release.kind !== 'silicone spray') return [];
+	return [
+		{
+			code: 'oil-is-no-separator',
+			message: 'A silicone-oil spray does not keep fresh silicone from bonding to cured silicone.',
+			action: 'Between two halves of rubber take a release made for silicone on silicone.'
+		}
+	];
+}
+
+function releaseAndResin(
+	release: Extract<Thing, { kind: 'release' }>['release'],
+	family: ResinRecord['family']
+): Warning[] {
+	const out: Warning[] = [];
+	if (release.kind === 'silicone spray')
+		out.push({
+			code: 'ruins-paint',
+			message:
+				'Silicone release stays on the cast and drifts: paint crawls off it, and off whatever stands nearby.',
+			action: 'Never near the painting area; wipe casts with alcohol, or take one that can be painted over.'
+		});
+	else if (!isPaintable(release))
+		out.push({
+			code: 'not-paintable',
+			message: 'This release stays on the cast and keeps paint off.',
+			action: 'Wipe casts with alcohol before painting.'
+		});
+	if (release.kind === 'barrier coat' && chemistryOf(family) === 'urethane')
+		out.push({
+			code: 'barrier-bonds',
+			message: 'A barrier coat bonds to the cast and becomes its base coat.',
+			action: 'Match its colour to the paint; it must be dry before the resin goes in.'
+		});
+	return out;
+}
+
+function thermoplasticAnd(other: Thing): Warning[] {
+	if (other.kind === 'resin' && chemistryOf(other.family) !== 'epoxy')
+		return [
+			{
+				code: 'heat-softens',
+				message: 'The heat of a fast cure softens a re-meltable mould.',
+				action: 'Take a slow, cool epoxy, clamp it and allow 1–3 days; otherwise try a small piece first.'
+			}
+		];
+	if (other.kind === 'thermoplastic')
+		return [
+			{
+				code: 'bonds-hot',
+				message: 'It bonds to itself while it is hot.',
+				action: 'Let the first half go cold before the second is pressed on, with a separator on the joint.'
+			}
+		];
+	return [];
+}
+
+/** The rules of the trade for two things, in whatever order they are given (common practice, no source). */
+export function rulesFor(a: Thing, b: Thing): Warning[] {
+	for (const [x, y] of [
+		[a, b],
+		[b, a]
+	] as const) {
+		if (x.kind === 'thermoplastic') return thermoplasticAnd(y);
+		if (x.kind === 'master' && y.kind === 'rubber') return masterAndRubber(x.material, y.cureKind, x.sealed);
+		if (x.kind === 'rubber' && y.kind === 'resin') return resinAndMould(y.family);
+		if (x.kind === 'resin' && y.kind === 'master') return resinAndMaster(x.family, y.material);
+		if (x.kind === 'release' && y.kind === 'rubber') return releaseAndRubber(x.release);
+		if (x.kind === 'release' && y.kind === 'resin') return releaseAndResin(x.release, y.family);
+		if (x.kind === 'rubber' && y.kind === 'rubber')
+			return masterAndRubber(
+				x.cureKind === 'addition' ? 'platinum-cured rubber' : 'tin-cured rubber',
+				y.cureKind
+			);
+	}
+	return [];
+}
+
+/** What the maker found with this very pair, newest last. */
+export function experiencesWith(a: Thing, b: Thing, all: readonly Experience[]): Experience[] {
+	return all.filter(
+		(e) => (e.first === a.key && e.second === b.key) || (e.first === b.key && e.second === a.key)
+	);
+}
+
+/**
+ * What to heed when two things meet: the maker's own experience first, then the rules. An own "fine" takes
+ * the place of the rules' cautions (they are common practice), never of a harm.
+ */
+export function whatMeets(a: Thing, b: Thing, all: readonly Experience[] = []): Warning[] {
+	const own = experiencesWith(a, b, all);
+	const last = own[own.length - 1];
+	const rules = rulesFor(a, b);
+	if (!last) return rules;
+	const said: Warning = {
+		code: `own-${last.verdict.replaceAll(' ', '-')}`,
+		message: `Your own experience, ${a.name} with ${b.name}: ${last.verdict}${last.note ? `. ${last.note}` : ''}`,
+		action:
+			last.verdict === 'fine'
+				? 'A new lot deserves a small trial patch all the same.'
+				: last.verdict === 'with care'
+					? 'Do as you noted, after a small trial patch.'
+					: 'Take another material.',
+		...(last.verdict === 'never again' ? { level: 'harm' as const } : {})
+	};
+	return [said, ...(last.verdict === 'fine' ? rules.filter((w) => w.level === 'harm') : rules)];
 }

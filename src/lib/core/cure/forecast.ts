@@ -33,7 +33,7 @@ export interface Forecast {
 	fit?: CupFitResult;
 	gelCoreS: number;
 	gelWallS: number;
-	/** A new layer holds from the gel of the slowest place until its conversion passes 0.80. */
+	/** A new layer holds from the gel of the slowest place until its conversion passes the record's (0.80). */
 	recoatFromS: number;
 	recoatUntilS: number;
 	demouldS: number;
@@ -72,7 +72,7 @@ export function forecast(raw: ForecastInput): Forecast {
 			mouldTempC: input.mouldTempC,
 			roomTempC: input.roomTempC
 		},
-		{ watchConversions: [RECOAT_CONVERSION], series: true }
+		{ watchConversions: [raw.resin.recoatConversion ?? RECOAT_CONVERSION], series: true }
 	);
 	if (!Number.isFinite(run.demouldS)) {
 		throw new InputError(['roomTempC'], 'At this temperature the part is not firm within sixty days.');

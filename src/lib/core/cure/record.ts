@@ -87,6 +87,8 @@ export const cureRecord = z
 		specificHeatJPerGK: optional(0.3, 6, 'A specific heat is 0.3–6 J/g·K.'),
 		potConversion: optional(0.01, 0.95, 'A conversion at the end of pot life is 0.01–0.95.'),
 		gelConversion: optional(0.01, 0.97, 'A conversion at gel is 0.01–0.97.'),
+		/** Past this a new layer may peel off; 0.80 unless said (common practice, no source). */
+		recoatConversion: optional(0.05, 0.99, 'A recoat conversion is 0.05–0.99.'),
 		conductivityWPerMK: optional(0.02, 5, 'A conductivity is 0.02–5 W/m·K.'),
 		/** How much longer additives (colour, filler, retarder) make the cure, %. */
 		lengtheningPercent: optional(-50, 400, 'A lengthening is −50 to 400 %.'),

@@ -1,4 +1,4 @@
-import { fieldErrors, type FieldError } from '../calc/registry';
+import { fieldErrors, type FieldError } from '../fieldErrors';
 import { catalystPlan, type CatalystPlan, type CatalystPlanInput } from './catalystPlan';
 import { forecast, type Forecast, type ForecastInput } from './forecast';
 

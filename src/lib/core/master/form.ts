@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { note } from '../shelf/resin';
-import { MASTER_MATERIALS, masterRecord, type MasterRecord } from './master';
+import { masterRecord, type MasterRecord } from './master';
+import { MASTER_MATERIALS } from './materials';
 
 const maybe = (message: string) => z.number({ error: message }).optional();
 const length = 'Type a length such as 60 mm or 2 3/8 in.';

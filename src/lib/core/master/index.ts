@@ -1,9 +1,3 @@
-export {
-	MASTER_MATERIALS,
-	masterRecord,
-	readVolume,
-	volumeReading,
-	type MasterRecord,
-	type VolumeReading
-} from './master';
+export { masterRecord, readVolume, volumeReading, type MasterRecord, type VolumeReading } from './master';
 export { formFromMaster, masterForm, masterFromForm, volumeSoFar, type MasterForm } from './form';
+export { MASTER_MATERIALS, type MasterMaterial } from './materials';

@@ -5,6 +5,7 @@ import { digits } from '../units';
 import { displacement, displacementInput } from '../volume/displacement';
 import { solidInput, solidVolumeMl } from '../volume/solids';
 import type { WorkingLine } from '../working';
+import { MASTER_MATERIALS } from './materials';
 
 /** How the volume of a master is known. */
 export const volumeReading = z.discriminatedUnion('method', [
@@ -19,21 +20,6 @@ export const volumeReading = z.discriminatedUnion('method', [
 	})
 ]);
 export type VolumeReading = z.infer<typeof volumeReading>;
-
-/** What a master may be made of. Sealing and inhibition follow from it. */
-export const MASTER_MATERIALS = [
-	'sulphur-free clay',
-	'sulphur clay',
-	'wood',
-	'plaster',
-	'resin print',
-	'filament print',
-	'cast resin',
-	'metal',
-	'stone',
-	'glass or glazed',
-	'other'
-] as const;
 
 /** Volume in ml with the sum that made it. */
 export function readVolume(reading: VolumeReading): { volumeMl: number; working: WorkingLine } {

@@ -34,3 +34,11 @@ export function cupLossMl(poured: number, viscosityMpaS: number): number {
 	const wettedMm2 = (Math.PI * d * d) / 4 + Math.PI * d * d + TOOL_AREA_MM2;
 	return (wettedMm2 * FILM_MM_AT_100_MPAS * Math.sqrt(viscosityMpaS / 100)) / 1000;
 }
+
+/**
+ * Volume below a mark in a straight cup, ml: what a cup-mark school has poured.
+ * @param markMm height above the cup's floor, mm, ≥ 0
+ */
+export function markVolumeMl(markMm: number, cupDiameterMm: number): number {
+	return (markMm * Math.PI * cupDiameterMm ** 2) / 4000;
+}

@@ -21,7 +21,7 @@ export const fillerInput = z.strictObject({
 		.number({ error: 'Type how much filler.' })
 		.min(0, 'The filler cannot be less than nothing.')
 		.max(1000, 'Over ten times the resin: check the amount.'),
-	per: z.enum(['total-mass-percent', 'phr', 'b-volume-share'])
+	per: z.enum(['total-mass-percent', 'phr', 'b-volume-share', 'b-mass-percent'])
 });
 export type Filler = z.infer<typeof fillerInput>;
 
@@ -76,6 +76,12 @@ function perGramOfResin(input: Parsed, wA: number, wB: number, densityB: number)
 	return input.fillers.map((filler, i) => {
 		if (filler.per === 'phr') return filler.amount / 100;
 		if (filler.per === 'total-mass-percent') return NaN;
+		if (filler.per === 'b-mass-percent') {
+			if (wB === 0) {
+				throw new InputError(['fillers', i, 'per'], 'There is no B to take a share of: use phr.');
+			}
+			return (filler.amount / 100) * wB;
+		}
 		if (filler.bulkDensityGPerMl === undefined) {
 			throw new InputError(
 				['fillers', i, 'bulkDensityGPerMl'],

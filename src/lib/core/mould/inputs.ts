@@ -10,6 +10,8 @@ export const mouldInputs = z.object({
 	label: name('mould'),
 	masterId: z.string().min(1, 'Choose the master that the mould is made from.'),
 	rubberId: z.string().min(1, 'Choose a rubber from the shelf.'),
+	/** What keeps the rubber off the master; empty: nothing. */
+	releaseId: z.string().max(40).default(''),
 	shape: blockPlanInput.shape.shape.default('box'),
 	clearanceMm: blockPlanInput.shape.clearanceMm,
 	coverMm: blockPlanInput.shape.coverMm,

@@ -48,6 +48,12 @@ export const pourEvent = z.discriminatedUnion('kind', [
 			.max(100, 'Relative humidity is 1–100 %.'),
 		mouldTempC: z.number().min(-10, 'Under −10 °C: check the unit.').max(120, 'Over 120 °C: check the unit.')
 	}),
+	/** A gun thermometer on the cup, typed or sent by a device. */
+	z.strictObject({
+		...base,
+		kind: z.literal('temp-read'),
+		tempC: z.number().min(-20, 'Under −20 °C: check the reading.').max(300, 'Over 300 °C: check the reading.')
+	}),
 	z.strictObject({ ...base, kind: z.literal('pressure-read'), stepId: z.string().min(1).max(40), gaugeKpa }),
 	z.strictObject({
 		...base,

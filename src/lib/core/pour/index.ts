@@ -3,3 +3,4 @@ export { benchSteps, type BenchStep } from './steps';
 export { FAULTS, GRADES, pourEvent, type Grade, type PourEvent } from './events';
 export { inOrder, reducePour, type PourState } from './reduce';
 export { clocksOf, type Clock } from './clocks';
+export { benchForecast, correctedPlan, type BenchForecast } from './correct';

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { partInput } from '../cure/part';
+import { cureRecord } from '../cure/record';
 
 const amount = z.object({ massG: z.number(), volumeMl: z.number() });
 
@@ -22,6 +24,13 @@ export const pourPlan = z.object({
 		)
 		.min(1),
 	resinName: z.string(),
+	/** What the mould is coated with, and how long that flashes off. */
+	release: z.object({ name: z.string(), kind: z.string(), flashOffS: z.number() }).optional(),
+	/** The cure engine's record as it stood, so that readings at the bench can correct the forecast. */
+	cure: cureRecord.optional(),
+	section: z
+		.object({ section: partInput.shape.section, mouldWallMm: partInput.shape.mouldWallMm })
+		.optional(),
 	chemistry: z.enum(['urethane', 'polyester', 'epoxy']),
 	a: amount,
 	b: amount,
@@ -55,4 +64,4 @@ export const pourPlan = z.object({
 	mouldTempC: z.number(),
 	startTempC: z.number()
 });
-export type PourPlan = z.infer<typeof pourPlan>;
+export type PourPlan = z.input<typeof pourPlan>;

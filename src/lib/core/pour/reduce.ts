@@ -14,6 +14,8 @@ export interface PourState {
 	/** End of the last step that needs liquid resin. */
 	readonly settledAtMs?: number;
 	readonly air?: { roomTempC: number; relativeHumidity: number; mouldTempC: number };
+	/** Cup temperatures read after combining, in their order. */
+	readonly temps: readonly { timeS: number; tempC: number }[];
 	readonly reached?: { atMs: number; gaugeKpa: number };
 	readonly released?: { atMs: number; gaugeKpa: number };
 	readonly demouldedAtMs?: number;
@@ -42,6 +44,7 @@ export function reducePour(steps: readonly BenchStep[], events: readonly PourEve
 	const doneAtMs: Record<string, number> = {};
 	const pressure: Record<string, { atMs: number; gaugeKpa: number }> = {};
 	const grades: Record<string, { grade: Grade; faults: readonly string[]; note: string }> = {};
+	const temps: { atMs: number; tempC: number; id: string }[] = [];
 	let air: PourState['air'];
 	let status: PourState['status'] = 'open';
 	let endedAtMs: number | undefined;
@@ -55,6 +58,10 @@ export function reducePour(steps: readonly BenchStep[], events: readonly PourEve
 				break;
 			case 'air-read':
 				air = { roomTempC: e.roomTempC, relativeHumidity: e.relativeHumidity, mouldTempC: e.mouldTempC };
+				break;
+			case 'temp-read':
+				temps.push(e);
+				lastUndoable = e.id;
 				break;
 			case 'pressure-read':
 				pressure[e.stepId] = { atMs: e.atMs, gaugeKpa: e.gaugeKpa };
@@ -82,6 +89,7 @@ export function reducePour(steps: readonly BenchStep[], events: readonly PourEve
 		doneAtMs,
 		current: open === -1 ? steps.length : open,
 		grades,
+		temps: cupTemps(temps, doneAtMs['combine'], pouredAtMs),
 		...given('combinedAtMs', doneAtMs['combine']),
 		...given('pouredAtMs', pouredAtMs),
 		...given('settledAtMs', settledAtMs),
@@ -93,6 +101,18 @@ export function reducePour(steps: readonly BenchStep[], events: readonly PourEve
 		...given('reason', reason),
 		...given('lastUndoable', status === 'open' ? lastUndoable : undefined)
 	};
+}
+
+/** Readings between combining and the pour's end count for the cup; what was read before or after does not. */
+function cupTemps(
+	temps: readonly { atMs: number; tempC: number }[],
+	fromMs: number | undefined,
+	untilMs: number | undefined
+): { timeS: number; tempC: number }[] {
+	if (fromMs === undefined) return [];
+	return temps
+		.filter((t) => t.atMs >= fromMs && t.atMs <= (untilMs ?? Infinity))
+		.map((t) => ({ timeS: (t.atMs - fromMs) / 1000, tempC: t.tempC }));
 }
 
 function given<K extends string, V>(key: K, value: V | undefined): { [P in K]?: V } {

@@ -5,13 +5,16 @@ import type { PourPlan } from './plan';
 /** One thing to do at the bench. */
 export interface BenchStep {
 	readonly id: string;
-	readonly kind: 'check' | 'air' | 'measure' | 'combine' | 'timed' | 'pump' | 'hold' | 'cure' | 'inspect';
+	readonly kind:
+		'check' | 'dry' | 'air' | 'measure' | 'combine' | 'timed' | 'pump' | 'hold' | 'cure' | 'inspect';
 	readonly title: string;
 	readonly detail: string;
 	/** What the one big button says. */
 	readonly action: string;
 	/** Seconds after combining by which it must be done. */
 	readonly deadlineS?: number;
+	/** Seconds that must pass after the step before it, such as a release that flashes off. */
+	readonly waitS?: number;
 	/** When it is done, the mould is full. */
 	readonly fills?: boolean;
 	readonly part?: 'A' | 'B';
@@ -52,6 +55,7 @@ export function benchSteps(plan: PourPlan, units: UnitSystem = 'metric'): BenchS
 			action: 'Mould is ready',
 			cautions: []
 		},
+		...(plan.release ? coatSteps(plan.release, plan) : []),
 		{
 			id: 'air',
 			kind: 'air',
@@ -114,6 +118,33 @@ export function benchSteps(plan: PourPlan, units: UnitSystem = 'metric'): BenchS
 		}
 	);
 	return steps;
+}
+
+function coatSteps(release: NonNullable<PourPlan['release']>, plan: PourPlan): BenchStep[] {
+	const powder = release.kind === 'talc';
+	const coat: BenchStep = {
+		id: 'coat',
+		kind: 'check',
+		title: `Coat the mould: ${release.name}`,
+		detail: powder
+			? `${mouldNames(plan)}: dust it into every corner, knock out what is loose.`
+			: `${mouldNames(plan)}: thin and even, into the detail without pooling.`,
+		action: 'It is coated',
+		cautions: powder ? ['powder'] : ['solvent']
+	};
+	if (!(release.flashOffS > 0)) return [coat];
+	return [
+		coat,
+		{
+			id: 'flash-off',
+			kind: 'dry',
+			title: 'Let it flash off and warm up',
+			detail: 'A wet release leaves pinholes, and a spray chills the face.',
+			action: 'It is dry',
+			waitS: release.flashOffS,
+			cautions: []
+		}
+	];
 }
 
 function catalystStep(plan: PourPlan, units: UnitSystem): BenchStep {

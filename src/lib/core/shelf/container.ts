@@ -28,6 +28,12 @@ export const containerRecord = z
 			.min(0, 'Openings are counted from 0.')
 			.max(10_000, 'Over ten thousand openings: check it.')
 			.default(0),
+		/** How much slower old stock sets than its sheet, seen in a trial cup, %. */
+		slowerPercent: z
+			.number({ error: 'Type by how much it sets slower, such as 20 %, or 0.' })
+			.min(-50, 'It lies between −50 and 400 %.')
+			.max(400, 'It lies between −50 and 400 %.')
+			.default(0),
 		/** Flushed with dry gas before it was closed again. */
 		flushed: z.boolean().default(false)
 	})
@@ -98,4 +104,13 @@ export function containerHealth(
 /** What is left: the last weighing less everything booked since, g. */
 export function remainingG(weighedG: number, bookedSinceG: number): number {
 	return Math.max(0, weighedG - bookedSinceG);
+}
+
+/** Speed of a container against its sheet: what readings taught, else what a trial cup of old stock showed. */
+export function containerSpeed(
+	slowerPercent: number,
+	rateFactor: number | null | undefined
+): number | undefined {
+	if (rateFactor !== null && rateFactor !== undefined) return rateFactor;
+	return slowerPercent === 0 ? undefined : 1 / (1 + slowerPercent / 100);
 }

@@ -8,6 +8,7 @@ export {
 	name,
 	note,
 	resinRecord,
+	viscosityOf,
 	type MixableResin,
 	type ResinRecord
 } from './resin';
@@ -15,9 +16,37 @@ export { rubberForBlock, rubberRecord, type RubberRecord } from './rubber';
 export {
 	containerHealth,
 	containerRecord,
+	containerSpeed,
 	LOW_SHARE,
 	remainingG,
 	type ContainerHealth,
 	type ContainerRecord
 } from './container';
 export { consistency, fillerRecord, settlingMm, type Consistency, type FillerRecord } from './filler';
+export {
+	COLOUR_DROPS_PER_ML,
+	COLOUR_KINDS,
+	colourLoad,
+	colourRecord,
+	colourSide,
+	dropsOf,
+	isPowder,
+	recipeRecord,
+	scaleRecipe,
+	shadeAdvice,
+	type ColourRecord,
+	type RecipeRecord,
+	type ScaledColour
+} from './colour';
+export {
+	FLASH_OFF_S,
+	flashOffS,
+	isPaintable,
+	PAINTABLE,
+	RELEASE_KINDS,
+	releaseRecord,
+	thermoplasticRecord,
+	type ReleaseKind,
+	type ReleaseRecord,
+	type ThermoplasticRecord
+} from './release';

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { DEFAULT_CATALYST_DENSITY, DEFAULT_DROPS_PER_ML } from '../mix/catalyst';
 import { bPerAByVolume, bPerAByWeight, checkRatio, type Ratio } from '../mix/ratio';
 import { CURE_DEFAULTS } from '../cure/record';
+import { flowEnergyKjPerMol, viscosityAt, type ViscosityPoint } from '../mix/viscosityAt';
 import { digits } from '../units';
 import type { CureRecord } from '../cure/record';
 
@@ -92,6 +93,16 @@ const resinFields = z.object({
 		.default(6),
 	character: z.enum(['snap', 'quick', 'gradual'], { error: 'Choose how it sets.' }),
 	viscosityMpaS: viscosity,
+	/** Temperature of the viscosity; left out it is the one of the pot life. */
+	viscosityTempC: constant(5, 90, '°C'),
+	/** A second point of the sheet, from which the change with temperature follows. */
+	viscosity2MpaS: viscosity.optional(),
+	viscosity2TempC: constant(5, 90, '°C'),
+	/** What it looks like cured without colour. */
+	curedShade: z.enum(['not said', 'white', 'off-white', 'amber', 'clear', 'dark']).default('not said'),
+	/** Into which part colour goes, and mica where that differs; B unless said. */
+	colourSide: z.enum(['B', 'A']).default('B'),
+	micaSide: z.enum(['where colour goes', 'A', 'B']).default('where colour goes'),
 	/** Polyester: what is stirred in instead of a B. */
 	catalystPercent: share('catalyst that you use'),
 	referencePercent: share('catalyst of the sheet'),
@@ -114,6 +125,7 @@ const resinFields = z.object({
 	specificHeatJPerGK: constant(0.3, 6, 'J/g·K'),
 	potConversion: constant(0.01, 0.95, ''),
 	gelConversion: constant(0.01, 0.97, ''),
+	recoatConversion: constant(0.05, 0.99, ''),
 	lengtheningPercent: constant(-50, 400, '%'),
 	note
 });
@@ -149,6 +161,15 @@ export const resinRecord = resinFields.superRefine((r, ctx) => {
 	const pot = r.potConversion ?? defaults.potConversion;
 	const gel = r.gelConversion ?? defaults.gelConversion;
 	if (pot > gel) issue('gelConversion', `Gel (${gel}) comes after the end of pot life (${pot}).`);
+	if ((r.recoatConversion ?? 1) <= gel)
+		issue('recoatConversion', `The last moment for a new layer comes after gel (${gel}).`);
+	if ((r.viscosity2MpaS === undefined) !== (r.viscosity2TempC === undefined))
+		issue(
+			r.viscosity2MpaS === undefined ? 'viscosity2MpaS' : 'viscosity2TempC',
+			'A second point is a viscosity and its temperature: type both.'
+		);
+	else if (r.viscosity2MpaS !== undefined && !(flowEnergyKjPerMol(viscosityPoints(r)) > 0))
+		issue('viscosity2MpaS', 'A resin gets thinner as it warms: these two points say otherwise.');
 	if (isCatalysed(r.family)) {
 		if (r.catalystPercent === undefined)
 			issue('catalystPercent', 'Type the catalyst in per cent by weight, such as 1 %.');
@@ -180,6 +201,19 @@ export const resinRecord = resinFields.superRefine((r, ctx) => {
 	}
 });
 export type ResinRecord = z.output<typeof resinRecord>;
+
+/** The sheet's viscosity as points over temperature: one, or two. */
+function viscosityPoints(r: ResinFields): ViscosityPoint[] {
+	const first = { tempC: r.viscosityTempC ?? r.potLifeTempC, viscosityMpaS: r.viscosityMpaS };
+	return r.viscosity2MpaS === undefined || r.viscosity2TempC === undefined
+		? [first]
+		: [first, { tempC: r.viscosity2TempC, viscosityMpaS: r.viscosity2MpaS }];
+}
+
+/** Viscosity of the fresh mix at a temperature, mPa·s, by the sheet's one or two points. */
+export function viscosityOf(record: ResinRecord, tempC: number): number {
+	return viscosityAt(viscosityPoints(record), tempC);
+}
 
 /** Whether a family is cured by a share of catalyst instead of a B. */
 export function isCatalysed(family: ResinRecord['family']): boolean {
@@ -258,6 +292,7 @@ export function cureOf(record: ResinRecord, rateFactor?: number): CureRecord {
 		...given('specificHeatJPerGK', record.specificHeatJPerGK),
 		...given('potConversion', record.potConversion),
 		...given('gelConversion', record.gelConversion),
+		...given('recoatConversion', record.recoatConversion),
 		...given('lengtheningPercent', record.lengtheningPercent),
 		...given('rateFactor', rateFactor)
 	};

@@ -5,6 +5,8 @@ import { name, note, viscosity } from './resin';
 export const rubberRecord = z.object({
 	name: name('rubber'),
 	cureKind: z.enum(['addition', 'condensation'], { error: 'Choose how it cures.' }),
+	/** What it is made for. */
+	use: z.enum(['pour', 'brush-on', 'high-heat']).default('pour'),
 	densityGPerMl: z
 		.number({ error: 'Type the density of the rubber, such as 1.10 g/ml or 25 in3/lb.' })
 		.min(0.5, 'Under 0.5 g/ml: check the unit.')
@@ -32,6 +34,18 @@ export const rubberRecord = z.object({
 		.max(60, 'Over 60 °C: check the unit.')
 		.default(23),
 	viscosityMpaS: viscosity,
+	/** Brush-on: when the next coat may follow, s. */
+	recoatS: z
+		.number({ error: 'Type when the next coat may follow, such as 40 min, or leave it empty.' })
+		.min(60, 'Under a minute: check the unit.')
+		.max(200_000, 'Over two days: check the unit.')
+		.optional(),
+	/** What the cured rubber stands, °C; from its sheet. */
+	mostTempC: z
+		.number({ error: 'Type what it stands, such as 200 C, or leave it empty.' })
+		.min(30, 'Under 30 °C: check the unit.')
+		.max(500, 'Over 500 °C: check the unit.')
+		.optional(),
 	shoreA: z
 		.number({ error: 'Type the hardness, such as 25.' })
 		.min(0, 'Shore A is 0–100.')

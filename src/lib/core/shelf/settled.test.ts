@@ -11,7 +11,8 @@ import {
 	mixedDensityGPerMl,
 	ratiosOf,
 	resinRecord,
-	rubberForBlock
+	rubberForBlock,
+	rubberRecord
 } from '.';
 
 const resin = (name: string) => resinRecord.parse(DEMO_RESINS.find((r) => r.name === name));
@@ -59,16 +60,19 @@ describe('what a record hands on', () => {
 		expect(mixable(resin('Quarry general')).catalyst).toMatchObject({ percent: 2, dropsPerMl: 22 });
 	});
 
-	it.each(DEMO_RUBBERS.map((r) => [r.name, r] as const))('%s fills a block', (_name, rubber) => {
-		const block = mouldBlock({
-			cavity: { shape: 'box', lengthMm: 80, widthMm: 60, heightMm: 50 },
-			masterVolumeMl: 40,
-			rubber: rubberForBlock(rubber),
-			roomTempC: rubber.refTempC
-		});
-		expect(block.rubber.massG).toBeCloseTo(200 * rubber.densityGPerMl, 6);
-		expect(block.readyInS).toBeCloseTo(rubber.cureTimeS, 6);
-	});
+	it.each(DEMO_RUBBERS.map((r) => [r.name, rubberRecord.parse(r)] as const))(
+		'%s fills a block',
+		(_name, rubber) => {
+			const block = mouldBlock({
+				cavity: { shape: 'box', lengthMm: 80, widthMm: 60, heightMm: 50 },
+				masterVolumeMl: 40,
+				rubber: rubberForBlock(rubber),
+				roomTempC: rubber.refTempC
+			});
+			expect(block.rubber.massG).toBeCloseTo(200 * rubber.densityGPerMl, 6);
+			expect(block.readyInS).toBeCloseTo(rubber.cureTimeS, 6);
+		}
+	);
 });
 
 describe('a catalysed record', () => {

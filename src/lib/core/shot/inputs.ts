@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { ResinRecord } from '../shelf/resin';
-import { cureOf, mixable } from '../shelf/resin';
+import { cureOf, mixable, viscosityOf } from '../shelf/resin';
 import { pot, type PotResult } from '../pot/pot';
 import { InputError } from '../working';
 import type { WorkshopSettings } from '../workshop/settings';
@@ -22,6 +22,8 @@ export const shotInputs = z.object({
 		.min(1, 'Choose at least one mould: without a mould there is nothing to pour into.')
 		.max(60, 'At most 60 moulds at once.'),
 	resinId: z.string({ error: 'Choose a resin from the shelf.' }).min(1, 'Choose a resin from the shelf.'),
+	/** What the mould is coated with before the pull; empty: nothing. */
+	releaseId: z.string().max(40).default(''),
 	copies: shape.copies,
 	sprueVolumeMl: z
 		.number({ error: 'Type the volume of sprue and vents, such as 6 ml, or 0.' })
@@ -87,7 +89,7 @@ function potFor(context: ShotContext): PotResult {
 
 /** Sizes the shot from what was typed and what the records say. Throws as `solidShot` and `pot` do. */
 export function planShot(
-	inputs: Omit<ShotInputs, 'masterId' | 'resinId'>,
+	inputs: Omit<ShotInputs, 'masterId' | 'resinId' | 'releaseId'>,
 	context: ShotContext
 ): PlannedShot {
 	const pressure = inputs.usePot ? potFor(context) : undefined;
@@ -111,7 +113,7 @@ export function planShot(
 		resin: { densityAGPerMl, ...(densityBGPerMl && ratio ? { densityBGPerMl, ratio } : {}) },
 		...(catalyst ? { catalyst } : {}),
 		cure: cureOf(context.resin, context.rateFactor),
-		viscosityMpaS: context.resin.viscosityMpaS,
+		viscosityMpaS: viscosityOf(context.resin, inputs.startTempC),
 		sectionMm: inputs.sectionMm,
 		mouldWallMm: context.mouldWallMm,
 		steps: steps.map(({ name, durationS, per }) => ({ name, durationS, per })),

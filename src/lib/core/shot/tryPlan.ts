@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { fieldErrors, type FieldError } from '../calc/registry';
+import { fieldErrors, type FieldError } from '../fieldErrors';
 import { planShot, shotInputs, type PlannedShot, type ShotContext } from './inputs';
 
 /** A planned shot, or what is wrong with what was typed. Plain data, so that it can cross to a worker. */

@@ -4,10 +4,12 @@ import { log } from '../log';
 import { db } from './connection';
 import * as loop from './migrations/0001-loop';
 import * as containers from './migrations/0002-containers';
+import * as experiences from './migrations/0003-experiences';
 
 const MIGRATIONS = [
 	{ name: '0001-loop', up: () => loop.up() },
-	{ name: '0002-containers', up: () => containers.up() }
+	{ name: '0002-containers', up: () => containers.up() },
+	{ name: '0003-experiences', up: () => experiences.up() }
 ];
 
 const LOCK = 'anthypos-migrate';

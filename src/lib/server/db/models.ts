@@ -2,7 +2,17 @@ import { DataTypes, type Model, type ModelAttributes, type ModelStatic } from 's
 import type { MasterRecord } from '$lib/core/master';
 import type { BlockPlan, MouldInputs, MouldState } from '$lib/core/mould';
 import type { Grade, PourEvent, PourPlan } from '$lib/core/pour';
-import type { ContainerRecord, FillerRecord, ResinRecord, RubberRecord } from '$lib/core/shelf';
+import type { Experience } from '$lib/core/compat';
+import type {
+	ColourRecord,
+	ContainerRecord,
+	FillerRecord,
+	RecipeRecord,
+	ReleaseRecord,
+	ResinRecord,
+	RubberRecord,
+	ThermoplasticRecord
+} from '$lib/core/shelf';
 import type { PlannedShot, ShotInputs } from '$lib/core/shot';
 import type { WorkshopSettings } from '$lib/core/workshop';
 
@@ -23,11 +33,28 @@ export interface SettingsRow extends Versioned {
 export interface MarkerRow extends Stamped {
 	name: string;
 }
+/** Record of each kind of material on the shelf. */
+export interface MaterialRecords {
+	resin: ResinRecord;
+	rubber: RubberRecord;
+	filler: FillerRecord;
+	colour: ColourRecord;
+	recipe: RecipeRecord;
+	release: ReleaseRecord;
+	thermoplastic: ThermoplasticRecord;
+}
+export type MaterialKind = keyof MaterialRecords;
 export interface MaterialRow extends Versioned {
 	id: string;
-	kind: 'resin' | 'rubber' | 'filler';
+	kind: MaterialKind;
 	name: string;
-	body: ResinRecord | RubberRecord | FillerRecord;
+	body: MaterialRecords[MaterialKind];
+}
+export interface ExperienceRow extends Stamped {
+	id: string;
+	firstKey: string;
+	secondKey: string;
+	body: Experience;
 }
 export interface PhotoRow extends Stamped {
 	id: string;
@@ -159,6 +186,14 @@ export const tables = {
 	markers: () => define<MarkerRow>('markers', { name: { ...text(60), primaryKey: true }, ...stamps }),
 	materials: () =>
 		define<MaterialRow>('materials', { id, kind: text(16), name: text(120), body: json, ...versioned }),
+	experiences: () =>
+		define<ExperienceRow>('experiences', {
+			id,
+			firstKey: text(100),
+			secondKey: text(100),
+			body: json,
+			...stamps
+		}),
 	photos: () =>
 		define<PhotoRow>('photos', {
 			id,

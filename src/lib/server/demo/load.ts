@@ -1,12 +1,22 @@
 import { Op } from 'sequelize';
 import type { Grade, PourEvent, PourPlan } from '$lib/core/pour';
 import { FAULTS, benchSteps } from '$lib/core/pour';
-import { fillerRecord, resinRecord } from '$lib/core/shelf';
+import {
+	colourRecord,
+	containerRecord,
+	fillerRecord,
+	recipeRecord,
+	releaseRecord,
+	resinRecord,
+	rubberRecord,
+	thermoplasticRecord
+} from '$lib/core/shelf';
 import { mouldInputs } from '$lib/core/mould';
 import { WORKSHOP_DEFAULTS, workshopSettings, type WorkshopSettings } from '$lib/core/workshop';
 import { db } from '../db/connection';
 import { tables } from '../db/models';
 import { log } from '../log';
+import { saveExperience } from '../repositories/experiences';
 import { saveContainer } from '../repositories/containers';
 import { saveMaster } from '../repositories/masters';
 import { saveMaterial } from '../repositories/materials';
@@ -15,7 +25,16 @@ import { addEvents, beginPour, getPour } from '../repositories/pours';
 import { saveSettings } from '../repositories/settings';
 import { saveShot } from '../repositories/shots';
 import { chance } from './chance';
-import { DEMO_FILLERS, DEMO_RESINS, DEMO_RUBBERS } from './materials';
+import {
+	DEMO_COLOURS,
+	DEMO_EXPERIENCES,
+	DEMO_FILLERS,
+	DEMO_RECIPE,
+	DEMO_RELEASES,
+	DEMO_RESINS,
+	DEMO_RUBBERS,
+	DEMO_THERMOPLASTICS
+} from './materials';
 import { DEMO_PIECES, type DemoPiece } from './pieces';
 
 const DAY_MS = 86_400_000;
@@ -31,6 +50,7 @@ const TABLES = [
 	'containers',
 	'masters',
 	'photos',
+	'experiences',
 	'materials',
 	'settings',
 	'counters'
@@ -80,11 +100,38 @@ async function tell(nowMs: number): Promise<void> {
 	const rubberIds = new Map<string, string>();
 	for (const resin of DEMO_RESINS)
 		resinIds.set(resin.name, await saveMaterial('resin', resinRecord.parse(resin)));
-	for (const rubber of DEMO_RUBBERS) rubberIds.set(rubber.name, await saveMaterial('rubber', rubber));
+	for (const rubber of DEMO_RUBBERS)
+		rubberIds.set(rubber.name, await saveMaterial('rubber', rubberRecord.parse(rubber)));
 	for (const filler of DEMO_FILLERS) await saveMaterial('filler', fillerRecord.parse(filler));
+	await colourShelf(resinIds, rubberIds);
 	await stockShelf(nowMs, resinIds, rubberIds);
 	const story: Story = { nowMs, random, settings, resinIds, rubberIds };
 	for (const piece of DEMO_PIECES) await tellPiece(story, piece);
+}
+
+/** Colours, a recipe in doses, releases, and what was found when things met. */
+async function colourShelf(resins: Map<string, string>, rubbers: Map<string, string>): Promise<void> {
+	const colours = new Map<string, string>();
+	for (const colour of DEMO_COLOURS)
+		colours.set(colour.name, await saveMaterial('colour', colourRecord.parse(colour)));
+	const { resin, doses, ...recipe } = DEMO_RECIPE;
+	await saveMaterial(
+		'recipe',
+		recipeRecord.parse({
+			...recipe,
+			resinId: resins.get(resin)!,
+			doses: doses.map(({ colour, ...dose }) => ({ ...dose, colourId: colours.get(colour)! }))
+		})
+	);
+	for (const release of DEMO_RELEASES) await saveMaterial('release', releaseRecord.parse(release));
+	for (const t of DEMO_THERMOPLASTICS) await saveMaterial('thermoplastic', thermoplasticRecord.parse(t));
+	const keyOf = (thing: string) => {
+		const [kind, name] = thing.split(':') as [string, string];
+		const id = kind === 'rubber' ? rubbers.get(name) : kind === 'resin' ? resins.get(name) : name;
+		return `${kind}:${id!}`;
+	};
+	for (const { first, second, ...e } of DEMO_EXPERIENCES)
+		await saveExperience({ ...e, first: keyOf(first), second: keyOf(second) });
 }
 
 /** Tins of different age: fresh, running out, long open, past their date. */
@@ -106,7 +153,7 @@ async function stockShelf(
 		useBy = ''
 	) =>
 		saveContainer(
-			{
+			containerRecord.parse({
 				materialId: materialId!,
 				part,
 				lot,
@@ -115,8 +162,9 @@ async function stockShelf(
 				openedOn: dayOf(openDays),
 				useBy,
 				openings,
-				flushed
-			},
+				flushed,
+				slowerPercent: openDays > 200 ? 15 : 0
+			}),
 			new Date(nowMs - 200 * DAY_MS)
 		);
 	await tin(resins.get('Lantern white'), 'A', 'LW-2291', 10_000, 9400, 40, 6, true);
@@ -274,6 +322,7 @@ function makeShot(
 			masterId,
 			mouldIds,
 			resinId: story.resinIds.get(resin)!,
+			releaseId: '',
 			copies,
 			sprueVolumeMl: piece.sprueVolumeMl,
 			lossBy: 'film',

@@ -1,5 +1,12 @@
 import type { z } from 'zod';
-import type { fillerRecord, resinRecord, RubberRecord } from '$lib/core/shelf';
+import type {
+	colourRecord,
+	fillerRecord,
+	releaseRecord,
+	resinRecord,
+	rubberRecord,
+	thermoplasticRecord
+} from '$lib/core/shelf';
 
 const sheet = { potLifeMassG: 100, potLifeTempC: 23, demouldSectionMm: 6 } as const;
 
@@ -22,6 +29,10 @@ export const DEMO_RESINS: z.input<typeof resinRecord>[] = [
 	{
 		...sheet,
 		name: 'Lantern white',
+		viscosityTempC: 23,
+		viscosity2MpaS: 60,
+		viscosity2TempC: 32,
+		curedShade: 'white',
 		family: 'fast urethane',
 		densityAGPerMl: 1.1,
 		densityBGPerMl: 0.99,
@@ -38,6 +49,7 @@ export const DEMO_RESINS: z.input<typeof resinRecord>[] = [
 	{
 		...sheet,
 		name: 'Harbour slow',
+		curedShade: 'off-white',
 		family: 'slow urethane',
 		densityAGPerMl: 1.12,
 		densityBGPerMl: 1.01,
@@ -54,6 +66,7 @@ export const DEMO_RESINS: z.input<typeof resinRecord>[] = [
 	{
 		...sheet,
 		name: 'Bellows gradual',
+		curedShade: 'white',
 		family: 'gradual urethane',
 		densityAGPerMl: 1.11,
 		densityBGPerMl: 1.0,
@@ -70,6 +83,7 @@ export const DEMO_RESINS: z.input<typeof resinRecord>[] = [
 	{
 		...sheet,
 		name: 'Glasswater clear',
+		curedShade: 'clear',
 		family: 'water-clear urethane',
 		densityAGPerMl: 1.15,
 		densityBGPerMl: 1.0,
@@ -102,6 +116,7 @@ export const DEMO_RESINS: z.input<typeof resinRecord>[] = [
 	{
 		...sheet,
 		name: 'Marlin slow',
+		curedShade: 'amber',
 		family: 'epoxy',
 		densityAGPerMl: 1.14,
 		densityBGPerMl: 1.0,
@@ -118,6 +133,7 @@ export const DEMO_RESINS: z.input<typeof resinRecord>[] = [
 	{
 		...polyester,
 		name: 'Amber clear',
+		curedShade: 'clear',
 		family: 'clear polyester',
 		densityAGPerMl: 1.11,
 		referencePercent: 1,
@@ -155,7 +171,7 @@ export const DEMO_RESINS: z.input<typeof resinRecord>[] = [
 ];
 
 /** Invented mould rubbers. */
-export const DEMO_RUBBERS: RubberRecord[] = [
+export const DEMO_RUBBERS: z.input<typeof rubberRecord>[] = [
 	{
 		name: 'Tidal grey',
 		cureKind: 'addition',
@@ -187,6 +203,8 @@ export const DEMO_RUBBERS: RubberRecord[] = [
 	{
 		name: 'Capstan heat red',
 		cureKind: 'condensation',
+		use: 'high-heat',
+		mostTempC: 260,
 		densityGPerMl: 1.35,
 		ratioBy: 'weight',
 		ratioA: 100,
@@ -197,6 +215,22 @@ export const DEMO_RUBBERS: RubberRecord[] = [
 		viscosityMpaS: 35_000,
 		shoreA: 35,
 		note: 'Stands the heat of large polyester pours.'
+	},
+	{
+		name: 'Spindrift skin',
+		cureKind: 'addition',
+		use: 'brush-on',
+		densityGPerMl: 1.13,
+		ratioBy: 'weight',
+		ratioA: 1,
+		ratioB: 1,
+		workingTimeS: 900,
+		cureTimeS: 7200,
+		recoatS: 1500,
+		refTempC: 23,
+		viscosityMpaS: 60_000,
+		shoreA: 22,
+		note: 'Thickener into B first, by weight. Spread it straight after mixing.'
 	}
 ];
 
@@ -245,3 +279,83 @@ export const DEMO_FILLERS: z.input<typeof fillerRecord>[] = [
 		note: 'Mask on: it hangs in the air.'
 	}
 ];
+
+/** Invented colours (figures: common practice, no source). */
+export const DEMO_COLOURS: z.input<typeof colourRecord>[] = [
+	{
+		name: 'Buoy red',
+		kind: 'dye',
+		densityGPerMl: 1.05,
+		dropsPerMl: 28,
+		mostPercent: 2,
+		note: 'Strong: begin with one drop to 100 g.'
+	},
+	{ name: 'Deep lagoon', kind: 'dye', densityGPerMl: 1.04, dropsPerMl: 28, mostPercent: 2 },
+	{
+		name: 'Kelp brown',
+		kind: 'pigment paste',
+		densityGPerMl: 1.45,
+		dropsPerMl: 18,
+		mostPercent: 5,
+		lengtheningPercent: 33
+	},
+	{
+		name: 'Herring silver',
+		kind: 'mica',
+		side: 'A',
+		densityGPerMl: 2.9,
+		bulkDensityGPerMl: 0.28,
+		mostPercent: 6,
+		note: 'Rest it, crush the floating lumps, stir again.'
+	},
+	{ name: 'Night wake', kind: 'glow powder', densityGPerMl: 3.6, bulkDensityGPerMl: 1.5, mostPercent: 30 },
+	{ name: 'Oyster', kind: 'pearl powder', densityGPerMl: 2.8, bulkDensityGPerMl: 0.4, mostPercent: 8 }
+];
+
+/** A recipe as it was built up, by the names of its resin and colours. */
+export const DEMO_RECIPE = {
+	name: 'Old rope',
+	resin: 'Lantern white',
+	resinMassG: 100,
+	doses: [
+		{ colour: 'Kelp brown', massG: 0.8, look: 'too pale on the stick' },
+		{ colour: 'Kelp brown', massG: 0.8, look: 'right tone, too cold' },
+		{ colour: 'Buoy red', massG: 0.08, look: 'that is it' }
+	],
+	note: 'Judged on a dry stick after two minutes.'
+};
+
+/** Invented releases (figures: common practice, no source). */
+export const DEMO_RELEASES: z.input<typeof releaseRecord>[] = [
+	{ name: 'Slipstream spray', kind: 'silicone spray', flashOffS: 300, note: 'Not in the paint corner.' },
+	{ name: 'Ferry dry film', kind: 'non-silicone spray', flashOffS: 480 },
+	{ name: 'Planking wax', kind: 'wax', note: 'For shells and flanges. Thin, then buff.' },
+	{ name: 'Talc', kind: 'talc', everyPulls: 1 },
+	{ name: 'Tideline barrier grey', kind: 'barrier coat', flashOffS: 900, everyPulls: 1 }
+];
+
+export const DEMO_THERMOPLASTICS: z.input<typeof thermoplasticRecord>[] = [
+	{
+		name: 'Kettle blue',
+		softenTempC: 90,
+		densityGPerMl: 0.97,
+		coolS: 3600,
+		note: 'Knead it under water until no bubble is left.'
+	}
+];
+
+/** What the demo's maker found, by names: `rubber:Tidal grey` and the like. */
+export const DEMO_EXPERIENCES = [
+	{
+		first: 'master:resin print',
+		second: 'rubber:Tidal grey',
+		verdict: 'with care',
+		note: 'Fine after two hours of lamp and a day in the warm.'
+	},
+	{
+		first: 'rubber:Slipway red',
+		second: 'resin:Amber clear',
+		verdict: 'with care',
+		note: 'Eleven pulls, then it stuck at the rim.'
+	}
+] as const;

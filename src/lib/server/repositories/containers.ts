@@ -7,6 +7,9 @@ import { tables, type ContainerRow } from '../db/models';
 import { NotFoundError } from '../errors';
 import { updateVersioned } from './versioned';
 
+/** Speeds that readings may teach; past these the readings are wrong, not the resin. */
+export const SPEED = { least: 0.2, most: 5 };
+
 export interface Container {
 	id: string;
 	version: number;

@@ -1,84 +1,66 @@
 import { randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
+import type { z } from 'zod';
 import {
+	colourRecord,
 	fillerRecord,
+	recipeRecord,
+	releaseRecord,
 	resinRecord,
 	rubberRecord,
-	type FillerRecord,
-	type ResinRecord,
-	type RubberRecord
+	thermoplasticRecord
 } from '$lib/core/shelf';
-import { plain, tables, type MaterialRow } from '../db/models';
+import { plain, tables, type MaterialKind, type MaterialRecords } from '../db/models';
 import { NotFoundError } from '../errors';
 import { updateVersioned } from './versioned';
 
-export interface Resin {
+/** A material of the shelf with its record. */
+export interface Kept<K extends MaterialKind> {
 	id: string;
 	version: number;
-	record: ResinRecord;
+	record: MaterialRecords[K];
 }
-export interface Rubber {
-	id: string;
-	version: number;
-	record: RubberRecord;
-}
+export type Resin = Kept<'resin'>;
+export type Rubber = Kept<'rubber'>;
 
-export interface StockedFiller {
-	id: string;
-	version: number;
-	record: FillerRecord;
-}
+/** The schema of each kind: what is read from the database is checked by it, and gets newer defaults. */
+export const MATERIAL_SCHEMAS: { [K in MaterialKind]: z.ZodType<MaterialRecords[K]> } = {
+	resin: resinRecord,
+	rubber: rubberRecord,
+	filler: fillerRecord,
+	colour: colourRecord,
+	recipe: recipeRecord,
+	release: releaseRecord,
+	thermoplastic: thermoplasticRecord
+};
 
-async function list(kind: MaterialRow['kind']): Promise<MaterialRow[]> {
+export async function listMaterials<K extends MaterialKind>(kind: K): Promise<Kept<K>[]> {
 	const rows = await tables.materials().findAll({ where: { kind }, order: [['name', 'ASC']] });
-	return rows.map(plain);
+	return rows.map((row) => {
+		const { id, version, body } = plain(row);
+		return { id, version, record: MATERIAL_SCHEMAS[kind].parse(body) as MaterialRecords[K] };
+	});
 }
 
-async function one(kind: MaterialRow['kind'], id: string): Promise<MaterialRow> {
+/** @throws NotFoundError when there is none of this kind under the id. */
+export async function getMaterial<K extends MaterialKind>(kind: K, id: string): Promise<Kept<K>> {
 	const row = await tables.materials().findOne({ where: { id, kind } });
 	if (!row) throw new NotFoundError(kind);
-	return plain(row);
+	const { version, body } = plain(row);
+	return { id, version, record: MATERIAL_SCHEMAS[kind].parse(body) as MaterialRecords[K] };
 }
 
-export async function listResins(): Promise<Resin[]> {
-	return (await list('resin')).map(({ id, version, body }) => ({ id, version, record: body as ResinRecord }));
-}
-
-export async function listRubbers(): Promise<Rubber[]> {
-	return (await list('rubber')).map(({ id, version, body }) => ({
-		id,
-		version,
-		record: body as RubberRecord
-	}));
-}
-
-export async function getResin(id: string): Promise<Resin> {
-	const { version, body } = await one('resin', id);
-	return { id, version, record: resinRecord.parse(body) };
-}
-
-export async function getRubber(id: string): Promise<Rubber> {
-	const { version, body } = await one('rubber', id);
-	return { id, version, record: rubberRecord.parse(body) };
-}
-
-export async function listFillers(): Promise<StockedFiller[]> {
-	return (await list('filler')).map(({ id, version, body }) => ({
-		id,
-		version,
-		record: body as FillerRecord
-	}));
-}
-
-export async function getFiller(id: string): Promise<StockedFiller> {
-	const { version, body } = await one('filler', id);
-	return { id, version, record: fillerRecord.parse(body) };
-}
+export const listResins = () => listMaterials('resin');
+export const listRubbers = () => listMaterials('rubber');
+export const listFillers = () => listMaterials('filler');
+export const getResin = (id: string) => getMaterial('resin', id);
+export const getRubber = (id: string) => getMaterial('rubber', id);
+export const getFiller = (id: string) => getMaterial('filler', id);
 
 /** Adds a material or changes one; without an id it is new. Returns its id. */
-export async function saveMaterial(
-	kind: MaterialRow['kind'],
-	record: ResinRecord | RubberRecord | FillerRecord,
+export async function saveMaterial<K extends MaterialKind>(
+	kind: K,
+	record: MaterialRecords[K],
 	existing?: { id: string; version: number },
 	transaction?: Transaction
 ): Promise<string> {

@@ -1,8 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { Op, QueryTypes, type Transaction } from 'sequelize';
 import {
+	benchForecast,
 	benchSteps,
 	clocksOf,
+	correctedPlan,
 	pourEvent,
 	reducePour,
 	type Clock,
@@ -14,7 +16,7 @@ import type { WorkshopSettings } from '$lib/core/workshop';
 import { db, inTransaction } from '../db/connection';
 import { plain, tables, type PourRow, type PullBody } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
-import { bookPour } from './containers';
+import { bookPour, setRateFactor, SPEED } from './containers';
 import { batchPlan } from './shots';
 
 export interface Pour {
@@ -203,6 +205,24 @@ function pullBody(
 	};
 }
 
+/**
+ * Keeps what the readings of a pour taught as its tin's own speed, worked out here from the events.
+ * @throws RefusedError when nothing was read, or the plan knew no tin.
+ */
+export async function keepSpeed(pourId: string): Promise<number> {
+	const { plan } = await getPour(pourId);
+	const { events } = await readEvents(pourId);
+	const forecast = benchForecast(plan, reducePour(benchSteps(plan), events));
+	if (forecast?.rateFactor === undefined) throw new RefusedError('No cup temperature was read in this pour.');
+	if (!plan.containers?.a) throw new RefusedError('No tin was in use, so there is nothing to keep it for.');
+	const speed = Math.min(
+		SPEED.most,
+		Math.max(SPEED.least, (plan.cure?.rateFactor ?? 1) * forecast.rateFactor)
+	);
+	await setRateFactor(plan.containers.a, speed);
+	return speed;
+}
+
 /** Every clock that is running now: open pours, and rubber that is curing. */
 export async function runningClocks(): Promise<Clock[]> {
 	const [pours, moulds] = await Promise.all([
@@ -212,7 +232,8 @@ export async function runningClocks(): Promise<Clock[]> {
 	const clocks: Clock[] = [];
 	for (const pour of pours) {
 		const { events } = await readEvents(pour.id);
-		clocks.push(...clocksOf(pour.id, pour.plan, reducePour(benchSteps(pour.plan), events)));
+		const state = reducePour(benchSteps(pour.plan), events);
+		clocks.push(...clocksOf(pour.id, correctedPlan(pour.plan, benchForecast(pour.plan, state)), state));
 	}
 	for (const row of moulds) {
 		const { id, number, label, pouredAt, readyAt } = plain(row);

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { chemistryOf } from '$lib/core/shelf';
+import { chemistryOf, containerSpeed, cureOf, flashOffS } from '$lib/core/shelf';
 import { planShot, type PlannedShot, type ShotContext, type ShotInputs } from '$lib/core/shot';
 import type { PourPlan } from '$lib/core/pour';
 import type { WorkshopSettings } from '$lib/core/workshop';
@@ -9,7 +9,7 @@ import { NotFoundError, RefusedError } from '../errors';
 import { nextNumber } from './counters';
 import { inUse } from './containers';
 import { getMaster, type Master } from './masters';
-import { getResin, type Resin } from './materials';
+import { getMaterial, getResin, type Resin } from './materials';
 import { getMould, type Mould } from './moulds';
 
 export interface Shot {
@@ -63,6 +63,7 @@ async function gather(inputs: ShotInputs) {
 	]);
 	const stranger = moulds.find((m) => m.masterId !== master.id);
 	if (stranger) throw new RefusedError(`M${stranger.number} is a mould of another master.`, 'mouldIds');
+	if (inputs.releaseId) await getMaterial('release', inputs.releaseId);
 	const unfit = moulds.find((m) => m.state !== 'active');
 	if (unfit) {
 		throw new RefusedError(`M${unfit.number} is ${unfit.state}: only an active mould is poured.`, 'mouldIds');
@@ -73,7 +74,7 @@ async function gather(inputs: ShotInputs) {
 /** Keeps a shot; it is worked out again here from the records, whatever the browser showed. */
 export async function saveShot(inputs: ShotInputs, settings: WorkshopSettings): Promise<string> {
 	const [{ master, resin, moulds }, tins] = await Promise.all([gather(inputs), inUse(inputs.resinId)]);
-	const rateFactor = tins.a?.rateFactor ?? undefined;
+	const rateFactor = tins.a && containerSpeed(tins.a.record.slowerPercent, tins.a.rateFactor);
 	const result = planShot(inputs, { ...shotContext(master, moulds, resin, settings), rateFactor });
 	return inTransaction(async (transaction) => {
 		const id = randomUUID();
@@ -98,6 +99,9 @@ export async function batchPlan(
 	const batch = shot.planned.shot.batches[batchIndex];
 	if (!batch) throw new RefusedError(`Shot ${shot.number} has no batch ${batchIndex + 1}.`);
 	const [{ master, resin, moulds }, tins] = await Promise.all([gather(shot.inputs), inUse(shot.resinId)]);
+	const { releaseId } = shot.inputs;
+	const release = releaseId ? (await getMaterial('release', releaseId)).record : undefined;
+	const speed = tins.a && containerSpeed(tins.a.record.slowerPercent, tins.a.rateFactor);
 	return {
 		shotId,
 		batchIndex,
@@ -105,6 +109,14 @@ export async function batchPlan(
 		masterName: master.record.name,
 		moulds: moulds.slice(0, batch.copies).map(({ id, number, label }) => ({ id, number, label, copies: 1 })),
 		resinName: resin.record.name,
+		...(release
+			? { release: { name: release.name, kind: release.kind, flashOffS: flashOffS(release) } }
+			: {}),
+		cure: cureOf(resin.record, speed),
+		section: {
+			section: { shape: 'slab', thicknessMm: shot.inputs.sectionMm },
+			mouldWallMm: Math.min(...moulds.map((m) => m.inputs.clearanceMm))
+		},
 		chemistry: chemistryOf(resin.record.family),
 		a: batch.a,
 		b: batch.b,

@@ -44,6 +44,8 @@
 				return `${steps.find((s) => s.id === event.stepId)?.title ?? event.stepId}: done`;
 			case 'air-read':
 				return `Room ${units.show(event.roomTempC, 'temperature')}, ${event.relativeHumidity} % humidity, mould ${units.show(event.mouldTempC, 'temperature')}`;
+			case 'temp-read':
+				return `Cup ${units.show(event.tempC, 'temperature')}`;
 			case 'pressure-read':
 				return `Gauge ${units.show(event.gaugeKpa, 'pressure')}`;
 			case 'graded':

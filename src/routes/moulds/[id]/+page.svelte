@@ -46,6 +46,8 @@
 		data={data.form}
 		masters={data.masters}
 		rubbers={data.rubbers}
+		releases={data.releases}
+		experiences={data.experiences}
 		nowMs={data.nowMs}
 		fixed={mould.pouredAt !== null}
 		submit="Save changes" />

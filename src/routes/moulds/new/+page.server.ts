@@ -4,7 +4,8 @@ import { zod4 } from 'sveltekit-superforms/adapters';
 import { mouldInputs } from '$lib/core/mould';
 import { attempt } from '$lib/server/forms';
 import { listMasters } from '$lib/server/repositories/masters';
-import { listRubbers } from '$lib/server/repositories/materials';
+import { listExperiences } from '$lib/server/repositories/experiences';
+import { listMaterials, listRubbers } from '$lib/server/repositories/materials';
 import { saveMould } from '$lib/server/repositories/moulds';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -12,7 +13,12 @@ import type { Actions, PageServerLoad } from './$types';
 const START = { clearanceMm: 12, coverMm: 12, lossPercent: 4 };
 
 export const load: PageServerLoad = async ({ url, locals }) => {
-	const [masters, rubbers] = await Promise.all([listMasters(), listRubbers()]);
+	const [masters, rubbers, releases, experiences] = await Promise.all([
+		listMasters(),
+		listRubbers(),
+		listMaterials('release'),
+		listExperiences()
+	]);
 	const form = await superValidate(zod4(mouldInputs));
 	const master = masters.find((m) => m.id === url.searchParams.get('master'));
 	Object.assign(form.data, START, {
@@ -20,7 +26,7 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 		label: master?.record.name.slice(0, 100) ?? '',
 		roomTempC: locals.settings.roomTempC
 	});
-	return { form, masters, rubbers };
+	return { form, masters, rubbers, releases, experiences };
 };
 
 export const actions: Actions = {

@@ -6,4 +6,11 @@
 </script>
 
 <PageHead title="Plan a mould" about="A one-piece block, poured round the master and cut open." />
-<MouldForm data={data.form} masters={data.masters} rubbers={data.rubbers} nowMs={data.nowMs} submit="Keep this mould" />
+<MouldForm
+	data={data.form}
+	masters={data.masters}
+	rubbers={data.rubbers}
+	releases={data.releases}
+	experiences={data.experiences}
+	nowMs={data.nowMs}
+	submit="Keep this mould" />

@@ -1,21 +1,26 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
+import { containerSpeed } from '$lib/core/shelf';
 import { shotInputs } from '$lib/core/shot';
 import { attempt } from '$lib/server/forms';
 import { listContainers } from '$lib/server/repositories/containers';
 import { listMasters } from '$lib/server/repositories/masters';
-import { listResins } from '$lib/server/repositories/materials';
+import { listExperiences } from '$lib/server/repositories/experiences';
+import { listMaterials, listResins, listRubbers } from '$lib/server/repositories/materials';
 import { listMoulds } from '$lib/server/repositories/moulds';
 import { saveShot } from '$lib/server/repositories/shots';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ url, locals }) => {
-	const [masters, resins, allMoulds, tins] = await Promise.all([
+	const [masters, resins, allMoulds, tins, releases, rubbers, experiences] = await Promise.all([
 		listMasters(),
 		listResins(),
 		listMoulds(),
-		listContainers()
+		listContainers(),
+		listMaterials('release'),
+		listRubbers(),
+		listExperiences()
 	]);
 	const active = allMoulds.filter((m) => m.state === 'active');
 	const mould = active.find((m) => m.id === url.searchParams.get('mould'));
@@ -38,6 +43,9 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 		form,
 		masters,
 		resins,
+		releases,
+		rubbers,
+		experiences,
 		tins: tins
 			.filter((t) => !t.emptied && t.remainingG > 0)
 			.map(({ id, record, remainingG, rateFactor }) => ({
@@ -45,7 +53,7 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 				materialId: record.materialId,
 				part: record.part,
 				remainingG,
-				rateFactor
+				speed: containerSpeed(record.slowerPercent, rateFactor)
 			})),
 		moulds: active.map((m) => ({
 			id: m.id,
@@ -53,6 +61,7 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 			label: m.label,
 			masterId: m.masterId,
 			pulls: m.pulls,
+			rubberId: m.inputs.rubberId,
 			clearanceMm: m.inputs.clearanceMm,
 			grossVolumeMl: m.plan.grossVolumeMl
 		}))

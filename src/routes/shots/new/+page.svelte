@@ -1,11 +1,11 @@
 <script lang="ts">
 	import { Button, Checkbox } from 'flowbite-svelte';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
-	import type { FieldError } from '$lib/core/calc';
-	import { resinAndMould } from '$lib/core/compat';
+	import type { FieldError } from '$lib/core/fieldErrors';
+	import { releaseThing, resinThing, rubberThing, whatMeets } from '$lib/core/compat';
 	import { cautionsFor } from '$lib/core/cautions';
 	import { dewPointC } from '$lib/core/humidity';
-	import { chemistryOf } from '$lib/core/shelf';
+	import { chemistryOf, flashOffS } from '$lib/core/shelf';
 	import { shotInputs, type PlannedShot } from '$lib/core/shot';
 	import Caution from '$lib/ui/Caution.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
@@ -31,6 +31,22 @@
 	const moulds = $derived(data.moulds.filter((m) => m.masterId === $form.masterId));
 	const chosen = $derived(moulds.filter((m) => $form.mouldIds.includes(m.id)));
 	const resin = $derived(data.resins.find((r) => r.id === $form.resinId));
+
+	const release = $derived(data.releases.find((r) => r.id === $form.releaseId));
+	/** Everything that meets in this shot: resin, the rubbers of its moulds, and the release between. */
+	const touching = $derived.by(() => {
+		if (!resin) return [];
+		const poured = resinThing(resin.id, resin.record);
+		const between = release && releaseThing(release.id, release.record);
+		const rubbers = data.rubbers.filter((r) => chosen.some((m) => m.rubberId === r.id)).map((r) => rubberThing(r.id, r.record));
+		const said = [
+			...rubbers.flatMap((r) => whatMeets(poured, r, data.experiences)),
+			...(between
+				? [...whatMeets(poured, between, data.experiences), ...rubbers.flatMap((r) => whatMeets(between, r, data.experiences))]
+				: [])
+		];
+		return said.filter((w, i) => said.findIndex((o) => o.code === w.code && o.message === w.message) === i);
+	});
 
 	const tins = $derived(data.tins.filter((t) => t.materialId === $form.resinId));
 	/** Parts of which the tin in use does not hold enough for the whole order. */
@@ -63,7 +79,7 @@
 			mouldWallMm: Math.min(...chosen.map((m) => m.clearanceMm)),
 			mouldsVolumeMl: chosen.reduce((sum, m) => sum + m.grossVolumeMl, 0),
 			resin: resin.record,
-			rateFactor: tins.find((t) => t.part !== 'B')?.rateFactor ?? undefined,
+			rateFactor: tins.find((t) => t.part !== 'B')?.speed,
 			settings: data.settings
 		};
 		const timer = setTimeout(async () => {
@@ -183,6 +199,19 @@
 					hint="10–20 % for a small one" />
 			{/if}
 		</div>
+		<div class="mt-3 grid items-start gap-x-5 gap-y-1 sm:grid-cols-2">
+			<ChoiceField
+				label="Mould is coated with"
+				name="releaseId"
+				bind:value={$form.releaseId}
+				options={[{ value: '', label: 'Nothing' }, ...data.releases.map((r) => ({ value: r.id, label: r.record.name }))]}
+				error={$errors.releaseId}
+				hint={release
+					? flashOffS(release.record) === 0
+						? release.record.kind
+						: `${release.record.kind}, flashes off in ${units.show(flashOffS(release.record), 'time')}`
+					: 'stays paintable'} />
+		</div>
 		<h2 class="mt-4 mb-2">Hands and clock</h2>
 		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
 			<QuantityField label="Mixing" kind="time" name="mixS" bind:value={$form.mixS} error={problemAt('mixS')} />
@@ -224,7 +253,7 @@
 					}))} />
 			{/if}
 			<ShotResult {planned} />
-			{#if resin}<Warnings warnings={resinAndMould(resin.record.family)} />{/if}
+			<Warnings warnings={touching} />
 			<Caution topics={cautionsFor(resin ? chemistryOf(resin.record.family) : 'urethane')} />
 		{:else if problems.length > 0}
 			<p class="font-semibold text-(--harm)">{problems[0]!.message}</p>

@@ -73,6 +73,15 @@
 				bind:value={$form.openings}
 				error={$errors.openings}
 				hint="pours count themselves" />
+			<QuantityField
+				label="Old stock sets slower by"
+				kind="percent"
+				name="slowerPercent"
+				bind:value={$form.slowerPercent}
+				error={$errors.slowerPercent}
+				hint={tin && tin.rateFactor !== null
+					? 'readings have taught its own speed, which comes first'
+					: 'from a trial cup against the sheet; 0 if it keeps time'} />
 			<DayField label="Opened on" name="openedOn" bind:value={$form.openedOn} error={$errors.openedOn} />
 			<DayField label="Use by" name="useBy" bind:value={$form.useBy} error={$errors.useBy} />
 		</div>

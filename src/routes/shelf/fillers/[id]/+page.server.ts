@@ -17,5 +17,5 @@ export const load: PageServerLoad = async ({ params }) => {
 };
 
 export const actions: Actions = {
-	default: (event) => materialAction(event, 'filler', fillerRecord)
+	default: (event) => materialAction(event, 'filler')
 };

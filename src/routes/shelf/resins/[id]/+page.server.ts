@@ -17,5 +17,5 @@ export const load: PageServerLoad = async ({ params }) => {
 };
 
 export const actions: Actions = {
-	default: (event) => materialAction(event, 'resin', resinRecord)
+	default: (event) => materialAction(event, 'resin')
 };

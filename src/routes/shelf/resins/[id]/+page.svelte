@@ -1,8 +1,15 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
-	import { CURE_DEFAULTS } from '$lib/core/cure';
-	import { catalystAmount, catalystInput, DEFAULT_DROPS_PER_ML } from '$lib/core/mix';
+	import { CURE_DEFAULTS, RECOAT_CONVERSION } from '$lib/core/cure';
+	import {
+		catalystAmount,
+		catalystInput,
+		DEFAULT_DROPS_PER_ML,
+		DEFAULT_FLOW_KJ_PER_MOL,
+		flowEnergyKjPerMol,
+		viscosityAt
+	} from '$lib/core/mix';
 	import { cautionsFor } from '$lib/core/cautions';
 	import { chemistryOf, isCatalysed, ratiosOf, resinRecord } from '$lib/core/shelf';
 	import { digits } from '$lib/core/units';
@@ -33,7 +40,8 @@
 		['activationKjPerMol', 'Activation energy, kJ/mol'],
 		['specificHeatJPerGK', 'Specific heat, J/g·K'],
 		['potConversion', 'Conversion, too thick'],
-		['gelConversion', 'Conversion at gel']
+		['gelConversion', 'Conversion at gel'],
+		['recoatConversion', 'Conversion, last recoat']
 	] as const;
 	/** The catalyst for 100 g of resin, once its figures are in range. */
 	const catalyst = $derived.by(() => {
@@ -44,7 +52,22 @@
 		});
 		return checked.success ? catalystAmount(100, $form.densityAGPerMl || 1, checked.data) : undefined;
 	});
-	const defaults = $derived(CURE_DEFAULTS[chemistryOf($form.family)]);
+	const defaults = $derived({ ...CURE_DEFAULTS[chemistryOf($form.family)], recoatConversion: RECOAT_CONVERSION });
+	/** What the cure engine still takes from its own defaults, said beside the sheet. */
+	const stillDefault = $derived(
+		CONSTANTS.filter(([field]) => $form[field] === undefined).map(([, label]) => label.split(',')[0]!.toLowerCase())
+	);
+	const flow = $derived.by(() => {
+		const { viscosityMpaS, viscosity2MpaS, viscosity2TempC } = $form;
+		const firstTempC = $form.viscosityTempC ?? $form.potLifeTempC ?? 23;
+		if (viscosity2MpaS === undefined || viscosity2TempC === undefined) return undefined;
+		const points = [
+			{ tempC: firstTempC, viscosityMpaS },
+			{ tempC: viscosity2TempC, viscosityMpaS: viscosity2MpaS }
+		];
+		const energy = flowEnergyKjPerMol(points);
+		return energy > 0 ? { energy, atRoom: viscosityAt(points, data.settings.roomTempC) } : undefined;
+	});
 </script>
 
 <PageHead title={data.resin?.record.name ?? 'New resin'} about="As its data sheet describes it." />
@@ -175,6 +198,60 @@
 				{ value: 'gradual', label: 'Gradual' }
 			]} />
 		<details class="mt-4">
+			<summary class="cursor-pointer font-semibold text-(--work)">Viscosity at a second temperature, colour and cured shade</summary>
+			<div class="mt-2 grid gap-x-5 gap-y-1 sm:grid-cols-3">
+				<QuantityField
+					label="The viscosity is at"
+					kind="temperature"
+					name="viscosityTempC"
+					bind:value={$form.viscosityTempC}
+					error={$errors.viscosityTempC}
+					hint={$form.viscosityTempC === undefined ? 'the temperature of the pot life' : ''} />
+				<QuantityField
+					label="A second viscosity"
+					kind="viscosity"
+					name="viscosity2MpaS"
+					bind:value={$form.viscosity2MpaS}
+					error={$errors.viscosity2MpaS}
+					hint={flow
+						? `${digits(flow.atRoom, 0)} mPa·s at your room’s temperature`
+						: `default ${DEFAULT_FLOW_KJ_PER_MOL} kJ/mol, not from your sheet`} />
+				<QuantityField
+					label="at"
+					kind="temperature"
+					name="viscosity2TempC"
+					bind:value={$form.viscosity2TempC}
+					error={$errors.viscosity2TempC} />
+				<ChoiceField
+					label="Cured without colour it is"
+					name="curedShade"
+					bind:value={$form.curedShade}
+					options={(['not said', 'white', 'off-white', 'amber', 'clear', 'dark'] as const).map((value) => ({ value, label: value }))}
+					error={$errors.curedShade} />
+				{#if !catalysed}
+					<ChoiceField
+						label="Colour goes into"
+						name="colourSide"
+						bind:value={$form.colourSide}
+						options={[
+							{ value: 'B', label: 'B, as in most systems' },
+							{ value: 'A', label: 'A' }
+						]}
+						error={$errors.colourSide} />
+					<ChoiceField
+						label="Mica goes into"
+						name="micaSide"
+						bind:value={$form.micaSide}
+						options={[
+							{ value: 'where colour goes', label: 'where colour goes' },
+							{ value: 'A', label: 'A' },
+							{ value: 'B', label: 'B' }
+						]}
+						error={$errors.micaSide} />
+				{/if}
+			</div>
+		</details>
+		<details class="mt-4">
 			<summary class="cursor-pointer font-semibold text-(--work)">Constants of the cure model</summary>
 			<p class="soft my-2">Empty fields keep the default, which is not from your sheet.</p>
 			<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
@@ -226,6 +303,10 @@
 				{digits($form.catalystPercent ?? 0)} % by weight is {catalyst ? digits(catalyst.mlPer100G) : '–'} ml to 100 g.
 			</p>
 		{:else}<p class="soft">Both ratios appear here once the ratio and the densities agree.</p>{/if}
+		{#if stillDefault.length > 0}<p class="soft">
+				<strong>Still defaults, not from your sheet:</strong>
+				{stillDefault.join(', ')}.
+			</p>{/if}
 		<Caution topics={cautionsFor(chemistryOf($form.family))} />
 	</aside>
 </form>

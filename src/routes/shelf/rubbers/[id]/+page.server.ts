@@ -17,5 +17,5 @@ export const load: PageServerLoad = async ({ params }) => {
 };
 
 export const actions: Actions = {
-	default: (event) => materialAction(event, 'rubber', rubberRecord)
+	default: (event) => materialAction(event, 'rubber')
 };

@@ -38,6 +38,17 @@
 				{ value: 'volume', label: 'Volume' }
 			]} />
 	</div>
+	<div class="mt-3">
+		<Segments
+			label="Made for"
+			name="use"
+			bind:value={$form.use}
+			options={[
+				{ value: 'pour', label: 'Pouring' },
+				{ value: 'brush-on', label: 'Brushing on' },
+				{ value: 'high-heat', label: 'High heat' }
+			]} />
+	</div>
 	<div class="mt-3 grid gap-x-5 gap-y-1 sm:grid-cols-3">
 		<QuantityField label="Parts of A" kind="number" name="ratioA" bind:value={$form.ratioA} error={$errors.ratioA} />
 		<QuantityField label="Parts of B" kind="number" name="ratioB" bind:value={$form.ratioB} error={$errors.ratioB} />
@@ -53,7 +64,28 @@
 		<QuantityField label="both at" kind="temperature" name="refTempC" bind:value={$form.refTempC} error={$errors.refTempC} />
 		<QuantityField label="Viscosity" kind="viscosity" name="viscosityMpaS" bind:value={$form.viscosityMpaS} error={$errors.viscosityMpaS} />
 		<QuantityField label="Shore A" kind="number" name="shoreA" bind:value={$form.shoreA} error={$errors.shoreA} hint="if the sheet says" />
+		{#if $form.use === 'brush-on'}
+			<QuantityField
+				label="Next coat after"
+				kind="time"
+				name="recoatS"
+				bind:value={$form.recoatS}
+				error={$errors.recoatS}
+				hint="as soon as the last has gelled" />
+		{/if}
+		<QuantityField
+			label="Cured, it stands"
+			kind="temperature"
+			name="mostTempC"
+			bind:value={$form.mostTempC}
+			error={$errors.mostTempC}
+			hint="from its sheet" />
 	</div>
+	{#if $form.use === 'brush-on'}<p class="soft mb-3">
+			Thickener goes into B first, by weight; spread it straight after mixing, since what waits in bulk heats itself.
+		</p>{:else if $form.use === 'high-heat'}<p class="mb-3 text-(--hot)">
+			Hot metal casting is outside this tool: its own training and protection come first.
+		</p>{/if}
 	<TextField label="Note" name="note" rows={2} bind:value={$form.note} error={$errors.note} />
 	<div class="mb-4"><Caution topics={['silicone']} /></div>
 	<div class="flex items-center gap-4">

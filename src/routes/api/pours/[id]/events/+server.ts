@@ -1,6 +1,6 @@
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
-import { fieldErrors } from '$lib/core/calc';
+import { fieldErrors } from '$lib/core/fieldErrors';
 import { pourEvent } from '$lib/core/pour';
 import { readJson } from '$lib/server/body';
 import { NotFoundError } from '$lib/server/errors';

@@ -1,0 +1,76 @@
+import { z } from 'zod';
+import { MASTER_MATERIALS, type MasterMaterial } from '../master/materials';
+import type { ReleaseRecord } from '../shelf/release';
+import type { ResinRecord } from '../shelf/resin';
+import type { RubberRecord } from '../shelf/rubber';
+
+/** Something that another thing is poured onto or into, or coated with. `key` stays the same for good. */
+export type Thing =
+	| { kind: 'master'; key: string; name: string; material: MasterMaterial; sealed?: boolean }
+	| {
+			kind: 'rubber';
+			key: string;
+			name: string;
+			cureKind: RubberRecord['cureKind'];
+			use?: RubberRecord['use'];
+	  }
+	| { kind: 'resin'; key: string; name: string; family: ResinRecord['family'] }
+	| { kind: 'release'; key: string; name: string; release: Pick<ReleaseRecord, 'kind' | 'paintable'> }
+	| { kind: 'thermoplastic'; key: string; name: string };
+export type ThingKind = Thing['kind'];
+
+/** What the maker found when two things met. */
+export const VERDICTS = ['fine', 'with care', 'never again'] as const;
+export type Verdict = (typeof VERDICTS)[number];
+
+const key = z
+	.string()
+	.regex(/^(master|rubber|resin|release|thermoplastic):.{1,80}$/u, 'Choose one of the list.');
+
+/** A maker's own experience with a pair; it stands beside the rules and comes before them. */
+export const experienceRecord = z
+	.object({
+		first: key,
+		second: key,
+		verdict: z.enum(VERDICTS, { error: 'Say how it went.' }),
+		note: z.string().trim().max(500, 'Keep the note under 500 characters.').default('')
+	})
+	.superRefine((e, ctx) => {
+		if (e.first === e.second)
+			ctx.addIssue({ code: 'custom', path: ['second'], message: 'Choose two different things.' });
+	});
+export type Experience = z.output<typeof experienceRecord>;
+
+export const masterThing = (material: MasterMaterial, sealed = false): Thing => ({
+	kind: 'master',
+	key: `master:${material}`,
+	name: material,
+	material,
+	sealed
+});
+export const rubberThing = (id: string, r: Pick<RubberRecord, 'name' | 'cureKind' | 'use'>): Thing => ({
+	kind: 'rubber',
+	key: `rubber:${id}`,
+	name: r.name,
+	cureKind: r.cureKind,
+	use: r.use
+});
+export const resinThing = (id: string, r: Pick<ResinRecord, 'name' | 'family'>): Thing => ({
+	kind: 'resin',
+	key: `resin:${id}`,
+	name: r.name,
+	family: r.family
+});
+export const releaseThing = (id: string, r: Pick<ReleaseRecord, 'name' | 'kind' | 'paintable'>): Thing => ({
+	kind: 'release',
+	key: `release:${id}`,
+	name: r.name,
+	release: r
+});
+export const thermoplasticThing = (id: string, name: string): Thing => ({
+	kind: 'thermoplastic',
+	key: `thermoplastic:${id}`,
+	name
+});
+/** Every material a master may be made of, as things. */
+export const MASTER_THINGS: readonly Thing[] = MASTER_MATERIALS.map((m) => masterThing(m));

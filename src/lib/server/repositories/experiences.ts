@@ -1,0 +1,27 @@
+import { randomUUID } from 'node:crypto';
+import type { Experience } from '$lib/core/compat';
+import { plain, tables } from '../db/models';
+
+export interface KeptExperience extends Experience {
+	id: string;
+	createdAt: Date;
+}
+
+/** Everything that was found when two things met, oldest first. */
+export async function listExperiences(): Promise<KeptExperience[]> {
+	const rows = await tables.experiences().findAll({ order: [['createdAt', 'ASC']] });
+	return rows.map((row) => {
+		const { id, body, createdAt } = plain(row);
+		return { id, ...body, createdAt };
+	});
+}
+
+export async function saveExperience(body: Experience): Promise<string> {
+	const id = randomUUID();
+	await tables.experiences().create({ id, firstKey: body.first, secondKey: body.second, body });
+	return id;
+}
+
+export async function removeExperience(id: string): Promise<void> {
+	await tables.experiences().destroy({ where: { id } });
+}

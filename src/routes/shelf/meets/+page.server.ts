@@ -1,0 +1,31 @@
+import { fail } from '@sveltejs/kit';
+import { message, superValidate } from 'sveltekit-superforms';
+import { zod4 } from 'sveltekit-superforms/adapters';
+import { experienceRecord, MASTER_THINGS } from '$lib/core/compat';
+import { attempt } from '$lib/server/forms';
+import { listExperiences, removeExperience, saveExperience } from '$lib/server/repositories/experiences';
+import { thingsOnShelf } from '$lib/server/things';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async () => {
+	const [shelf, experiences] = await Promise.all([thingsOnShelf(), listExperiences()]);
+	return {
+		form: await superValidate(zod4(experienceRecord)),
+		things: [...MASTER_THINGS, ...shelf],
+		experiences
+	};
+};
+
+export const actions: Actions = {
+	keep: async ({ request }) => {
+		const form = await superValidate(request, zod4(experienceRecord));
+		if (!form.valid) return fail(400, { form });
+		return attempt(form, async () => {
+			await saveExperience(form.data);
+			return message(form, 'Kept: it is said wherever the two meet.');
+		});
+	},
+	remove: async ({ request }) => {
+		await removeExperience(String((await request.formData()).get('id')));
+	}
+};

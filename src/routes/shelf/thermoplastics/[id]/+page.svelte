@@ -1,0 +1,42 @@
+<script lang="ts">
+	import { Button } from 'flowbite-svelte';
+	import { zod4Client } from 'sveltekit-superforms/adapters';
+	import { thermoplasticRecord } from '$lib/core/shelf';
+	import { benchForm } from '$lib/ui/form';
+	import FormErrors from '$lib/ui/FormErrors.svelte';
+	import PageHead from '$lib/ui/PageHead.svelte';
+	import QuantityField from '$lib/ui/QuantityField.svelte';
+	import TextField from '$lib/ui/TextField.svelte';
+
+	let { data } = $props();
+	const { form, errors, enhance, submitting, message } = benchForm(() => data.form, {
+		validators: zod4Client(thermoplasticRecord)
+	});
+</script>
+
+<PageHead
+	title={data.kept?.record.name ?? 'New thermoplastic'}
+	about="A mould material that is softened in hot water, pressed on, and melted again." />
+<form method="POST" action={data.kept ? `?version=${data.kept.version}` : undefined} use:enhance class="slab max-w-[56rem] p-5">
+	<FormErrors errors={$errors._errors} />
+	<div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
+		<TextField label="Name" name="name" bind:value={$form.name} error={$errors.name} />
+		<QuantityField label="Softens at" kind="temperature" name="softenTempC" bind:value={$form.softenTempC} error={$errors.softenTempC} />
+		<QuantityField label="Density" kind="density" name="densityGPerMl" bind:value={$form.densityGPerMl} error={$errors.densityGPerMl} />
+		<QuantityField
+			label="Cools in the room for"
+			kind="time"
+			name="coolS"
+			bind:value={$form.coolS}
+			error={$errors.coolS}
+			hint="chilling shrinks it" />
+	</div>
+	<TextField label="Note" name="note" rows={2} bind:value={$form.note} error={$errors.note} />
+	<p class="mb-4 rounded-lg border-[1.5px] border-(--harm) px-3 py-2">
+		Near-boiling water scalds: tongs and heat gloves, and knead it under water.
+	</p>
+	<div class="flex items-center gap-4">
+		<Button type="submit" size="lg" disabled={$submitting}>{$submitting ? 'Saving' : 'Keep this thermoplastic'}</Button>
+		<span role="status" class="font-semibold text-(--work)">{$message ?? ''}</span>
+	</div>
+</form>
