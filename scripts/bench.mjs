@@ -2,6 +2,7 @@
 import { spawn } from 'node:child_process';
 import { rmSync } from 'node:fs';
 import { join } from 'node:path';
+import { drag } from './bench-drag.mjs';
 import { ensureBuild } from './lib/build.mjs';
 import { startDatabase } from './lib/mariadb.mjs';
 import { ensureNodePackages } from './lib/packages.mjs';
@@ -64,6 +65,14 @@ main(async () => {
 		for (const path of ['/', '/moulds', '/ledger']) {
 			row(`page ${path}, median of 40`, `${(await pages(web.url + path)).toFixed(1)} ms`, 'under 60 ms');
 		}
+		const felt = await drag(web.url);
+		row('curves behind a dragged slider, median', `${felt.lagMs.toFixed(0)} ms`, 'under 100 ms');
+		row('curves behind a dragged slider, 95 %', `${felt.lag95Ms.toFixed(0)} ms`, 'under 100 ms');
+		row(
+			'longest task of the main thread meanwhile',
+			`${felt.longestTaskMs.toFixed(0)} ms`,
+			'under 50 ms (0: none)'
+		);
 		await web.stop();
 	} finally {
 		await database.stop();

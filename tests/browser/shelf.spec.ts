@@ -98,3 +98,114 @@ test('a master of sulphur clay under platinum rubber is warned of before anythin
 	await page.getByLabel('In which rubber').selectOption({ label: 'Slipway red' });
 	await expect(page.getByText('stops a platinum rubber from curing')).toBeHidden();
 });
+
+test('a colour is built up in doses, kept, and mixed again for another amount', async ({ page }) => {
+	await page.goto('/shelf/recipes/new');
+	await page.getByLabel('Name').fill('Weathered oak');
+	await page.getByLabel('Judged in').selectOption({ label: 'Lantern white' });
+	await expect(page.getByText('everything comes out as a pastel')).toBeVisible();
+	await page.getByLabel('Doses are for').fill('50 g');
+	await page.getByRole('button', { name: 'Add dose' }).click();
+	await expect(page.getByText('Choose a colour.')).toBeVisible();
+	await page.getByLabel('Next colour').selectOption({ label: 'Kelp brown' });
+	await page.getByLabel('Amount').fill('0.5 g');
+	await page.getByLabel('The stick shows').fill('too <b>pale</b>');
+	await page.getByRole('button', { name: 'Add dose' }).click();
+	await page.getByLabel('Counted in').selectOption({ label: 'drops' });
+	await page.getByLabel('Drops', { exact: true }).fill('6');
+	await page.getByRole('button', { name: 'Add dose' }).click();
+	await expect(page.getByText('too <b>pale</b>')).toBeVisible();
+	// 0.5 g and 6 drops of a paste of 1.45 g/ml at 18 drops a millilitre, to 100 g: 1.97 g
+	await expect(page.locator('aside')).toContainText(/1\.97.g/);
+	await page.getByRole('button', { name: 'Keep this recipe' }).click();
+	await page.getByRole('link', { name: 'Mix with it' }).click();
+	await page.locator('select[name=mixResin]').selectOption({ label: 'Lantern white' });
+	await page.getByText('A mass').click();
+	await page.getByLabel('Mass', { exact: true }).fill('203.94 g');
+	await expect(page.getByRole('row').filter({ hasText: 'Kelp brown' })).toContainText(/3\.93.g/);
+});
+
+test('a slip by cup mark is mended by the mark', async ({ page }) => {
+	await page.goto('/mix');
+	await page.locator('select[name=mixResin]').selectOption({ label: 'Lantern white' });
+	await page.getByText('Marks on two cups').click();
+	await page.getByLabel('A stands at').fill('50 mm');
+	await page.getByLabel('B stands at').fill('30 mm');
+	await page.getByLabel('Cups are wide').fill('60 mm');
+	// one to one by volume: B comes up to the same mark
+	await expect(page.getByRole('status').filter({ hasText: 'in all' })).toContainText(
+		/of B, up to 5[01](\.\d)?.mm/
+	);
+});
+
+test('own experience is said wherever the two meet', async ({ page }) => {
+	await page.goto('/shelf/meets');
+	await page.getByRole('button', { name: 'Keep this experience' }).click();
+	await expect(page.getByText('Choose one of the list.').first()).toBeVisible();
+	await page.getByLabel('This', { exact: true }).selectOption({ label: 'Resin Harbour slow' });
+	await page.getByLabel('meets this').selectOption({ label: 'Rubber Tidal grey' });
+	await page.getByText('never again').click();
+	await page.getByLabel('Note').fill('stuck at the fourth pull');
+	await page.getByRole('button', { name: 'Keep this experience' }).click();
+	await expect(page.getByText('It goes wrong')).toBeVisible();
+	await page.goto('/shots/new');
+	await page.getByLabel('Piece').selectOption({ label: 'Lamplighter figure' });
+	await page.getByLabel('Resin', { exact: true }).first().selectOption({ label: 'Harbour slow' });
+	await expect(page.getByText('stuck at the fourth pull')).toBeVisible();
+	await page.goto('/shelf/meets');
+	await page.getByRole('button', { name: 'Remove Harbour slow with Tidal grey' }).click();
+	await expect(page.getByText('stuck at the fourth pull')).toBeHidden();
+});
+
+test('a release is entered, coats the mould, and its wait is counted; readings correct the pour', async ({
+	page
+}) => {
+	await page.goto('/shelf/releases/new');
+	await page.getByLabel('Name').fill('Fog bank');
+	await page.getByLabel('It is a').selectOption('non-silicone spray');
+	await page.getByLabel('Flashes off in').fill('-3');
+	await page.getByRole('button', { name: 'Keep this release' }).click();
+	await expect(page.getByText(/less than no time|not understood/)).toBeVisible();
+	await page.getByLabel('Flashes off in').fill('6 min');
+	await page.getByRole('button', { name: 'Keep this release' }).click();
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Fog bank');
+
+	await page.goto('/shots/new');
+	await page.getByLabel('Piece').selectOption({ label: 'Ship’s nameplate letters' });
+	await page.getByLabel('Resin', { exact: true }).first().selectOption({ label: 'Lantern white' });
+	await page.getByLabel('Mould is coated with').selectOption({ label: 'Fog bank' });
+	await expect(page.getByRole('figure')).toBeVisible();
+	await page.getByRole('button', { name: 'Keep this shot' }).click();
+	await page.getByRole('button', { name: 'Pour this cup' }).click();
+	const press = async (name: RegExp) => {
+		await page.getByRole('button', { name }).click();
+		await page.waitForTimeout(400);
+	};
+	await press(/Mould is ready/);
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Coat the mould: Fog bank');
+	await press(/It is coated/);
+	await expect(page.getByRole('timer')).toHaveText(/^[56]:\d\d/);
+	for (const action of [
+		/It is dry/,
+		/Keep these readings/,
+		/Both are stirred/,
+		/B is measured/,
+		/A is measured/,
+		/start the clock/
+	])
+		await press(action);
+	for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Cup reads: more' }).click();
+	await page.getByRole('button', { name: 'Note it' }).click();
+	await expect(page.getByText(/Too thick in \d+:\d\d to \d+:\d\d/)).toBeVisible();
+	await expect(page.getByText(/by 1 reading,/)).toBeVisible();
+	// a reload loses nothing of it
+	await page.reload();
+	await expect(page.getByText(/by 1 reading,/)).toBeVisible();
+	for (const action of [/It is mixed/, /It is poured/, /out of the mould/]) await press(action);
+	await page.getByText('Good', { exact: true }).click();
+	await press(/Write it into the ledger/);
+	await page.getByRole('button', { name: 'Keep that as the tin’s own speed' }).click();
+	await expect(page.getByText('Kept: shots from this tin go by it.')).toBeVisible();
+	await page.goto('/shelf');
+	await expect(page.getByRole('row').filter({ hasText: 'LW-2291' }).first()).toContainText('of its sheet');
+});

@@ -52,7 +52,7 @@ test('a polyester is entered with its gel time, and its drops are worked out', a
 	await expect(page.locator('aside .answer')).toHaveText('25 drops');
 	await page.getByLabel('Density of the resin').fill('1.11');
 	await page.getByLabel('Demould').fill('12 h');
-	await page.getByLabel('Viscosity').fill('350');
+	await page.getByLabel('Viscosity', { exact: true }).fill('350');
 	await page.getByText('Gradual', { exact: true }).click();
 	await page.getByRole('button', { name: 'Keep this resin' }).click();
 	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Test polyester');

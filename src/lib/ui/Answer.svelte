@@ -16,8 +16,7 @@
 <div>
 	<p class="label">{label}</p>
 	<p class="answer mt-1.5 text-[3rem] break-words" style:color="var(--{tone})">
-		{#if parts.length === 2}<span class="whitespace-nowrap"
-				>{parts[0]}<span class="text-[0.62em]">{'\u202f'}{parts[1]}</span></span
+		{#if parts.length === 2}<span class="whitespace-nowrap">{parts[0]}<span class="text-[0.62em]">&#x202f;{parts[1]}</span></span
 			>{:else}{value}{/if}
 	</p>
 	{#if note}<p class="soft mt-1">{note}</p>{/if}

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
 	import type * as PlotlyTypes from 'plotly.js';
+	import { drawSoon, dropDrawing } from './drawQueue';
 
 	/** A Plotly chart in the colours of the page. It is changed in place: nothing flickers while dragging. */
 	interface Props {
@@ -27,6 +28,7 @@
 		return () => {
 			gone = true;
 			watcher.disconnect();
+			dropDrawing(box);
 			plotly?.purge(box);
 		};
 	});
@@ -34,6 +36,11 @@
 	$effect(() => {
 		if (!plotly) return;
 		void dark;
+		const [library, drawn] = [plotly, { traces, layout, height }];
+		drawSoon(box, () => draw(library, drawn));
+	});
+
+	function draw(library: typeof PlotlyTypes, { traces, layout, height }: Pick<Props, 'traces' | 'layout'> & { height: number }) {
 		const css = getComputedStyle(document.documentElement);
 		const colour = (name: string) => css.getPropertyValue(name).trim();
 		const axis = {
@@ -41,7 +48,7 @@
 			zerolinecolor: colour('--line'),
 			linecolor: colour('--line-strong')
 		};
-		void plotly.react(
+		void library.react(
 			box,
 			traces.map((t) => recolour(t, colour)) as PlotlyTypes.Data[],
 			{
@@ -60,7 +67,7 @@
 			} as Partial<PlotlyTypes.Layout>,
 			{ displaylogo: false, responsive: true, displayModeBar: false }
 		);
-	});
+	}
 
 	/** Colours are named by the page's tokens (`--hot`) and read when drawn, so that dark is dark. */
 	function recolour<T>(value: T, colour: (name: string) => string): T {

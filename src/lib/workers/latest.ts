@@ -1,6 +1,6 @@
 /**
  * Runs one piece of work at a time and, while it runs, keeps only the newest question: a slider that is
- * dragged is answered as fast as answers come, and never with an old one last.
+ * dragged is answered all along, as fast as answers come, and never with an old one last.
  */
 export function latest<Q, A>(
 	work: (question: Q) => Promise<A>,
@@ -13,8 +13,8 @@ export function latest<Q, A>(
 		while (waiting) {
 			const { question } = waiting;
 			waiting = undefined;
-			const a = await work(question);
-			if (!waiting) answer(a);
+			// one at a time, so answers come in order: each is newer than what stands on the screen
+			answer(await work(question));
 		}
 		busy = false;
 	};

@@ -1,0 +1,56 @@
+// How the cure screen feels while a slider is dragged: lag of the answer, longest task of the main thread.
+import { createRequire } from 'node:module';
+import { join } from 'node:path';
+import { root } from './lib/paths.mjs';
+
+const FLAGS = [
+	'--no-sandbox',
+	'--disable-gpu',
+	'--no-first-run',
+	'--disable-background-networking',
+	'--disable-sync'
+];
+
+/** Drags the mass for three seconds at sixty moves a second; returns medians and the worst task, ms. */
+export async function drag(url) {
+	const { chromium } = createRequire(join(root, 'package.json'))('playwright-core');
+	const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: FLAGS });
+	try {
+		const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+		await page.goto(`${url}/cure`, { waitUntil: 'networkidle' });
+		await page.locator('.js-plotly-plot').nth(1).waitFor();
+		return await page.evaluate(async () => {
+			const tasks = [];
+			new PerformanceObserver((list) => list.getEntries().forEach((e) => tasks.push(e.duration))).observe({
+				type: 'longtask'
+			});
+			const slider = document.querySelector('[aria-label="In the cup, by dragging"]');
+			const plot = document.querySelector('.js-plotly-plot');
+			const lags = [];
+			let asked = 0;
+			plot.on('plotly_afterplot', () => {
+				if (asked) lags.push(performance.now() - asked);
+				asked = 0;
+			});
+			const lo = Number(slider.min);
+			const hi = Number(slider.max);
+			for (let i = 0; i < 180; i++) {
+				slider.value = String(lo + (hi - lo) * (0.3 + 0.3 * Math.sin(i / 15)));
+				asked ||= performance.now();
+				slider.dispatchEvent(new Event('input', { bubbles: true }));
+				await new Promise((done) => setTimeout(done, 16));
+			}
+			await new Promise((done) => setTimeout(done, 500));
+			lags.sort((a, b) => a - b);
+			return {
+				lagMs: lags[Math.floor(lags.length / 2)] ?? NaN,
+				lag95Ms: lags[Math.floor(lags.length * 0.95)] ?? NaN,
+				answers: lags.length,
+				longestTaskMs: Math.max(0, ...tasks),
+				longTasks: tasks.length
+			};
+		});
+	} finally {
+		await browser.close();
+	}
+}
