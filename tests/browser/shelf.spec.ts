@@ -202,7 +202,7 @@ test('a release is entered, coats the mould, and its wait is counted; readings c
 	await page.reload();
 	await expect(page.getByText(/by 1 reading,/)).toBeVisible();
 	for (const action of [/It is mixed/, /It is poured/, /out of the mould/]) await press(action);
-	await page.getByText('Good', { exact: true }).click();
+	await page.getByText('good', { exact: true }).click();
 	await press(/Write it into the ledger/);
 	await page.getByRole('button', { name: 'Keep that as the tin’s own speed' }).click();
 	await expect(page.getByText('Kept: shots from this tin go by it.')).toBeVisible();
