@@ -30,7 +30,7 @@ export const init: ServerInit = async () => {
 	process.once('sveltekit:shutdown', () => void closeDb());
 };
 
-const NEEDS_NO_SETTINGS = /^\/(api\/calc|photos\/|_app\/)/;
+const NEEDS_NO_SETTINGS = /^\/(api\/calc|api\/meshes|photos\/|_app\/)/;
 
 /** Largest form that is read, bytes: a photo of 8 MB and what is typed round it. */
 const MAX_FORM_BYTES = 10 * 1024 * 1024;

@@ -5,10 +5,12 @@ import { get, post } from './http';
 interface Described {
 	name: string;
 	example: Record<string, unknown>;
+	body?: string;
 }
 let known: Described[] = [];
 beforeAll(async () => {
-	known = (await get('/api/calc')).json.calculations;
+	// a 3D file is no JSON: it has tests of its own
+	known = (await get('/api/calc')).json.calculations.filter((c: Described) => c.body === undefined);
 });
 
 /** Every place inside a JSON value, as a path. */

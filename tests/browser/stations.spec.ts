@@ -70,16 +70,24 @@ test('the bench leads to what wants hands, and the strip stands on every station
 	await expect(page.getByText('There is nothing at this address.')).toBeVisible();
 });
 
-test('a plain solid gives its volume, and switching ways loses nothing', async ({ page }) => {
+test('solids added and subtracted give a volume, and switching ways loses nothing', async ({ page }) => {
 	await page.goto('/masters/new');
 	await page.getByLabel('Spilled water').fill('77 g');
-	await page.getByText('Plain solid').click();
-	await page.getByText('Ball', { exact: true }).click();
-	await page.getByLabel('Diameter of the ball').fill('50 mm');
+	await page.getByText('Plain solids').click();
+	await page.getByRole('button', { name: 'Add a solid' }).click();
+	await page.locator('select[name=shape-0]').selectOption('ball');
+	await page.locator('input[name=diameterMm-0]').fill('50 mm');
 	// π/6 · 5³ cm³
 	await expect(page.locator('aside .answer')).toHaveText(/65\.4.ml/);
+	await page.getByRole('button', { name: 'Add a solid' }).click();
+	await page.locator('select[name=sign-1]').selectOption('subtract');
+	await page.locator('select[name=shape-1]').selectOption('tube');
+	await page.locator('input[name=diameterMm-1]').fill('20 mm');
+	await page.locator('input[name=heightMm-1]').fill('1 in');
+	// less π · 1² · 2.54 cm³
+	await expect(page.locator('aside .answer')).toHaveText(/57\.5.ml/);
 	await page.getByText('Overflow, weighed').click();
 	await expect(page.getByLabel('Spilled water')).toHaveValue('77 g');
-	await page.getByText('Plain solid').click();
-	await expect(page.getByLabel('Diameter of the ball')).toHaveValue('50 mm');
+	await page.getByText('Plain solids').click();
+	await expect(page.locator('input[name=diameterMm-0]')).toHaveValue('50 mm');
 });

@@ -14,16 +14,11 @@ export async function drain(body: ReadableStream<Uint8Array> | null | undefined)
 	}
 }
 
-/** Reads a JSON body of bounded size; the bound holds while reading, whatever the header says. */
-export async function readJson(request: Request, maxBytes = MAX_JSON_BYTES): Promise<Body> {
-	const tooLarge: Body = {
-		ok: false,
-		status: 413,
-		message: `At most ${maxBytes / 1024} kB are read here.`
-	};
+/** A body as bytes, or nothing when it is larger than allowed; the bound holds while reading. */
+export async function readBytes(request: Request, maxBytes: number): Promise<Uint8Array | undefined> {
 	if (Number(request.headers.get('content-length') ?? 0) > maxBytes) {
 		await drain(request.body);
-		return tooLarge;
+		return undefined;
 	}
 	const chunks: Uint8Array[] = [];
 	let size = 0;
@@ -36,11 +31,24 @@ export async function readJson(request: Request, maxBytes = MAX_JSON_BYTES): Pro
 			if (size <= maxBytes) chunks.push(part.value);
 		}
 	} catch {
-		return tooLarge;
+		return undefined;
 	}
-	if (size > maxBytes) return tooLarge;
+	if (size > maxBytes) return undefined;
+	const bytes = new Uint8Array(size);
+	let at = 0;
+	for (const chunk of chunks) {
+		bytes.set(chunk, at);
+		at += chunk.byteLength;
+	}
+	return bytes;
+}
+
+/** Reads a JSON body of bounded size; the bound holds while reading, whatever the header says. */
+export async function readJson(request: Request, maxBytes = MAX_JSON_BYTES): Promise<Body> {
+	const bytes = await readBytes(request, maxBytes);
+	if (!bytes) return { ok: false, status: 413, message: `At most ${maxBytes / 1024} kB are read here.` };
 	try {
-		return { ok: true, value: JSON.parse(Buffer.concat(chunks).toString('utf8')) };
+		return { ok: true, value: JSON.parse(new TextDecoder().decode(bytes)) };
 	} catch {
 		return { ok: false, status: 422, message: 'The body is not JSON.' };
 	}

@@ -23,7 +23,7 @@ export async function masterAction(event: RequestEvent, id?: string) {
 					? await savePhoto(Buffer.from(await photo.arrayBuffer()), transaction)
 					: (existing?.photoId ?? null);
 			return saveMaster(
-				masterFromForm(form.data),
+				masterFromForm(form.data, existing?.record),
 				photoId,
 				existing && { id: existing.id, version },
 				transaction

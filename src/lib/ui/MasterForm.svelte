@@ -1,27 +1,87 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
+	import { SvelteMap } from 'svelte/reactivity';
 	import type { SuperValidated } from 'sveltekit-superforms';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
-	import { MASTER_MATERIALS, masterForm, readVolume, volumeSoFar, type MasterForm } from '$lib/core/master';
+	import {
+		draftProblems,
+		hasDraft,
+		MASTER_MATERIALS,
+		masterForm,
+		readingSoFar,
+		readVolume,
+		SEALINGS,
+		SURFACES,
+		type MasterForm
+	} from '$lib/core/master';
+	import { masterThing, releaseThing, rubberThing, whatMeets, type Experience } from '$lib/core/compat';
+	import type { ReleaseRecord, RubberRecord } from '$lib/core/shelf';
 	import ChoiceField from './ChoiceField.svelte';
 	import { benchForm } from './form';
 	import FormErrors from './FormErrors.svelte';
 	import QuantityField from './QuantityField.svelte';
+	import ReadingFields from './ReadingFields.svelte';
+	import ReadingList from './ReadingList.svelte';
 	import Segments from './Segments.svelte';
 	import TextField from './TextField.svelte';
 	import { useUnits } from './units.svelte';
+	import Warnings from './Warnings.svelte';
 	import Working from './Working.svelte';
 
 	interface Props {
 		data: SuperValidated<MasterForm>;
 		photoId: string | null;
 		submit: string;
+		densities: readonly { name: string; densityGPerMl: number }[];
+		rubbers: readonly { id: string; record: RubberRecord }[];
+		releases: readonly { id: string; record: ReleaseRecord }[];
+		experiences: readonly Experience[];
 	}
-	let { data, photoId, submit }: Props = $props();
+	let { data, photoId, submit, densities, rubbers, releases, experiences }: Props = $props();
 	const units = useUnits();
 	const { form, errors, enhance, submitting } = benchForm(() => data, { validators: zod4Client(masterForm) });
-	const reading = $derived(volumeSoFar($form));
+	const drafted = $derived(readingSoFar($form));
+	/** What the shots go by: the chosen reading, or the one that is being typed while there is none. */
+	const reading = $derived($form.readings[$form.used] ?? drafted);
 	const volume = $derived(reading && readVolume(reading));
+	const listed = new SvelteMap<string, string[]>();
+	/** Sentence at a field of the reading: what the form found, or what adding it found. */
+	function problem(...path: (string | number)[]): string[] | undefined {
+		let at: unknown = $errors;
+		for (const key of path) at = (at as Record<string | number, unknown> | undefined)?.[key];
+		const own = Array.isArray(at) ? (at as string[]) : (at as { _errors?: string[] } | undefined)?._errors;
+		return own?.length ? own : listed.get(path.join('.'));
+	}
+	function addReading() {
+		listed.clear();
+		if (drafted) {
+			$form.readings = [...$form.readings, { ...drafted, on: new Date().toISOString().slice(0, 10) }];
+			Object.assign($form, {
+				overflowMassG: undefined,
+				beforeMl: undefined,
+				afterMl: undefined,
+				waterMassG: undefined,
+				castMassG: undefined,
+				volumeMl: undefined,
+				pieces: [],
+				remark: ''
+			});
+			return;
+		}
+		for (const p of draftProblems($form)) listed.set(p.path.join('.'), [p.message]);
+	}
+	/** What each rubber on the shelf makes of this master, with its sealing and its release. */
+	const meets = $derived(
+		rubbers.map((r) => {
+			const thing = rubberThing(r.id, r.record);
+			const release = releases.find((x) => x.id === $form.releaseId);
+			const said = [
+				...whatMeets(masterThing($form.material, $form.sealing !== 'none'), thing, experiences),
+				...(release ? whatMeets(releaseThing(release.id, release.record), thing, experiences) : [])
+			];
+			return { id: r.id, name: r.record.name, said, harm: said.some((w) => w.level === 'harm') };
+		})
+	);
 	let photoError = $state('');
 
 	function checkPhoto(event: Event & { currentTarget: HTMLInputElement }) {
@@ -43,6 +103,23 @@
 				options={MASTER_MATERIALS.map((value) => ({ value, label: value }))}
 				error={$errors.material}
 				hint="decides sealing and what rubber cures on it" />
+			<ChoiceField
+				label="Its surface"
+				name="surface"
+				bind:value={$form.surface}
+				options={SURFACES.map((value) => ({ value, label: value }))}
+				hint="goes straight into every copy" />
+			<ChoiceField
+				label="Sealed with"
+				name="sealing"
+				bind:value={$form.sealing}
+				options={SEALINGS.map((value) => ({ value, label: value }))}
+				hint="thin and buffed" />
+			<ChoiceField
+				label="Release on it"
+				name="releaseId"
+				bind:value={$form.releaseId}
+				options={[{ value: '', label: 'none' }, ...releases.map((r) => ({ value: r.id, label: r.record.name }))]} />
 		</div>
 		<h2 class="mt-4 mb-2">Outer sizes, as it stands on the base board</h2>
 		<Segments
@@ -66,79 +143,36 @@
 			<QuantityField label="Height" kind="length" name="heightMm" bind:value={$form.heightMm} error={$errors.heightMm} />
 		</div>
 		<h2 class="mt-4 mb-2">Volume</h2>
-		<Segments
-			label="How you know it"
-			name="method"
-			bind:value={$form.method}
-			options={[
-				{ value: 'overflow', label: 'Overflow, weighed' },
-				{ value: 'solid', label: 'Plain solid' },
-				{ value: 'typed', label: 'Known already' }
-			]} />
-		<div class="mt-3 grid gap-x-5 gap-y-1 sm:grid-cols-3">
-			{#if $form.method === 'overflow'}
-				<QuantityField
-					label="Spilled water"
-					kind="mass"
-					name="overflowMassG"
-					bind:value={$form.overflowMassG}
-					error={$errors.overflowMassG}
-					hint="on the scale" />
-				<QuantityField
-					label="Water temperature"
-					kind="temperature"
-					name="waterTempC"
-					bind:value={$form.waterTempC}
-					error={$errors.waterTempC} />
-				<p class="soft text-[0.92rem] sm:pt-7">
-					Fill a vessel to the brim, plunge the part, weigh what spilled. Dry the part well before rubber goes on.
-				</p>
-			{:else if $form.method === 'solid'}
-				<div class="sm:col-span-3">
-					<Segments
-						label="Shape"
-						name="shape"
-						bind:value={$form.shape}
-						options={[
-							{ value: 'box', label: 'Box' },
-							{ value: 'tube', label: 'Tube' },
-							{ value: 'ball', label: 'Ball' },
-							{ value: 'cone', label: 'Cone' }
-						]} />
-				</div>
-				{#if $form.shape === 'box'}
-					<QuantityField
-						label="Length of the box"
-						kind="length"
-						name="solidLengthMm"
-						bind:value={$form.solidLengthMm}
-						error={$errors.solidLengthMm} />
-					<QuantityField
-						label="Width of the box"
-						kind="length"
-						name="solidWidthMm"
-						bind:value={$form.solidWidthMm}
-						error={$errors.solidWidthMm} />
-				{:else}
-					<QuantityField
-						label="Diameter of the {$form.shape}"
-						kind="length"
-						name="solidDiameterMm"
-						bind:value={$form.solidDiameterMm}
-						error={$errors.solidDiameterMm} />
-				{/if}
-				{#if $form.shape !== 'ball'}
-					<QuantityField
-						label="Height of the {$form.shape}"
-						kind="length"
-						name="solidHeightMm"
-						bind:value={$form.solidHeightMm}
-						error={$errors.solidHeightMm} />
-				{/if}
-			{:else}
-				<QuantityField label="Volume of the master" kind="volume" name="volumeMl" bind:value={$form.volumeMl} error={$errors.volumeMl} />
-			{/if}
+		<ReadingList bind:readings={$form.readings} bind:used={$form.used} problem={($errors.used as string[] | undefined)?.[0]} />
+		<ReadingFields bind:form={$form} {problem} {densities} />
+		<div class="flex flex-wrap items-center gap-4">
+			<Button color="alternative" onclick={addReading}>Add this reading to the list</Button>
+			<span class="soft">{hasDraft($form) && drafted ? `${units.show(readVolume(drafted).volumeMl, 'volume')} by this one` : ''}</span>
 		</div>
+		<h2 class="mt-5 mb-2">Sizes to measure copies against</h2>
+		{#each $form.references as reference, i (i)}
+			<div class="grid grid-cols-[1fr_1fr_auto] items-start gap-x-4">
+				<TextField
+					label="What is measured"
+					name="reference-{i}"
+					bind:value={reference.name}
+					error={problem('references', i, 'name')}
+					placeholder="across the shoulders" />
+				<QuantityField
+					label="On the master"
+					kind="length"
+					name="referenceMm-{i}"
+					bind:value={reference.lengthMm}
+					error={problem('references', i, 'lengthMm')} />
+				<Button
+					color="alternative"
+					class="mt-[1.62rem] min-h-[2.75rem]"
+					aria-label="Remove size {i + 1}"
+					onclick={() => ($form.references = $form.references.filter((_, k) => k !== i))}>Remove</Button>
+			</div>
+		{/each}
+		<Button color="alternative" onclick={() => ($form.references = [...$form.references, { name: '', lengthMm: undefined }])}
+			>Add a size</Button>
 		<div class="mt-3 grid gap-x-5 sm:grid-cols-2">
 			<TextField label="Note" name="note" rows={3} bind:value={$form.note} error={$errors.note} />
 			<div>
@@ -167,6 +201,24 @@
 			<div class="mt-3"><Working lines={[volume.working]} open /></div>
 		{:else}
 			<p class="soft mt-2">It appears as soon as the fields beside it are filled.</p>
+		{/if}
+		{#if meets.length > 0}
+			<h2 class="mt-5 mb-1">Under your rubbers</h2>
+			<ul>
+				{#each meets as m (m.id)}
+					<li class="border-t border-(--line) py-1.5">
+						<details>
+							<summary class="cursor-pointer"
+								><strong>{m.name}</strong>:
+								<span class={m.harm ? 'text-(--harm)' : m.said.length > 0 ? 'text-(--hot)' : 'text-(--work)'}
+									>{m.harm ? 'will not cure or bonds' : m.said.length > 0 ? 'with care' : 'nothing against it'}</span
+								></summary>
+							<Warnings warnings={m.said} />
+						</details>
+					</li>
+				{/each}
+			</ul>
+			<p class="soft mt-1 text-[0.9rem]">Always a small trial patch first.</p>
 		{/if}
 		{#if photoId}<img class="mt-4 w-full rounded-lg" src="/photos/{photoId}" alt="The master" />{/if}
 	</aside>

@@ -13,6 +13,7 @@ import {
 } from '../cure';
 import { dewPointC, dewPointInput } from '../humidity';
 import { correctPour, correctPourInput, mix, mixInput } from '../mix';
+import { meshQuery } from '../mesh/answer';
 import { mouldBlock, mouldBlockInput } from '../mould';
 import { pot, potInput } from '../pot';
 import { displacement, displacementInput } from '../volume';
@@ -240,10 +241,19 @@ function firstNotFinite(value: unknown, path: string): string | undefined {
 
 /** The list that the interface gives of itself: names, JSON Schemas, one example each. */
 export function describeCalculations() {
-	return CALCULATIONS.map((c) => ({
+	const listed = CALCULATIONS.map((c) => ({
 		name: c.name,
 		about: c.about,
 		schema: z.toJSONSchema(c.schema, { io: 'input', unrepresentable: 'any' }),
 		example: c.example
 	}));
+	const mesh = {
+		name: 'mesh',
+		about:
+			'Volume, holes, air traps and undercuts of a 3D file. The file is the raw body; this schema is the query’s.',
+		body: 'an STL, OBJ, PLY or 3MF file',
+		schema: z.toJSONSchema(meshQuery, { io: 'input', unrepresentable: 'any' }),
+		example: { unit: 'mm', up: '0,0,1', pull: '0,1,0', name: 'whelk.stl' }
+	};
+	return [...listed, mesh];
 }

@@ -1,3 +1,45 @@
-export { masterRecord, readVolume, volumeReading, type MasterRecord, type VolumeReading } from './master';
-export { formFromMaster, masterForm, masterFromForm, volumeSoFar, type MasterForm } from './form';
+export {
+	masterRecord,
+	masterVolumeMl,
+	referenceSize,
+	SEALINGS,
+	SURFACES,
+	usedReading,
+	type MasterRecord,
+	type ReferenceSize
+} from './master';
+export {
+	METHOD_NAMES,
+	readVolume,
+	SPREAD_LIMIT,
+	spreadOf,
+	volumeReading,
+	type ReadingMethod,
+	type Spread,
+	type VolumeReading
+} from './reading';
+export {
+	draftProblems,
+	formFromMaster,
+	hasDraft,
+	masterForm,
+	masterFromForm,
+	readingSoFar,
+	TYPED_METHODS,
+	type FormPiece,
+	type MasterForm
+} from './form';
+export {
+	CURES,
+	opening,
+	shapeChoice,
+	shapeRecord,
+	trapRecord,
+	type Opening,
+	type ShapeChoice,
+	type ShapeFindings,
+	type ShapeRecord,
+	type TrapRecord
+} from './shape';
+export { LOOKS, lookForm, trapsFromLook, type LookForm } from './look';
 export { MASTER_MATERIALS, type MasterMaterial } from './materials';

@@ -2,85 +2,87 @@ import { z } from 'zod';
 import { masterSizeInput, outerVolumeMl } from '../mould/plan';
 import { name, note } from '../shelf/resin';
 import { digits } from '../units';
-import { displacement, displacementInput } from '../volume/displacement';
-import { solidInput, solidVolumeMl } from '../volume/solids';
-import type { WorkingLine } from '../working';
 import { MASTER_MATERIALS } from './materials';
+import { readVolume, volumeReading, type VolumeReading } from './reading';
+import { shapeRecord, trapRecord } from './shape';
 
-/** How the volume of a master is known. */
-export const volumeReading = z.discriminatedUnion('method', [
-	z.object({ method: z.literal('overflow'), ...displacementInput.shape }),
-	z.object({ method: z.literal('solid'), solid: solidInput }),
-	z.object({
-		method: z.literal('typed'),
-		volumeMl: z
-			.number({ error: 'Type the volume, such as 85 ml or 3 oz (fluid).' })
-			.positive('The volume must be more than nothing.')
-			.max(1e6, 'Over a cubic metre: check the unit.')
-	})
-]);
-export type VolumeReading = z.infer<typeof volumeReading>;
+/** What goes straight into every copy. */
+export const SURFACES = ['gloss', 'satin', 'matt', 'grained'] as const;
+/** What closes a porous face before rubber goes on. */
+export const SEALINGS = ['none', 'lacquer', 'shellac', 'wax', 'resin coat', 'other'] as const;
 
-/** Volume in ml with the sum that made it. */
-export function readVolume(reading: VolumeReading): { volumeMl: number; working: WorkingLine } {
-	switch (reading.method) {
-		case 'overflow': {
-			const { volumeMl, densityGPerMl } = displacement({
-				overflowMassG: reading.overflowMassG,
-				waterTempC: reading.waterTempC
-			});
-			return {
-				volumeMl,
-				working: {
-					what: 'Volume by overflow',
-					sum: `${Number(reading.overflowMassG.toPrecision(6))} g of water ÷ ${digits(densityGPerMl, 5)} g/ml at ${digits(reading.waterTempC)} °C`,
-					result: `${digits(volumeMl)} ml`,
-					source: 'Kell 1975'
-				}
-			};
-		}
-		case 'solid': {
-			const volumeMl = solidVolumeMl(reading.solid);
-			return {
-				volumeMl,
-				working: {
-					what: `Volume of a ${reading.solid.shape}`,
-					sum: 'from its sizes',
-					result: `${digits(volumeMl)} ml`
-				}
-			};
-		}
-		case 'typed':
-			return {
-				volumeMl: reading.volumeMl,
-				working: { what: 'Volume', sum: 'as typed', result: `${digits(reading.volumeMl)} ml` }
-			};
-	}
+/** A size of the master that copies are measured against. */
+export const referenceSize = z.object({
+	name: z
+		.string()
+		.trim()
+		.min(1, 'Say what is measured, such as across the shoulders.')
+		.max(80, 'Keep it under 80 characters.'),
+	lengthMm: z
+		.number({ error: 'Type the size, such as 60 mm or 2 3/8 in.' })
+		.positive('The size must be more than nothing.')
+		.max(10_000, 'Over 10 m: check the unit.')
+});
+export type ReferenceSize = z.output<typeof referenceSize>;
+
+const fields = z.object({
+	name: name('master'),
+	material: z.enum(MASTER_MATERIALS, { error: 'Choose what the master is made of.' }),
+	surface: z.enum(SURFACES).default('matt'),
+	sealing: z.enum(SEALINGS).default('none'),
+	releaseId: z.string().max(40).default(''),
+	...masterSizeInput.shape,
+	readings: z
+		.array(volumeReading)
+		.min(1, 'Measure its volume in one of these ways.')
+		.max(40, 'At most 40 readings of one piece.'),
+	/** Which reading the shots go by. */
+	used: z.number().int().min(0).default(0),
+	references: z.array(referenceSize).max(20, 'At most 20 sizes.').default([]),
+	shape: shapeRecord.optional(),
+	traps: z.array(trapRecord).max(200, 'At most 200 places.').default([]),
+	note
+});
+
+/** Records of the first kind had one reading, and a solid of its own. */
+function upgrade(raw: unknown): unknown {
+	if (raw === null || typeof raw !== 'object' || !('reading' in raw)) return raw;
+	const { reading, ...rest } = raw as { reading: Record<string, unknown> };
+	const now =
+		reading?.['method'] === 'solid'
+			? { method: 'solids', pieces: [{ sign: 'add', solid: reading['solid'] }] }
+			: reading;
+	return { readings: [now], used: 0, ...rest };
 }
 
 /** A master as it is kept. */
-export const masterRecord = z
-	.object({
-		name: name('master'),
-		material: z.enum(MASTER_MATERIALS, { error: 'Choose what the master is made of.' }),
-		...masterSizeInput.shape,
-		reading: volumeReading,
-		note
-	})
-	.superRefine((m, ctx) => {
-		const { volumeMl } = readVolume(m.reading);
+export const masterRecord = z.preprocess(
+	upgrade,
+	fields.superRefine((m, ctx) => {
+		if (m.used >= m.readings.length) {
+			ctx.addIssue({ code: 'custom', path: ['used'], message: 'Choose the reading that the shots go by.' });
+			return;
+		}
 		const bounds = outerVolumeMl(m);
-		if (volumeMl > bounds * 1.02) {
-			const path = {
-				overflow: ['reading', 'overflowMassG'],
-				solid: ['reading', 'solid', 'shape'],
-				typed: ['reading', 'volumeMl']
-			}[m.reading.method];
+		m.readings.forEach((reading, i) => {
+			const { volumeMl } = readVolume(reading);
+			if (volumeMl <= bounds * 1.02) return;
 			ctx.addIssue({
 				code: 'custom',
-				path,
+				path: ['readings', i],
 				message: `${digits(volumeMl)} ml is more than the outer sizes hold (${digits(bounds)} ml): check volume and sizes.`
 			});
-		}
-	});
+		});
+	})
+);
 export type MasterRecord = z.output<typeof masterRecord>;
+
+/** The reading that the shots go by. */
+export function usedReading(record: Pick<MasterRecord, 'readings' | 'used'>): VolumeReading {
+	return record.readings[record.used]!;
+}
+
+/** Volume of one copy, ml, by the reading in use. */
+export function masterVolumeMl(record: Pick<MasterRecord, 'readings' | 'used'>): number {
+	return readVolume(usedReading(record)).volumeMl;
+}

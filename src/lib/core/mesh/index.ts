@@ -9,6 +9,7 @@ export {
 } from './types';
 export { formatOf, readMeshFile, type MeshFile, type MeshFormat } from './read';
 export { weld } from './weld';
+export { quickMeasure } from './quick';
 export { measure, type Measures } from './measure';
 export { topology, type Topology } from './topology';
 export { cross, dot, frameFor, fromFrame, toFrame, unit, type Frame } from './frame';
@@ -19,5 +20,7 @@ export { findUndercuts, partingLine, type Undercuts } from './undercuts';
 export { cluster } from './cluster';
 export { bestPositions, byRank, directions, type Candidate } from './position';
 export { sections, type Sections } from './section';
+export { pick } from './pick';
 export { flatFace } from './faces';
+export { meshAnswer, meshQuery, type MeshAnswer } from './answer';
 export { assemble, loadMesh, sizeInWords, type LoadOptions, type MeshReport } from './report';

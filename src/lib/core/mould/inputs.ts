@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { MasterRecord } from '../master/master';
-import { readVolume } from '../master/master';
+import { masterVolumeMl } from '../master/master';
 import { name, note } from '../shelf/resin';
 import { rubberForBlock, type RubberRecord } from '../shelf/rubber';
 import { blockPlanInput, planBlock, type BlockPlan } from './plan';
@@ -33,7 +33,7 @@ export function planMould(
 ): BlockPlan {
 	return planBlock({
 		master,
-		masterVolumeMl: readVolume(master.reading).volumeMl,
+		masterVolumeMl: masterVolumeMl(master),
 		shape: inputs.shape,
 		clearanceMm: inputs.clearanceMm,
 		coverMm: inputs.coverMm,

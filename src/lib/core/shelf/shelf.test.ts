@@ -58,7 +58,7 @@ describe('master', () => {
 	);
 
 	it('a volume larger than the outer sizes is refused at the number that was typed', () => {
-		const form = { ...formFromMaster(DEMO_PIECES[0]!.master), overflowMassG: 5000 };
+		const form = { ...formFromMaster(DEMO_PIECES[0]!.master), overflowMassG: 5000, waterTempC: 19 };
 		const result = masterForm.safeParse(form);
 		expect(result.error!.issues[0]).toMatchObject({ path: ['overflowMassG'] });
 		expect(result.error!.issues[0]!.message).toMatch(/more than the outer sizes hold/);
@@ -68,12 +68,12 @@ describe('master', () => {
 		const result = masterForm.safeParse({
 			name: '',
 			material: 'wood',
-			method: 'solid',
-			shape: 'cone',
+			method: 'solids',
+			pieces: [{ sign: 'add', shape: 'cone' }],
 			footprint: 'round'
 		});
-		const fields = result.error!.issues.map((i) => i.path[0]);
-		for (const field of ['name', 'lengthMm', 'heightMm', 'solidDiameterMm', 'solidHeightMm'])
+		const fields = result.error!.issues.map((i) => i.path.join('.'));
+		for (const field of ['name', 'lengthMm', 'heightMm', 'pieces.0.diameterMm', 'pieces.0.heightMm'])
 			expect(fields).toContain(field);
 		expect(fields).not.toContain('widthMm');
 	});

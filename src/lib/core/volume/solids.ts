@@ -6,33 +6,58 @@ const sizeMm = (what: string) =>
 		.positive(`The ${what} must be more than nothing.`)
 		.max(10_000, `The ${what} is over 10 m: check the unit.`);
 
+const three = { lengthMm: sizeMm('length'), widthMm: sizeMm('width'), heightMm: sizeMm('height') };
+const round = { diameterMm: sizeMm('diameter'), heightMm: sizeMm('height') };
+
 /** A plain solid by its outer sizes in mm. */
 export const solidInput = z.discriminatedUnion('shape', [
-	z.object({
-		shape: z.literal('box'),
-		lengthMm: sizeMm('length'),
-		widthMm: sizeMm('width'),
-		heightMm: sizeMm('height')
-	}),
-	z.object({ shape: z.literal('tube'), diameterMm: sizeMm('diameter'), heightMm: sizeMm('height') }),
+	z.object({ shape: z.literal('box'), ...three }),
+	z.object({ shape: z.literal('wedge'), ...three }),
+	z.object({ shape: z.literal('pyramid'), ...three }),
+	z.object({ shape: z.literal('tube'), ...round }),
+	z.object({ shape: z.literal('cone'), ...round }),
+	z.object({ shape: z.literal('frustum'), ...round, topDiameterMm: sizeMm('diameter at the top') }),
 	z.object({ shape: z.literal('ball'), diameterMm: sizeMm('diameter') }),
-	z.object({ shape: z.literal('cone'), diameterMm: sizeMm('diameter'), heightMm: sizeMm('height') })
+	z.object({ shape: z.literal('half ball'), diameterMm: sizeMm('diameter') }),
+	z.object({
+		shape: z.literal('torus'),
+		diameterMm: sizeMm('outer diameter'),
+		ringDiameterMm: sizeMm('diameter of the ring itself')
+	})
 ]);
 export type Solid = z.infer<typeof solidInput>;
+export type SolidShape = Solid['shape'];
+export const SOLID_SHAPES = solidInput.options.map((o) => o.shape.shape.value) as SolidShape[];
 
 /**
  * Volume of a plain solid in ml (1 ml = 1000 mm³).
- * Box l·w·h, tube (cylinder) πr²h, ball πd³/6, cone πr²h/3 (Euclid, Elements XII; Archimedes).
+ * Box l·w·h, wedge half of it, pyramid a third, tube πr²h, cone πr²h/3, frustum πh(R² + Rr + r²)/3,
+ * ball πd³/6, half ball half of it (Euclid, Elements XII; Archimedes), torus 2π²Rr² (Pappus).
  */
 export function solidVolumeMl(solid: Solid): number {
 	switch (solid.shape) {
 		case 'box':
 			return (solid.lengthMm * solid.widthMm * solid.heightMm) / 1000;
+		case 'wedge':
+			return (solid.lengthMm * solid.widthMm * solid.heightMm) / 2000;
+		case 'pyramid':
+			return (solid.lengthMm * solid.widthMm * solid.heightMm) / 3000;
 		case 'tube':
 			return (Math.PI * solid.diameterMm ** 2 * solid.heightMm) / 4 / 1000;
-		case 'ball':
-			return (Math.PI * solid.diameterMm ** 3) / 6 / 1000;
 		case 'cone':
 			return (Math.PI * solid.diameterMm ** 2 * solid.heightMm) / 12 / 1000;
+		case 'frustum': {
+			const [d, t] = [solid.diameterMm, solid.topDiameterMm];
+			return (Math.PI * solid.heightMm * (d * d + d * t + t * t)) / 12 / 1000;
+		}
+		case 'ball':
+			return (Math.PI * solid.diameterMm ** 3) / 6 / 1000;
+		case 'half ball':
+			return (Math.PI * solid.diameterMm ** 3) / 12 / 1000;
+		case 'torus': {
+			const r = solid.ringDiameterMm / 2;
+			// a ring thicker than half its outer size runs into itself: refused by the record, nothing here
+			return (2 * Math.PI ** 2 * Math.max(0, solid.diameterMm / 2 - r) * r * r) / 1000;
+		}
 	}
 }

@@ -18,13 +18,16 @@ import { tables } from '../db/models';
 import { log } from '../log';
 import { saveExperience } from '../repositories/experiences';
 import { saveContainer } from '../repositories/containers';
-import { saveMaster } from '../repositories/masters';
 import { saveMaterial } from '../repositories/materials';
 import { getMould, saveMould, setMouldState } from '../repositories/moulds';
 import { addEvents, beginPour, getPour } from '../repositories/pours';
 import { saveSettings } from '../repositories/settings';
 import { saveShot } from '../repositories/shots';
+import { getMaster, saveMaster } from '../repositories/masters';
+import { saveMesh } from '../repositories/meshes';
+import { studied, withShape } from '../shapeAction';
 import { chance } from './chance';
+import { lamplighterStl } from './figure';
 import {
 	DEMO_COLOURS,
 	DEMO_EXPERIENCES,
@@ -51,6 +54,8 @@ const TABLES = [
 	'masters',
 	'photos',
 	'experiences',
+	'meshes',
+	'mesh_chunks',
 	'materials',
 	'settings',
 	'counters'
@@ -180,6 +185,7 @@ async function stockShelf(
 
 async function tellPiece(story: Story, piece: DemoPiece): Promise<void> {
 	const masterId = await saveMaster(piece.master, null);
+	if (piece.master.name === 'Lamplighter figure') await addFigure(masterId);
 	const mouldIds: string[] = [];
 	for (const ageDays of piece.mouldAgesDays) {
 		mouldIds.push(await makeMould(story, piece, masterId, story.nowMs - ageDays * DAY_MS));
@@ -231,6 +237,32 @@ async function tellPiece(story: Story, piece: DemoPiece): Promise<void> {
 			});
 	}
 	if (name === 'Lamplighter figure') await openPour(story, piece, masterId, mouldIds[1]!);
+}
+
+/** The figure's 3D file, poured head down through its base. */
+async function addFigure(masterId: string): Promise<void> {
+	const fileName = 'lamplighter.stl';
+	const bytes = lamplighterStl();
+	const { sha256 } = await saveMesh(
+		fileName,
+		(async function* () {
+			yield bytes;
+		})()
+	);
+	const found = await studied({
+		sha256,
+		fileName,
+		unit: 'mm',
+		scale: 1,
+		up: [0, 0, -1],
+		openings: [],
+		openFaces: []
+	});
+	const { record, version } = await getMaster(masterId);
+	await saveMaster(withShape(record, found, { useVolume: false, useSizes: false }), null, {
+		id: masterId,
+		version
+	});
 }
 
 async function makeMould(

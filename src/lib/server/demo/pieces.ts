@@ -1,4 +1,4 @@
-import type { MasterRecord } from '$lib/core/master';
+import { masterRecord, type MasterRecord } from '$lib/core/master';
 
 /** A piece of the demo workshop: its master and how its moulds are used. */
 export interface DemoPiece {
@@ -23,13 +23,23 @@ const square = (lengthMm: number, widthMm: number, heightMm: number) =>
 /** Pieces for a small maritime museum and a travelling puppet theatre, all invented. */
 export const DEMO_PIECES: readonly DemoPiece[] = [
 	{
-		master: {
+		master: masterRecord.parse({
 			name: 'Ammonite paperweight',
 			material: 'stone',
 			...square(96, 82, 36),
-			reading: { method: 'overflow', overflowMassG: 118.4, waterTempC: 19 },
+			surface: 'satin',
+			readings: [
+				{ method: 'overflow', overflowMassG: 118.4, waterTempC: 19, remark: 'first try, cup dripped' },
+				{ method: 'rise', beforeMl: 400, afterMl: 517, remark: 'measuring cup, 5 ml steps' },
+				{ method: 'cast', castMassG: 124.1, castDensityGPerMl: 1.045, remark: 'pull 3 of the first mould' }
+			],
+			references: [
+				{ name: 'across the shell', lengthMm: 96 },
+				{ name: 'height at the middle', lengthMm: 36 }
+			],
+			sealing: 'wax',
 			note: 'For the museum shop, thirty a month.'
-		},
+		}),
 		rubber: 'Slipway red',
 		shape: 'box',
 		place: 'Shelf 1, left',
@@ -40,13 +50,13 @@ export const DEMO_PIECES: readonly DemoPiece[] = [
 		mouldAgesDays: [170, 120, 45]
 	},
 	{
-		master: {
+		master: masterRecord.parse({
 			name: 'Lamplighter figure',
 			material: 'resin print',
 			...square(64, 58, 168),
-			reading: { method: 'overflow', overflowMassG: 154.2, waterTempC: 21 },
+			readings: [{ method: 'overflow', overflowMassG: 154.2, waterTempC: 21 }],
 			note: 'Post-cured and washed twice before the rubber went on.'
-		},
+		}),
 		rubber: 'Tidal grey',
 		shape: 'tube',
 		place: 'Shelf 1, right',
@@ -57,13 +67,13 @@ export const DEMO_PIECES: readonly DemoPiece[] = [
 		mouldAgesDays: [96, 30]
 	},
 	{
-		master: {
+		master: masterRecord.parse({
 			name: 'Ship’s nameplate letters',
 			material: 'metal',
 			...square(140, 48, 12),
-			reading: { method: 'typed', volumeMl: 38 },
+			readings: [{ method: 'typed', volumeMl: 38 }],
 			note: 'The set of nine on one board.'
-		},
+		}),
 		rubber: 'Slipway red',
 		shape: 'box',
 		place: 'Drawer 2',
@@ -74,13 +84,19 @@ export const DEMO_PIECES: readonly DemoPiece[] = [
 		mouldAgesDays: [80]
 	},
 	{
-		master: {
+		master: masterRecord.parse({
 			name: 'Ice shard',
 			material: 'glass or glazed',
 			...round(44, 118),
-			reading: { method: 'solid', solid: { shape: 'cone', diameterMm: 44, heightMm: 118 } },
+			surface: 'gloss',
+			readings: [
+				{
+					method: 'solids',
+					pieces: [{ sign: 'add', solid: { shape: 'cone', diameterMm: 44, heightMm: 118 } }]
+				}
+			],
 			note: 'Winter scene of the puppet theatre.'
-		},
+		}),
 		rubber: 'Tidal grey',
 		shape: 'tube',
 		place: 'Shelf 2',
@@ -91,13 +107,13 @@ export const DEMO_PIECES: readonly DemoPiece[] = [
 		mouldAgesDays: [60, 58]
 	},
 	{
-		master: {
+		master: masterRecord.parse({
 			name: 'Quay bollard, small',
 			material: 'wood',
 			...round(62, 88),
-			reading: { method: 'overflow', overflowMassG: 172.5, waterTempC: 20 },
+			readings: [{ method: 'overflow', overflowMassG: 172.5, waterTempC: 20 }],
 			note: 'Two coats of shellac, waxed.'
-		},
+		}),
 		rubber: 'Tidal grey',
 		shape: 'tube',
 		place: 'Bench',

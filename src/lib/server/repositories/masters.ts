@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
-import { masterRecord, readVolume, type MasterRecord } from '$lib/core/master';
+import { masterRecord, masterVolumeMl, type MasterRecord } from '$lib/core/master';
 import { plain, tables, type MasterRow } from '../db/models';
 import { NotFoundError } from '../errors';
 import { updateVersioned } from './versioned';
@@ -16,7 +16,7 @@ export interface Master {
 
 function toMaster(row: MasterRow): Master {
 	const { id, version, body, volumeMl, photoId, createdAt } = row;
-	return { id, version, record: body, volumeMl, photoId, createdAt };
+	return { id, version, record: masterRecord.parse(body), volumeMl, photoId, createdAt };
 }
 
 export async function listMasters(): Promise<Master[]> {
@@ -27,8 +27,7 @@ export async function listMasters(): Promise<Master[]> {
 export async function getMaster(id: string): Promise<Master> {
 	const row = await tables.masters().findByPk(id);
 	if (!row) throw new NotFoundError('master');
-	const master = toMaster(plain(row));
-	return { ...master, record: masterRecord.parse(master.record) };
+	return toMaster(plain(row));
 }
 
 /** Adds a master or changes one. The volume is worked out here, whatever the browser showed. */
@@ -38,7 +37,7 @@ export async function saveMaster(
 	existing?: { id: string; version: number },
 	transaction?: Transaction
 ): Promise<string> {
-	const { volumeMl } = readVolume(record.reading);
+	const volumeMl = masterVolumeMl(record);
 	const change = { name: record.name, body: record, volumeMl, photoId };
 	if (existing) {
 		await updateVersioned(tables.masters(), 'master', existing.id, existing.version, change, transaction);

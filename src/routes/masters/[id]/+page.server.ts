@@ -2,18 +2,21 @@ import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { formFromMaster, masterForm } from '$lib/core/master';
 import { orNotFound } from '$lib/server/forms';
+import { masterFormContext } from '$lib/server/masterContext';
 import { masterAction } from '$lib/server/masterAction';
 import { getMaster } from '$lib/server/repositories/masters';
 import { listMoulds } from '$lib/server/repositories/moulds';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ params }) => {
+export const load: PageServerLoad = async ({ params, locals }) => {
 	const master = await orNotFound(getMaster(params.id));
-	const [form, moulds] = await Promise.all([
+	const [form, moulds, context] = await Promise.all([
 		superValidate(formFromMaster(master.record), zod4(masterForm)),
-		listMoulds({ masterId: params.id })
+		listMoulds({ masterId: params.id }),
+		masterFormContext()
 	]);
-	return { form, master, moulds };
+	form.data.waterTempC = locals.settings.roomTempC;
+	return { form, master, moulds, ...context };
 };
 
 export const actions: Actions = {

@@ -6,4 +6,11 @@
 </script>
 
 <PageHead title="New master" about="Its volume sets the shot, its outer sizes the box of the mould." />
-<MasterForm data={data.form} photoId={null} submit="Keep this master" />
+<MasterForm
+	data={data.form}
+	densities={data.densities}
+	rubbers={data.rubbers}
+	releases={data.releases}
+	experiences={data.experiences}
+	photoId={null}
+	submit="Keep this master" />

@@ -1,0 +1,237 @@
+import { proxy } from 'comlink';
+import type { Candidate, Ceiling, FileUnit, MeshReport, Sections, TrapResult, Vec3 } from '$lib/core/mesh';
+import type { Opening, ShapeChoice } from '$lib/core/master';
+import type { Undercuts } from '$lib/core/mesh/undercuts';
+import { MeshWorker } from '$lib/workers/meshWorker';
+
+type V3 = [number, number, number];
+export interface Drawn {
+	positions: Float32Array;
+	indices: Uint32Array;
+	min: V3;
+	max: V3;
+}
+export interface OpenFace {
+	seed: number;
+	areaMm2: number;
+	triangles: Uint32Array;
+}
+
+/**
+ * One 3D file on the stand: what the worker knows of it and what the maker chose. Long work is called off
+ * by ending the worker; the file is still here and can be read again.
+ */
+export class Studio {
+	#worker: MeshWorker | undefined;
+	#bytes: Uint8Array | undefined;
+	/** Rises with every question about the position: an answer to an older one is dropped. */
+	#asked = 0;
+
+	fileName = $state('');
+	/** Known on the server already. */
+	sha256 = $state<string | undefined>();
+	busy = $state<{ what: string; share: number } | undefined>();
+	problem = $state('');
+	parts = $state.raw<{ name: string; triangles: number }[]>([]);
+	chosenParts = $state<number[]>([]);
+	/** What the file says of its unit itself. */
+	fileUnit = $state<FileUnit | undefined>();
+	unit = $state<FileUnit>('mm');
+	/** Whether the maker, or the file, has said which unit it is. */
+	unitSettled = $state(false);
+	scale = $state(1);
+	report = $state.raw<MeshReport | undefined>();
+	drawn = $state.raw<Drawn | undefined>();
+
+	up = $state.raw<V3>([0, 0, -1]);
+	pull = $state.raw<V3 | undefined>();
+	openings = $state<Opening[]>([]);
+	openFaces = $state.raw<OpenFace[]>([]);
+	sizesMm = $state.raw<V3>([0, 0, 0]);
+	traps = $state.raw<TrapResult | undefined>();
+	ceilings = $state.raw<Ceiling[]>([]);
+	undercuts = $state.raw<Undercuts | undefined>();
+	candidates = $state.raw<Candidate[]>([]);
+	sections = $state.raw<Sections | undefined>();
+	parting = $state.raw<Float32Array | undefined>();
+	skinMm2 = $state<number | undefined>();
+
+	#start(): MeshWorker {
+		this.#worker ??= new MeshWorker();
+		return this.#worker;
+	}
+
+	/** Ends what is going on; the page is as it was before the file, or with the file as it last stood. */
+	cancel(): void {
+		this.#worker?.end();
+		this.#worker = undefined;
+		this.#asked++;
+		const wasReading = this.busy?.what === 'Reading';
+		this.busy = undefined;
+		if (wasReading || !this.#bytes) this.clear();
+		else void this.open(this.#bytes, this.fileName, this.sha256, this.choice);
+	}
+
+	clear(): void {
+		this.#bytes = undefined;
+		this.fileName = '';
+		this.sha256 = undefined;
+		this.report = undefined;
+		this.drawn = undefined;
+		this.traps = undefined;
+		this.candidates = [];
+		this.parts = [];
+		this.openings = [];
+		this.openFaces = [];
+		this.scale = 1;
+	}
+
+	dispose(): void {
+		this.#worker?.end();
+		this.#worker = undefined;
+	}
+
+	get bytes(): Uint8Array | undefined {
+		return this.#bytes;
+	}
+
+	/** What would be kept. */
+	get choice(): ShapeChoice {
+		return {
+			sha256: this.sha256 ?? '0'.repeat(64),
+			fileName: this.fileName,
+			unit: this.unit,
+			scale: this.scale,
+			...(this.parts.length > 1 ? { parts: [...this.chosenParts] } : {}),
+			up: [...this.up],
+			...(this.pull ? { pull: [...this.pull] } : {}),
+			openings: this.openings.map((o) => ({ kind: o.kind, at: [...o.at] })),
+			openFaces: this.openFaces.map((f) => f.seed)
+		};
+	}
+
+	/** Reads a file. `kept` brings back what was chosen for it before. */
+	async open(bytes: Uint8Array, name: string, sha256?: string, kept?: ShapeChoice): Promise<void> {
+		this.clear();
+		this.problem = '';
+		this.#bytes = bytes;
+		this.fileName = name;
+		this.sha256 = sha256;
+		this.busy = { what: 'Reading', share: 0 };
+		const { api } = this.#start();
+		const tell = proxy((share: number) => {
+			if (this.busy) this.busy.share = share;
+		});
+		const read = await api.read(bytes, name, tell);
+		if ('problem' in read) {
+			this.busy = undefined;
+			this.clear();
+			this.problem = read.problem;
+			return;
+		}
+		this.parts = read.ok.parts;
+		this.chosenParts = kept?.parts ?? read.ok.parts.map((_, i) => i);
+		this.fileUnit = read.ok.unit;
+		this.unit = kept?.unit ?? read.ok.unit ?? 'mm';
+		this.unitSettled = kept !== undefined || read.ok.unit !== undefined;
+		this.scale = kept?.scale ?? 1;
+		this.up = kept ? [...kept.up] : [0, 0, -1];
+		this.pull = kept?.pull ? [...kept.pull] : undefined;
+		this.openings = kept?.openings.map((o) => ({ kind: o.kind, at: [...o.at] as V3 })) ?? [];
+		await this.settle();
+		if (kept) for (const seed of kept.openFaces) await this.addOpenFace(seed);
+	}
+
+	/** Works the file out again after unit, scale or parts changed. */
+	async settle(): Promise<void> {
+		const { api } = this.#start();
+		this.busy = { what: 'Measuring', share: 0 };
+		const tell = proxy((share: number) => {
+			if (this.busy) this.busy.share = share;
+		});
+		const options = {
+			unit: this.unit,
+			scale: this.scale,
+			...(this.parts.length > 1 ? { parts: [...this.chosenParts] } : {})
+		};
+		const made = await api.settle(options, tell);
+		this.busy = undefined;
+		if ('problem' in made) {
+			this.problem = made.problem;
+			return;
+		}
+		this.problem = '';
+		const { report, positions, indices } = made.ok;
+		this.report = report;
+		this.candidates = [];
+		this.openFaces = [];
+		this.skinMm2 = report.areaMm2;
+		this.drawn = { positions, indices, min: [...report.bounds.min], max: [...report.bounds.max] };
+		await this.look();
+		this.sections = await api.sections();
+	}
+
+	/** Pockets, ceilings and undercuts for the position and the openings as they stand. */
+	async look(): Promise<void> {
+		const mine = ++this.#asked;
+		const { up, pull, openings } = this.choice;
+		const found = await this.#start().api.study({ up, ...(pull ? { pull } : {}), openings });
+		const line = await this.#start().api.parting(pull ?? up);
+		if (mine !== this.#asked) return;
+		this.sizesMm = found.sizesMm;
+		this.traps = found.traps;
+		this.ceilings = found.ceilings;
+		this.undercuts = found.undercuts;
+		this.parting = line;
+	}
+
+	/** Chooses what points up; openings stay where they are on the piece. */
+	async turn(up: Vec3): Promise<void> {
+		this.up = [...up];
+		await this.look();
+	}
+
+	async setPull(pull: Vec3 | undefined): Promise<void> {
+		this.pull = pull && [...pull];
+		await this.look();
+	}
+
+	async search(): Promise<void> {
+		this.busy = { what: 'Looking for the best position', share: 0 };
+		const tell = proxy((share: number) => {
+			if (this.busy) this.busy.share = share;
+		});
+		this.candidates = await this.#start().api.best(tell);
+		this.busy = undefined;
+	}
+
+	pick(ray: { origin: Vec3; direction: Vec3; clip?: { normal: Vec3; offset: number } }) {
+		return this.#start().api.pick(ray.origin, ray.direction, ray.clip);
+	}
+
+	async addOpening(kind: Opening['kind'], at: Vec3): Promise<void> {
+		this.openings = [...this.openings, { kind, at: [...at] }];
+		await this.look();
+	}
+
+	async removeOpening(index: number): Promise<void> {
+		this.openings = this.openings.filter((_, i) => i !== index);
+		await this.look();
+	}
+
+	async addOpenFace(seed: number): Promise<void> {
+		const face = await this.#start().api.face(seed);
+		// a face that is open already is closed again by a second press
+		const before = this.openFaces.findIndex((f) => f.triangles.includes(seed));
+		this.openFaces =
+			before >= 0
+				? this.openFaces.filter((_, i) => i !== before)
+				: [...this.openFaces, { seed, areaMm2: face.areaMm2, triangles: face.triangles }];
+		this.skinMm2 = await this.#start().api.skin(this.openFaces.map((f) => f.seed));
+	}
+
+	/** The outward direction of the face under a triangle. */
+	async faceDirection(seed: number): Promise<Vec3> {
+		return (await this.#start().api.face(seed)).normal;
+	}
+}

@@ -1,0 +1,130 @@
+import { expose, transfer } from 'comlink';
+import { bestPositions, type Candidate } from '$lib/core/mesh/position';
+import { flatFace } from '$lib/core/mesh/faces';
+import { pick } from '$lib/core/mesh/pick';
+import { sections, type Sections } from '$lib/core/mesh/section';
+import { partingLine } from '$lib/core/mesh/undercuts';
+import {
+	assemble,
+	readMeshFile,
+	MeshError,
+	type FileUnit,
+	type Mesh,
+	type MeshFile,
+	type MeshReport,
+	type Vec3
+} from '$lib/core/mesh';
+import { skinAreaMm2, standingSizes, study, type Study } from '$lib/core/master/study';
+import type { Opening } from '$lib/core/master';
+
+type Tell = (share: number) => void;
+export type Outcome<T> = { ok: T } | { problem: string };
+
+let file: MeshFile | undefined;
+let mesh: Mesh | undefined;
+
+/** What the maker may cause comes back as a sentence; anything else is thrown. */
+function attempt<T>(work: () => T): Outcome<T> {
+	try {
+		return { ok: work() };
+	} catch (error) {
+		if (error instanceof MeshError) return { problem: error.message };
+		if (error instanceof RangeError && /allocation|array length/i.test(error.message))
+			return { problem: 'This file needs more memory than the browser gives: reduce the mesh first.' };
+		throw error;
+	}
+}
+
+/** Tells at most twenty times a second: every message costs the page a little. */
+function seldom(tell: Tell | undefined): Tell | undefined {
+	let last = 0;
+	return (
+		tell &&
+		((share) => {
+			const now = performance.now();
+			if (now - last < 50) return;
+			last = now;
+			void tell(share);
+		})
+	);
+}
+
+/** One 3D file, held here off the main thread; the page gets figures and what it draws. */
+const api = {
+	read(
+		bytes: Uint8Array,
+		name: string,
+		tell?: Tell
+	): Outcome<{ parts: { name: string; triangles: number }[]; unit?: FileUnit }> {
+		return attempt(() => {
+			mesh = undefined;
+			file = readMeshFile(bytes, name, seldom(tell));
+			return {
+				parts: file.parts.map(({ name, triangles }) => ({ name, triangles })),
+				...(file.unit ? { unit: file.unit } : {})
+			};
+		});
+	},
+
+	/** Settles unit, scale and parts; gives figures, and corners and faces to draw. */
+	settle(
+		options: { unit?: FileUnit; scale?: number; parts?: number[] },
+		tell?: Tell
+	): Outcome<{
+		report: MeshReport;
+		sizesMm: [number, number, number];
+		positions: Float32Array;
+		indices: Uint32Array;
+	}> {
+		const outcome = attempt(() => {
+			if (!file) throw new MeshError('Choose a file first.');
+			const made = assemble(file, options, seldom(tell));
+			mesh = made.mesh;
+			return {
+				report: made.report,
+				sizesMm: standingSizes(mesh, [0, 0, 1]),
+				positions: Float32Array.from(mesh.vertices),
+				indices: mesh.indices.slice()
+			};
+		});
+		return 'ok' in outcome
+			? transfer(outcome, [outcome.ok.positions.buffer, outcome.ok.indices.buffer])
+			: outcome;
+	},
+
+	study(choice: {
+		up: Vec3;
+		pull?: Vec3;
+		openings: Opening[];
+	}): Study & { sizesMm: [number, number, number] } {
+		return { ...study(mesh!, choice as never), sizesMm: standingSizes(mesh!, choice.up) };
+	},
+
+	best(tell?: Tell): Candidate[] {
+		return bestPositions(mesh!, seldom(tell));
+	},
+
+	parting(pull: Vec3): Float32Array {
+		const line = partingLine(mesh!, pull);
+		return transfer(line, [line.buffer]);
+	},
+
+	sections(): Sections {
+		return sections(mesh!);
+	},
+
+	pick(origin: Vec3, direction: Vec3, clip?: { normal: Vec3; offset: number }) {
+		return pick(mesh!, origin, direction, clip);
+	},
+
+	face(triangle: number): { triangles: Uint32Array; areaMm2: number; normal: Vec3 } {
+		return flatFace(mesh!, triangle);
+	},
+
+	skin(openFaces: number[]): number {
+		return skinAreaMm2(mesh!, openFaces);
+	}
+};
+export type MeshApi = typeof api;
+
+expose(api);

@@ -1,0 +1,29 @@
+import { fail } from '@sveltejs/kit';
+import { message, superValidate } from 'sveltekit-superforms';
+import { zod4 } from 'sveltekit-superforms/adapters';
+import { lookForm, trapsFromLook } from '$lib/core/master';
+import { attempt, orNotFound } from '$lib/server/forms';
+import { getMaster, saveMaster } from '$lib/server/repositories/masters';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ params }) => {
+	const master = await orNotFound(getMaster(params.id));
+	const places = master.record.traps
+		.filter((t) => t.source === 'look')
+		.map(({ place, cure }) => ({ place, cure }));
+	return { master, form: await superValidate({ places }, zod4(lookForm), { errors: false }) };
+};
+
+export const actions: Actions = {
+	default: async ({ params, request, url }) => {
+		const form = await superValidate(request, zod4(lookForm));
+		if (!form.valid) return fail(400, { form });
+		return attempt(form, async () => {
+			const master = await getMaster(params.id);
+			const traps = trapsFromLook(form.data, master.record.traps);
+			const version = Number(url.searchParams.get('version'));
+			await saveMaster({ ...master.record, traps }, master.photoId, { id: master.id, version });
+			return message(form, 'Kept on the master.');
+		});
+	}
+};

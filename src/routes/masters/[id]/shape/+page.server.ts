@@ -1,0 +1,45 @@
+import { fail } from '@sveltejs/kit';
+import { fieldErrors } from '$lib/core/fieldErrors';
+import { masterRecord } from '$lib/core/master';
+import { ConflictError, NotFoundError, RefusedError } from '$lib/server/errors';
+import { orNotFound } from '$lib/server/forms';
+import { getMaster, saveMaster } from '$lib/server/repositories/masters';
+import { savePhoto } from '$lib/server/repositories/photos';
+import { choiceFrom, studied, withShape } from '$lib/server/shapeAction';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ params }) => ({
+	master: await orNotFound(getMaster(params.id))
+});
+
+export const actions: Actions = {
+	/** Keeps file, position and openings; figures are worked out again from the stored file. */
+	keep: async ({ params, request }) => {
+		const data = await request.formData();
+		try {
+			const master = await getMaster(params.id);
+			const found = await studied(choiceFrom(data));
+			const record = masterRecord.parse(
+				withShape(master.record, found, {
+					useVolume: data.get('useVolume') === 'on',
+					useSizes: data.get('useSizes') === 'on'
+				})
+			);
+			const card = data.get('card');
+			const photoId =
+				card instanceof File && card.size > 0
+					? await savePhoto(Buffer.from(await card.arrayBuffer()))
+					: master.photoId;
+			const version = Number(data.get('version'));
+			await saveMaster(record, photoId, { id: master.id, version });
+			return { kept: true };
+		} catch (error) {
+			const problem =
+				error instanceof RefusedError || error instanceof ConflictError || error instanceof NotFoundError
+					? error.message
+					: fieldErrors(error)?.[0]?.message;
+			if (problem === undefined) throw error;
+			return fail(400, { problem });
+		}
+	}
+};
