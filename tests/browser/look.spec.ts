@@ -7,6 +7,7 @@ const PAGES = [
 	'/',
 	'/masters',
 	'/masters/new',
+	'/masters/from-file',
 	'/moulds',
 	'/moulds/new',
 	'/shelf',

@@ -68,7 +68,7 @@
 	{#if version !== undefined}<input type="hidden" name="version" value={version} />{/if}
 	{@render fields?.()}
 	<label class="flex min-h-[2.5rem] cursor-pointer items-center gap-2 font-semibold"
-		><input type="checkbox" class="size-5 accent-(--work)" bind:checked={card} /> This picture is the master’s card</label>
+		><input type="checkbox" class="size-5 rounded text-(--work)" bind:checked={card} /> This picture is the master’s card</label>
 	<Button type="submit" size="lg" disabled={!!saving || !studio.unitSettled || !!studio.busy}>{saving || submit}</Button>
 	{#if !studio.unitSettled}<p class="soft">Say first how large the piece is.</p>{/if}
 	<p role="status" class="min-h-[1.4rem] font-semibold text-(--work)">{kept ? 'Kept.' : ''}</p>

@@ -131,10 +131,10 @@
 	const AXES: { label: string; up: [number, number, number] }[] = [
 		{ label: 'As drawn', up: [0, 0, 1] },
 		{ label: 'Head down', up: [0, 0, -1] },
-		{ label: 'On its left', up: [1, 0, 0] },
-		{ label: 'On its right', up: [-1, 0, 0] },
-		{ label: 'On its back', up: [0, 1, 0] },
-		{ label: 'On its face', up: [0, -1, 0] }
+		{ label: 'Left side', up: [1, 0, 0] },
+		{ label: 'Right side', up: [-1, 0, 0] },
+		{ label: 'Back', up: [0, 1, 0] },
+		{ label: 'Face', up: [0, -1, 0] }
 	];
 	const still = () => scene?.still() ?? Promise.resolve(null);
 	const check = 'flex min-h-[2.5rem] cursor-pointer items-center gap-2 font-semibold';
@@ -167,7 +167,34 @@
 	<div class="grid items-start gap-5 lg:grid-cols-[1fr_23rem]">
 		<div class="flex min-w-0 flex-col gap-4">
 			<section class="slab p-3">
-				<div class="h-[min(58vh,34rem)]">
+				<div class="flex flex-wrap items-center gap-2" role="group" aria-label="Pouring position">
+					{#each AXES as a (a.label)}
+						<button
+							type="button"
+							aria-pressed={same(studio.up, a.up)}
+							class="min-h-[2.6rem] cursor-pointer rounded-lg border-[1.5px] border-(--line-strong) px-3 font-semibold aria-pressed:bg-(--work) aria-pressed:text-(--work-ink)"
+							onclick={() => void studio.turn(a.up)}>{a.label}</button>
+					{/each}
+					<Button class="min-h-[2.6rem]" onclick={() => void studio.search()} disabled={!!studio.busy}>Find the best</Button>
+				</div>
+				{#if studio.candidates.length > 0}
+					<div class="mt-3 grid gap-3 sm:grid-cols-3">
+						{#each studio.candidates as c, i (i)}
+							<button
+								type="button"
+								aria-pressed={same(studio.up, c.up)}
+								class="cursor-pointer rounded-lg border-[1.5px] border-(--line-strong) p-3 text-left aria-pressed:border-(--work) aria-pressed:bg-(--work-soft)"
+								onclick={() => void studio.turn(c.up)}>
+								<span class="label">{['Best', 'Second', 'Third'][i]}</span>
+								<span class="block text-[1.3rem] font-bold"
+									>{c.vents === 0 ? 'no pocket' : `${c.vents} vent${c.vents === 1 ? '' : 's'}`}</span>
+								<span class="soft block text-[0.95rem]"
+									>{digits(c.trappedMl, 2)} ml of air, undercut {digits(100 * c.undercutShare, 0)} %, {digits(c.undercutDepthMm, 0)} mm deep</span>
+							</button>
+						{/each}
+					</div>
+				{/if}
+				<div class="mt-3 h-[min(54vh,34rem)]">
 					<ShapeView
 						bind:scene
 						mesh={studio.drawn}
@@ -195,20 +222,20 @@
 							{ value: 'undercuts', label: 'Undercuts' }
 						]} />
 					<Segments
-						label="A press on the piece"
+						label="A press on the piece sets a"
 						name="mode"
 						bind:value={mode}
 						options={[
-							{ value: 'turn', label: 'turns it' },
-							{ value: 'vent', label: 'sets a vent' },
-							{ value: 'sprue', label: 'sets a sprue' },
-							{ value: 'pour', label: 'is the pour face' },
-							{ value: 'skin', label: 'leaves it open' }
+							{ value: 'turn', label: '(only turns)' },
+							{ value: 'vent', label: 'vent' },
+							{ value: 'sprue', label: 'sprue' },
+							{ value: 'pour', label: 'pour face' },
+							{ value: 'skin', label: 'open face' }
 						]} />
 				</div>
 				<div class="mt-2 grid gap-x-6 gap-y-1 sm:grid-cols-3">
 					<div>
-						<label class={check}><input type="checkbox" class="size-5 accent-(--work)" bind:checked={fillOn} /> Resin rising</label>
+						<label class={check}><input type="checkbox" class="size-5 rounded text-(--work)" bind:checked={fillOn} /> Resin rising</label>
 						<input
 							type="range"
 							class="w-full accent-(--work)"
@@ -225,7 +252,7 @@
 						</p>
 					</div>
 					<div>
-						<label class={check}><input type="checkbox" class="size-5 accent-(--work)" bind:checked={cutOn} /> Cut open</label>
+						<label class={check}><input type="checkbox" class="size-5 rounded text-(--work)" bind:checked={cutOn} /> Cut open</label>
 						<input
 							type="range"
 							class="w-full accent-(--work)"
@@ -236,42 +263,10 @@
 							disabled={!cutOn}
 							aria-label="Place of the cut" />
 					</div>
-					<label class={check}><input type="checkbox" class="size-5 accent-(--work)" bind:checked={seeThrough} /> See through it</label>
+					<label class={check}
+						><input type="checkbox" class="size-5 rounded text-(--work)" bind:checked={seeThrough} /> See through it</label>
 				</div>
 				<p class="min-h-[1.5rem] font-semibold text-(--work)" role="status">{said}</p>
-			</section>
-
-			<section class="slab p-5">
-				<div class="mb-2 flex flex-wrap items-center justify-between gap-3">
-					<h2>Pouring position</h2>
-					<Button onclick={() => void studio.search()} disabled={!!studio.busy}>Find the best</Button>
-				</div>
-				<div class="flex flex-wrap gap-2">
-					{#each AXES as a (a.label)}
-						<button
-							type="button"
-							aria-pressed={same(studio.up, a.up)}
-							class="min-h-[2.6rem] cursor-pointer rounded-lg border-[1.5px] border-(--line-strong) px-4 font-semibold aria-pressed:bg-(--work) aria-pressed:text-(--work-ink)"
-							onclick={() => void studio.turn(a.up)}>{a.label}</button>
-					{/each}
-				</div>
-				{#if studio.candidates.length > 0}
-					<div class="mt-4 grid gap-3 sm:grid-cols-3">
-						{#each studio.candidates as c, i (i)}
-							<button
-								type="button"
-								aria-pressed={same(studio.up, c.up)}
-								class="cursor-pointer rounded-lg border-[1.5px] border-(--line-strong) p-3 text-left aria-pressed:border-(--work) aria-pressed:bg-(--work-soft)"
-								onclick={() => void studio.turn(c.up)}>
-								<span class="label">{['Best', 'Second', 'Third'][i]}</span>
-								<span class="block text-[1.3rem] font-bold"
-									>{c.vents === 0 ? 'no pocket' : `${c.vents} vent${c.vents === 1 ? '' : 's'}`}</span>
-								<span class="soft block text-[0.95rem]"
-									>{digits(c.trappedMl, 2)} ml of air, undercut {digits(100 * c.undercutShare, 0)} %, {digits(c.undercutDepthMm, 0)} mm deep</span>
-							</button>
-						{/each}
-					</div>
-				{/if}
 			</section>
 
 			<section class="slab p-5">
@@ -301,11 +296,11 @@
 					label="Volume of one copy"
 					value={units.show(report.volumeMl, 'volume')}
 					note={`${units.other(report.volumeMl, 'volume')}${report.doubtShare ? ` · ± ${digits(100 * report.doubtShare, 0)} %` : ''}`} />
-				<p>
-					<strong>{units.show(sizes[2], 'length')} tall</strong> as it is poured, {units.show(sizes[0], 'length')} × {units.show(
-						sizes[1],
-						'length'
-					)}
+				<p class="min-h-[1.6rem]">
+					{#if studio.traps}<strong>{units.show(sizes[2], 'length')} tall</strong> as it is poured, {units.show(sizes[0], 'length')} × {units.show(
+							sizes[1],
+							'length'
+						)}{:else}<span class="soft">Looking at it in its pouring position.</span>{/if}
 				</p>
 				<p class="soft text-[0.95rem]">
 					{report.triangles.toLocaleString('en-GB')} triangles, {report.watertight ? 'closed' : `${report.openEdges} open edges`}, {report.shells}
@@ -315,7 +310,11 @@
 			</section>
 			<section class="slab p-5">
 				<h2>
-					{traps.length === 0 ? 'No air stays' : `Air stays in ${traps.length === 1 ? 'one place' : `${traps.length} places`}`}
+					{!studio.traps
+						? 'Looking for pockets of air'
+						: traps.length === 0
+							? 'No air stays'
+							: `Air stays in ${traps.length === 1 ? 'one place' : `${traps.length} places`}`}
 				</h2>
 				{#if traps.length > 0}
 					<table class="bench mt-1">
@@ -350,7 +349,7 @@
 							'volume'
 						)} on a grid of {units.show(studio.traps?.cellMm, 'length')}.
 					</p>
-				{:else}<p class="soft">Nothing sticks up away from the pour face in this position.</p>{/if}
+				{:else if studio.traps}<p class="soft">Nothing sticks up away from the pour face in this position.</p>{/if}
 				{#if studio.openings.length > 0}
 					<h2 class="mt-4">Openings</h2>
 					<ul>

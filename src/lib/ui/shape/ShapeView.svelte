@@ -51,7 +51,7 @@
 		const colour = (name: string) => css.getPropertyValue(name).trim();
 		return {
 			ground: colour('--paper'),
-			plaster: document.documentElement.classList.contains('dark') ? '#b9b09f' : '#d9cfbd',
+			plaster: document.documentElement.classList.contains('dark') ? '#cfc5b2' : '#b3a388',
 			ink: colour('--ink'),
 			work: colour('--work'),
 			hot: colour('--hot'),

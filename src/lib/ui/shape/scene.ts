@@ -96,7 +96,7 @@ export class ShapeScene {
 			roughness: 0.85,
 			flatShading: true,
 			transparent: through,
-			opacity: through ? 0.34 : 1,
+			opacity: through ? 0.46 : 1,
 			depthWrite: !through,
 			side: through ? THREE.DoubleSide : THREE.FrontSide
 		});

@@ -19,11 +19,11 @@
 		<KeepShape {studio} {still} action="?/keep" submit="Keep it on the master" version={data.master.version}>
 			{#snippet fields()}
 				<label class={check}
-					><input type="checkbox" name="useVolume" class="size-5 accent-(--work)" checked={usedIsMesh || !data.master.record.shape} /> Shots go
-					by this volume</label>
+					><input type="checkbox" name="useVolume" class="size-5 rounded text-(--work)" checked={usedIsMesh || !data.master.record.shape} /> Shots
+					go by this volume</label>
 				<label class={check}
-					><input type="checkbox" name="useSizes" class="size-5 accent-(--work)" checked={!data.master.record.shape} /> The box goes by these
-					sizes</label>
+					><input type="checkbox" name="useSizes" class="size-5 rounded text-(--work)" checked={!data.master.record.shape} /> The box goes by
+					these sizes</label>
 			{/snippet}
 		</KeepShape>
 	{/snippet}
