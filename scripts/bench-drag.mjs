@@ -54,3 +54,38 @@ export async function drag(url) {
 		await browser.close();
 	}
 }
+
+/** Reads a file of about a million triangles in the browser; the longest task of the main thread meanwhile, ms. */
+export async function largeFile(url, path) {
+	const { chromium } = createRequire(join(root, 'package.json'))('playwright-core');
+	const browser = await chromium.launch({
+		executablePath: '/usr/bin/chromium',
+		args: [
+			...FLAGS.filter((f) => f !== '--disable-gpu'),
+			'--use-angle=swiftshader',
+			'--enable-unsafe-swiftshader'
+		]
+	});
+	try {
+		const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+		await page.goto(`${url}/masters/from-file`, { waitUntil: 'networkidle' });
+		await page.evaluate(() => {
+			globalThis.tasks = [];
+			new PerformanceObserver((list) =>
+				list.getEntries().forEach((e) => globalThis.tasks.push(e.duration))
+			).observe({
+				type: 'longtask'
+			});
+		});
+		const start = Date.now();
+		await page.locator('input[type=file]').first().setInputFiles(path);
+		await page.locator('aside .answer').first().waitFor({ timeout: 60_000 });
+		const shownS = (Date.now() - start) / 1000;
+		await page.getByText(/Air stays in|No air stays/).waitFor({ timeout: 60_000 });
+		const studiedS = (Date.now() - start) / 1000;
+		await page.waitForTimeout(1500);
+		return { shownS, studiedS, longestTaskMs: await page.evaluate(() => Math.max(0, ...globalThis.tasks)) };
+	} finally {
+		await browser.close();
+	}
+}

@@ -5,7 +5,7 @@ import { root } from './lib/paths.mjs';
 import { main, say } from './lib/say.mjs';
 
 const CHROMIUM_FLAGS =
-	'--no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking --disable-component-update --disable-sync';
+	'--no-sandbox --use-angle=swiftshader --enable-unsafe-swiftshader --disable-quic --no-first-run --disable-background-networking --disable-component-update --disable-sync';
 
 const choose = async (page, name, label) => page.locator(`select[name=${name}]`).selectOption({ label });
 
@@ -29,7 +29,33 @@ const VIEWS = [
 		}
 	},
 	{ name: 'moulds', path: '/moulds' },
+	{
+		name: 'shape',
+		path: '/masters',
+		async prepare(page) {
+			await page.getByRole('link', { name: 'Lamplighter figure', exact: true }).click();
+			await page.getByRole('link', { name: 'Its 3D file' }).click();
+			await page.getByRole('button', { name: 'As drawn' }).click();
+			await page.getByText('Air stays in').waitFor();
+			await page.waitForTimeout(1500);
+		}
+	},
 	{ name: 'shelf', path: '/shelf' },
+	{
+		name: 'recipe',
+		path: '/shelf',
+		async prepare(page) {
+			await page.getByRole('link', { name: 'Old rope' }).click();
+		}
+	},
+	{
+		name: 'meets',
+		path: '/shelf/meets',
+		async prepare(page) {
+			await choose(page, 'first', 'Master of resin print');
+			await choose(page, 'second', 'Rubber Tidal grey');
+		}
+	},
 	{
 		name: 'cure',
 		path: '/cure',
@@ -102,6 +128,7 @@ main(async () => {
 		await page.waitForTimeout(700);
 		await view.prepare?.(page);
 		await page.waitForTimeout(900);
+		await page.locator('main').evaluate((element) => element.scrollTo(0, 0));
 		await page.screenshot({ path: join(folder, `${view.name}.png`) });
 		say(view.name);
 		await context.close();

@@ -58,9 +58,12 @@ describe('the open interface for a 3D file', () => {
 		expect(json.errors[0].message.length).toBeGreaterThan(10);
 	});
 
-	it('lists itself, and says how it is asked', async () => {
+	it('lists itself with a wedge of a sixth of 27 ml, and says how it is asked', async () => {
 		const listed = await (await fetch(`${base}/api/calc`)).json();
-		expect(listed.calculations.map((c: { name: string }) => c.name)).toContain('mesh');
+		const own = listed.calculations.find((c: { name: string }) => c.name === 'mesh');
+		const { json } = await send(`/api/calc/mesh?${own.example.query}`, own.example.body);
+		expect(json).toMatchObject({ triangles: 4, watertight: true });
+		expect(json.volumeMl).toBeCloseTo(4.5, 6);
 		expect((await fetch(`${base}/api/calc/mesh`)).status).toBe(405);
 	});
 

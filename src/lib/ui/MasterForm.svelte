@@ -150,19 +150,19 @@
 			<span class="soft">{hasDraft($form) && drafted ? `${units.show(readVolume(drafted).volumeMl, 'volume')} by this one` : ''}</span>
 		</div>
 		<h2 class="mt-5 mb-2">Sizes to measure copies against</h2>
-		{#each $form.references as reference, i (i)}
+		{#each $form.references as _, i (i)}
 			<div class="grid grid-cols-[1fr_1fr_auto] items-start gap-x-4">
 				<TextField
 					label="What is measured"
 					name="reference-{i}"
-					bind:value={reference.name}
+					bind:value={$form.references[i]!.name}
 					error={problem('references', i, 'name')}
 					placeholder="across the shoulders" />
 				<QuantityField
 					label="On the master"
 					kind="length"
 					name="referenceMm-{i}"
-					bind:value={reference.lengthMm}
+					bind:value={$form.references[i]!.lengthMm}
 					error={problem('references', i, 'lengthMm')} />
 				<Button
 					color="alternative"

@@ -12,6 +12,8 @@
 		problem: (index: number, field: string) => string[] | undefined;
 	}
 	let { pieces = $bindable(), problem }: Props = $props();
+	/** Pieces live in the form's own store: each change makes a new list, so that the form sees it. */
+	const change = (i: number, part: Partial<FormPiece>) => (pieces = pieces.map((p, k) => (k === i ? { ...p, ...part } : p)));
 	type Size = 'lengthMm' | 'widthMm' | 'heightMm' | 'diameterMm' | 'topDiameterMm' | 'ringDiameterMm';
 	const LABELS: Record<Size, string> = {
 		lengthMm: 'Length',
@@ -39,14 +41,23 @@
 		<ChoiceField
 			label="Solid {i + 1}"
 			name="sign-{i}"
-			bind:value={p.sign}
+			bind:value={() => p.sign, (sign) => sign && change(i, { sign })}
 			options={[
 				{ value: 'add', label: 'add' },
 				{ value: 'subtract', label: 'take off' }
 			]} />
-		<ChoiceField label="Shape" name="shape-{i}" bind:value={p.shape} options={SOLID_SHAPES.map((value) => ({ value, label: value }))} />
+		<ChoiceField
+			label="Shape"
+			name="shape-{i}"
+			bind:value={() => p.shape, (shape) => shape && change(i, { shape })}
+			options={SOLID_SHAPES.map((value) => ({ value, label: value }))} />
 		{#each SIZES[p.shape] as size (size)}
-			<QuantityField label={LABELS[size]} kind="length" name="{size}-{i}" bind:value={p[size]} error={problem(i, size)} />
+			<QuantityField
+				label={LABELS[size]}
+				kind="length"
+				name="{size}-{i}"
+				bind:value={() => p[size], (v) => change(i, { [size]: v })}
+				error={problem(i, size)} />
 		{/each}
 		<Button
 			color="alternative"

@@ -2,6 +2,7 @@ import { expose, transfer } from 'comlink';
 import { bestPositions, type Candidate } from '$lib/core/mesh/position';
 import { flatFace } from '$lib/core/mesh/faces';
 import { pick } from '$lib/core/mesh/pick';
+import { quickMeasure } from '$lib/core/mesh/quick';
 import { sections, type Sections } from '$lib/core/mesh/section';
 import { partingLine } from '$lib/core/mesh/undercuts';
 import {
@@ -18,6 +19,13 @@ import { skinAreaMm2, standingSizes, study, type Study } from '$lib/core/master/
 import type { Opening } from '$lib/core/master';
 
 type Tell = (share: number) => void;
+/** A study with what the page draws of it. */
+export interface PlacedStudy {
+	traps: Study['traps'];
+	ceilings: Study['ceilings'];
+	undercuts: { share: number; depthMm: number; areaMm2: number; faces: Uint32Array };
+	sizesMm: [number, number, number];
+}
 export type Outcome<T> = { ok: T } | { problem: string };
 
 let file: MeshFile | undefined;
@@ -55,12 +63,14 @@ const api = {
 		bytes: Uint8Array,
 		name: string,
 		tell?: Tell
-	): Outcome<{ parts: { name: string; triangles: number }[]; unit?: FileUnit }> {
+	): Outcome<{ parts: { name: string; triangles: number }[]; unit?: FileUnit; firstVolume: number }> {
 		return attempt(() => {
 			mesh = undefined;
 			file = readMeshFile(bytes, name, seldom(tell));
 			return {
 				parts: file.parts.map(({ name, triangles }) => ({ name, triangles })),
+				// in the file's own unit, cubed: shown while holes and shells are still being looked for
+				firstVolume: file.parts.reduce((sum, part) => sum + quickMeasure(part).volume, 0),
 				...(file.unit ? { unit: file.unit } : {})
 			};
 		});
@@ -92,12 +102,18 @@ const api = {
 			: outcome;
 	},
 
-	study(choice: {
-		up: Vec3;
-		pull?: Vec3;
-		openings: Opening[];
-	}): Study & { sizesMm: [number, number, number] } {
-		return { ...study(mesh!, choice as never), sizesMm: standingSizes(mesh!, choice.up) };
+	/** Pockets, ceilings and undercuts of a position, with faces by their number, ready to be drawn. */
+	study(choice: { up: Vec3; pull?: Vec3; openings: Opening[] }): PlacedStudy {
+		const { traps, ceilings, undercuts } = study(mesh!, choice as never);
+		const faces = new Uint32Array(undercuts.undercut.reduce((sum, u) => sum + u, 0));
+		let n = 0;
+		for (let i = 0; i < undercuts.undercut.length; i++) if (undercuts.undercut[i]) faces[n++] = i;
+		return {
+			traps,
+			ceilings: ceilings.map((c) => ({ ...c, triangles: c.triangles.map((t) => t / 3) })),
+			undercuts: { share: undercuts.share, depthMm: undercuts.depthMm, areaMm2: undercuts.areaMm2, faces },
+			sizesMm: standingSizes(mesh!, choice.up)
+		};
 	},
 
 	best(tell?: Tell): Candidate[] {

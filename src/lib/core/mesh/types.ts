@@ -40,8 +40,8 @@ export class MeshError extends Error {
 export const MESH_LIMITS = {
 	/** Largest file, bytes. */
 	bytes: 256 * 1024 * 1024,
-	/** Most triangles of all parts together. */
-	triangles: 4_000_000,
+	/** Most triangles of all parts together: what the largest binary STL holds. */
+	triangles: 5_400_000,
 	/** Most that a zipped file may unfold to, bytes. */
 	unzippedBytes: 512 * 1024 * 1024
 } as const;
@@ -90,6 +90,6 @@ export class SoupBuilder {
 
 export function tooManyTriangles(count: number): MeshError {
 	return new MeshError(
-		`More than ${(MESH_LIMITS.triangles / 1e6).toFixed(0)} million triangles (${count.toLocaleString('en-GB')}): reduce the mesh first, a tenth of it is plenty for a casting.`
+		`More than ${(MESH_LIMITS.triangles / 1e6).toFixed(1)} million triangles (${count.toLocaleString('en-GB')}): reduce the mesh first, a tenth of it is plenty for a casting.`
 	);
 }

@@ -69,11 +69,9 @@
 	const highlighted = $derived.by(() => {
 		const open = studio.openFaces.map((f) => ({ triangles: f.triangles, colour: 'work' as const }));
 		if (show === 'undercuts' && studio.undercuts) {
-			const list: number[] = [];
-			studio.undercuts.undercut.forEach((u, i) => u && list.push(i));
-			return [...open, { triangles: Uint32Array.from(list), colour: 'harm' as const }];
+			return [...open, { triangles: studio.undercuts.faces, colour: 'harm' as const }];
 		}
-		return [...open, ...studio.ceilings.map((c) => ({ triangles: c.triangles.map((t) => t / 3), colour: 'hot' as const }))];
+		return [...open, ...studio.ceilings.map((c) => ({ triangles: c.triangles, colour: 'hot' as const }))];
 	});
 	const advice = $derived(
 		studio.undercuts && report ? undercutAdvice(studio.undercuts.share, studio.undercuts.depthMm, Math.min(...sizes)) : undefined

@@ -27,7 +27,7 @@ export interface View {
 }
 
 /** Most columns that are drawn of all pockets together; a picture needs no more. */
-const MOST_COLUMNS = 30_000;
+const MOST_COLUMNS = 12_000;
 const QUARTER = Math.PI / 2;
 
 /**
@@ -45,6 +45,7 @@ export class ShapeScene {
 	#geometry: THREE.BufferGeometry | undefined;
 	#radius = 50;
 	#asked = false;
+	#gone = false;
 	readonly #cutPlane = new THREE.Plane(new THREE.Vector3(-1, 0, 0), 0);
 	readonly #fillPlane = new THREE.Plane(new THREE.Vector3(0, -1, 0), 0);
 	#palette: Palette;
@@ -55,6 +56,8 @@ export class ShapeScene {
 	constructor(canvas: HTMLCanvasElement, palette: Palette) {
 		this.#renderer = new THREE.WebGLRenderer({ canvas, antialias: true, alpha: true });
 		this.#renderer.localClippingEnabled = true;
+		// asking for a shader's log waits for the driver: no frame may wait
+		this.#renderer.debug.checkShaderErrors = false;
 		this.#palette = palette;
 		this.#scene.add(new THREE.HemisphereLight(0xffffff, 0x8a7f70, 2.2), this.#piece);
 		const key = new THREE.DirectionalLight(0xffffff, 2.1);
@@ -206,7 +209,12 @@ export class ShapeScene {
 		if (!this.#geometry || triangles.length === 0) return;
 		const all = this.#geometry.index!.array as Uint32Array;
 		const own = new Uint32Array(3 * triangles.length);
-		triangles.forEach((t, i) => own.set(all.subarray(3 * t, 3 * t + 3), 3 * i));
+		for (let i = 0, out = 0; i < triangles.length; i++) {
+			const t = 3 * triangles[i]!;
+			own[out++] = all[t]!;
+			own[out++] = all[t + 1]!;
+			own[out++] = all[t + 2]!;
+		}
 		const geometry = new THREE.BufferGeometry();
 		geometry.setAttribute('position', this.#geometry.getAttribute('position'));
 		geometry.setIndex(new THREE.BufferAttribute(own, 1));
@@ -314,13 +322,18 @@ export class ShapeScene {
 		this.draw();
 	}
 
-	/** Draws at the next frame, once however often it is asked. */
+	/**
+	 * Draws at the next frame, once however often it is asked. New materials are compiled beside the page
+	 * first, so that the frame which uses them does not wait for the driver.
+	 */
 	draw(): void {
-		if (this.#asked) return;
+		if (this.#asked || this.#gone) return;
 		this.#asked = true;
 		requestAnimationFrame(() => {
-			this.#asked = false;
-			this.#renderer.render(this.#scene, this.#camera);
+			void this.#renderer.compileAsync(this.#scene, this.#camera).then(() => {
+				this.#asked = false;
+				if (!this.#gone) this.#renderer.render(this.#scene, this.#camera);
+			});
 		});
 	}
 
@@ -336,6 +349,7 @@ export class ShapeScene {
 	}
 
 	dispose(): void {
+		this.#gone = true;
 		clear(this.#extras);
 		this.#geometry?.dispose();
 		this.#controls.dispose();

@@ -1,7 +1,9 @@
 import { proxy } from 'comlink';
+import { FILE_UNIT_MM } from '$lib/core/mesh/types';
+import { digits } from '$lib/core/units';
 import type { Candidate, Ceiling, FileUnit, MeshReport, Sections, TrapResult, Vec3 } from '$lib/core/mesh';
 import type { Opening, ShapeChoice } from '$lib/core/master';
-import type { Undercuts } from '$lib/core/mesh/undercuts';
+import type { PlacedStudy } from '$lib/workers/mesh.worker';
 import { MeshWorker } from '$lib/workers/meshWorker';
 
 type V3 = [number, number, number];
@@ -24,6 +26,8 @@ export interface OpenFace {
 export class Studio {
 	#worker: MeshWorker | undefined;
 	#bytes: Uint8Array | undefined;
+	/** Of the file as it is drawn, before anything is checked; in its own unit, cubed. */
+	#firstVolume = 0;
 	/** Rises with every question about the position: an answer to an older one is dropped. */
 	#asked = 0;
 
@@ -50,7 +54,7 @@ export class Studio {
 	sizesMm = $state.raw<V3>([0, 0, 0]);
 	traps = $state.raw<TrapResult | undefined>();
 	ceilings = $state.raw<Ceiling[]>([]);
-	undercuts = $state.raw<Undercuts | undefined>();
+	undercuts = $state.raw<PlacedStudy['undercuts'] | undefined>();
 	candidates = $state.raw<Candidate[]>([]);
 	sections = $state.raw<Sections | undefined>();
 	parting = $state.raw<Float32Array | undefined>();
@@ -131,6 +135,7 @@ export class Studio {
 		}
 		this.parts = read.ok.parts;
 		this.chosenParts = kept?.parts ?? read.ok.parts.map((_, i) => i);
+		this.#firstVolume = read.ok.firstVolume;
 		this.fileUnit = read.ok.unit;
 		this.unit = kept?.unit ?? read.ok.unit ?? 'mm';
 		this.unitSettled = kept !== undefined || read.ok.unit !== undefined;
@@ -145,7 +150,8 @@ export class Studio {
 	/** Works the file out again after unit, scale or parts changed. */
 	async settle(): Promise<void> {
 		const { api } = this.#start();
-		this.busy = { what: 'Measuring', share: 0 };
+		const first = (this.#firstVolume * (FILE_UNIT_MM[this.unit] * this.scale) ** 3) / 1000;
+		this.busy = { what: `Measuring, about ${digits(first, 0)} ml`, share: 0 };
 		const tell = proxy((share: number) => {
 			if (this.busy) this.busy.share = share;
 		});

@@ -114,6 +114,13 @@ export function readTextStl(bytes: Uint8Array, progress?: Progress): TriangleSou
 		}
 	}
 	if (corners.length > 0) throw new MeshError('The file ends inside a facet: it was cut off.');
-	if (soup.triangles === 0) throw new MeshError('This STL holds no triangle.');
+	if (soup.triangles === 0) {
+		const begins = /^\s*solid\b/.test(new TextDecoder('latin1').decode(bytes.subarray(0, 200)));
+		throw new MeshError(
+			begins
+				? 'This STL holds no triangle.'
+				: 'This is no STL, whatever its name says: export the piece again.'
+		);
+	}
 	return soup.build();
 }

@@ -41,10 +41,19 @@
 			{$form.places.length === 0 ? 'No place noted' : $form.places.length === 1 ? 'One place' : `${$form.places.length} places`}
 		</h2>
 		<FormErrors errors={$errors._errors} />
-		{#each $form.places as place, i (i)}
+		{#each $form.places as _, i (i)}
 			<div class="grid grid-cols-[1.4fr_1fr_auto] items-start gap-x-3">
-				<TextField label="Where" name="place-{i}" bind:value={place.place} error={problem(i)} placeholder="tip of the left hand" />
-				<ChoiceField label="What helps" name="cure-{i}" bind:value={place.cure} options={CURES.map((value) => ({ value, label: value }))} />
+				<TextField
+					label="Where"
+					name="place-{i}"
+					bind:value={$form.places[i]!.place}
+					error={problem(i)}
+					placeholder="tip of the left hand" />
+				<ChoiceField
+					label="What helps"
+					name="cure-{i}"
+					bind:value={$form.places[i]!.cure}
+					options={CURES.map((value) => ({ value, label: value }))} />
 				<Button
 					color="alternative"
 					class="mt-[1.62rem] min-h-[2.75rem]"
