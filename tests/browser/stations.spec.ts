@@ -91,3 +91,26 @@ test('solids added and subtracted give a volume, and switching ways loses nothin
 	await page.getByText('Plain solids').click();
 	await expect(page.locator('input[name=diameterMm-0]')).toHaveValue('50 mm');
 });
+
+test('a mould in two halves: each half’s rubber, the clay, and a sprue that would never fill', async ({
+	page
+}) => {
+	await page.goto('/moulds/new');
+	await page.getByLabel('Round which master').selectOption({ label: 'Lamplighter figure' });
+	await page.getByLabel('In which rubber').selectOption({ label: 'Tidal grey' });
+	await page.getByText('In two halves', { exact: true }).click();
+	await page.getByLabel('Halves part at').fill('400 mm');
+	await expect(page.getByText('The parting line runs round the master').first()).toBeVisible();
+	await page.getByLabel('Halves part at').fill('84 mm');
+	await expect(page.getByRole('heading', { name: 'Second half, where the clay was' })).toBeVisible();
+	await expect(page.getByText(/of sulphur-free clay/)).toBeVisible();
+	await page.getByLabel('Mostly poured with').selectOption({ label: 'Lantern white' });
+	await page.getByLabel('Sprue, wide').fill('3 mm');
+	await expect(page.getByText(/or syringe it from the lowest point/)).toBeVisible();
+	await page.getByLabel('Sprue, wide').fill('0');
+	await expect(page.getByText('under 0.2 mm').first()).toBeVisible();
+	await page.getByLabel('Sprue, wide').fill('8 mm');
+	await expect(page.getByText(/Fills in/)).toBeVisible();
+	await page.getByRole('button', { name: 'Keep this mould' }).click();
+	await expect(page.getByText(/Two-part block round Lamplighter figure/)).toBeVisible();
+});

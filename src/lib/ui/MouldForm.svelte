@@ -2,11 +2,21 @@
 	import { Button } from 'flowbite-svelte';
 	import type { SuperValidated } from 'sveltekit-superforms';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
-	import { fieldErrors } from '$lib/core/fieldErrors';
+	import { fieldErrors, type FieldError } from '$lib/core/fieldErrors';
 	import { masterThing, releaseThing, rubberThing, whatMeets, type Experience } from '$lib/core/compat';
-	import type { MasterRecord } from '$lib/core/master';
-	import { mouldInputs, planMould, type BlockPlan, type MouldInputs } from '$lib/core/mould';
-	import { flashOffS, type ReleaseRecord, type RubberRecord } from '$lib/core/shelf';
+	import { cup } from '$lib/core/cure';
+	import { sprue as fillThrough, type SprueResult } from '$lib/core/flow';
+	import { masterVolumeMl, type MasterRecord } from '$lib/core/master';
+	import { mouldInputs, planMould, type MouldPlan, type MouldInputs } from '$lib/core/mould';
+	import {
+		cureOf,
+		flashOffS,
+		mixedDensityGPerMl,
+		viscosityOf,
+		type ReleaseRecord,
+		type ResinRecord,
+		type RubberRecord
+	} from '$lib/core/shelf';
 	import Answer from './Answer.svelte';
 	import Caution from './Caution.svelte';
 	import ChoiceField from './ChoiceField.svelte';
@@ -26,6 +36,7 @@
 		data: SuperValidated<MouldInputs>;
 		masters: readonly { id: string; record: MasterRecord }[];
 		rubbers: readonly { id: string; record: RubberRecord }[];
+		resins: readonly { id: string; record: ResinRecord }[];
 		releases: readonly { id: string; record: ReleaseRecord }[];
 		experiences: readonly Experience[];
 		submit: string;
@@ -34,7 +45,7 @@
 		/** Rubber is poured: sizes stay. */
 		fixed?: boolean;
 	}
-	let { data, masters, rubbers, releases, experiences, submit, action, nowMs, fixed = false }: Props = $props();
+	let { data, masters, rubbers, resins, releases, experiences, submit, action, nowMs, fixed = false }: Props = $props();
 	const units = useUnits();
 	const { form, errors, enhance, submitting } = benchForm(() => data, {
 		validators: zod4Client(mouldInputs)
@@ -50,7 +61,7 @@
 		}
 		$form.masterId = id ?? '';
 	}
-	type Outcome = { plan?: BlockPlan; problem?: string; at?: string };
+	type Outcome = { plan?: MouldPlan; problem?: string; at?: string };
 	const outcome = $derived.by((): Outcome => {
 		if (!master || !rubber) return {};
 		try {
@@ -73,6 +84,40 @@
 			...(between ? [...whatMeets(between, r, experiences), ...whatMeets(between, m, experiences)] : [])
 		];
 	});
+	/** Seconds that mixing takes before the pour can begin (common practice, no source). */
+	const MIX_S = 45;
+	/** Places of the master that want a vent; what is squeezed, brushed or tilted needs none. */
+	const vents = $derived(master?.record.traps.filter((t) => t.cure === 'vent') ?? []);
+	const resin = $derived(resins.find((r) => r.id === $form.pourResinId));
+	/** How one copy runs through its sprue before the resin is too thick. */
+	const filled = $derived.by((): { result?: SprueResult; problems: FieldError[] } => {
+		if (!master || !resin) return { problems: [] };
+		try {
+			const volumeMl = masterVolumeMl(master.record);
+			const tempC = $form.roomTempC;
+			const massG = volumeMl * mixedDensityGPerMl(resin.record);
+			const { potLifeS } = cup({ resin: cureOf(resin.record), massG, startTempC: tempC, roomTempC: tempC });
+			const result = fillThrough({
+				volumeMl,
+				diameterMm: $form.sprueDiameterMm,
+				lengthMm: $form.sprueLengthMm,
+				viscosityMpaS: viscosityOf(resin.record, tempC),
+				densityGPerMl: mixedDensityGPerMl(resin.record),
+				remainingS: Math.max(1, potLifeS - MIX_S)
+			});
+			return { result, problems: [] };
+		} catch (error) {
+			const problems = fieldErrors(error);
+			if (!problems) throw error;
+			return { problems };
+		}
+	});
+	const filling = $derived(filled.result);
+	const sprueProblem = (path: 'diameterMm' | 'lengthMm', field: 'sprueDiameterMm' | 'sprueLengthMm') => {
+		const live = filled.problems.find((p) => p.path === path)?.message;
+		return live ? [live] : $errors[field];
+	};
+	const partingProblem = $derived(outcome.at === 'partingMm' ? [outcome.problem!] : $errors.partingMm);
 	/** A master that does not fit is said at the master, not at a number that nobody typed. */
 	const masterProblem = $derived(outcome.at?.startsWith('master') ? [outcome.problem!] : $errors.masterId);
 </script>
@@ -107,6 +152,26 @@
 			<p class="soft self-center"><a class="plain" href="/shelf/meets">What may touch what</a>: always a small trial patch first.</p>
 		</div>
 		{#if !fixed}
+			<div class="mb-3 grid items-start gap-x-5 gap-y-1 sm:grid-cols-[auto_1fr]">
+				<Segments
+					label="It opens"
+					name="kind"
+					bind:value={$form.kind}
+					options={[
+						{ value: 'one-piece', label: 'By a cut seam' },
+						{ value: 'open-face', label: 'At its flat back' },
+						{ value: 'two-part', label: 'In two halves' }
+					]} />
+				{#if $form.kind === 'two-part'}
+					<QuantityField
+						label="Halves part at"
+						kind="length"
+						name="partingMm"
+						bind:value={$form.partingMm}
+						error={partingProblem}
+						hint={$form.partingMm === undefined ? 'the middle of its height' : 'above its lowest point'} />
+				{/if}
+			</div>
 			<div class="grid grid-cols-2 gap-x-5 gap-y-1 sm:grid-cols-[auto_1fr_1fr_1fr_1fr]">
 				<div class="col-span-2 sm:col-span-1">
 					<Segments
@@ -126,8 +191,56 @@
 		{/if}
 		{#if plan && master}
 			<div class="my-2 rounded-lg border border-(--line) p-2">
-				<MouldSection cavity={plan.cavity} master={master.record} clearanceMm={$form.clearanceMm} coverMm={$form.coverMm} />
+				<MouldSection
+					cavity={plan.cavity}
+					master={master.record}
+					clearanceMm={$form.clearanceMm}
+					coverMm={$form.coverMm}
+					partingMm={plan.partingMm} />
 			</div>
+		{/if}
+		<h2 class="mt-2 mb-2">Sprue and vents</h2>
+		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
+			<ChoiceField
+				label="Mostly poured with"
+				name="pourResinId"
+				bind:value={$form.pourResinId}
+				options={[{ value: '', label: 'Not known yet' }, ...resins.map((r) => ({ value: r.id, label: r.record.name }))]}
+				error={$errors.pourResinId} />
+			<QuantityField
+				label="Sprue, wide"
+				kind="length"
+				name="sprueDiameterMm"
+				bind:value={$form.sprueDiameterMm}
+				error={sprueProblem('diameterMm', 'sprueDiameterMm')} />
+			<QuantityField
+				label="Sprue, long"
+				kind="length"
+				name="sprueLengthMm"
+				bind:value={$form.sprueLengthMm}
+				error={sprueProblem('lengthMm', 'sprueLengthMm')}
+				hint="through the cover to the cavity" />
+		</div>
+		{#if filling}
+			<p class="text-[1.15rem]" role="status">
+				<strong>Fills in {units.show(filling.fillS, 'time')}</strong>
+				<span class="soft">through this sprue, {units.show(filling.sprueVolumeMl, 'volume')} in it</span>
+			</p>
+			<Warnings warnings={filling.warnings} />
+			<Working lines={filling.working} />
+		{/if}
+		{#if master}
+			<p class="mt-2 mb-3">
+				{#if vents.length === 0 && master.record.shape}<span class="soft"
+						>Its 3D file shows no pocket of air in its pouring position: no vent is needed.</span
+					>{:else if vents.length === 0}<span class="soft"
+						>No place of this master is noted for a vent. <a class="plain" href="/masters/{master.id}/look">Look it over</a> or give it its
+						<a class="plain" href="/masters/{master.id}/shape">3D file</a>.</span
+					>{:else}<strong>{vents.length === 1 ? 'One vent' : `${vents.length} vents`}</strong>, about 3 mm wide (common practice), at: {vents
+						.slice(0, 6)
+						.map((t) => t.place)
+						.join(', ')}{vents.length > 6 ? ' …' : ''}.{/if}
+			</p>
 		{/if}
 		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
 			<TextField label="Label on the mould" name="label" bind:value={$form.label} error={$errors.label} />
@@ -142,7 +255,18 @@
 				label="Rubber to mix"
 				value={units.show(plan.rubber.massG, 'mass')}
 				note="{units.other(plan.rubber.massG, 'mass')} · {units.show(plan.rubber.volumeMl, 'volume')}" />
-			<Parts a={plan.a} b={plan.b} />
+			{#if plan.first && plan.second && plan.clay}
+				<h2>First half, on the clay</h2>
+				<Parts a={plan.first.a} b={plan.first.b} />
+				<h2>Second half, where the clay was</h2>
+				<Parts a={plan.second.a} b={plan.second.b} />
+				<p class="soft">
+					Bed it in {units.show(plan.clay.massG, 'mass')} of sulphur-free clay ({units.show(plan.clay.volumeMl, 'volume')}), keys pressed
+					in.
+				</p>
+			{:else}
+				<Parts a={plan.a} b={plan.b} />
+			{/if}
 			<dl class="grid grid-cols-2 gap-x-4 gap-y-2">
 				<div>
 					<dt class="soft text-[0.9rem]">Inside the box</dt>

@@ -8,8 +8,10 @@
 		master: MasterSize;
 		clearanceMm: number;
 		coverMm: number;
+		/** Two-part: parting line above the master's lowest point; the master then stands off the floor. */
+		partingMm?: number | undefined;
 	}
-	let { cavity, master, clearanceMm, coverMm }: Props = $props();
+	let { cavity, master, clearanceMm, coverMm, partingMm }: Props = $props();
 	const units = useUnits();
 	const uid = $props.id();
 
@@ -32,6 +34,9 @@
 	const mw = $derived(masterAcross * scale);
 	const mh = $derived(master.heightMm * scale);
 	const md = $derived(masterDeep * scale);
+	/** Lowest point of the master in the drawing. */
+	const foot = $derived(base - (partingMm === undefined ? 0 : coverMm * scale));
+	const line = $derived(partingMm === undefined ? undefined : foot - partingMm * scale);
 	const mm = (value: number) => units.show(value, 'length');
 </script>
 
@@ -56,27 +61,38 @@
 		<line x1={x0} x2={x0 + w} y1={base - h} y2={base - h} stroke="var(--work)" stroke-width="3" />
 		<rect
 			x={x0 + (w - mw) / 2}
-			y={base - mh}
+			y={foot - mh}
 			width={mw}
 			height={mh}
 			fill="var(--paper)"
 			stroke="var(--ink)"
 			stroke-width="2"
 			stroke-dasharray="7 4" />
-		<text x={x0 + w / 2} y={base - mh / 2 + 5} text-anchor="middle" font-size="14">{mw > 66 ? 'master' : ''}</text>
+		<text x={x0 + w / 2} y={foot - mh * (line === undefined ? 0.5 : 0.75) + 5} text-anchor="middle" font-size="14"
+			>{mw > 66 ? 'master' : ''}</text>
 		<rect x={x0 - 26} y={base} width={w + 52} height="10" fill="var(--line-strong)" />
+		{#if line !== undefined}
+			<!-- the joint steps over two keys, so that the halves find each other -->
+			<path
+				d="M{x0} {line} h{(w - mw) / 4 - 5} q5 -9 10 0 H{x0 + (w - mw) / 2} M{x0 + (w + mw) / 2} {line} h{(w - mw) / 4 -
+					5} q5 -9 10 0 H{x0 + w}"
+				fill="none"
+				stroke="var(--hot)"
+				stroke-width="3" />
+			<line x1={x0 + (w - mw) / 2} x2={x0 + (w + mw) / 2} y1={line} y2={line} stroke="var(--hot)" stroke-width="2" stroke-dasharray="4 4" />
+		{/if}
 		<!-- sizes -->
 		<g stroke="var(--ink)" stroke-width="1.2" marker-start="url(#{uid}-tick)" marker-end="url(#{uid}-tick)">
 			<line x1={x0} x2={x0 + w} y1={base + 26} y2={base + 26} />
 			<line x1={x0 - 26} x2={x0 - 26} y1={base} y2={base - h} />
-			<line x1={x0 + w / 2} x2={x0 + w / 2} y1={base - h} y2={base - mh} />
-			<line x1={x0} x2={x0 + (w - mw) / 2} y1={base - mh * 0.28} y2={base - mh * 0.28} />
+			<line x1={x0 + w / 2} x2={x0 + w / 2} y1={base - h} y2={foot - mh} />
+			<line x1={x0} x2={x0 + (w - mw) / 2} y1={foot - mh * 0.28} y2={foot - mh * 0.28} />
 		</g>
 		<text x={x0 + w / 2} y={base + 46} text-anchor="middle">{mm(across)}</text>
 		<text x={x0 - 34} y={base - h / 2} text-anchor="middle" transform="rotate(-90 {x0 - 34} {base - h / 2})">{mm(cavity.heightMm)}</text>
 		<g stroke="var(--paper)" stroke-width="4" paint-order="stroke">
-			<text x={x0 + w / 2 + 9} y={base - (h + mh) / 2 + 5}>{mm(coverMm)}</text>
-			<text x={x0 + 4} y={base - mh * 0.28 - 7} font-size="13">{mm(side)}</text>
+			<text x={x0 + w / 2 + 9} y={(base - h + foot - mh) / 2 + 5}>{mm(coverMm)}</text>
+			<text x={x0 + 4} y={foot - mh * 0.28 - 7} font-size="13">{mm(side)}</text>
 		</g>
 		<text x={x0 + w / 2} y={base - h - 24} text-anchor="middle" font-size="13" fill="var(--work)">fill to here</text>
 		<!-- plan -->

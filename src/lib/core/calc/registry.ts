@@ -11,10 +11,11 @@ import {
 	part,
 	partInput
 } from '../cure';
+import { sprue, sprueInput } from '../flow';
 import { dewPointC, dewPointInput } from '../humidity';
 import { correctPour, correctPourInput, mix, mixInput } from '../mix';
 import { meshQuery } from '../mesh/answer';
-import { mouldBlock, mouldBlockInput } from '../mould';
+import { mouldBlock, mouldBlockInput, planTwoPart, twoPartInput } from '../mould';
 import { pot, potInput } from '../pot';
 import { displacement, displacementInput } from '../volume';
 
@@ -191,6 +192,37 @@ export const CALCULATIONS: readonly Calculation[] = [
 			ratedGaugeKpa: 400
 		},
 		pot
+	),
+	calculation(
+		'mould-two-part',
+		'Rubber for both halves of a two-part block, the clay between, and when it is ready.',
+		twoPartInput,
+		{
+			master: { footprint: 'rectangular', lengthMm: 60, widthMm: 40, heightMm: 50 },
+			masterVolumeMl: 80,
+			shape: 'box',
+			clearanceMm: 12,
+			coverMm: 15,
+			partingMm: 20,
+			rubber: {
+				densityGPerMl: 1.1,
+				ratio: { by: 'weight', a: 100, b: 10 },
+				workingTimeS: 2400,
+				cureTimeS: 14_400,
+				refTempC: 23,
+				cureKind: 'addition'
+			},
+			roomTempC: 21,
+			lossPercent: 4
+		},
+		(_input, raw) => planTwoPart(raw)
+	),
+	calculation(
+		'sprue',
+		'Time to fill a cavity through a sprue by gravity, and the sprue that would do.',
+		sprueInput,
+		{ volumeMl: 120, diameterMm: 8, lengthMm: 25, viscosityMpaS: 150, densityGPerMl: 1.06, remainingS: 90 },
+		(_input, raw) => sprue(raw)
 	),
 	calculation(
 		'dew-point',

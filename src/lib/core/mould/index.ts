@@ -17,4 +17,5 @@ export {
 	type MasterSize
 } from './plan';
 export { MOULD_STATES, nextMouldStates, type MouldState } from './state';
-export { mouldInputs, planMould, type MouldInputs } from './inputs';
+export { mouldInputs, planMould, type MouldInputs, type MouldPlan } from './inputs';
+export { planTwoPart, twoPartInput, type MouldHalf, type TwoPartInput, type TwoPartPlan } from './twoPart';

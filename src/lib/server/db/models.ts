@@ -1,6 +1,6 @@
 import { DataTypes, type Model, type ModelAttributes, type ModelStatic } from 'sequelize';
 import type { MasterRecord } from '$lib/core/master';
-import type { BlockPlan, MouldInputs, MouldState } from '$lib/core/mould';
+import type { MouldPlan, MouldInputs, MouldState } from '$lib/core/mould';
 import type { Grade, PourEvent, PourPlan } from '$lib/core/pour';
 import type { Experience } from '$lib/core/compat';
 import type {
@@ -79,7 +79,7 @@ export interface MouldRow extends Versioned {
 	state: MouldState;
 	place: string;
 	inputs: MouldInputs;
-	plan: BlockPlan;
+	plan: MouldPlan;
 	pouredAt: Date | null;
 	readyAt: Date | null;
 }

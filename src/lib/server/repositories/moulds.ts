@@ -3,7 +3,7 @@ import { QueryTypes, type Transaction } from 'sequelize';
 import {
 	nextMouldStates,
 	planMould,
-	type BlockPlan,
+	type MouldPlan,
 	type MouldInputs,
 	type MouldState
 } from '$lib/core/mould';
@@ -26,7 +26,7 @@ export interface Mould {
 	state: MouldState;
 	place: string;
 	inputs: MouldInputs;
-	plan: BlockPlan;
+	plan: MouldPlan;
 	pouredAt: Date | null;
 	readyAt: Date | null;
 	/** Pulls in the ledger; follows from it and is kept nowhere else. */

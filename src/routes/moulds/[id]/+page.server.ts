@@ -7,7 +7,7 @@ import { attempt, orNotFound } from '$lib/server/forms';
 import { listPulls } from '$lib/server/repositories/ledger';
 import { listMasters } from '$lib/server/repositories/masters';
 import { listExperiences } from '$lib/server/repositories/experiences';
-import { listMaterials, listRubbers } from '$lib/server/repositories/materials';
+import { listMaterials, listResins, listRubbers } from '$lib/server/repositories/materials';
 import { getMould, pourRubber, saveMould, setMouldState } from '$lib/server/repositories/moulds';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -15,15 +15,26 @@ const LAST_PULLS = 8;
 
 export const load: PageServerLoad = async ({ params }) => {
 	const mould = await orNotFound(getMould(params.id));
-	const [form, masters, rubbers, pulls, releases, experiences] = await Promise.all([
+	const [form, masters, rubbers, pulls, releases, experiences, resins] = await Promise.all([
 		superValidate(mould.inputs, zod4(mouldInputs)),
 		listMasters(),
 		listRubbers(),
 		listPulls({ mouldId: params.id }, { offset: 0, limit: LAST_PULLS }),
 		listMaterials('release'),
-		listExperiences()
+		listExperiences(),
+		listResins()
 	]);
-	return { form, mould, masters, rubbers, pulls, releases, experiences, next: nextMouldStates(mould.state) };
+	return {
+		form,
+		mould,
+		masters,
+		rubbers,
+		pulls,
+		releases,
+		experiences,
+		resins,
+		next: nextMouldStates(mould.state)
+	};
 };
 
 /** A move in the mould's life; what the records do not allow comes back as a sentence. */

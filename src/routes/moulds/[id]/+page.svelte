@@ -9,12 +9,15 @@
 
 	let { data, form } = $props();
 	const mould = $derived(data.mould);
+	const KINDS = { 'one-piece': 'One-piece block', 'open-face': 'Open-face block', 'two-part': 'Two-part block' };
 	const refused = $derived(form && 'refused' in form ? (form.refused as string) : '');
 	const words = { active: 'Take it into use', retired: 'Retire it', new: '' };
 	const backWords = { active: 'Take it back into use', retired: 'Retire it', new: '' };
 </script>
 
-<PageHead title="M{mould.number} {mould.label}" about="One-piece block round {mould.masterName}, {counted(mould.pulls, 'pull')}">
+<PageHead
+	title="M{mould.number} {mould.label}"
+	about="{KINDS[mould.inputs.kind ?? 'one-piece']} round {mould.masterName}, {counted(mould.pulls, 'pull')}">
 	{#snippet actions()}
 		{#if mould.state === 'new' && !mould.pouredAt}
 			<form method="POST" action="?/pour" use:enhance>
@@ -46,6 +49,7 @@
 		data={data.form}
 		masters={data.masters}
 		rubbers={data.rubbers}
+		resins={data.resins}
 		releases={data.releases}
 		experiences={data.experiences}
 		nowMs={data.nowMs}

@@ -5,7 +5,7 @@ import { mouldInputs } from '$lib/core/mould';
 import { attempt } from '$lib/server/forms';
 import { listMasters } from '$lib/server/repositories/masters';
 import { listExperiences } from '$lib/server/repositories/experiences';
-import { listMaterials, listRubbers } from '$lib/server/repositories/materials';
+import { listMaterials, listResins, listRubbers } from '$lib/server/repositories/materials';
 import { saveMould } from '$lib/server/repositories/moulds';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -13,11 +13,12 @@ import type { Actions, PageServerLoad } from './$types';
 const START = { clearanceMm: 12, coverMm: 12, lossPercent: 4 };
 
 export const load: PageServerLoad = async ({ url, locals }) => {
-	const [masters, rubbers, releases, experiences] = await Promise.all([
+	const [masters, rubbers, releases, experiences, resins] = await Promise.all([
 		listMasters(),
 		listRubbers(),
 		listMaterials('release'),
-		listExperiences()
+		listExperiences(),
+		listResins()
 	]);
 	const form = await superValidate(zod4(mouldInputs));
 	const master = masters.find((m) => m.id === url.searchParams.get('master'));
@@ -26,7 +27,7 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 		label: master?.record.name.slice(0, 100) ?? '',
 		roomTempC: locals.settings.roomTempC
 	});
-	return { form, masters, rubbers, releases, experiences };
+	return { form, masters, rubbers, releases, experiences, resins };
 };
 
 export const actions: Actions = {

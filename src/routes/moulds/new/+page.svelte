@@ -5,11 +5,12 @@
 	let { data } = $props();
 </script>
 
-<PageHead title="Plan a mould" about="A one-piece block, poured round the master and cut open." />
+<PageHead title="Plan a mould" about="A block poured round the master: cut open, open at its back, or in two halves." />
 <MouldForm
 	data={data.form}
 	masters={data.masters}
 	rubbers={data.rubbers}
+	resins={data.resins}
 	releases={data.releases}
 	experiences={data.experiences}
 	nowMs={data.nowMs}

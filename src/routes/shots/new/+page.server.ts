@@ -63,6 +63,10 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 			pulls: m.pulls,
 			rubberId: m.inputs.rubberId,
 			clearanceMm: m.inputs.clearanceMm,
+			// moulds of the first kind knew no sprue
+			sprueMl: m.inputs.sprueDiameterMm
+				? (Math.PI * (m.inputs.sprueDiameterMm / 2) ** 2 * m.inputs.sprueLengthMm) / 1000
+				: 0,
 			grossVolumeMl: m.plan.grossVolumeMl
 		}))
 	};

@@ -172,7 +172,10 @@
 				kind="volume"
 				name="sprueVolumeMl"
 				bind:value={$form.sprueVolumeMl}
-				error={problemAt('sprueVolumeMl')} />
+				error={problemAt('sprueVolumeMl')}
+				hint={chosen[0] && chosen[0].sprueMl > 0 && $form.sprueVolumeMl === 0
+					? `the mould’s sprue holds ${units.show(chosen[0].sprueMl, 'volume')}`
+					: ''} />
 			<QuantityField
 				label="Thinnest section"
 				kind="length"

@@ -1,0 +1,1 @@
+export { sprue, sprueInput, type SprueInput, type SprueResult } from './sprue';
