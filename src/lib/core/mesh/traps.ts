@@ -94,6 +94,7 @@ export function trapsOf(columns: Columns, options: TrapOptions = {}): TrapResult
 	const leastDepth = options.leastDepthMm ?? Math.max(0.4, 1.5 * cellMm);
 	const leastMl = options.leastMl ?? 0.005;
 	const traps = pockets
+		.flatMap((pocket) => separate(columns, pocket, joins))
 		.map((pocket) => describe(columns, pocket))
 		.filter((t) => t.depthMm >= leastDepth && t.volumeMl >= leastMl)
 		.sort((a, b) => b.volumeMl - a.volumeMl);
@@ -198,6 +199,31 @@ interface Pocket {
 	members: readonly number[];
 	peak: number;
 	spillMm: number;
+}
+
+/** Heights that differ by less are one level, mm: a flat face is level only to its rounding. */
+const SAME_LEVEL_MM = 1e-3;
+
+/**
+ * Pockets that meet each other only at the very level where they spill, as posts on a flat base do, are
+ * pockets of their own: each wants its own vent.
+ */
+function separate(c: Columns, pocket: Pocket, joins: ReturnType<typeof neighbourJoins>): Pocket[] {
+	const above = new Set(pocket.members.filter((m) => c.top[m]! > pocket.spillMm + SAME_LEVEL_MM));
+	const parts: Pocket[] = [];
+	for (const seed of above) {
+		above.delete(seed);
+		const members = [seed];
+		let peak = seed;
+		for (let at = 0; at < members.length; at++) {
+			if (c.top[members[at]!]! > c.top[peak]!) peak = members[at]!;
+			joins(members[at]!, (k) => {
+				if (above.delete(k)) members.push(k);
+			});
+		}
+		parts.push({ members, peak, spillMm: pocket.spillMm });
+	}
+	return parts;
 }
 
 function describe(c: Columns, { members, peak, spillMm }: Pocket): Trap {
