@@ -184,11 +184,12 @@ export function rulesFor(a: Thing, b: Thing): Warning[] {
 		if (x.kind === 'resin' && y.kind === 'master') return resinAndMaster(x.family, y.material);
 		if (x.kind === 'release' && y.kind === 'rubber') return releaseAndRubber(x.release);
 		if (x.kind === 'release' && y.kind === 'resin') return releaseAndResin(x.release, y.family);
-		if (x.kind === 'rubber' && y.kind === 'rubber')
-			return masterAndRubber(
-				x.cureKind === 'addition' ? 'platinum-cured rubber' : 'tin-cured rubber',
-				y.cureKind
-			);
+		if (x.kind === 'rubber' && y.kind === 'rubber') {
+			// whichever is poured on the other: a platinum one beside tin is the one that suffers
+			const poured = x.cureKind === 'addition' || y.cureKind === 'addition' ? 'addition' : 'condensation';
+			const tinThere = x.cureKind === 'condensation' || y.cureKind === 'condensation';
+			return masterAndRubber(tinThere ? 'tin-cured rubber' : 'platinum-cured rubber', poured);
+		}
 	}
 	return [];
 }
