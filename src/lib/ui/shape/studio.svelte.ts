@@ -56,6 +56,8 @@ export class Studio {
 	ceilings = $state.raw<Ceiling[]>([]);
 	undercuts = $state.raw<PlacedStudy['undercuts'] | undefined>();
 	candidates = $state.raw<Candidate[]>([]);
+	/** The best position is being looked for. */
+	candidatesWanted = false;
 	sections = $state.raw<Sections | undefined>();
 	parting = $state.raw<Float32Array | undefined>();
 	skinMm2 = $state<number | undefined>();
@@ -70,10 +72,12 @@ export class Studio {
 		this.#worker?.end();
 		this.#worker = undefined;
 		this.#asked++;
-		const wasReading = this.busy?.what === 'Reading';
+		const searching = this.candidatesWanted;
 		this.busy = undefined;
-		if (wasReading || !this.#bytes) this.clear();
-		else void this.open(this.#bytes, this.fileName, this.sha256, this.choice);
+		this.candidatesWanted = false;
+		// a search that is called off leaves the piece as it stood; a file that is called off was never there
+		if (searching && this.#bytes) void this.open(this.#bytes, this.fileName, this.sha256, this.choice);
+		else this.clear();
 	}
 
 	clear(): void {
@@ -204,10 +208,12 @@ export class Studio {
 
 	async search(): Promise<void> {
 		this.busy = { what: 'Looking for the best position', share: 0 };
+		this.candidatesWanted = true;
 		const tell = proxy((share: number) => {
 			if (this.busy) this.busy.share = share;
 		});
 		this.candidates = await this.#start().api.best(tell);
+		this.candidatesWanted = false;
 		this.busy = undefined;
 	}
 
