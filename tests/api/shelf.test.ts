@@ -12,7 +12,7 @@ import {
 import { closeDb } from '$lib/server/db/connection';
 import { migrate } from '$lib/server/db/migrate';
 import { ConflictError, NotFoundError, RefusedError } from '$lib/server/errors';
-import { getContainer, inUse } from '$lib/server/repositories/containers';
+import { getContainer, inUse, setRateFactor } from '$lib/server/repositories/containers';
 import { listExperiences, removeExperience, saveExperience } from '$lib/server/repositories/experiences';
 import { listMasters } from '$lib/server/repositories/masters';
 import { getMaterial, listMaterials, listResins, saveMaterial } from '$lib/server/repositories/materials';
@@ -128,6 +128,11 @@ describe('own experience', () => {
 
 describe('a thermometer at the bench', () => {
 	let pourId = '';
+	// the tin goes on to other tests, at its sheet's own speed
+	afterAll(async () => {
+		const { plan } = await getPour(pourId);
+		await setRateFactor(plan.containers!.a!, null);
+	});
 	const event = (over: object) => ({ id: randomUUID(), ...over }) as PourEvent;
 	const combinedAtMs = Date.now() - 40_000;
 
