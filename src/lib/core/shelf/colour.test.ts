@@ -10,6 +10,7 @@ import {
 	flashOffS,
 	isPaintable,
 	isPowder,
+	massOfDropsG,
 	recipeRecord,
 	releaseRecord,
 	resinRecord,
@@ -40,6 +41,8 @@ describe('colours', () => {
 
 	it('drops by hand: 1 g of a paste of 1.45 g/ml at 18 drops a millilitre', () => {
 		expect(dropsOf(colour('Kelp brown'), 1)).toBe(Math.round(18 / 1.45));
+		expect(massOfDropsG(colour('Kelp brown'), 18)).toBeCloseTo(1.45, 12);
+		expect(massOfDropsG({ densityGPerMl: 1.2 }, 20)).toBeCloseTo(1.2, 12);
 		expect(dropsOf(colour('Night wake'), 1)).toBeUndefined();
 		expect(isPowder('glow powder')).toBe(true);
 	});

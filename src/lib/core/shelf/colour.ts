@@ -168,3 +168,11 @@ export function shadeAdvice(shade: string | undefined, thinning: number): string
 			return thin.trim();
 	}
 }
+
+/** Mass of so many drops of a liquid colour, g. */
+export function massOfDropsG(
+	colour: Pick<ColourRecord, 'densityGPerMl' | 'dropsPerMl'>,
+	drops: number
+): number {
+	return (drops / (colour.dropsPerMl ?? COLOUR_DROPS_PER_ML)) * colour.densityGPerMl;
+}

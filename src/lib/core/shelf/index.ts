@@ -31,6 +31,7 @@ export {
 	colourSide,
 	dropsOf,
 	isPowder,
+	massOfDropsG,
 	recipeRecord,
 	scaleRecipe,
 	shadeAdvice,

@@ -3,6 +3,7 @@ import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { containerSpeed } from '$lib/core/shelf';
 import { shotInputs } from '$lib/core/shot';
+import { solidVolumeMl } from '$lib/core/volume';
 import { attempt } from '$lib/server/forms';
 import { listContainers } from '$lib/server/repositories/containers';
 import { listMasters } from '$lib/server/repositories/masters';
@@ -65,7 +66,11 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 			clearanceMm: m.inputs.clearanceMm,
 			// moulds of the first kind knew no sprue
 			sprueMl: m.inputs.sprueDiameterMm
-				? (Math.PI * (m.inputs.sprueDiameterMm / 2) ** 2 * m.inputs.sprueLengthMm) / 1000
+				? solidVolumeMl({
+						shape: 'tube',
+						diameterMm: m.inputs.sprueDiameterMm,
+						heightMm: m.inputs.sprueLengthMm
+					})
 				: 0,
 			grossVolumeMl: m.plan.grossVolumeMl
 		}))

@@ -9,6 +9,7 @@
 		dropsOf,
 		isCatalysed,
 		isPowder,
+		massOfDropsG,
 		mixable,
 		recipeRecord,
 		scaleRecipe,
@@ -65,7 +66,7 @@
 		if (!(nextAmount !== undefined && nextAmount > 0)) problems.set('amount', ['Type how much went in.']);
 		if (nextLook.trim().length > 200) problems.set('look', ['Keep it under 200 characters.']);
 		if (problems.size > 0 || !next) return;
-		const massG = asDrops ? (nextAmount! / (next.dropsPerMl ?? 20)) * next.densityGPerMl : nextAmount!;
+		const massG = asDrops ? massOfDropsG(next, nextAmount!) : nextAmount!;
 		$form.doses = [...$form.doses, { colourId: nextId, massG, look: nextLook.trim() }];
 		nextAmount = undefined;
 		nextLook = '';
