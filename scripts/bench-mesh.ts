@@ -4,7 +4,7 @@ import { STLLoader } from 'three/examples/jsm/loaders/STLLoader.js';
 import { bestPositions } from '../src/lib/core/mesh/position';
 import { findTraps } from '../src/lib/core/mesh/traps';
 import { findUndercuts } from '../src/lib/core/mesh/undercuts';
-import { loadMesh, quickMeasure, readMeshFile } from '../src/lib/core/mesh';
+import { loadMesh, quickMeasureBytes } from '../src/lib/core/mesh';
 
 const row = (what: string, value: string, aim: string) =>
 	console.log(`${what.padEnd(46)} ${value.padStart(12)}   aim ${aim}`);
@@ -49,7 +49,7 @@ const bytes = knobbly();
 // kept for the browser's turn when a path is given
 if (process.argv[2]) writeFileSync(process.argv[2], bytes);
 const count = ((bytes.length - 84) / 50 / 1e6).toFixed(2);
-const ours = () => quickMeasure(readMeshFile(bytes, 'x.stl').parts[0]!);
+const ours = () => quickMeasureBytes(bytes)!;
 const loader = new STLLoader();
 const theirs = () => {
 	const p = loader.parse(bytes.buffer as ArrayBuffer).attributes['position']!.array;

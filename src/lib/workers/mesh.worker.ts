@@ -2,7 +2,7 @@ import { expose, transfer } from 'comlink';
 import { bestPositions, type Candidate } from '$lib/core/mesh/position';
 import { flatFace } from '$lib/core/mesh/faces';
 import { pick } from '$lib/core/mesh/pick';
-import { quickMeasure } from '$lib/core/mesh/quick';
+import { quickMeasure, quickMeasureBytes } from '$lib/core/mesh/quick';
 import { sections, type Sections } from '$lib/core/mesh/section';
 import { partingLine } from '$lib/core/mesh/undercuts';
 import {
@@ -59,47 +59,58 @@ function seldom(tell: Tell | undefined): Tell | undefined {
 
 /** One 3D file, held here off the main thread; the page gets figures and what it draws. */
 const api = {
-	read(
-		bytes: Uint8Array,
+	/**
+	 * Reads a file, which comes by reference and is copied on this side only.
+	 * @param first told the volume in the file's own unit, cubed, before anything is checked, where that is quick
+	 */
+	async read(
+		source: Blob,
 		name: string,
-		tell?: Tell
-	): Outcome<{ parts: { name: string; triangles: number }[]; unit?: FileUnit; firstVolume: number }> {
+		tell?: Tell,
+		first?: (volume: number) => void
+	): Promise<
+		Outcome<{ parts: { name: string; triangles: number }[]; unit?: FileUnit; firstVolume: number }>
+	> {
+		let bytes: Uint8Array;
+		try {
+			bytes = new Uint8Array(await source.arrayBuffer());
+		} catch {
+			return {
+				problem: 'The browser could not read this file: was it moved, or is it on a drive that is gone?'
+			};
+		}
 		return attempt(() => {
 			mesh = undefined;
+			const quick = quickMeasureBytes(bytes)?.volume;
+			if (quick !== undefined) void first?.(quick);
 			file = readMeshFile(bytes, name, seldom(tell));
 			return {
 				parts: file.parts.map(({ name, triangles }) => ({ name, triangles })),
 				// in the file's own unit, cubed: shown while holes and shells are still being looked for
-				firstVolume: file.parts.reduce((sum, part) => sum + quickMeasure(part).volume, 0),
+				firstVolume: quick ?? file.parts.reduce((sum, part) => sum + quickMeasure(part).volume, 0),
 				...(file.unit ? { unit: file.unit } : {})
 			};
 		});
 	},
 
-	/** Settles unit, scale and parts; gives figures, and corners and faces to draw. */
+	/** Settles unit, scale and parts. */
 	settle(
 		options: { unit?: FileUnit; scale?: number; parts?: number[] },
 		tell?: Tell
-	): Outcome<{
-		report: MeshReport;
-		sizesMm: [number, number, number];
-		positions: Float32Array;
-		indices: Uint32Array;
-	}> {
-		const outcome = attempt(() => {
+	): Outcome<{ report: MeshReport; sizesMm: [number, number, number] }> {
+		return attempt(() => {
 			if (!file) throw new MeshError('Choose a file first.');
 			const made = assemble(file, options, seldom(tell));
 			mesh = made.mesh;
-			return {
-				report: made.report,
-				sizesMm: standingSizes(mesh, [0, 0, 1]),
-				positions: Float32Array.from(mesh.vertices),
-				indices: mesh.indices.slice()
-			};
+			return { report: made.report, sizesMm: standingSizes(mesh, [0, 0, 1]) };
 		});
-		return 'ok' in outcome
-			? transfer(outcome, [outcome.ok.positions.buffer, outcome.ok.indices.buffer])
-			: outcome;
+	},
+
+	/** Corners and faces to draw. */
+	drawing(): { positions: Float32Array; indices: Uint32Array } {
+		const positions = Float32Array.from(mesh!.vertices);
+		const indices = mesh!.indices.slice();
+		return transfer({ positions, indices }, [positions.buffer, indices.buffer]);
 	},
 
 	/** Pockets, ceilings and undercuts of a position, with faces by their number, ready to be drawn. */

@@ -42,10 +42,15 @@ export function findCeilings(mesh: Mesh, upRaw: Vec3): Ceiling[] {
 		if (normal[0]! * up[0] + normal[1]! * up[1] + normal[2]! * up[2] < least) continue;
 		if (topMm - dot(up, at(indices[t]!)) > POUR_FACE_MM) level.push(t);
 	}
-	return patches(indices, level)
-		.map((triangles) => ceilingOf(mesh, triangles, up))
-		.filter((c) => c.areaMm2 >= LEAST_CEILING_MM2)
-		.sort((a, b) => b.areaMm2 - a.areaMm2);
+	const areaMm2 = (triangles: Uint32Array) =>
+		triangles.reduce((sum, t) => sum + faceNormal(mesh, t, normal) / 2, 0);
+	return (
+		patches(indices, level)
+			// small ones first: a sliver has no direction to speak of
+			.filter((triangles) => areaMm2(triangles) >= LEAST_CEILING_MM2)
+			.map((triangles) => ceilingOf(mesh, triangles, up))
+			.sort((a, b) => b.areaMm2 - a.areaMm2)
+	);
 }
 
 /** Twice the area of a triangle; its unit normal in `out`. */

@@ -9,7 +9,7 @@ export {
 } from './types';
 export { formatOf, readMeshFile, type MeshFile, type MeshFormat } from './read';
 export { weld } from './weld';
-export { quickMeasure } from './quick';
+export { quickMeasure, quickMeasureBytes } from './quick';
 export { measure, type Measures } from './measure';
 export { topology, type Topology } from './topology';
 export { cross, dot, frameFor, fromFrame, toFrame, unit, type Frame } from './frame';

@@ -1,7 +1,7 @@
 import { createRequire } from 'node:module';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { columnsVolumeMl, cutColumns, frameFor, measure, sections, topology } from '.';
-import { geometry, meshFrom, meshOf } from './shapes.testing';
+import { columnsVolumeMl, cutColumns, frameFor, measure, quickMeasureBytes, sections, topology } from '.';
+import { geometry, meshFrom, meshOf, stlOf } from './shapes.testing';
 
 let lib: Awaited<ReturnType<typeof geometry>>;
 beforeAll(async () => void (lib = await geometry()));
@@ -109,5 +109,29 @@ describe('thickest and thinnest section', () => {
 		const s = sections(meshOf(shape), 128);
 		expect(Math.abs(s.thinnestMm - 3)).toBeLessThan(1.5 * s.cellMm);
 		expect(s.thickestMm).toBeGreaterThan(27);
+	});
+});
+
+describe('a first figure straight from the bytes', () => {
+	it('is that of the independent library, and of the whole reading', () => {
+		const shape = lib.Manifold.sphere(14, 96)
+			.subtract(lib.Manifold.cube([50, 8, 8], true))
+			.rotate([10, 20, 30]);
+		const quick = quickMeasureBytes(stlOf(meshOf(shape)))!;
+		expect(quick.volume / shape.volume()).toBeCloseTo(1, 5);
+		expect(quick.area / shape.surfaceArea()).toBeCloseTo(1, 5);
+	});
+
+	it('keeps silent about what is no whole binary STL: the reader says what is wrong', () => {
+		const bytes = stlOf(meshOf(lib.Manifold.cube([10, 20, 30])));
+		expect(quickMeasureBytes(bytes)!.volume).toBeCloseTo(6000, 2);
+		expect(quickMeasureBytes(bytes.subarray(0, 300))).toBeUndefined();
+		expect(quickMeasureBytes(new TextEncoder().encode('solid x\nfacet normal 0 0 1\n'))).toBeUndefined();
+		const torn = bytes.slice();
+		new DataView(torn.buffer).setFloat32(84 + 12, NaN, true);
+		expect(quickMeasureBytes(torn)).toBeUndefined();
+		const none = bytes.slice(0, 84);
+		new DataView(none.buffer).setUint32(80, 0, true);
+		expect(quickMeasureBytes(none)).toBeUndefined();
 	});
 });

@@ -172,6 +172,16 @@ describe('a coarser mesh', () => {
 });
 
 describe('ceilings and traps under any turn', () => {
+	it('a level sliver with no area to speak of is no ceiling and stops nothing', () => {
+		const box = meshOf(lib.Manifold.cube([20, 20, 20]));
+		const n = box.vertices.length / 3;
+		const mesh = {
+			vertices: Float64Array.from([...box.vertices, 5, 5, 10, 5 + 1e-9, 5, 10, 5, 5 + 1e-9, 10]),
+			indices: Uint32Array.from([...box.indices, n, n + 1, n + 2])
+		};
+		expect(findCeilings(mesh, [0, 0, 1])).toEqual([]);
+	});
+
 	it('a slope is a ceiling only while it is nearly level, and says how much is missing', () => {
 		for (const [tilt, level] of [
 			[0, true],

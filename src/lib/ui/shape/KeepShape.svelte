@@ -26,7 +26,7 @@
 		const response = await fetch(`/api/meshes?name=${encodeURIComponent(studio.fileName)}`, {
 			method: 'POST',
 			headers: { 'content-type': 'application/octet-stream' },
-			body: new Blob([studio.bytes as Uint8Array<ArrayBuffer>])
+			body: studio.file ?? null
 		}).catch(() => undefined);
 		const answer = (await response?.json().catch(() => undefined)) as
 			{ sha256?: string; errors?: { message: string }[]; message?: string } | undefined;

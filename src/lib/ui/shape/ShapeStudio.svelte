@@ -50,7 +50,7 @@
 			studio.problem = 'The kept file could not be fetched: try again, or take the file once more.';
 			return;
 		}
-		await studio.open(new Uint8Array(await response.arrayBuffer()), choice.fileName, choice.sha256, choice);
+		await studio.open(await response.blob(), choice.fileName, choice.sha256, choice);
 	}
 	async function take(file: File) {
 		if (file.size > MESH_LIMITS.bytes) {
@@ -58,7 +58,7 @@
 			return;
 		}
 		chosen = undefined;
-		await studio.open(new Uint8Array(await file.arrayBuffer()), file.name);
+		await studio.open(file, file.name);
 	}
 
 	const report = $derived(studio.report);

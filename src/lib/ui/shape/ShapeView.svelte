@@ -4,10 +4,11 @@
 	import type { Trap } from '$lib/core/mesh/traps';
 	import type { Opening } from '$lib/core/master';
 	import type { Palette, ShapeScene } from './scene';
+	import type { Drawn } from './studio.svelte';
 
 	type V3 = readonly [number, number, number];
 	interface Props {
-		mesh: { positions: Float32Array; indices: Uint32Array; min: V3; max: V3 };
+		mesh: Drawn;
 		up: V3;
 		traps: readonly Trap[];
 		cellMm: number;
@@ -62,14 +63,15 @@
 	onMount(() => {
 		let gone = false;
 		let stop: (() => void) | undefined;
-		void import('./scene').then(({ ShapeScene }) => {
+		void import('./scene').then(async ({ ShapeScene }) => {
 			if (gone) return;
-			try {
-				scene = new ShapeScene(canvas, palette());
-			} catch {
-				failed = true;
+			const started = await ShapeScene.start(canvas, palette()).catch(() => undefined);
+			if (gone || !started) {
+				started?.dispose();
+				failed = !gone;
 				return;
 			}
+			scene = started;
 			const watch = new ResizeObserver(() => scene?.resize(box.clientWidth, box.clientHeight));
 			watch.observe(box);
 			const theme = new MutationObserver(() => scene?.setPalette(palette()));
@@ -88,13 +90,26 @@
 	});
 
 	$effect(() => {
-		const { positions, indices, min, max } = mesh;
+		const { load, min, max } = mesh;
 		const s = scene;
-		if (s) untrack(() => s.setMesh(positions, indices, min, max));
+		if (!s) return;
+		let overtaken = false;
+		void untrack(load).then(({ positions, indices }) => {
+			if (!overtaken) s.setMesh(positions, indices, min, max);
+		});
+		return () => (overtaken = true);
 	});
 	$effect(() => {
-		const view = { up, cut, fill, seeThrough, openings };
-		const findings = { frame: frameFor(up), traps, cellMm, heights, chosen, highlighted, parting };
+		const view = { up: [...up] as const, cut, fill, seeThrough, openings: $state.snapshot(openings) as Opening[] };
+		const findings = {
+			frame: frameFor(up),
+			traps,
+			cellMm,
+			heights: $state.snapshot(heights) as [number, number],
+			chosen,
+			highlighted,
+			parting
+		};
 		void mesh;
 		scene?.setView(view);
 		scene?.setFindings(findings);

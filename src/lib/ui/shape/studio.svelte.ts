@@ -7,9 +7,9 @@ import type { PlacedStudy } from '$lib/workers/mesh.worker';
 import { MeshWorker } from '$lib/workers/meshWorker';
 
 type V3 = [number, number, number];
+/** What stands in the view; corners and faces go from worker to worker when they are drawn. */
 export interface Drawn {
-	positions: Float32Array;
-	indices: Uint32Array;
+	load: () => Promise<{ positions: Float32Array; indices: Uint32Array }>;
 	min: V3;
 	max: V3;
 }
@@ -25,11 +25,12 @@ export interface OpenFace {
  */
 export class Studio {
 	#worker: MeshWorker | undefined;
-	#bytes: Uint8Array | undefined;
+	#file: Blob | undefined;
 	/** Of the file as it is drawn, before anything is checked; in its own unit, cubed. */
 	#firstVolume = 0;
 	/** Rises with every question about the position: an answer to an older one is dropped. */
 	#asked = 0;
+	#takingUp = false;
 
 	fileName = $state('');
 	/** Known on the server already. */
@@ -72,16 +73,42 @@ export class Studio {
 		this.#worker?.end();
 		this.#worker = undefined;
 		this.#asked++;
-		const searching = this.candidatesWanted;
+		const stands = this.candidatesWanted || this.#takingUp;
 		this.busy = undefined;
 		this.candidatesWanted = false;
 		// a search that is called off leaves the piece as it stood; a file that is called off was never there
-		if (searching && this.#bytes) void this.open(this.#bytes, this.fileName, this.sha256, this.choice);
+		if (stands && this.#file) void this.#takeUpAgain(this.#file);
 		else this.clear();
 	}
 
+	/** Gives a new worker the file as it stood; nothing on the page changes. */
+	async #takeUpAgain(file: Blob): Promise<void> {
+		this.#takingUp = true;
+		const { api } = this.#start();
+		this.busy = { what: 'Stopped; taking the piece up again', share: 0 };
+		const tell = proxy((share: number) => {
+			if (this.busy) this.busy.share = share;
+		});
+		const read = await api.read(file, this.fileName, tell);
+		const made = 'ok' in read ? await api.settle(this.#settling, tell) : read;
+		this.#takingUp = false;
+		this.busy = undefined;
+		if ('problem' in made) {
+			this.clear();
+			this.problem = made.problem;
+		}
+	}
+
+	get #settling(): { unit: FileUnit; scale: number; parts?: number[] } {
+		return {
+			unit: this.unit,
+			scale: this.scale,
+			...(this.parts.length > 1 ? { parts: [...this.chosenParts] } : {})
+		};
+	}
+
 	clear(): void {
-		this.#bytes = undefined;
+		this.#file = undefined;
 		this.fileName = '';
 		this.sha256 = undefined;
 		this.report = undefined;
@@ -99,8 +126,8 @@ export class Studio {
 		this.#worker = undefined;
 	}
 
-	get bytes(): Uint8Array | undefined {
-		return this.#bytes;
+	get file(): Blob | undefined {
+		return this.#file;
 	}
 
 	/** What would be kept. */
@@ -119,10 +146,10 @@ export class Studio {
 	}
 
 	/** Reads a file. `kept` brings back what was chosen for it before. */
-	async open(bytes: Uint8Array, name: string, sha256?: string, kept?: ShapeChoice): Promise<void> {
+	async open(file: Blob, name: string, sha256?: string, kept?: ShapeChoice): Promise<void> {
 		this.clear();
 		this.problem = '';
-		this.#bytes = bytes;
+		this.#file = file;
 		this.fileName = name;
 		this.sha256 = sha256;
 		this.busy = { what: 'Reading', share: 0 };
@@ -130,7 +157,10 @@ export class Studio {
 		const tell = proxy((share: number) => {
 			if (this.busy) this.busy.share = share;
 		});
-		const read = await api.read(bytes, name, tell);
+		const first = proxy((volume: number) => {
+			if (this.busy) this.busy.what = `Reading, about ${digits(volume / 1000, 0)} ml if drawn in mm`;
+		});
+		const read = await api.read(file, name, tell, first);
 		if ('problem' in read) {
 			this.busy = undefined;
 			this.clear();
@@ -159,24 +189,23 @@ export class Studio {
 		const tell = proxy((share: number) => {
 			if (this.busy) this.busy.share = share;
 		});
-		const options = {
-			unit: this.unit,
-			scale: this.scale,
-			...(this.parts.length > 1 ? { parts: [...this.chosenParts] } : {})
-		};
-		const made = await api.settle(options, tell);
+		const made = await api.settle(this.#settling, tell);
 		this.busy = undefined;
 		if ('problem' in made) {
 			this.problem = made.problem;
 			return;
 		}
 		this.problem = '';
-		const { report, positions, indices } = made.ok;
+		const { report } = made.ok;
 		this.report = report;
 		this.candidates = [];
 		this.openFaces = [];
 		this.skinMm2 = report.areaMm2;
-		this.drawn = { positions, indices, min: [...report.bounds.min], max: [...report.bounds.max] };
+		this.drawn = {
+			load: () => this.#start().api.drawing(),
+			min: [...report.bounds.min],
+			max: [...report.bounds.max]
+		};
 		await this.look();
 		this.sections = await api.sections();
 	}
