@@ -1,9 +1,33 @@
 import tailwindcss from '@tailwindcss/vite';
 import { sveltekit } from '@sveltejs/kit/vite';
+import { build, type Plugin } from 'vite';
 import { defineConfig } from 'vitest/config';
 
+/** `virtual:thread-NAME`: src/lib/server/thread/NAME.ts with all that it imports, as text for a node thread. */
+const threadSource: Plugin = {
+	name: 'thread-source',
+	resolveId: (id) => (id.startsWith('virtual:thread-') ? `\0${id}` : undefined),
+	async load(id) {
+		const name = /^\0virtual:thread-(\w+)$/.exec(id)?.[1];
+		if (!name) return undefined;
+		const made = await build({
+			configFile: false,
+			logLevel: 'warn',
+			ssr: { noExternal: true },
+			build: {
+				write: false,
+				ssr: `src/lib/server/thread/${name}.ts`,
+				rollupOptions: { output: { format: 'cjs', codeSplitting: false } }
+			}
+		});
+		const [chunk] = [made].flat().flatMap((m) => ('output' in m ? m.output : []));
+		if (chunk?.type !== 'chunk') throw new Error(`No code came of the thread ${name}.`);
+		return `export default ${JSON.stringify(chunk.code)};`;
+	}
+};
+
 export default defineConfig({
-	plugins: [tailwindcss(), sveltekit()],
+	plugins: [tailwindcss(), sveltekit(), threadSource],
 	worker: { format: 'es' },
 	build: { chunkSizeWarningLimit: 1600 },
 	test: {

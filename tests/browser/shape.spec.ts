@@ -113,3 +113,27 @@ test('several readings are compared, and the maker says which one counts', async
 	await page.reload();
 	await expect(page.locator('aside .answer')).toHaveText(/121.ml/);
 });
+
+test('several parts in one file: one that is left out leaves the volume', async ({ page }) => {
+	const box = (n: number, [x, y, z]: number[], [w, d, h]: number[]) =>
+		[
+			`o part ${n}`,
+			...[0, 1, 2, 3, 4, 5, 6, 7].map(
+				(i) => `v ${x! + (i & 1) * w!} ${y! + ((i >> 1) & 1) * d!} ${z! + (i >> 2) * h!}`
+			),
+			...['1 3 4 2', '5 6 8 7', '1 2 6 5', '3 7 8 4', '1 5 7 3', '2 4 8 6'].map(
+				(f) =>
+					`f ${f
+						.split(' ')
+						.map((i) => Number(i) + 8 * n)
+						.join(' ')}`
+			)
+		].join('\n');
+	await page.goto('/masters/from-file');
+	const text = `# two\n${box(0, [0, 0, 0], [40, 30, 10])}\n${box(1, [60, 0, 0], [10, 10, 40])}\n`;
+	await take(page, 'two.obj', Buffer.from(text));
+	await page.getByRole('button', { name: /drawn in mm/ }).click();
+	await expect(page.locator('aside .answer').first()).toHaveText(/16.ml/);
+	await page.getByLabel('part 1').uncheck();
+	await expect(page.locator('aside .answer').first()).toHaveText(/12.ml/);
+});

@@ -1,7 +1,7 @@
 import { shapeChoice, type MasterRecord, type ShapeChoice, type VolumeReading } from '$lib/core/master';
-import { studyFile } from '$lib/core/master/study';
 import { MeshError } from '$lib/core/mesh';
 import { RefusedError } from './errors';
+import { studyInThread } from './meshThread';
 import { readMesh } from './repositories/meshes';
 
 /** The choice that a form sends as JSON. @throws RefusedError with the first thing that is wrong */
@@ -21,7 +21,7 @@ export function choiceFrom(data: FormData): ShapeChoice {
 export async function studied(choice: ShapeChoice) {
 	const { bytes } = await readMesh(choice.sha256);
 	try {
-		return studyFile(bytes, choice, new Date().toISOString().slice(0, 10));
+		return await studyInThread(bytes, choice, new Date().toISOString().slice(0, 10));
 	} catch (error) {
 		if (error instanceof MeshError) throw new RefusedError(error.message);
 		throw error;

@@ -22,5 +22,5 @@ export { bestPositions, byRank, directions, type Candidate } from './position';
 export { sections, type Sections } from './section';
 export { pick } from './pick';
 export { flatFace } from './faces';
-export { meshAnswer, meshQuery, type MeshAnswer } from './answer';
+export { meshAnswer, meshQuery, type MeshAnswer, type MeshQuery } from './answer';
 export { assemble, loadMesh, sizeInWords, type LoadOptions, type MeshReport } from './report';

@@ -22,6 +22,15 @@ export const LENGTH_MM = {
 	ft: 12 * MM_PER_INCH
 } as const;
 
+/** Area units and their size in square millimetres. */
+export const AREA_MM2 = {
+	mm2: 1,
+	cm2: 100,
+	m2: 1e6,
+	in2: MM_PER_INCH ** 2,
+	ft2: (12 * MM_PER_INCH) ** 2
+} as const;
+
 /** Mass units and their size in grams. `oz` is the avoirdupois (weight) ounce. */
 export const MASS_G = {
 	g: 1,

@@ -1,4 +1,12 @@
-import { fahrenheitFromCelsius, LENGTH_MM, MASS_G, PRESSURE_KPA, VOLUME_ML, FLOW_L_PER_MIN } from './factors';
+import {
+	AREA_MM2,
+	fahrenheitFromCelsius,
+	LENGTH_MM,
+	MASS_G,
+	PRESSURE_KPA,
+	VOLUME_ML,
+	FLOW_L_PER_MIN
+} from './factors';
 import type { QuantityKind, UnitSystem } from './quantity';
 
 const THIN = '\u202f';
@@ -48,6 +56,10 @@ function formatUs(value: number, kind: QuantityKind): string | undefined {
 	switch (kind) {
 		case 'length':
 			return formatInches(value);
+		case 'area':
+			return value >= AREA_MM2.ft2
+				? `${digits(value / AREA_MM2.ft2)} ft²`
+				: `${digits(value / AREA_MM2.in2)} in²`;
 		case 'mass': {
 			const ounces = value / MASS_G.oz;
 			return ounces >= 16 ? `${digits(value / MASS_G.lb)} lb` : `${digits(ounces)} oz`;
@@ -73,6 +85,8 @@ function formatMetric(value: number, kind: QuantityKind): string {
 	switch (kind) {
 		case 'length':
 			return `${digits(value)} mm`;
+		case 'area':
+			return Math.abs(value) >= 1e6 ? `${digits(value / 1e6)} m²` : `${digits(value / 100)} cm²`;
 		case 'mass':
 			return Math.abs(value) >= 10000 ? `${digits(value / 1000)} kg` : `${digits(value)} g`;
 		case 'volume':
@@ -98,7 +112,7 @@ function formatMetric(value: number, kind: QuantityKind): string {
 
 /**
  * A canonical value as text in the unit system asked for, with its unit.
- * @param value canonical (mm, g, ml, °C, s, kPa, g/ml, mPa·s, l/min, %); not finite gives an en dash.
+ * @param value canonical (mm, mm², g, ml, °C, s, kPa, g/ml, mPa·s, l/min, %); not finite gives an en dash.
  */
 export function formatQuantity(
 	value: number | undefined | null,

@@ -21,6 +21,7 @@ export function plainText(text: string): string {
 		.replace(/[′’‘]/g, "'")
 		.replace(/[−–]/g, '-')
 		.replace(/³/g, '3')
+		.replace(/²/g, '2')
 		.replace(/\s+/g, ' ')
 		.trim();
 }

@@ -9,7 +9,8 @@ export type QuantityReading =
 /** Text longer than this is not a quantity; it is refused before any pattern runs over it. */
 export const MAX_QUANTITY_TEXT = 60;
 
-const PART = /([-+]?[\d.,]+(?:[ -]\d+ ?\/ ?\d+| ?\/ ?\d+)?) ?([^\d\s.,+-][^\d\s]*3?(?:\/[a-z]+3?)?)?/giy;
+const PART =
+	/([-+]?[\d.,]+(?:[ -]\d+ ?\/ ?\d+| ?\/ ?\d+)?) ?([^\d\s.,+-][^\d\s]*(?:3|(?<=[cm]m|[\d ]m|[\d ]in|ft)2)?(?:\/[a-z]+3?)?)?/giy;
 
 function refuse(message: string): QuantityReading {
 	return { ok: false, message };

@@ -1,4 +1,5 @@
 import {
+	AREA_MM2,
 	DENSITY_G_PER_ML,
 	FLOW_L_PER_MIN,
 	LENGTH_MM,
@@ -12,6 +13,7 @@ import {
 /** What a quantity field can ask for. Each is kept in one canonical unit. */
 export type QuantityKind =
 	| 'length'
+	| 'area'
 	| 'mass'
 	| 'volume'
 	| 'temperature'
@@ -46,6 +48,13 @@ export const KINDS: Readonly<Record<QuantityKind, KindInfo>> = {
 		factors: LENGTH_MM,
 		noun: 'a length',
 		example: '60 mm or 2 3/8 in'
+	},
+	area: {
+		canonical: 'mm²',
+		bare: { metric: 'cm2', us: 'in2' },
+		factors: AREA_MM2,
+		noun: 'an area',
+		example: '420 cm2 or 65 in2'
 	},
 	mass: {
 		canonical: 'g',
@@ -140,6 +149,15 @@ export const SPELLINGS: Readonly<Record<string, string>> = {
 	foot: 'ft',
 	feet: 'ft',
 	"'": 'ft',
+	mm2: 'mm2',
+	cm2: 'cm2',
+	sqcm: 'cm2',
+	m2: 'm2',
+	sqm: 'm2',
+	in2: 'in2',
+	sqin: 'in2',
+	ft2: 'ft2',
+	sqft: 'ft2',
 	g: 'g',
 	gr: 'g',
 	gram: 'g',

@@ -7,6 +7,7 @@ import {
 	formatQuantity,
 	formatTime,
 	KINDS,
+	AREA_MM2,
 	LENGTH_MM,
 	MASS_G,
 	parseQuantity,
@@ -20,6 +21,8 @@ describe('factors (NIST SP 811, 2008, appendix B)', () => {
 	const exact: [string, number, number][] = [
 		['inch in mm', LENGTH_MM.in, 25.4],
 		['foot in mm', LENGTH_MM.ft, 304.8],
+		['square inch in mm²', AREA_MM2.in2, 645.16],
+		['square foot in mm²', AREA_MM2.ft2, 92_903.04],
 		['pound in g', MASS_G.lb, 453.59237],
 		['ounce in g', MASS_G.oz, 28.349523125],
 		['US gallon in ml', VOLUME_ML.gal, 3785.411784],
@@ -54,6 +57,11 @@ describe('factors (NIST SP 811, 2008, appendix B)', () => {
 });
 
 describe('reading what people type', () => {
+	it.each(['10 in2', '10 in²', '64.516 cm²', '10 sq.in', '6451.6 mm2'])('an area: %s', (text) => {
+		const reading = parseQuantity(text, 'area', 'metric');
+		expect(reading.ok && reading.value).toBeCloseTo(6451.6, 6);
+	});
+
 	const cases: [string, QuantityKind, number][] = [
 		['2 3/8 in', 'length', 60.325],
 		['2-3/8"', 'length', 60.325],
@@ -154,6 +162,8 @@ describe('showing values', () => {
 	it.each([
 		[60.325, 'length', 'us', '2 3/8 in'],
 		[60.325, 'length', 'metric', '60.3 mm'],
+		[6451.6, 'area', 'us', '10 in²'],
+		[42_000, 'area', 'metric', '420 cm²'],
 		[453.59237, 'mass', 'us', '1 lb'],
 		[85.0485, 'mass', 'us', '3 oz'],
 		[12_500, 'mass', 'metric', '12.5 kg'],

@@ -187,7 +187,10 @@
 								<span class="block text-[1.3rem] font-bold"
 									>{c.vents === 0 ? 'no pocket' : `${c.vents} vent${c.vents === 1 ? '' : 's'}`}</span>
 								<span class="soft block text-[0.95rem]"
-									>{digits(c.trappedMl, 2)} ml of air, undercut {digits(100 * c.undercutShare, 0)} %, {digits(c.undercutDepthMm, 0)} mm deep</span>
+									>{units.show(c.trappedMl, 'volume')} of air, undercut {digits(100 * c.undercutShare, 0)} %, {units.show(
+										c.undercutDepthMm,
+										'length'
+									)} deep</span>
 							</button>
 						{/each}
 					</div>
@@ -362,7 +365,7 @@
 				{/if}
 				{#each studio.ceilings.slice(0, 3) as c, i (i)}
 					<p class="mt-2 text-(--hot)">
-						A nearly level ceiling of {digits(c.areaMm2 / 100, 1)} cm² gathers bubbles: tilt it {digits(c.tiltDeg, 0)}° more.
+						A nearly level ceiling of {units.show(c.areaMm2, 'area')} gathers bubbles: tilt it {digits(c.tiltDeg, 0)}° more.
 					</p>
 				{/each}
 				{#if studio.ceilings.length > 3}<p class="soft">and {studio.ceilings.length - 3} smaller ceilings.</p>{/if}
@@ -372,12 +375,17 @@
 				<dl class="mt-1 grid grid-cols-2 gap-3">
 					<div>
 						<dt class="soft text-[0.9rem]">Skin to rotocast</dt>
-						<dd class="text-[1.2rem] font-bold">{digits((studio.skinMm2 ?? report.areaMm2) / 100, 0)} cm²</dd>
+						<dd class="text-[1.2rem] font-bold">{units.show(studio.skinMm2 ?? report.areaMm2, 'area')}</dd>
 					</div>
 					<div>
 						<dt class="soft text-[0.9rem]">Left open</dt>
 						<dd class="text-[1.2rem] font-bold">
-							{studio.openFaces.length === 0 ? 'nothing' : `${digits(studio.openFaces.reduce((s, f) => s + f.areaMm2, 0) / 100, 0)} cm²`}
+							{studio.openFaces.length === 0
+								? 'nothing'
+								: units.show(
+										studio.openFaces.reduce((s, f) => s + f.areaMm2, 0),
+										'area'
+									)}
 						</dd>
 					</div>
 					{#if studio.sections}

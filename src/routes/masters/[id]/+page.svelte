@@ -47,7 +47,7 @@
 				</div>
 				<div>
 					<dt class="soft text-[0.9rem]">Skin</dt>
-					<dd class="text-[1.3rem] font-bold">{digits(shape.findings.skinAreaMm2 / 100, 0)} cm²</dd>
+					<dd class="text-[1.3rem] font-bold">{units.show(shape.findings.skinAreaMm2, 'area')}</dd>
 				</div>
 			</dl>
 		{/if}

@@ -1,7 +1,8 @@
 import { json } from '@sveltejs/kit';
 import { fieldErrors } from '$lib/core/fieldErrors';
-import { MESH_LIMITS, meshAnswer, MeshError, meshQuery } from '$lib/core/mesh';
+import { MESH_LIMITS, MeshError, meshQuery } from '$lib/core/mesh';
 import { drain, readBytes } from '$lib/server/body';
+import { answerInThread } from '$lib/server/meshThread';
 import type { RequestHandler } from './$types';
 
 const errors = (list: { path: string; message: string }[], status: number) =>
@@ -18,7 +19,7 @@ export const POST: RequestHandler = async ({ request, url }) => {
 	if (!bytes)
 		return errors([{ path: '', message: `At most ${MESH_LIMITS.bytes / 1024 ** 2} MB are read here.` }], 413);
 	try {
-		return json(meshAnswer(bytes, query.data));
+		return json(await answerInThread(bytes, query.data));
 	} catch (error) {
 		if (error instanceof MeshError) return errors([{ path: 'file', message: error.message }], 422);
 		throw error;
