@@ -15,7 +15,7 @@
 		awake = true;
 	});
 	/** At the pour the bench has the whole screen; its own clock is on it. */
-	const bare = $derived(/^\/pour\/[^/]+$/.test(page.url.pathname));
+	const bare = $derived(/^\/(pour\/[^/]+|moulds\/[^/]+\/make)$/.test(page.url.pathname));
 </script>
 
 <svelte:head>

@@ -116,7 +116,11 @@
 						<li class="px-5 py-2.5">
 							<a class="plain" href="/moulds/{mould.id}"><strong>M{mould.number}</strong> {mould.label}</a>
 							<span class="soft block text-[0.93rem]">
-								{#if !mould.readyAt}planned, {units.show(mould.plan.rubber.massG, 'mass')} of rubber to pour
+								{#if mould.state === 'being made'}<a class="plain" href="/moulds/{mould.id}/make">being made: go on</a>
+								{:else if !mould.readyAt && mould.plan.rubber.massG === 0}planned
+								{:else if !mould.readyAt}planned, {units.show(mould.plan.rubber.massG, 'mass')} to {mould.inputs.kind === 'press'
+										? 'press'
+										: 'pour'}
 								{:else if mould.readyAt.getTime() > now.ms}rubber cures until {wallTime(mould.readyAt.getTime(), now.ms)}
 								{:else}cured: open it and take it into use{/if}
 							</span>

@@ -1,10 +1,14 @@
 import { openDB, type IDBPDatabase } from 'idb';
-import type { PourEvent } from '$lib/core/pour';
+
+interface Kept {
+	id: string;
+}
 
 /** Events that happened on this device and that the server has not yet confirmed. */
 export interface EventStore {
-	add(pourId: string, event: PourEvent): Promise<void>;
-	pending(pourId: string): Promise<PourEvent[]>;
+	/** `pourId` is that of the pour, or of the mould that is being made. */
+	add(pourId: string, event: Kept): Promise<void>;
+	pending<E extends Kept>(pourId: string): Promise<E[]>;
 	confirmed(ids: readonly string[]): Promise<void>;
 }
 
@@ -24,10 +28,8 @@ export function browserEventStore(): EventStore {
 			const tx = (await database()).transaction(STORE, 'readwrite', { durability: 'strict' });
 			await Promise.all([tx.store.put({ pourId, event }), tx.done]);
 		},
-		async pending(pourId) {
-			const rows = (await (await database()).getAllFromIndex(STORE, 'pour', pourId)) as {
-				event: PourEvent;
-			}[];
+		async pending<E extends Kept>(pourId: string) {
+			const rows = (await (await database()).getAllFromIndex(STORE, 'pour', pourId)) as { event: E }[];
 			return rows.map((row) => row.event);
 		},
 		async confirmed(ids) {

@@ -1,34 +1,15 @@
 import { benchSteps, reducePour, type PourEvent, type PourPlan } from '$lib/core/pour';
 import type { UnitSystem } from '$lib/core/units';
-import { browserEventStore, type EventStore } from './eventStore';
-import { CLOCKS_CHANGED } from './clockText';
-import { newId } from './newId';
+import { EventRun, type HappeningOf } from './eventRun.svelte';
 
-type Omitted<T> = T extends unknown ? Omit<T, 'id' | 'atMs'> : never;
-/** What happened, without the id and the moment that recording gives it. */
-export type Happening = Omitted<PourEvent>;
+export type Happening = HappeningOf<PourEvent>;
 
-const SYNC_EVERY_MS = 2000;
-
-/**
- * A pour as this device knows it: the server's events and its own, in one list. Recording works without
- * a network; what was not confirmed is kept in the browser and sent again until it is.
- */
-export class PourRun {
-	readonly pourId: string;
+/** A pour as this device knows it. */
+export class PourRun extends EventRun<PourEvent> {
 	readonly plan: PourPlan;
 	readonly #system: () => UnitSystem;
-	#events = $state.raw<readonly PourEvent[]>([]);
-	#lastSeq: number;
-	/** Events that the server has not confirmed. */
-	unsent = $state(0);
-	/** A refusal by the server, which sending again would not mend. */
-	refused = $state('');
-	#store: EventStore | undefined;
-	#syncing = false;
-
 	readonly steps = $derived.by(() => benchSteps(this.plan, this.#system()));
-	readonly state = $derived.by(() => reducePour(this.steps, this.#events));
+	readonly state = $derived.by(() => reducePour(this.steps, this.events));
 	readonly current = $derived.by(() => this.steps[this.state.current]);
 
 	constructor(
@@ -37,101 +18,8 @@ export class PourRun {
 		known: { events: readonly PourEvent[]; lastSeq: number },
 		system: () => UnitSystem
 	) {
-		this.pourId = pourId;
+		super(pourId, `/api/pours/${pourId}/events`, known);
 		this.plan = plan;
-		this.#events = known.events;
-		this.#lastSeq = known.lastSeq;
 		this.#system = system;
-	}
-
-	/** Begins to keep and exchange events; returns what stops it. Browser only. */
-	start(store: EventStore = browserEventStore()): () => void {
-		this.#store = store;
-		const wake = () => void this.sync();
-		void store
-			.pending(this.pourId)
-			.then((events) => {
-				this.#merge(events);
-				this.unsent = events.length;
-			})
-			.catch(() => undefined)
-			.finally(wake);
-		const timer = setInterval(wake, SYNC_EVERY_MS);
-		window.addEventListener('online', wake);
-		return () => {
-			clearInterval(timer);
-			window.removeEventListener('online', wake);
-		};
-	}
-
-	/** Notes that something happened now, here. On screen at once; kept, then sent. */
-	record(...happenings: Happening[]): void {
-		const atMs = Date.now();
-		// one press may note several things: a millisecond apart they keep their order everywhere
-		const events = happenings.map((h, i) => ({ ...h, id: newId(), atMs: atMs + i }) as PourEvent);
-		this.#merge(events);
-		this.unsent += events.length;
-		void this.#keepAndSend(events);
-	}
-
-	async #keepAndSend(events: readonly PourEvent[]): Promise<void> {
-		for (const event of events) {
-			try {
-				await this.#store?.add(this.pourId, event);
-			} catch {
-				// private windows may refuse a database: the event is still in memory and is sent below
-			}
-			this.#unkept.set(event.id, event);
-		}
-		await this.sync();
-	}
-	// eslint-disable-next-line svelte/prefer-svelte-reactivity -- only counted through `unsent`, never drawn
-	readonly #unkept = new Map<string, PourEvent>();
-
-	#merge(events: readonly PourEvent[]): void {
-		const fresh = events.filter((e) => !this.#events.some((known) => known.id === e.id));
-		if (fresh.length > 0) this.#events = [...this.#events, ...fresh];
-	}
-
-	/** Sends what is not confirmed and fetches what other devices noted. Quiet when there is no network. */
-	async sync(): Promise<void> {
-		if (this.#syncing) return;
-		this.#syncing = true;
-		try {
-			await this.#send();
-			const response = await fetch(`/api/pours/${this.pourId}/events?after=${this.#lastSeq}`);
-			if (!response.ok) return;
-			const { events, lastSeq } = (await response.json()) as { events: PourEvent[]; lastSeq: number };
-			this.#merge(events);
-			this.#lastSeq = lastSeq;
-		} catch {
-			// no network: the next round tries again
-		} finally {
-			this.#syncing = false;
-		}
-	}
-
-	async #send(): Promise<void> {
-		const kept = (await this.#store?.pending(this.pourId).catch(() => [])) ?? [];
-		// eslint-disable-next-line svelte/prefer-svelte-reactivity -- lives for one request
-		const waiting = new Map([...this.#unkept, ...kept.map((e) => [e.id, e] as const)]);
-		this.unsent = waiting.size;
-		if (waiting.size === 0) return;
-		const response = await fetch(`/api/pours/${this.pourId}/events`, {
-			method: 'POST',
-			headers: { 'content-type': 'application/json' },
-			body: JSON.stringify({ events: [...waiting.values()] })
-		});
-		if (response.ok) {
-			const ids = [...waiting.keys()];
-			for (const id of ids) this.#unkept.delete(id);
-			await this.#store?.confirmed(ids).catch(() => undefined);
-			this.unsent = this.#unkept.size;
-			this.refused = '';
-			window.dispatchEvent(new Event(CLOCKS_CHANGED));
-		} else if (response.status === 422 || response.status === 404) {
-			const { errors } = (await response.json()) as { errors: { message: string }[] };
-			this.refused = errors[0]?.message ?? 'The server refused what was noted.';
-		}
 	}
 }

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
+	import { KIND_WORDS } from '$lib/core/mould';
 	import { wallTime } from '$lib/ui/clockText';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import Tag from '$lib/ui/Tag.svelte';
@@ -7,12 +8,16 @@
 
 	let { data } = $props();
 	const units = useUnits();
-	const order = { active: 0, new: 1, retired: 2 };
+	const order = { active: 0, 'being made': 1, new: 2, resting: 3, worn: 4, retired: 5 };
 	const moulds = $derived([...data.moulds].sort((a, b) => order[a.state] - order[b.state] || b.number - a.number));
 </script>
 
 <PageHead title="Moulds" about="Every mould with its rubber and how often it was pulled.">
-	{#snippet actions()}<Button href="/moulds/new" size="lg">Plan a mould</Button>{/snippet}
+	{#snippet actions()}
+		{#if moulds.length > 0}<Button href="/moulds/labels.pdf" target="_blank" size="lg" color="alternative">Labels</Button>{/if}
+		<Button href="/moulds/choose" size="lg" color="alternative">Which way?</Button>
+		<Button href="/moulds/new" size="lg">Plan a mould</Button>
+	{/snippet}
 </PageHead>
 
 {#if moulds.length === 0}
@@ -37,7 +42,10 @@
 							{:else if mould.state === 'new'}<span class="soft ml-1 text-[0.9rem]">not poured</span>{/if}
 						</td>
 						<td class="num text-[1.2rem] font-bold">{mould.pulls}</td>
-						<td class="soft">{mould.rubberName}, {units.show(mould.plan.rubber.massG, 'mass')}</td>
+						<td class="soft"
+							>{mould.rubberName
+								? `${mould.rubberName}, ${units.show(mould.plan.rubber.massG, 'mass')}`
+								: KIND_WORDS[mould.inputs.kind]}</td>
 						<td class="soft">{mould.place}</td>
 					</tr>
 				{/each}

@@ -107,7 +107,46 @@
 			error={$errors.freeAirLPerMin}
 			hint="free air, not displacement" />
 	</div>
-	<div class="mt-3"><Caution topics={['pressure']} /></div>
+	<h2 class="mt-5 mb-2">Scale, cups and vacuum</h2>
+	<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
+		<QuantityField
+			label="Scale weighs at most"
+			kind="mass"
+			name="scaleCapacityG"
+			bind:value={$form.scaleCapacityG}
+			error={$errors.scaleCapacityG} />
+		<QuantityField label="Largest mixing cup" kind="volume" name="mixingCupMl" bind:value={$form.mixingCupMl} error={$errors.mixingCupMl} />
+		<TextField label="Money" name="currency" bind:value={$form.currency} error={$errors.currency} />
+		<QuantityField
+			label="Vessel for degassing"
+			kind="volume"
+			name="vacuumVesselMl"
+			bind:value={$form.vacuumVesselMl}
+			error={$errors.vacuumVesselMl} />
+		<QuantityField
+			label="Vacuum chamber"
+			kind="volume"
+			name="vacuumChamberL"
+			bind:value={
+				() => ($form.vacuumChamberL === undefined ? undefined : $form.vacuumChamberL * 1000),
+				(v) => ($form.vacuumChamberL = (v === undefined ? undefined : v / 1000) as number)
+			}
+			error={$errors.vacuumChamberL} />
+		<QuantityField
+			label="Its pump moves"
+			kind="flow"
+			name="vacuumPumpLPerMin"
+			bind:value={$form.vacuumPumpLPerMin}
+			error={$errors.vacuumPumpLPerMin} />
+		<QuantityField
+			label="It reaches, absolute"
+			kind="pressure"
+			name="vacuumKpa"
+			bind:value={$form.vacuumKpa}
+			error={$errors.vacuumKpa}
+			hint="what is left, not what is gone" />
+	</div>
+	<div class="mt-3"><Caution topics={['pressure', 'vacuum']} /></div>
 	<div class="mt-4 flex items-center gap-4">
 		<Button type="submit" size="lg" disabled={$submitting}>{$submitting ? 'Saving' : 'Save the workshop'}</Button>
 		<span role="status" class="font-semibold text-(--work)">{$message ?? ''}</span>

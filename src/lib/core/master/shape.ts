@@ -65,7 +65,14 @@ export const shapeFindings = z.object({
 	/** Skin for a rotocast: the area with its openings left out. */
 	skinAreaMm2: z.number(),
 	thickestMm: z.number(),
-	thinnestMm: z.number()
+	thinnestMm: z.number(),
+	/** Height of the pour face along up, in the file's own place, mm. */
+	topMm: z.number().optional(),
+	/** Reach along length and width in slices of equal height, from the pour face down, mm. */
+	profile: z
+		.array(z.tuple([z.number(), z.number(), z.number(), z.number()]))
+		.max(200)
+		.optional()
 });
 export type ShapeFindings = z.output<typeof shapeFindings>;
 

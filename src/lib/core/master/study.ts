@@ -19,6 +19,7 @@ import {
 	type Undercuts,
 	type Vec3
 } from '../mesh';
+import { profile } from '../mesh/profile';
 import type { ShapeChoice, ShapeFindings, ShapeRecord, TrapRecord } from './shape';
 import type { VolumeReading } from './reading';
 
@@ -125,7 +126,9 @@ function findingsOf(
 		undercutDepthMm: found.undercuts.depthMm,
 		skinAreaMm2: skinAreaMm2(mesh, choice.openFaces),
 		thickestMm: s.thickestMm,
-		thinnestMm: s.thinnestMm
+		thinnestMm: s.thinnestMm,
+		topMm: found.traps.topMm,
+		profile: profile(mesh, choice.up)
 	};
 }
 

@@ -26,6 +26,22 @@ export const cavityInput = z.discriminatedUnion('shape', [
 		shape: z.literal('tube'),
 		diameterMm: sizeMm('diameter'),
 		heightMm: sizeMm('height')
+	}),
+	/** Rings of bricks, each with its own inside. */
+	z.strictObject({
+		shape: z.literal('courses'),
+		heightMm: sizeMm('height'),
+		courses: z
+			.array(
+				z.strictObject({
+					lengthMm: sizeMm('length'),
+					widthMm: sizeMm('width'),
+					heightMm: sizeMm('height'),
+					units: z.number().int().min(0)
+				})
+			)
+			.min(1, 'Bricks are laid in at least one course.')
+			.max(600, 'Over 600 courses: check the height of a brick.')
 	})
 ]);
 export type Cavity = z.infer<typeof cavityInput>;
@@ -44,6 +60,12 @@ export const rubberInput = z.strictObject({
 	refTempC: tempC('the temperature of the sheet').default(23),
 	cureKind: z.enum(['addition', 'condensation']).default('addition')
 });
+
+/** Inside of a box, a tube or rings of bricks, ml. */
+export function cavityVolumeMl(cavity: Cavity): number {
+	if (cavity.shape !== 'courses') return solidVolumeMl(cavity);
+	return cavity.courses.reduce((sum, c) => sum + (c.lengthMm * c.widthMm * c.heightMm) / 1000, 0);
+}
 
 /** A block of rubber round a master. */
 export const mouldBlockInput = z.strictObject({
@@ -90,7 +112,7 @@ export interface MouldBlockResult {
 export function mouldBlock(raw: MouldBlockInput): MouldBlockResult {
 	const input = mouldBlockInput.parse(raw);
 	const { rubber } = input;
-	const grossVolumeMl = solidVolumeMl(input.cavity);
+	const grossVolumeMl = cavityVolumeMl(input.cavity);
 	if (input.masterVolumeMl >= grossVolumeMl) {
 		throw new InputError(
 			['masterVolumeMl'],
@@ -156,13 +178,15 @@ export function mouldBlock(raw: MouldBlockInput): MouldBlockResult {
 	};
 }
 
-function roomFactor(kind: 'addition' | 'condensation', refC: number, roomC: number): number {
+/** How much faster a rubber cures in this room than on its sheet. */
+export function roomFactor(kind: 'addition' | 'condensation', refC: number, roomC: number): number {
 	if (kind === 'condensation') return 1;
 	const ea = CURE_DEFAULTS.urethane.activationKjPerMol * 1000;
 	return arrhenius(ea, roomC) / arrhenius(ea, refC);
 }
 
 function cavitySum(cavity: Cavity): string {
+	if (cavity.shape === 'courses') return `${cavity.courses.length} courses of bricks, each by its own inside`;
 	return cavity.shape === 'box'
 		? `${digits(cavity.lengthMm)} × ${digits(cavity.widthMm)} × ${digits(cavity.heightMm)} mm`
 		: `π ÷ 4 × ${digits(cavity.diameterMm)}² × ${digits(cavity.heightMm)} mm`;

@@ -23,18 +23,20 @@ describe.each(DEMO_PIECES.map((p) => [p.master.name, p.master] as const))('%s', 
 		'as %s: rubber and master fill the box',
 		(kind) => {
 			for (const shape of ['box', 'tube'] as const) {
-				const plan = planMould(inputs({ kind, shape }), master, rubber);
+				const plan = planMould(inputs({ kind, shape }), master, { rubber });
 				expect(plan.netVolumeMl + masterVolumeMl(master)).toBeCloseTo(plan.grossVolumeMl, 6);
 				expect(plan.a.massG + plan.b.massG).toBeCloseTo(plan.rubber.massG, 6);
 				expect(plan.rubber.massG).toBeCloseTo(plan.netVolumeMl * rubber.densityGPerMl, 6);
-				expect(plan.otherShapeNetMl).toBeGreaterThan(0);
+				expect(plan.others!.map((o) => o.netMl)).toEqual(
+					[...plan.others!.map((o) => o.netMl)].sort((a, b) => a - b)
+				);
 			}
 		}
 	);
 
 	it('two halves take more rubber and twice the time of one piece, for the second cover', () => {
-		const one = planMould(inputs(), master, rubber);
-		const two = planMould(inputs({ kind: 'two-part' }), master, rubber);
+		const one = planMould(inputs(), master, { rubber });
+		const two = planMould(inputs({ kind: 'two-part' }), master, { rubber });
 		expect(two.rubber.massG).toBeGreaterThan(one.rubber.massG);
 		expect(two.readyInS).toBeCloseTo(2 * one.readyInS, 6);
 		expect(two.partingMm).toBeCloseTo(master.heightMm / 2, 9);
@@ -44,7 +46,7 @@ describe.each(DEMO_PIECES.map((p) => [p.master.name, p.master] as const))('%s', 
 
 	it('a line that is higher up makes the first half smaller', () => {
 		const at = (share: number) =>
-			planMould(inputs({ kind: 'two-part', partingMm: master.heightMm * share }), master, rubber).first!
+			planMould(inputs({ kind: 'two-part', partingMm: master.heightMm * share }), master, { rubber }).first!
 				.massG;
 		expect(at(0.8)).toBeLessThan(at(0.5));
 		expect(at(0.5)).toBeLessThan(at(0.2));

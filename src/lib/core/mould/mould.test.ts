@@ -119,8 +119,10 @@ describe('planning round a master', () => {
 	});
 });
 
-it('a mould goes new, active, retired, and may come back', () => {
+it('a mould is made, new, used, rests or is worn, retires, and may come back', () => {
+	expect(nextMouldStates('being made')).toEqual(['new', 'retired']);
 	expect(nextMouldStates('new')).toEqual(['active', 'retired']);
-	expect(nextMouldStates('active')).toEqual(['retired']);
+	expect(nextMouldStates('active')).toEqual(['resting', 'worn', 'retired']);
+	expect(nextMouldStates('resting')).toContain('active');
 	expect(nextMouldStates('retired')).toEqual(['active']);
 });

@@ -1,10 +1,13 @@
 /** Where a mould stands in its life. */
-export const MOULD_STATES = ['new', 'active', 'retired'] as const;
+export const MOULD_STATES = ['being made', 'new', 'active', 'resting', 'worn', 'retired'] as const;
 export type MouldState = (typeof MOULD_STATES)[number];
 
 const NEXT: Readonly<Record<MouldState, readonly MouldState[]>> = {
+	'being made': ['new', 'retired'],
 	new: ['active', 'retired'],
-	active: ['retired'],
+	active: ['resting', 'worn', 'retired'],
+	resting: ['active', 'worn', 'retired'],
+	worn: ['active', 'resting', 'retired'],
 	retired: ['active']
 };
 

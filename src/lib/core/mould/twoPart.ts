@@ -29,7 +29,9 @@ export const twoPartInput = blockPlanInput.extend({
 	/** Parting line above the master's lowest point, mm. */
 	partingMm: z.number({ error: 'Type where the halves part, such as 25 mm.' }),
 	/** Share of the master that lies below the parting line; by its height unless known. */
-	masterBelowShare: z.number().min(0, 'A share is 0–1.').max(1, 'A share is 0–1.').optional()
+	masterBelowShare: z.number().min(0, 'A share is 0–1.').max(1, 'A share is 0–1.').optional(),
+	/** Inside of a box whose sides come in steps, such as bricks; from the clearance when absent. */
+	inside: z.strictObject({ lengthMm: z.number().positive(), widthMm: z.number().positive() }).optional()
 });
 export type TwoPartInput = z.input<typeof twoPartInput>;
 
@@ -48,8 +50,10 @@ export function planTwoPart(raw: TwoPartInput): TwoPartPlan {
 			`The parting line runs round the master: between 0 and ${digits(master.heightMm)} mm above its lowest point.`
 		);
 	}
-	const flat = cavityFor(master, input.shape, input.clearanceMm, 0);
-	const withHeight = (heightMm: number): Cavity => ({ ...flat, heightMm });
+	const flat: Cavity = input.inside
+		? { shape: 'box', ...input.inside, heightMm: 1 }
+		: cavityFor(master, input.shape, input.clearanceMm, 0);
+	const withHeight = (heightMm: number) => ({ ...flat, heightMm }) as Cavity;
 	const below = input.masterVolumeMl * (input.masterBelowShare ?? partingMm / master.heightMm);
 	const common = { rubber: input.rubber, roomTempC: input.roomTempC, lossPercent: input.lossPercent };
 	const lower = mouldBlock({ cavity: withHeight(coverMm + partingMm), masterVolumeMl: below, ...common });

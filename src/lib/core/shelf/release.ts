@@ -69,6 +69,12 @@ export const thermoplasticRecord = z.object({
 		.number({ error: 'Type how long it cools, such as 1 h.' })
 		.min(60, 'Under a minute: check the unit.')
 		.max(200_000, 'Over two days: check the unit.'),
+	/** Price of a kilogram, in the workshop's currency; empty: not known. */
+	pricePerKg: z
+		.number({ error: 'Type the price of a kilogram, such as 24, or leave it empty.' })
+		.min(0, 'A price is not below nothing.')
+		.max(100_000, 'Over 100 000 a kilogram: check it.')
+		.optional(),
 	note
 });
 export type ThermoplasticRecord = z.output<typeof thermoplasticRecord>;

@@ -51,6 +51,12 @@ export const rubberRecord = z.object({
 		.min(0, 'Shore A is 0–100.')
 		.max(100, 'Shore A is 0–100.')
 		.optional(),
+	/** Price of a kilogram, in the workshop's currency; empty: not known. */
+	pricePerKg: z
+		.number({ error: 'Type the price of a kilogram, such as 24, or leave it empty.' })
+		.min(0, 'A price is not below nothing.')
+		.max(100_000, 'Over 100 000 a kilogram: check it.')
+		.optional(),
 	note
 });
 export type RubberRecord = z.output<typeof rubberRecord>;

@@ -1,6 +1,12 @@
 import { z } from 'zod';
 import { tempC } from '../cure/cup';
 
+const gear = (what: string, example: string) =>
+	z
+		.number({ error: `Type ${what}, ${example}.` })
+		.positive('It must take something.')
+		.max(1e6, 'Check the unit.');
+
 /** What holds for the whole workshop. */
 export const workshopSettings = z
 	.object({
@@ -38,7 +44,31 @@ export const workshopSettings = z
 		freeAirLPerMin: z
 			.number({ error: 'Type what the compressor delivers, such as 100 l/min or 3.5 cfm.' })
 			.positive('The compressor must deliver something.')
+			.max(10_000, 'Over 10 m³ a minute: check the unit.'),
+		scaleCapacityG: gear('what the scale weighs at most', 'such as 3 kg').default(3000),
+		mixingCupMl: gear('the largest mixing cup', 'such as 1 l').default(1000),
+		vacuumVesselMl: gear('the vessel for degassing', 'such as 3 l').default(3000),
+		vacuumChamberL: z
+			.number({ error: 'Type the volume of the vacuum chamber, such as 12 l.' })
+			.positive('The chamber must hold something.')
+			.max(1000, 'Over a cubic metre: check the unit.')
+			.default(12),
+		vacuumPumpLPerMin: z
+			.number({ error: 'Type what the pump moves, such as 70 l/min or 2.5 cfm.' })
+			.positive('The pump must move something.')
 			.max(10_000, 'Over 10 m³ a minute: check the unit.')
+			.default(70),
+		vacuumKpa: z
+			.number({ error: 'Type the absolute pressure that the pump reaches, such as 3 kPa.' })
+			.min(0.6, 'Under 0.6 kPa is rarely reached: read the gauge.')
+			.max(90, 'That is hardly a vacuum: give the absolute pressure.')
+			.default(3),
+		currency: z
+			.string()
+			.trim()
+			.min(1, 'Type a sign or three letters.')
+			.max(4, 'At most four letters.')
+			.default('€')
 	})
 	.superRefine((s, ctx) => {
 		if (s.potTargetGaugeKpa > s.potRatedGaugeKpa) {
@@ -61,7 +91,14 @@ export const WORKSHOP_DEFAULTS: WorkshopSettings = {
 	potVolumeL: 9.5,
 	potRatedGaugeKpa: 400,
 	potTargetGaugeKpa: 275,
-	freeAirLPerMin: 100
+	freeAirLPerMin: 100,
+	scaleCapacityG: 3000,
+	mixingCupMl: 1000,
+	vacuumVesselMl: 3000,
+	vacuumChamberL: 12,
+	vacuumPumpLPerMin: 70,
+	vacuumKpa: 3,
+	currency: '€'
 };
 
 export type WorkshopSettings = z.output<typeof workshopSettings>;

@@ -6,12 +6,14 @@ import * as loop from './migrations/0001-loop';
 import * as containers from './migrations/0002-containers';
 import * as experiences from './migrations/0003-experiences';
 import * as meshes from './migrations/0004-meshes';
+import * as moulds from './migrations/0005-moulds';
 
 const MIGRATIONS = [
 	{ name: '0001-loop', up: () => loop.up() },
 	{ name: '0002-containers', up: () => containers.up() },
 	{ name: '0003-experiences', up: () => experiences.up() },
-	{ name: '0004-meshes', up: () => meshes.up() }
+	{ name: '0004-meshes', up: () => meshes.up() },
+	{ name: '0005-moulds', up: () => moulds.up() }
 ];
 
 const LOCK = 'anthypos-migrate';

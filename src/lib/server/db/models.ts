@@ -1,5 +1,6 @@
 import { DataTypes, type Model, type ModelAttributes, type ModelStatic } from 'sequelize';
 import type { MasterRecord } from '$lib/core/master';
+import type { Inspection, MakingPlan } from '$lib/core/making';
 import type { MouldPlan, MouldInputs, MouldState } from '$lib/core/mould';
 import type { Grade, PourEvent, PourPlan } from '$lib/core/pour';
 import type { Experience } from '$lib/core/compat';
@@ -75,11 +76,16 @@ export interface MouldRow extends Versioned {
 	number: number;
 	label: string;
 	masterId: string;
-	rubberId: string;
+	/** What it is made of; nothing for a rigid mould. */
+	rubberId: string | null;
+	predecessorId: string | null;
 	state: MouldState;
 	place: string;
 	inputs: MouldInputs;
 	plan: MouldPlan;
+	/** What is done at the bench while it is made; nothing before it is begun. */
+	making: MakingPlan | null;
+	inspection: Inspection | null;
 	pouredAt: Date | null;
 	readyAt: Date | null;
 }
@@ -218,11 +224,14 @@ export const tables = {
 			number: whole,
 			label: text(120),
 			masterId: text(36),
-			rubberId: text(36),
+			rubberId: { type: DataTypes.CHAR(36), allowNull: true },
+			predecessorId: { type: DataTypes.CHAR(36), allowNull: true },
 			state: text(16),
 			place: text(120),
 			inputs: json,
 			plan: json,
+			making: { type: DataTypes.JSON, allowNull: true },
+			inspection: { type: DataTypes.JSON, allowNull: true },
 			pouredAt: moment,
 			readyAt: moment,
 			...versioned

@@ -37,7 +37,7 @@ export async function readBench(): Promise<Bench> {
 				const before = last.find((row) => row.mouldId === m.id);
 				return { ...m, lastResin: before?.resinName ?? null, lastGrade: before?.grade ?? null };
 			}),
-		coming: moulds.filter((m) => m.state === 'new'),
+		coming: moulds.filter((m) => m.state === 'new' || m.state === 'being made'),
 		lastPulls: pulls
 	};
 }

@@ -17,6 +17,7 @@ import { db, inTransaction } from '../db/connection';
 import { plain, tables, type PourRow, type PullBody } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
 import { bookPour, setRateFactor, SPEED } from './containers';
+import { makingsRunning } from './makings';
 import { batchPlan } from './shots';
 
 export interface Pour {
@@ -225,11 +226,12 @@ export async function keepSpeed(pourId: string): Promise<number> {
 
 /** Every clock that is running now: open pours, and rubber that is curing. */
 export async function runningClocks(): Promise<Clock[]> {
-	const [pours, moulds] = await Promise.all([
+	const [pours, moulds, making] = await Promise.all([
 		listPours({ status: 'open' }),
-		tables.moulds().findAll({ where: { state: 'new', pouredAt: { [Op.ne]: null } } })
+		tables.moulds().findAll({ where: { state: 'new', making: null as never, pouredAt: { [Op.ne]: null } } }),
+		makingsRunning()
 	]);
-	const clocks: Clock[] = [];
+	const clocks: Clock[] = [...making];
 	for (const pour of pours) {
 		const { events } = await readEvents(pour.id);
 		const state = reducePour(benchSteps(pour.plan), events);

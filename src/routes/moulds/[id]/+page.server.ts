@@ -1,38 +1,40 @@
-import { fail } from '@sveltejs/kit';
+import { fail, redirect } from '@sveltejs/kit';
 import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { mouldInputs, MOULD_STATES, nextMouldStates, type MouldState } from '$lib/core/mould';
-import { ConflictError, RefusedError } from '$lib/server/errors';
+import { ConflictError, NotFoundError, RefusedError } from '$lib/server/errors';
 import { attempt, orNotFound } from '$lib/server/forms';
+import { mouldContext } from '$lib/server/mouldContext';
 import { listPulls } from '$lib/server/repositories/ledger';
-import { listMasters } from '$lib/server/repositories/masters';
-import { listExperiences } from '$lib/server/repositories/experiences';
-import { listMaterials, listResins, listRubbers } from '$lib/server/repositories/materials';
-import { getMould, pourRubber, saveMould, setMouldState } from '$lib/server/repositories/moulds';
+import { beginMaking } from '$lib/server/repositories/makings';
+import {
+	addMouldPhoto,
+	getMould,
+	listMouldPhotos,
+	pourRubber,
+	removeMouldPhoto,
+	saveMould,
+	setMouldState
+} from '$lib/server/repositories/moulds';
 import type { Actions, PageServerLoad } from './$types';
 
 const LAST_PULLS = 8;
 
-export const load: PageServerLoad = async ({ params }) => {
+export const load: PageServerLoad = async ({ params, locals }) => {
 	const mould = await orNotFound(getMould(params.id));
-	const [form, masters, rubbers, pulls, releases, experiences, resins] = await Promise.all([
+	const [form, context, pulls, photos] = await Promise.all([
 		superValidate(mould.inputs, zod4(mouldInputs)),
-		listMasters(),
-		listRubbers(),
+		mouldContext(),
 		listPulls({ mouldId: params.id }, { offset: 0, limit: LAST_PULLS }),
-		listMaterials('release'),
-		listExperiences(),
-		listResins()
+		listMouldPhotos(params.id)
 	]);
 	return {
 		form,
 		mould,
-		masters,
-		rubbers,
+		...context,
 		pulls,
-		releases,
-		experiences,
-		resins,
+		photos,
+		settings: locals.settings,
 		next: nextMouldStates(mould.state)
 	};
 };
@@ -44,6 +46,7 @@ async function move(work: () => Promise<void>) {
 	} catch (error) {
 		if (error instanceof RefusedError) return fail(400, { refused: error.message });
 		if (error instanceof ConflictError) return fail(409, { refused: error.message });
+		if (error instanceof NotFoundError) return fail(404, { refused: error.message });
 		throw error;
 	}
 }
@@ -61,10 +64,34 @@ export const actions: Actions = {
 		const data = await request.formData();
 		return move(() => pourRubber(params.id, Number(data.get('version')), new Date()));
 	},
+	make: async ({ params, locals }) => {
+		const refused = await move(() => beginMaking(params.id, locals.settings));
+		return refused ?? redirect(303, `/moulds/${params.id}/make`);
+	},
 	state: async ({ params, request }) => {
 		const data = await request.formData();
 		const state = String(data.get('state')) as MouldState;
 		if (!MOULD_STATES.includes(state)) return fail(400, { refused: 'A mould has no such state.' });
 		return move(() => setMouldState(params.id, Number(data.get('version')), state));
+	},
+	photo: async ({ params, request }) => {
+		const data = await request.formData();
+		const photo = data.get('photo');
+		if (!(photo instanceof File) || photo.size === 0)
+			return fail(400, { photoProblem: 'Choose a picture first: JPEG, PNG or WebP.' });
+		try {
+			await addMouldPhoto(
+				params.id,
+				Buffer.from(await photo.arrayBuffer()),
+				String(data.get('caption') ?? '')
+			);
+		} catch (error) {
+			if (error instanceof RefusedError) return fail(400, { photoProblem: error.message });
+			throw error;
+		}
+	},
+	unphoto: async ({ params, request }) => {
+		const data = await request.formData();
+		await removeMouldPhoto(params.id, String(data.get('id')));
 	}
 };

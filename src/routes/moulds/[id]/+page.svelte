@@ -1,61 +1,130 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { Button } from 'flowbite-svelte';
+	import FileDown from '@lucide/svelte/icons/file-down';
+	import { costOf, KIND_WORDS, type MouldState } from '$lib/core/mould';
 	import { counted, wallTime } from '$lib/ui/clockText';
+	import MouldPhotos from '$lib/ui/mould/MouldPhotos.svelte';
+	import SpareRubber from '$lib/ui/mould/SpareRubber.svelte';
 	import MouldForm from '$lib/ui/MouldForm.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import PullTable from '$lib/ui/PullTable.svelte';
 	import Tag from '$lib/ui/Tag.svelte';
+	import { useUnits } from '$lib/ui/units.svelte';
 
 	let { data, form } = $props();
+	const units = useUnits();
 	const mould = $derived(data.mould);
-	const KINDS = { 'one-piece': 'One-piece block', 'open-face': 'Open-face block', 'two-part': 'Two-part block' };
-	const refused = $derived(form && 'refused' in form ? (form.refused as string) : '');
-	const words = { active: 'Take it into use', retired: 'Retire it', new: '' };
-	const backWords = { active: 'Take it back into use', retired: 'Retire it', new: '' };
+	const said = (key: 'refused' | 'photoProblem') => (form && key in form ? String(form[key as keyof typeof form]) : '');
+	/** What the button for each state says, by where the mould is. */
+	function words(to: MouldState): string {
+		if (to === 'active') return mould.state === 'new' ? 'Take it into use' : 'Take it back into use';
+		return { 'being made': '', new: 'It is made', resting: 'Rest it', worn: 'It is worn', retired: 'Retire it' }[to];
+	}
+	const kind = $derived(mould.inputs.kind);
+	const unmade = $derived(mould.state === 'new' && !mould.pouredAt && !mould.making);
+	const family = $derived(data.others.filter((o) => o.masterId === mould.masterId && o.id !== mould.id));
+	const before = $derived(data.others.find((o) => o.id === mould.predecessorId));
+	const waiting = $derived(
+		data.others
+			.filter((o) => !o.poured && o.state === 'new' && o.rubberId && o.id !== mould.id)
+			.map((o) => ({ id: o.id, label: `M${o.number} ${o.label}`, massG: o.massG, rubberId: o.rubberId! }))
+	);
+	const wasteG = $derived(costOf(mould.plan, {}, mould.inputs.lossPercent).wasteG);
+	const paper =
+		'inline-flex min-h-[2.75rem] items-center gap-2 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-4 font-semibold hover:bg-(--work-soft)';
+	const inspected = $derived(mould.inspection);
+	const off = $derived(
+		inspected?.waterMl && mould.making ? (100 * (inspected.waterMl - mould.making.masterVolumeMl)) / mould.making.masterVolumeMl : undefined
+	);
 </script>
 
-<PageHead
-	title="M{mould.number} {mould.label}"
-	about="{KINDS[mould.inputs.kind ?? 'one-piece']} round {mould.masterName}, {counted(mould.pulls, 'pull')}">
+<PageHead title="M{mould.number} {mould.label}" about="{KIND_WORDS[kind]} round {mould.masterName}, {counted(mould.pulls, 'pull')}">
 	{#snippet actions()}
-		{#if mould.state === 'new' && !mould.pouredAt}
-			<form method="POST" action="?/pour" use:enhance>
-				<input type="hidden" name="version" value={mould.version} /><Button type="submit" size="lg">Rubber is poured now</Button>
-			</form>
+		{#if unmade}
+			<form method="POST" action="?/make" use:enhance><Button type="submit" size="lg">Make it, step by step</Button></form>
+			{#if kind !== 'rigid'}
+				<form method="POST" action="?/pour" use:enhance>
+					<input type="hidden" name="version" value={mould.version} /><Button type="submit" size="lg" color="alternative"
+						>{kind === 'press' ? 'It is pressed now' : 'Rubber is poured now'}</Button>
+				</form>
+			{/if}
 		{/if}
+		{#if mould.state === 'being made'}<Button href="/moulds/{mould.id}/make" size="lg">Go on making it</Button>{/if}
 		{#each data.next as state (state)}
 			<form method="POST" action="?/state" use:enhance>
 				<input type="hidden" name="version" value={mould.version} /><input type="hidden" name="state" value={state} />
-				<Button type="submit" size="lg" color={state === 'active' && mould.pouredAt ? 'primary' : 'alternative'}
-					>{mould.state === 'retired' ? backWords[state] : words[state]}</Button>
+				<Button type="submit" size="lg" color={state === 'active' && mould.pouredAt ? 'primary' : 'alternative'}>{words(state)}</Button>
 			</form>
 		{/each}
 		{#if mould.state === 'active'}<Button href="/shots/new?mould={mould.id}" size="lg">Size a shot</Button>{/if}
 	{/snippet}
 </PageHead>
-{#if refused}<p class="mb-3 font-semibold text-(--harm)" role="alert">{refused}</p>{/if}
-<p class="mb-4 flex flex-wrap items-center gap-3">
+{#if said('refused')}<p class="mb-3 font-semibold text-(--harm)" role="alert">{said('refused')}</p>{/if}
+<div class="mb-4 flex flex-wrap items-center gap-3">
 	<Tag word={mould.state} />
 	{#if mould.pouredAt && mould.readyAt}
-		<span>Poured {wallTime(mould.pouredAt.getTime(), data.nowMs)}, ready {wallTime(mould.readyAt.getTime(), data.nowMs)}</span>
-	{:else}
-		<span class="soft">The rubber is not poured yet.</span>
+		<span
+			>{kind === 'press' ? 'Pressed' : 'Poured'}
+			{wallTime(mould.pouredAt.getTime(), data.nowMs)}, ready {wallTime(mould.readyAt.getTime(), data.nowMs)}</span>
+	{:else if kind !== 'rigid'}
+		<span class="soft">{kind === 'press' ? 'It is not pressed yet.' : 'The rubber is not poured yet.'}</span>
 	{/if}
-</p>
-{#key mould.id}
+	<span class="flex-1"></span>
+	<a class={paper} href="/moulds/{mould.id}/board.pdf" target="_blank" rel="noopener"
+		><FileDown class="size-5" aria-hidden="true" />Base-board sheet</a>
+	<a class={paper} href="/moulds/{mould.id}/drawing.svg" download><FileDown class="size-5" aria-hidden="true" />Drawing, SVG</a>
+	<a class={paper} href="/moulds/labels.pdf?ids={mould.id}" target="_blank" rel="noopener"
+		><FileDown class="size-5" aria-hidden="true" />Label</a>
+</div>
+{#if inspected}
+	<section class="slab mb-4 p-4" aria-label="First look">
+		<h2 class="mb-1">First look at it</h2>
+		<p class="text-[1.1rem]">
+			{#if inspected.waterMl}<strong>{units.show(inspected.waterMl, 'volume')} of water</strong>{#if off !== undefined}, {Math.abs(off) <
+					0.5
+						? 'as the master'
+						: `${Math.abs(off).toFixed(1)} % ${off < 0 ? 'less' : 'more'} than the master`}{/if}.{/if}
+			{inspected.faults.length > 0 ? `Found: ${inspected.faults.join(', ')}.` : 'Nothing wrong with it.'}
+			{inspected.note}
+		</p>
+	</section>
+{/if}
+{#key `${mould.id}-${mould.version}`}
 	<MouldForm
 		action="?/save&version={mould.version}"
 		data={data.form}
-		masters={data.masters}
-		rubbers={data.rubbers}
-		resins={data.resins}
-		releases={data.releases}
-		experiences={data.experiences}
+		shelf={data.shelf}
+		others={data.others}
+		settings={data.settings}
 		nowMs={data.nowMs}
-		fixed={mould.pouredAt !== null}
+		fixed={mould.pouredAt !== null || mould.making !== null}
+		own={mould.id}
 		submit="Save changes" />
 {/key}
+<div class="mt-5 grid items-start gap-5 lg:grid-cols-2">
+	<section class="slab p-5" aria-label="Family">
+		<h2 class="mb-2">From the same master</h2>
+		{#if before}<p class="mb-2">
+				It follows <a class="plain font-semibold" href="/moulds/{before.id}">M{before.number} {before.label}</a>.
+			</p>{/if}
+		{#if family.length === 0}<p class="soft">It is the only mould of {mould.masterName}.</p>{/if}
+		<ul class="flex flex-col gap-1">
+			{#each family as o (o.id)}
+				<li class="flex flex-wrap items-center gap-2">
+					<a class="plain font-semibold" href="/moulds/{o.id}">M{o.number} {o.label}</a><Tag word={o.state} />
+				</li>
+			{/each}
+		</ul>
+		<p class="mt-3">
+			<a class={paper} href="/moulds/new?after={mould.id}&kind={kind}&rubber={mould.rubberId ?? ''}">Plan its successor</a>
+		</p>
+	</section>
+	{#if mould.rubberId && kind !== 'press'}
+		<SpareRubber rubberId={mould.rubberId} rubberName={mould.rubberName} {waiting} usualG={wasteG} />
+	{/if}
+</div>
+<div class="mt-5"><MouldPhotos photos={data.photos} problem={said('photoProblem')} /></div>
 {#if data.pulls.pulls.length > 0}
 	<h2 class="mt-6 mb-2">Last pulls</h2>
 	<PullTable pulls={data.pulls.pulls} nowMs={data.nowMs} showMould={false} />

@@ -1,11 +1,9 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
-import { mouldInputs } from '$lib/core/mould';
+import { MOULD_KINDS, mouldInputs, type MouldKind } from '$lib/core/mould';
 import { attempt } from '$lib/server/forms';
-import { listMasters } from '$lib/server/repositories/masters';
-import { listExperiences } from '$lib/server/repositories/experiences';
-import { listMaterials, listResins, listRubbers } from '$lib/server/repositories/materials';
+import { mouldContext } from '$lib/server/mouldContext';
 import { saveMould } from '$lib/server/repositories/moulds';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -13,21 +11,25 @@ import type { Actions, PageServerLoad } from './$types';
 const START = { clearanceMm: 12, coverMm: 12, lossPercent: 4 };
 
 export const load: PageServerLoad = async ({ url, locals }) => {
-	const [masters, rubbers, releases, experiences, resins] = await Promise.all([
-		listMasters(),
-		listRubbers(),
-		listMaterials('release'),
-		listExperiences(),
-		listResins()
-	]);
+	const { shelf, others } = await mouldContext();
 	const form = await superValidate(zod4(mouldInputs));
-	const master = masters.find((m) => m.id === url.searchParams.get('master'));
+	const ask = (name: string) => url.searchParams.get(name) ?? '';
+	const before = others.find((o) => o.id === ask('after'));
+	const master = shelf.masters.find((m) => m.id === (before?.masterId ?? ask('master')));
+	const kind = MOULD_KINDS.includes(ask('kind') as MouldKind) ? (ask('kind') as MouldKind) : 'one-piece';
+	const known = <T extends { id: string }>(list: readonly T[], id: string) =>
+		list.find((x) => x.id === id)?.id ?? '';
 	Object.assign(form.data, START, {
+		kind,
 		masterId: master?.id ?? '',
 		label: master?.record.name.slice(0, 100) ?? '',
+		predecessorId: before?.id ?? '',
+		rubberId: known(shelf.rubbers, ask('rubber')),
+		thermoplasticId: known(shelf.thermoplastics, ask('thermoplastic')),
+		pourResinId: known(shelf.resins, ask('resin')),
 		roomTempC: locals.settings.roomTempC
 	});
-	return { form, masters, rubbers, releases, experiences, resins };
+	return { form, shelf, others, settings: locals.settings };
 };
 
 export const actions: Actions = {

@@ -5,13 +5,5 @@
 	let { data } = $props();
 </script>
 
-<PageHead title="Plan a mould" about="A block poured round the master: cut open, open at its back, or in two halves." />
-<MouldForm
-	data={data.form}
-	masters={data.masters}
-	rubbers={data.rubbers}
-	resins={data.resins}
-	releases={data.releases}
-	experiences={data.experiences}
-	nowMs={data.nowMs}
-	submit="Keep this mould" />
+<PageHead title="Plan a mould" about="Six ways to make one, each with its sums, its drawing and its steps." />
+<MouldForm data={data.form} shelf={data.shelf} others={data.others} settings={data.settings} nowMs={data.nowMs} submit="Keep this mould" />

@@ -80,6 +80,13 @@
 			bind:value={$form.mostTempC}
 			error={$errors.mostTempC}
 			hint="from its sheet" />
+		<QuantityField
+			label="Price of a kilogram"
+			kind="number"
+			name="pricePerKg"
+			bind:value={$form.pricePerKg}
+			error={$errors.pricePerKg}
+			hint="if you want costs" />
 	</div>
 	{#if $form.use === 'brush-on'}<p class="soft mb-3">
 			Thickener goes into B first, by weight; spread it straight after mixing, since what waits in bulk heats itself.

@@ -1,0 +1,1 @@
+export { PAPER, toSvg, type Drawing, type Mark, type Tone } from './marks';

@@ -1,0 +1,48 @@
+import { z } from 'zod';
+
+const eventId = z.uuid({ error: 'An event needs an id of its own.' });
+const base = {
+	id: eventId,
+	atMs: z
+		.number()
+		.int()
+		.min(1.5e12, 'The clock of this device is years off.')
+		.max(4e12, 'The clock of this device is years off.')
+};
+/** What may be wrong with a new mould. */
+export const MOULD_FAULTS = [
+	'inhibited, tacky',
+	'bubbles on the face',
+	'bubbles inside',
+	'torn',
+	'step at the joint',
+	'leaked',
+	'detail missing'
+] as const;
+
+/** The first look at a finished mould. */
+export const inspectionInput = z.strictObject({
+	/** Water that one cavity takes, by weight. */
+	waterMl: z
+		.number({ error: 'Type what it takes, such as 84 ml, or leave it empty.' })
+		.positive('It takes something.')
+		.max(1e6, 'Over a cubic metre: check the unit.')
+		.optional(),
+	faults: z.array(z.enum(MOULD_FAULTS)).max(MOULD_FAULTS.length),
+	note: z.string().max(2000, 'Keep the note under 2000 characters.')
+});
+export type Inspection = z.infer<typeof inspectionInput>;
+
+/** Something that happened while a mould was made. Only ever added; saving one twice changes nothing. */
+export const makingEvent = z.discriminatedUnion('kind', [
+	z.strictObject({ ...base, kind: z.literal('step-done'), stepId: z.string().min(1).max(40) }),
+	z.strictObject({ ...base, kind: z.literal('inspected'), ...inspectionInput.shape }),
+	z.strictObject({ ...base, kind: z.literal('undone'), eventId }),
+	z.strictObject({ ...base, kind: z.literal('finished') }),
+	z.strictObject({
+		...base,
+		kind: z.literal('abandoned'),
+		reason: z.string().max(500, 'Keep the reason under 500 characters.')
+	})
+]);
+export type MakingEvent = z.infer<typeof makingEvent>;

@@ -1,0 +1,47 @@
+import type { MouldMaterials, MouldPlan } from './inputs';
+
+/** What a mould costs in material and what of it is thrown away. */
+export interface MouldCost {
+	/** In the workshop's currency; nothing when no price is on the shelf. */
+	cost?: number;
+	/** Mixed and left in cups, g. */
+	wasteG: number;
+	wasteShare: number;
+}
+
+/** Material cost and waste of a planned mould. */
+export function costOf(plan: MouldPlan, materials: MouldMaterials, lossPercent: number): MouldCost {
+	const price = plan.kind === 'press' ? materials.thermoplastic?.pricePerKg : materials.rubber?.pricePerKg;
+	const massG = plan.rubber.massG;
+	// a thermoplastic is melted down again: nothing of it is lost
+	const wasteG = plan.kind === 'press' ? 0 : massG - massG / (1 + lossPercent / 100);
+	return {
+		...(price === undefined ? {} : { cost: (price * massG) / 1000 }),
+		wasteG,
+		wasteShare: massG > 0 ? wasteG / massG : 0
+	};
+}
+
+/** A mould that waits for its rubber. */
+export interface WaitingJob {
+	id: string;
+	label: string;
+	massG: number;
+	rubberId: string;
+}
+
+/**
+ * Jobs that mixed rubber left over could still serve before it sets, the largest that it fills first. Only
+ * jobs in the same rubber: two kinds in one cup do not cure.
+ */
+export function jobsForSpare(spareG: number, rubberId: string, waiting: readonly WaitingJob[]): WaitingJob[] {
+	let left = spareG;
+	return [...waiting]
+		.filter((j) => j.rubberId === rubberId && j.massG > 0)
+		.sort((a, b) => b.massG - a.massG)
+		.filter((j) => {
+			if (j.massG > left) return false;
+			left -= j.massG;
+			return true;
+		});
+}

@@ -1,0 +1,40 @@
+import { createRequire } from 'node:module';
+import { dirname, join } from 'node:path';
+import pdfmake from 'pdfmake';
+import type { TDocumentDefinitions } from 'pdfmake/interfaces';
+
+const fontDir = join(
+	dirname(createRequire(import.meta.url).resolve('pdfmake/package.json')),
+	'fonts',
+	'Roboto'
+);
+pdfmake.setFonts({
+	Roboto: {
+		normal: join(fontDir, 'Roboto-Regular.ttf'),
+		bold: join(fontDir, 'Roboto-Medium.ttf'),
+		italics: join(fontDir, 'Roboto-Italic.ttf'),
+		bolditalics: join(fontDir, 'Roboto-MediumItalic.ttf')
+	}
+});
+// nothing is fetched for a sheet, and of the disk only the fonts are read
+pdfmake.setUrlAccessPolicy(() => false);
+pdfmake.setLocalAccessPolicy((path) => path.startsWith(fontDir));
+
+/** Points in a millimetre. */
+export const PT_PER_MM = 72 / 25.4;
+/** Signs that the paper's font does not have. */
+export const onPaper = (text: string) => text.replace(/\u202f/g, '\u00a0').replace(/⌀/g, 'Ø');
+
+/** A sheet as a response that the browser shows, named for when it is kept. */
+export async function sheet(definition: TDocumentDefinitions, fileName: string): Promise<Response> {
+	const bytes = await pdfmake
+		.createPdf({ defaultStyle: { font: 'Roboto', fontSize: 10 }, ...definition })
+		.getBuffer();
+	return new Response(new Uint8Array(bytes), {
+		headers: {
+			'content-type': 'application/pdf',
+			'content-disposition': `inline; filename="${fileName}"`,
+			'cache-control': 'no-store'
+		}
+	});
+}

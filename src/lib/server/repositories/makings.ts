@@ -1,0 +1,234 @@
+import { Op, QueryTypes, type Transaction } from 'sequelize';
+import {
+	makingClocks,
+	makingEvent,
+	makingSteps,
+	placed,
+	readyAtMs,
+	reduceMaking,
+	settingTimes,
+	shellSetS,
+	type MakingEvent,
+	type MakingPlan,
+	type MakingState
+} from '$lib/core/making';
+import { masterVolumeMl } from '$lib/core/master';
+import { splitMixes } from '$lib/core/mould';
+import type { Clock } from '$lib/core/pour';
+import { vacuum, type VacuumPlan } from '$lib/core/pot';
+import { flashOffS } from '$lib/core/shelf';
+import type { WorkshopSettings } from '$lib/core/workshop';
+import { db, inTransaction } from '../db/connection';
+import { plain, tables } from '../db/models';
+import { NotFoundError, RefusedError } from '../errors';
+import { getMaster } from './masters';
+import { getMaterial } from './materials';
+import { getMould, type Mould } from './moulds';
+
+/** Softening in near-boiling water, s (common practice, no source). */
+const SOFTEN_S = 600;
+
+/** Vacuum for the largest mix of a mould with the workshop's gear; nothing without vacuum. */
+export function vacuumFor(
+	mould: Pick<Mould, 'inputs' | 'plan'>,
+	settings: WorkshopSettings
+): VacuumPlan | undefined {
+	const largestMl = Math.max(0, ...(mould.plan.pours ?? []).map((p) => p.volumeMl));
+	if (mould.inputs.degas !== 'vacuum' || largestMl === 0) return undefined;
+	const oneMl = Math.min(largestMl, settings.vacuumVesselMl / 5);
+	return vacuum({
+		mixVolumeMl: oneMl,
+		vesselMl: settings.vacuumVesselMl,
+		chamberL: settings.vacuumChamberL,
+		pumpLPerMin: settings.vacuumPumpLPerMin,
+		targetKpa: settings.vacuumKpa
+	});
+}
+
+/** What is done at the bench for a mould, from its records and the workshop as they stand now. */
+async function makingPlan(mould: Mould, settings: WorkshopSettings): Promise<MakingPlan> {
+	const { inputs, plan } = mould;
+	const master = await getMaster(mould.masterId);
+	const release = inputs.releaseId ? await getMaterial('release', inputs.releaseId) : undefined;
+	const rubber = inputs.rubberId ? await getMaterial('rubber', inputs.rubberId) : undefined;
+	const thermoplastic =
+		plan.kind === 'press' ? await getMaterial('thermoplastic', inputs.thermoplasticId) : undefined;
+	const air = vacuumFor(mould, settings);
+	const setS = settingTimes(plan);
+	const shell = plan.jacket?.shell;
+	return {
+		number: mould.number,
+		label: mould.label,
+		masterName: mould.masterName,
+		kind: plan.kind,
+		materialName: mould.rubberName,
+		...(rubber ? { cureKind: rubber.record.cureKind } : {}),
+		sealing: master.record.sealing,
+		...(release
+			? {
+					release: {
+						name: release.record.name,
+						flashOffS: flashOffS(release.record),
+						powder: release.record.kind === 'talc'
+					}
+				}
+			: {}),
+		shape: inputs.shape,
+		seamSide: inputs.seamSide,
+		degas: inputs.degas,
+		...(air
+			? {
+					vacuum: {
+						risenMl: air.risenMl,
+						vesselMl: settings.vacuumVesselMl,
+						pumpDownS: air.pumpDownS,
+						takesS: air.takesS
+					}
+				}
+			: {}),
+		pours: plan.pours.map((p, i) => ({
+			name: p.name,
+			massG: p.massG,
+			...(p.a ? { aG: p.a.massG } : {}),
+			...(p.b ? { bG: p.b.massG } : {}),
+			...(p.thickenerG ? { thickenerG: p.thickenerG } : {}),
+			mixes: rubber
+				? splitMixes({
+						massG: p.massG,
+						densityGPerMl: rubber.record.densityGPerMl,
+						scaleCapacityG: settings.scaleCapacityG,
+						cupMl: settings.mixingCupMl,
+						...(air ? { vesselMl: settings.vacuumVesselMl, vacuumS: air.takesS } : {}),
+						workingTimeS: plan.workingTimeS
+					}).count
+				: 1,
+			setS: setS[i]!
+		})),
+		workingTimeS: plan.workingTimeS,
+		...(shell
+			? {
+					shell: {
+						kind: shell.kind,
+						parts: shell.parts,
+						setS: shellSetS(plan),
+						massEachG: shell.massG / shell.parts,
+						layers: shell.layers,
+						bolts: shell.bolts
+					}
+				}
+			: {}),
+		...(thermoplastic ? { soften: { tempC: thermoplastic.record.softenTempC, softenS: SOFTEN_S } } : {}),
+		masterVolumeMl: masterVolumeMl(master.record),
+		cavities: inputs.cavities
+	};
+}
+
+/** Begins to make a mould; one that is begun already goes on where it stands. */
+export async function beginMaking(id: string, settings: WorkshopSettings): Promise<void> {
+	const mould = await getMould(id);
+	if (mould.making) return;
+	if (mould.state !== 'new' || mould.pouredAt)
+		throw new RefusedError('This mould is made already: a new one is planned from its master.');
+	if (!mould.plan.pours)
+		throw new RefusedError('This plan is of an older kind: save it once more, then make it.');
+	const making = await makingPlan(mould, settings);
+	await inTransaction(async (transaction) => {
+		const row = await tables.moulds().findByPk(id, { transaction, lock: transaction.LOCK.UPDATE });
+		if (!row || plain(row).making) return;
+		await tables.moulds().update({ making, state: 'being made' }, { where: { id }, transaction });
+	});
+}
+
+/** The mould's making plan. @throws NotFoundError when it was not begun */
+export async function getMaking(id: string): Promise<MakingPlan> {
+	const { making } = await getMould(id);
+	if (!making) throw new NotFoundError('making of this mould');
+	return making;
+}
+
+/** Events from a sequence number on. */
+export async function readMakingEvents(
+	mouldId: string,
+	after = 0,
+	transaction?: Transaction
+): Promise<{ events: MakingEvent[]; lastSeq: number }> {
+	const rows = await db().query<{ seq: number; body: unknown }>(
+		'SELECT seq, body FROM making_events WHERE mouldId = :mouldId AND seq > :after ORDER BY seq',
+		{ type: QueryTypes.SELECT, replacements: { mouldId, after }, ...(transaction ? { transaction } : {}) }
+	);
+	return {
+		events: rows.map((r) => makingEvent.parse(typeof r.body === 'string' ? JSON.parse(r.body) : r.body)),
+		lastSeq: rows.length > 0 ? Number(rows[rows.length - 1]!.seq) : after
+	};
+}
+
+/** Adds events and brings the mould's own dates and state up to them, all or nothing. */
+export async function addMakingEvents(mouldId: string, events: readonly MakingEvent[]): Promise<MakingState> {
+	return inTransaction(async (transaction) => {
+		const row = await tables.moulds().findByPk(mouldId, { transaction, lock: transaction.LOCK.UPDATE });
+		const plan = row && plain(row).making;
+		if (!row || !plan) throw new NotFoundError('making of this mould');
+		for (const event of events.map((e) => makingEvent.parse(e))) {
+			await db().query(
+				'INSERT IGNORE INTO making_events (id, mouldId, kind, at, body, receivedAt) VALUES (?, ?, ?, ?, ?, ?)',
+				{
+					replacements: [
+						event.id,
+						mouldId,
+						event.kind,
+						new Date(event.atMs),
+						JSON.stringify(event),
+						new Date()
+					],
+					type: QueryTypes.INSERT,
+					transaction
+				}
+			);
+		}
+		const all = await readMakingEvents(mouldId, 0, transaction);
+		const steps = makingSteps(plan);
+		const state = reduceMaking(steps, all.events);
+		await project(mouldId, plain(row).state, steps, state, transaction);
+		return state;
+	});
+}
+
+async function project(
+	mouldId: string,
+	before: Mould['state'],
+	steps: ReturnType<typeof makingSteps>,
+	state: MakingState,
+	transaction: Transaction
+): Promise<void> {
+	const { firstMs } = placed(steps, state);
+	const ready = firstMs === undefined ? undefined : (state.endedAtMs ?? readyAtMs(steps, state, Date.now()));
+	const to = { open: 'being made', finished: 'new', abandoned: 'retired' } as const;
+	// once it is in use, its making only adds to its record
+	const own =
+		before === 'being made' || before === 'new' || (before === 'retired' && state.status === 'abandoned');
+	await tables.moulds().update(
+		{
+			...(own ? { state: to[state.status] } : {}),
+			pouredAt: firstMs === undefined ? null : new Date(firstMs),
+			readyAt: ready === undefined ? null : new Date(ready),
+			inspection: state.inspection ?? null
+		},
+		{ where: { id: mouldId }, transaction }
+	);
+}
+
+/** Clocks of every mould that is being made. */
+export async function makingsRunning(): Promise<Clock[]> {
+	const rows = await tables
+		.moulds()
+		.findAll({ where: { state: 'being made', making: { [Op.ne]: null as never } } });
+	const clocks: Clock[] = [];
+	for (const row of rows) {
+		const { id, making } = plain(row);
+		if (!making) continue;
+		const steps = makingSteps(making);
+		const { events } = await readMakingEvents(id);
+		clocks.push(...makingClocks(id, making, steps, reduceMaking(steps, events)));
+	}
+	return clocks;
+}

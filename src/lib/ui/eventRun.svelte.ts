@@ -1,0 +1,129 @@
+import { browserEventStore, type EventStore } from './eventStore';
+import { CLOCKS_CHANGED } from './clockText';
+import { newId } from './newId';
+
+type Omitted<T> = T extends unknown ? Omit<T, 'id' | 'atMs'> : never;
+/** What happened, without the id and the moment that recording gives it. */
+export type HappeningOf<E> = Omitted<E>;
+interface Happened {
+	id: string;
+	atMs: number;
+}
+
+const SYNC_EVERY_MS = 2000;
+
+/**
+ * Work at the bench as this device knows it: the server's events and its own, in one list. Recording works
+ * without a network; what was not confirmed is kept in the browser and sent again until it is.
+ */
+export class EventRun<E extends Happened> {
+	readonly id: string;
+	/** Where events are read and sent, such as `/api/pours/…/events`. */
+	readonly #url: string;
+	protected events = $state.raw<readonly E[]>([]);
+	#lastSeq: number;
+	/** Events that the server has not confirmed. */
+	unsent = $state(0);
+	/** A refusal by the server, which sending again would not mend. */
+	refused = $state('');
+	#store: EventStore | undefined;
+	#syncing = false;
+
+	constructor(id: string, url: string, known: { events: readonly E[]; lastSeq: number }) {
+		this.id = id;
+		this.#url = url;
+		this.events = known.events;
+		this.#lastSeq = known.lastSeq;
+	}
+
+	/** Begins to keep and exchange events; returns what stops it. Browser only. */
+	start(store: EventStore = browserEventStore()): () => void {
+		this.#store = store;
+		const wake = () => void this.sync();
+		void store
+			.pending<E>(this.id)
+			.then((events) => {
+				this.#merge(events);
+				this.unsent = events.length;
+			})
+			.catch(() => undefined)
+			.finally(wake);
+		const timer = setInterval(wake, SYNC_EVERY_MS);
+		window.addEventListener('online', wake);
+		return () => {
+			clearInterval(timer);
+			window.removeEventListener('online', wake);
+		};
+	}
+
+	/** Notes that something happened now, here. On screen at once; kept, then sent. */
+	record(...happenings: HappeningOf<E>[]): void {
+		const atMs = Date.now();
+		// one press may note several things: a millisecond apart they keep their order everywhere
+		const events = happenings.map((h, i) => ({ ...h, id: newId(), atMs: atMs + i }) as unknown as E);
+		this.#merge(events);
+		this.unsent += events.length;
+		void this.#keepAndSend(events);
+	}
+
+	async #keepAndSend(events: readonly E[]): Promise<void> {
+		for (const event of events) {
+			try {
+				await this.#store?.add(this.id, event);
+			} catch {
+				// private windows may refuse a database: the event is still in memory and is sent below
+			}
+			this.#unkept.set(event.id, event);
+		}
+		await this.sync();
+	}
+	// eslint-disable-next-line svelte/prefer-svelte-reactivity -- only counted through `unsent`, never drawn
+	readonly #unkept = new Map<string, E>();
+
+	#merge(events: readonly E[]): void {
+		const fresh = events.filter((e) => !this.events.some((known) => known.id === e.id));
+		if (fresh.length > 0) this.events = [...this.events, ...fresh];
+	}
+
+	/** Sends what is not confirmed and fetches what other devices noted. Quiet when there is no network. */
+	async sync(): Promise<void> {
+		if (this.#syncing) return;
+		this.#syncing = true;
+		try {
+			await this.#send();
+			const response = await fetch(`${this.#url}?after=${this.#lastSeq}`);
+			if (!response.ok) return;
+			const { events, lastSeq } = (await response.json()) as { events: E[]; lastSeq: number };
+			this.#merge(events);
+			this.#lastSeq = lastSeq;
+		} catch {
+			// no network: the next round tries again
+		} finally {
+			this.#syncing = false;
+		}
+	}
+
+	async #send(): Promise<void> {
+		const kept = (await this.#store?.pending<E>(this.id).catch(() => [])) ?? [];
+		// eslint-disable-next-line svelte/prefer-svelte-reactivity -- lives for one request
+		const waiting = new Map([...this.#unkept, ...kept.map((e) => [e.id, e] as const)]);
+		this.unsent = waiting.size;
+		if (waiting.size === 0) return;
+		const response = await fetch(this.#url, {
+			method: 'POST',
+			headers: { 'content-type': 'application/json' },
+			body: JSON.stringify({ events: [...waiting.values()] })
+		});
+		if (response.ok) {
+			const ids = [...waiting.keys()];
+			for (const id of ids) this.#unkept.delete(id);
+			await this.#store?.confirmed(ids).catch(() => undefined);
+			this.unsent = this.#unkept.size;
+			this.refused = '';
+			window.dispatchEvent(new Event(CLOCKS_CHANGED));
+		} else if (response.status === 422 || response.status === 404) {
+			const { errors } = (await response.json()) as { errors: { message: string }[] };
+			this.refused = errors[0]?.message ?? 'The server refused what was noted.';
+		}
+	}
+}

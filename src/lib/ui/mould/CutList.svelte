@@ -1,0 +1,62 @@
+<script lang="ts">
+	import type { MouldPlan } from '$lib/core/mould';
+	import { useUnits } from '../units.svelte';
+
+	/** What is cut, laid or counted out before anything is mixed. */
+	let { plan }: { plan: MouldPlan } = $props();
+	const units = useUnits();
+	const mm = (v: number) => units.show(v, 'length');
+</script>
+
+<table class="bench">
+	<thead><tr><th>Cut or count</th><th class="num">Pieces</th><th>Size</th></tr></thead>
+	<tbody>
+		{#each plan.cutList ?? [] as piece (piece.what)}
+			<tr>
+				<td>{piece.what}</td>
+				<td class="num">{piece.count}</td>
+				<td
+					>{piece.thicknessMm > 0
+						? `${mm(piece.lengthMm)} × ${mm(piece.widthMm)}, ${mm(piece.thicknessMm)} thick`
+						: `⌀ ${mm(piece.widthMm)}, ${mm(piece.lengthMm)} long`}</td>
+			</tr>
+		{/each}
+		{#if plan.brickUnits && plan.cavity?.shape === 'courses'}
+			<tr>
+				<td>bricks, one wide</td>
+				<td class="num">{plan.brickUnits}</td>
+				<td
+					>{plan.cavity.courses.length} courses, inside {mm(plan.cavity.courses[0]!.lengthMm)} × {mm(plan.cavity.courses[0]!.widthMm)} at the
+					foot, {mm(plan.cavity.courses.at(-1)!.lengthMm)} × {mm(plan.cavity.courses.at(-1)!.widthMm)} at the top</td>
+			</tr>
+		{/if}
+		{#if plan.keys}<tr><td>keys, half round</td><td class="num">{plan.keys.at.length}</td><td>⌀ {mm(plan.keys.diameterMm)}</td></tr>{/if}
+		{#if plan.jacket}
+			{@const s = plan.jacket.shell}
+			<tr><td>keys on the skin</td><td class="num">{plan.jacket.keys}</td><td>half round, ⌀ {mm(20)}</td></tr>
+			<tr
+				><td>shell, {s.kind === 'resin' ? 'thickened resin' : 'plaster bandage'}</td><td class="num">{s.parts}</td><td
+					>{s.kind === 'resin'
+						? `${units.show(s.massG, 'mass')} with its flanges`
+						: `${s.layers} layers, ${units.show(s.bandageMm2, 'area')} of bandage`}</td
+				></tr>
+			<tr><td>bolts and nuts</td><td class="num">{s.bolts}</td><td>flanges {mm(s.flangeLengthMm)} long together</td></tr>
+		{/if}
+		{#if plan.rigid}
+			<tr
+				><td>outside</td><td class="num">1</td><td
+					>{mm(plan.rigid.outerMm.lengthMm)} × {mm(plan.rigid.outerMm.widthMm)} × {mm(plan.rigid.outerMm.heightMm)}</td
+				></tr>
+			{#if plan.rigid.material.massG > 0}<tr
+					><td>material</td><td class="num"></td><td
+						>{units.show(plan.rigid.material.massG, 'mass')}, {units.show(plan.rigid.material.volumeMl, 'volume')}</td
+					></tr
+				>{/if}
+			<tr
+				><td>putty</td><td class="num"></td><td
+					>{units.show(plan.rigid.putty.volumeMl, 'volume')} for {mm(plan.rigid.seamMm)} of parting line</td
+				></tr>
+			<tr><td>bands</td><td class="num">{plan.rigid.bands}</td><td>evenly over its height</td></tr>
+		{/if}
+	</tbody>
+</table>

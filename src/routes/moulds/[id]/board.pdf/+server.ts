@@ -1,0 +1,91 @@
+import type { Content } from 'pdfmake/interfaces';
+import { toSvg } from '$lib/core/drawing';
+import { closingWords, drawMould, KIND_WORDS, USUAL_CLOSING } from '$lib/core/mould';
+import { formatQuantity } from '$lib/core/units';
+import { orNotFound } from '$lib/server/forms';
+import { onPaper, PT_PER_MM, sheet } from '$lib/server/paper';
+import { getMaster } from '$lib/server/repositories/masters';
+import { getMould, type Mould } from '$lib/server/repositories/moulds';
+import type { RequestHandler } from './$types';
+
+const A4 = { widthMm: 190, planMm: 150, sectionMm: 70 };
+
+function opens(mould: Mould): string {
+	const { plan, inputs } = mould;
+	switch (plan.kind) {
+		case 'one-piece':
+			return `Cut wavy on its ${inputs.seamSide}; the far side keeps a hinge. Write this on the board before the rubber covers it.`;
+		case 'two-part':
+		case 'press':
+			return 'Parts all round at the line shown in the section; keys go together one way only.';
+		case 'open-face':
+			return 'Opens at its flat back: nothing is cut.';
+		case 'jacket':
+			return `Shell in ${plan.jacket!.shell.parts} parts with ${plan.jacket!.shell.bolts} bolts; the skin peels off like a glove.`;
+		case 'rigid':
+			return 'Parts along its seam; putty and bands.';
+	}
+}
+
+/** The sheet that lies on the base board: the plan at its true size where it fits, how it will be opened. */
+export const GET: RequestHandler = async ({ params, locals, url }) => {
+	const mould = await orNotFound(getMould(params.id));
+	const master = await getMaster(mould.masterId);
+	const { inputs, plan } = mould;
+	const show = (mm: number) => onPaper(formatQuantity(mm, 'length', locals.settings.units));
+	const drawings = drawMould(inputs, plan, master.record, show);
+	const placed = (drawing: typeof drawings.plan, mostMm: number): Content[] => {
+		const scale = Math.min(1, A4.widthMm / drawing.widthMm, mostMm / drawing.heightMm);
+		const svg = onPaper(toSvg(drawing, mould.label)).replaceAll('sans-serif', 'Roboto');
+		const words = scale === 1 ? 'at its true size' : `at ${(100 * scale).toFixed(0)} % of its size`;
+		return [
+			{ svg, width: drawing.widthMm * scale * PT_PER_MM, margin: [0, 4, 0, 0] },
+			{ text: words, fontSize: 8, color: '#555555' }
+		];
+	};
+	const closing = inputs.closing === 'as its kind' ? USUAL_CLOSING[plan.kind] : inputs.closing;
+	const closed = closingWords(
+		closing,
+		plan.cavity?.heightMm ?? master.record.heightMm,
+		plan.jacket?.shell.bolts ?? 6
+	);
+	const cut = (plan.cutList ?? []).map((c) =>
+		c.thicknessMm > 0
+			? `${c.count} × ${c.what}: ${show(c.lengthMm)} × ${show(c.widthMm)}, ${show(c.thicknessMm)} thick`
+			: `${c.what}: ${show(c.widthMm)}, ${show(c.lengthMm)} long`
+	);
+	return sheet(
+		{
+			pageSize: 'A4',
+			pageMargins: [10 * PT_PER_MM, 10 * PT_PER_MM, 10 * PT_PER_MM, 10 * PT_PER_MM],
+			info: { title: `M${mould.number} ${mould.label}` },
+			content: [
+				{
+					columns: [
+						[
+							{ text: `M${mould.number}  ${mould.label}`, fontSize: 20, bold: true },
+							{
+								text: `${KIND_WORDS[plan.kind]} round ${mould.masterName}${mould.rubberName ? `, ${mould.rubberName}` : ''}`
+							},
+							{ text: opens(mould), margin: [0, 4, 0, 0], bold: true },
+							{ text: `Closed: ${closed.how} ${closed.little} ${closed.much}`, margin: [0, 2, 0, 0] },
+							...(cut.length > 0
+								? [{ ul: cut, margin: [0, 4, 0, 0] as [number, number, number, number] }]
+								: [])
+						],
+						{ qr: `${url.origin}/moulds/${mould.id}`, fit: 70, width: 75 }
+					]
+				},
+				...placed(drawings.plan, A4.planMm),
+				...placed(drawings.section, A4.sectionMm),
+				// a bar to check the printer by
+				{
+					canvas: [{ type: 'line', x1: 0, y1: 0, x2: 100 * PT_PER_MM, y2: 0, lineWidth: 2 }],
+					margin: [0, 6, 0, 0]
+				},
+				{ text: 'This bar is 100 mm (3.94 in) long when the sheet is printed at its true size.', fontSize: 8 }
+			]
+		},
+		`mould-${mould.number}-board.pdf`
+	);
+};

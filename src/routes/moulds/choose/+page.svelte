@@ -1,0 +1,135 @@
+<script lang="ts">
+	import { zod4Client } from 'sveltekit-superforms/adapters';
+	import { chooseMould, chooserInput, KIND_WORDS, locksOf, type MouldOption } from '$lib/core/mould';
+	import { digits } from '$lib/core/units';
+	import ChoiceField from '$lib/ui/ChoiceField.svelte';
+	import { benchForm } from '$lib/ui/form';
+	import PageHead from '$lib/ui/PageHead.svelte';
+	import QuantityField from '$lib/ui/QuantityField.svelte';
+	import Segments from '$lib/ui/Segments.svelte';
+	import { useUnits } from '$lib/ui/units.svelte';
+
+	let { data } = $props();
+	const units = useUnits();
+	// nothing is sent: the answers decide on the spot
+	const { form } = benchForm(() => data.form, { validators: zod4Client(chooserInput), SPA: true });
+	const master = $derived(data.shelf.masters.find((m) => m.id === $form.masterId));
+	const parsed = $derived(chooserInput.safeParse($form));
+	const copiesProblem = $derived(
+		parsed.success ? undefined : parsed.error.issues.filter((i) => i.path[0] === 'copies').map((i) => i.message)
+	);
+	const options = $derived.by((): MouldOption[] => {
+		if (!master || !parsed.success) return [];
+		return chooseMould(
+			master.record,
+			parsed.data,
+			{
+				rubber: data.shelf.rubbers.find((r) => r.id === $form.rubberId)?.record,
+				thermoplastic: data.shelf.thermoplastics.find((t) => t.id === $form.thermoplasticId)?.record
+			},
+			data.settings.roomTempC
+		);
+	});
+	const LOCKS = { none: 'nothing locks', shallow: 'shallow undercuts', deep: 'deep undercuts', 'not known': 'undercuts not known' };
+	const yesNo = [
+		{ value: 'no', label: 'no' },
+		{ value: 'yes', label: 'yes' }
+	] as const;
+	const MARK = { fits: '●', 'with care': '◐', 'does not fit': '✕' };
+	const TONE = { fits: 'text-(--work)', 'with care': 'text-(--hot)', 'does not fit': 'text-(--harm)' };
+	const link = (o: MouldOption) => {
+		const q = new URLSearchParams({
+			master: $form.masterId ?? '',
+			kind: o.kind,
+			rubber: $form.rubberId ?? '',
+			thermoplastic: $form.thermoplasticId ?? '',
+			resin: $form.resinId ?? ''
+		});
+		return `/moulds/new?${q}`;
+	};
+</script>
+
+<PageHead title="Which way to make it" about="Say how the master is and what it is for; the six ways line up. You decide." />
+<div class="grid items-start gap-5 lg:grid-cols-[22rem_1fr]">
+	<div class="slab p-5">
+		<ChoiceField
+			label="Master"
+			name="masterId"
+			bind:value={$form.masterId}
+			placeholder="Choose a master"
+			options={data.shelf.masters.map((m) => ({ value: m.id, label: m.record.name }))} />
+		{#if master}<p class="soft mb-3">
+				{units.show(master.record.lengthMm, 'length')} × {units.show(master.record.widthMm, 'length')} × {units.show(
+					master.record.heightMm,
+					'length'
+				)} tall, {LOCKS[locksOf(master.record, $form.undercuts ?? 'as its file')]}
+			</p>{/if}
+		<ChoiceField
+			label="Undercuts"
+			name="undercuts"
+			bind:value={$form.undercuts}
+			options={[
+				{ value: 'as its file', label: 'as its 3D file shows' },
+				{ value: 'none', label: 'none: it draws from both sides' },
+				{ value: 'shallow', label: 'shallow' },
+				{ value: 'deep', label: 'deep' }
+			]} />
+		<div class="mb-3 grid grid-cols-2 gap-3">
+			<Segments label="Flat back" name="flatBack" bind:value={$form.flatBack} options={yesNo} />
+			<Segments label="Fragile" name="fragile" bind:value={$form.fragile} options={yesNo} />
+			<Segments label="Cast hollow" name="hollow" bind:value={$form.hollow} options={yesNo} />
+			<Segments label="Metal skin" name="metalSkin" bind:value={$form.metalSkin} options={yesNo} />
+		</div>
+		<QuantityField label="Copies" kind="number" name="copies" bind:value={$form.copies} error={copiesProblem} />
+		<ChoiceField
+			label="In which rubber"
+			name="rubberId"
+			bind:value={$form.rubberId}
+			options={data.shelf.rubbers.map((r) => ({ value: r.id, label: r.record.name }))} />
+		{#if data.shelf.thermoplastics.length > 0}<ChoiceField
+				label="Or pressed from"
+				name="thermoplasticId"
+				bind:value={$form.thermoplasticId}
+				options={data.shelf.thermoplastics.map((t) => ({ value: t.id, label: t.record.name }))} />{/if}
+		<ChoiceField
+			label="Poured with"
+			name="resinId"
+			bind:value={$form.resinId}
+			options={[{ value: '', label: 'Not known yet' }, ...data.shelf.resins.map((r) => ({ value: r.id, label: r.record.name }))]} />
+	</div>
+	<div class="flex min-w-0 flex-col gap-3">
+		{#if !master}
+			<p class="slab p-8 text-lg">Choose a master: the ways that fit it appear here.</p>
+		{/if}
+		{#each options as o, i (o.kind)}
+			<section
+				class={['slab grid gap-x-5 gap-y-1 p-4 sm:grid-cols-[1fr_auto]', o.fit === 'does not fit' && 'opacity-80']}
+				aria-label={KIND_WORDS[o.kind]}>
+				<div>
+					<p class={['font-bold', TONE[o.fit]]}>
+						<span aria-hidden="true">{MARK[o.fit]}</span>
+						{o.fit}{i === 0 && o.fit !== 'does not fit' ? ', first choice' : ''}
+					</p>
+					<h2 class="text-[1.35rem]!">{KIND_WORDS[o.kind]}</h2>
+					<p class="mt-1">{o.why.join('; ')}.</p>
+					<p class="soft text-[0.95rem]">Goes wrong by {o.risk}.</p>
+				</div>
+				<div class="flex flex-col items-start gap-1 sm:items-end">
+					<p class="text-[1.5rem] leading-tight font-bold">{o.massG > 0 ? units.show(o.massG, 'mass') : 'no rubber'}</p>
+					{#if o.costPerKg !== undefined}<p class="font-semibold">
+							{data.settings.currency}
+							{digits((o.costPerKg * o.massG) / 1000, 2)}
+						</p>{/if}
+					<p class="soft text-[0.95rem]">{units.show(Math.round(o.handsS / 900) * 900, 'time')} of work</p>
+					{#if o.readyInS > 0}<p class="soft text-[0.95rem]">ready {units.show(o.readyInS, 'time')} after the first pour</p>{/if}
+					<a
+						class="mt-1 inline-flex min-h-[2.75rem] items-center rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-4 font-semibold hover:bg-(--work-soft)"
+						href={link(o)}>Plan it this way</a>
+				</div>
+			</section>
+		{/each}
+		{#if master}<p class="soft text-[0.92rem]">
+				Rubber with 12 mm of clearance and cover; reasons and hours are common practice, no source.
+			</p>{/if}
+	</div>
+</div>
