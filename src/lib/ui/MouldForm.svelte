@@ -11,9 +11,7 @@
 		drawMould,
 		faceTempC,
 		inRubber,
-		MOULD_KINDS,
 		mouldInputs,
-		OPENS_WORDS,
 		planMould,
 		reliefWords,
 		rubberChoices,
@@ -29,12 +27,12 @@
 	import { benchForm } from './form';
 	import FormErrors from './FormErrors.svelte';
 	import CutList from './mould/CutList.svelte';
+	import KindPicker from './mould/KindPicker.svelte';
 	import KindFields from './mould/KindFields.svelte';
 	import MouldAnswer from './mould/MouldAnswer.svelte';
 	import MouldDrawing from './mould/MouldDrawing.svelte';
 	import RubberChoices from './mould/RubberChoices.svelte';
 	import SprueFields from './mould/SprueFields.svelte';
-	import Segments from './Segments.svelte';
 	import TextField from './TextField.svelte';
 	import { useUnits } from './units.svelte';
 
@@ -162,13 +160,7 @@
 			</p>
 		</div>
 		{#if !fixed}
-			<div class="mb-3">
-				<Segments
-					label="It opens"
-					name="kind"
-					bind:value={$form.kind}
-					options={MOULD_KINDS.map((k) => ({ value: k, label: OPENS_WORDS[k] }))} />
-			</div>
+			<KindPicker bind:value={$form.kind} />
 		{/if}
 		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
 			{#if inRubber($form.kind)}

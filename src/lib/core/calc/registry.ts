@@ -15,8 +15,23 @@ import { sprue, sprueInput } from '../flow';
 import { dewPointC, dewPointInput } from '../humidity';
 import { correctPour, correctPourInput, mix, mixInput } from '../mix';
 import { meshQuery } from '../mesh/answer';
-import { mouldBlock, mouldBlockInput, planTwoPart, twoPartInput } from '../mould';
-import { pot, potInput } from '../pot';
+import {
+	blockPlanInput,
+	jacketInput,
+	mixesInput,
+	mouldBlock,
+	mouldBlockInput,
+	planBlock,
+	planJacket,
+	planPress,
+	planRigid,
+	planTwoPart,
+	pressInput,
+	rigidInput,
+	splitMixes,
+	twoPartInput
+} from '../mould';
+import { pot, potInput, vacuum, vacuumInput } from '../pot';
 import { displacement, displacementInput } from '../volume';
 
 /** A calculation that the screens use and that scripts may ask for. */
@@ -49,6 +64,15 @@ const fastWhite = {
 	potLifeS: 150,
 	demouldS: 900,
 	character: 'quick' as const
+};
+
+const TIN = {
+	densityGPerMl: 1.1,
+	ratio: { by: 'weight' as const, a: 100, b: 10 },
+	workingTimeS: 2400,
+	cureTimeS: 57_600,
+	refTempC: 23,
+	cureKind: 'condensation' as const
 };
 
 /** Every calculation of the open interface, by name. */
@@ -216,6 +240,77 @@ export const CALCULATIONS: readonly Calculation[] = [
 			lossPercent: 4
 		},
 		(_input, raw) => planTwoPart(raw)
+	),
+	calculation(
+		'mould-open-face',
+		'Rubber for an open-face block round a master that lies on its flat back.',
+		blockPlanInput,
+		{
+			master: { footprint: 'rectangular', lengthMm: 90, widthMm: 60, heightMm: 18 },
+			masterVolumeMl: 60,
+			shape: 'box',
+			clearanceMm: 12,
+			coverMm: 12,
+			rubber: TIN,
+			roomTempC: 21,
+			lossPercent: 4
+		},
+		(_input, raw) => planBlock(raw)
+	),
+	calculation(
+		'mould-jacket',
+		'Coats of rubber, and the shell round them.',
+		jacketInput,
+		{
+			master: { footprint: 'round', lengthMm: 180, widthMm: 180, heightMm: 260 },
+			skinMm: 8,
+			coats: 4,
+			rubber: TIN,
+			roomTempC: 21,
+			lossPercent: 6
+		},
+		(_input, raw) => planJacket(raw)
+	),
+	calculation(
+		'mould-press',
+		'Both halves of a press mould of a re-meltable thermoplastic.',
+		pressInput,
+		{
+			master: { footprint: 'rectangular', lengthMm: 40, widthMm: 30, heightMm: 30 },
+			masterVolumeMl: 20,
+			clearanceMm: 8,
+			coverMm: 10,
+			partingMm: 15,
+			material: { densityGPerMl: 0.95, softenTempC: 95, coolS: 3600 },
+			roomTempC: 21
+		},
+		(_input, raw) => planPress(raw)
+	),
+	calculation(
+		'mould-rigid',
+		'A bought, printed or cast rigid mould: its outside, putty and bands.',
+		rigidInput,
+		{
+			master: { footprint: 'rectangular', lengthMm: 60, widthMm: 40, heightMm: 50 },
+			masterVolumeMl: 80,
+			source: 'printed',
+			parts: 2
+		},
+		(_input, raw) => planRigid(raw)
+	),
+	calculation(
+		'mould-mixes',
+		'A pour of rubber split into mixes that scale, cup and degassing vessel take.',
+		mixesInput,
+		{ massG: 1800, densityGPerMl: 1.11, cupMl: 1000, workingTimeS: 2400 },
+		(_input, raw) => splitMixes(raw)
+	),
+	calculation(
+		'vacuum',
+		'How far a mix rises under vacuum, whether its vessel holds it, and what time it takes.',
+		vacuumInput,
+		{ mixVolumeMl: 300, vesselMl: 2000, chamberL: 12, pumpLPerMin: 70, targetKpa: 3 },
+		(_input, raw) => vacuum(raw)
 	),
 	calculation(
 		'sprue',

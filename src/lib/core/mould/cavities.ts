@@ -5,6 +5,7 @@ export const USUAL_GAP_MM = 10;
 
 /** Several copies of a master side by side in one block. */
 export interface Grid {
+	count: number;
 	columns: number;
 	rows: number;
 	/** Outer sizes of all of them together, as if they were one master. */
@@ -23,12 +24,13 @@ export function gridFor(
 	shape: 'box' | 'tube' | 'bricks',
 	clearanceMm: number
 ): Grid {
-	if (count === 1) return { columns: 1, rows: 1, size: master };
+	if (count === 1) return { count, columns: 1, rows: 1, size: master };
 	const widthMm = master.footprint === 'round' ? master.lengthMm : master.widthMm;
 	const grids = Array.from({ length: count }, (_, i): Grid => {
 		const columns = i + 1;
 		const rows = Math.ceil(count / columns);
 		return {
+			count,
 			columns,
 			rows,
 			size: {

@@ -178,7 +178,11 @@ const RULES: Readonly<Record<MouldKind, (r: Reasons, c: Case) => void>> = {
 	jacket(r, c) {
 		if (c.largest < SMALL_MM) r.care.push(`under ${SMALL_MM} mm a block is less work`);
 		if (yes(c.fragile)) r.good.push('brushed on: no weight on a fragile master');
-		if (c.largest > LARGE_MM || yes(c.hollow)) r.good.push('least rubber for large and hollow work');
+		r.good.push(
+			c.largest > LARGE_MM || yes(c.hollow)
+				? 'least rubber for large and hollow work'
+				: 'takes little rubber, and peels off almost anything'
+		);
 		if (yes(c.metalSkin) && c.lock !== 'deep') r.good.push('a glove that peels off has no seam');
 		else if (yes(c.metalSkin)) r.care.push('a seam in the skin shows in a metal cast');
 	},

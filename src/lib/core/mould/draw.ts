@@ -126,9 +126,9 @@ export function cavityPlaces(
 	master: MasterRecord,
 	gapMm: number
 ): { xMm: number; yMm: number }[] {
-	const { columns, rows } = plan.grid ?? { columns: 1, rows: 1 };
+	const { columns, rows, count } = plan.grid ?? { columns: 1, rows: 1, count: 1 };
 	const widthMm = master.footprint === 'round' ? master.lengthMm : master.widthMm;
-	return Array.from({ length: columns * rows }, (_, i) => ({
+	return Array.from({ length: count }, (_, i) => ({
 		xMm: ((i % columns) - (columns - 1) / 2) * (master.lengthMm + gapMm),
 		yMm: (Math.floor(i / columns) - (rows - 1) / 2) * (widthMm + gapMm)
 	}));
@@ -201,7 +201,6 @@ function blockSection(
 		const r = plan.keys!.diameterMm / 2;
 		for (const x of [-half + inputs.clearanceMm / 2, half - inputs.clearanceMm / 2])
 			marks.push({ kind: 'path', d: `M${x - r} ${lineY}A${r} ${r} 0 0 0 ${x + r} ${lineY}Z`, tone: 'key' });
-		marks.push({ kind: 'text', x: 0, y: -letterMm * 0.5, text: 'clay first', anchor: 'middle' });
 	}
 	marks.push(line(-half, topY, half, topY, 'level'));
 	const left = -half - wall - letterMm * 1.4;
@@ -230,17 +229,32 @@ function blockSection(
 		},
 		{
 			kind: 'text',
-			x: half - letterMm * 0.4,
-			y: topY + letterMm * 1.2,
-			text: halves ? 'pour level, turned over' : 'pour level',
+			x: -half - wall - letterMm * 0.3,
+			y: topY - letterMm * 0.45,
+			text: 'pour level',
 			anchor: 'end'
-		}
+		},
+		...(halves
+			? [
+					{
+						kind: 'text' as const,
+						x: 0,
+						y: wall + letterMm * 3.9,
+						text: 'clay below the line, first',
+						anchor: 'middle' as const
+					}
+				]
+			: [])
 	);
-	const pad = letterMm * 7;
-	const w = lengthMm + 2 * wall + 2 * pad + (halves ? letterMm * 4.2 : 0);
+	const [padL, padR] = [letterMm * 6.4, letterMm * (halves ? 10 : 6)];
 	return framed(
 		marks,
-		{ x: -half - wall - pad, y: rim - letterMm * 2, w, h: -rim + wall + letterMm * 5 },
+		{
+			x: -half - wall - padL,
+			y: rim - letterMm * 2,
+			w: lengthMm + 2 * wall + padL + padR,
+			h: -rim + wall + letterMm * (halves ? 6.4 : 5)
+		},
 		letterMm
 	);
 }
@@ -327,13 +341,16 @@ function blockPlan(
 		anchor: 'middle',
 		bold: true
 	});
-	const pad = letterMm * 7;
+	const [padL, padR] = [
+		letterMm * (plan.seam?.side === 'left' ? 7 : 1.5),
+		letterMm * (plan.seam?.side === 'right' ? 12 : 6.2)
+	];
 	return framed(
 		marks,
 		{
-			x: -l / 2 - wall - pad,
+			x: -l / 2 - wall - padL,
 			y: -w / 2 - wall - letterMm * 3.4,
-			w: l + 2 * wall + 2 * pad,
+			w: l + 2 * wall + padL + padR,
 			h: w + 2 * wall + letterMm * 8
 		},
 		letterMm

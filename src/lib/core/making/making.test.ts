@@ -1,0 +1,208 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { DEMO_PIECES } from '../../server/demo/pieces';
+import { DEMO_RUBBERS, DEMO_THERMOPLASTICS } from '../../server/demo/materials';
+import { MOULD_KINDS, mouldInputs, planMould, type MouldKind } from '../mould';
+import { rubberRecord, thermoplasticRecord } from '../shelf';
+import {
+	makingClocks,
+	makingEvent,
+	makingSteps,
+	placed,
+	readyAtMs,
+	reduceMaking,
+	settingTimes,
+	shellSetS,
+	type MakingEvent,
+	type MakingPlan
+} from '.';
+
+const rubber = rubberRecord.parse(DEMO_RUBBERS[0]);
+const thermoplastic = thermoplasticRecord.parse(DEMO_THERMOPLASTICS[0]);
+const master = DEMO_PIECES[0]!.master;
+
+function planOf(kind: MouldKind, over: Partial<MakingPlan> = {}): MakingPlan {
+	const inputs = mouldInputs.parse({
+		label: 'x',
+		masterId: 'm',
+		rubberId: 'r',
+		thermoplasticId: 't',
+		kind,
+		clearanceMm: 12,
+		coverMm: 12,
+		lossPercent: 4,
+		roomTempC: 23
+	});
+	const plan = planMould(inputs, master, { rubber, thermoplastic });
+	const times = settingTimes(plan);
+	return {
+		number: 7,
+		label: 'Lamp',
+		masterName: 'Lamp',
+		kind,
+		materialName: rubber.name,
+		cureKind: 'addition',
+		sealing: 'none',
+		shape: 'box',
+		seamSide: 'back',
+		degas: 'none',
+		pours: plan.pours.map((p, i) => ({
+			name: p.name,
+			massG: p.massG,
+			...(p.a ? { aG: p.a.massG } : {}),
+			...(p.b ? { bG: p.b.massG } : {}),
+			...(p.thickenerG ? { thickenerG: p.thickenerG } : {}),
+			mixes: 1,
+			setS: times[i]!
+		})),
+		workingTimeS: plan.workingTimeS,
+		...(plan.jacket
+			? { shell: { kind: 'resin', parts: 2, setS: shellSetS(plan), massEachG: 300, layers: 0, bolts: 8 } }
+			: {}),
+		...(kind === 'press' ? { soften: { tempC: 95, softenS: 600 } } : {}),
+		masterVolumeMl: 100,
+		cavities: 1,
+		...over
+	};
+}
+
+let serial = 0;
+const uuid = () => `00000000-0000-4000-8000-${String(++serial).padStart(12, '0')}`;
+const done = (stepId: string, atMs: number): MakingEvent => ({ id: uuid(), atMs, kind: 'step-done', stepId });
+const T0 = 1.7e12;
+
+describe.each(MOULD_KINDS)('the steps of a %s', (kind) => {
+	const steps = makingSteps(planOf(kind));
+	it('have names of their own, end with a look, and say what to press', () => {
+		expect(new Set(steps.map((s) => s.id)).size).toBe(steps.length);
+		expect(steps.at(-1)!.kind).toBe('inspect');
+		for (const s of steps) {
+			expect(s.action.length * s.title.length * s.detail.length).toBeGreaterThan(0);
+			expect(s.id.length).toBeLessThanOrEqual(40);
+		}
+	});
+	it('every rubber is weighed, combined, mixed and put in place in this order', () => {
+		const at = (id: string) => steps.findIndex((s) => s.id === id);
+		for (let i = 0; i < (kind === 'press' || kind === 'rigid' ? 0 : planOf(kind).pours.length); i++) {
+			const order = ['measure', 'combine', 'mix', 'place', 'cure'].map((s) => at(`${s}-${i}`));
+			expect(order.every((n) => n >= 0)).toBe(true);
+			expect([...order].sort((a, b) => a - b)).toEqual(order);
+		}
+	});
+	it('waits add up to the time that the plan promises', () => {
+		if (kind === 'rigid') return;
+		const plan = planOf(kind);
+		const inputs = mouldInputs.parse({
+			label: 'x',
+			masterId: 'm',
+			rubberId: 'r',
+			thermoplasticId: 't',
+			kind,
+			clearanceMm: 12,
+			coverMm: 12,
+			lossPercent: 4,
+			roomTempC: 23
+		});
+		const promised = planMould(inputs, master, { rubber, thermoplastic }).readyInS;
+		const waits = makingSteps(plan).reduce((s, step) => s + (step.waitS ?? 0), 0);
+		// pressing itself is no wait
+		expect(Math.abs(waits - promised)).toBeLessThanOrEqual(kind === 'press' ? 361 : 1);
+	});
+});
+
+describe('what the records add', () => {
+	const ids = (over: Partial<MakingPlan>, kind: MouldKind = 'one-piece') =>
+		makingSteps(planOf(kind, over)).map((s) => s.id);
+	it('release with its flash-off, sealing, vacuum with the air let in before the pump stops', () => {
+		expect(ids({})).not.toContain('release');
+		expect(ids({ release: { name: 'Mist', flashOffS: 300, powder: false } })).toEqual(
+			expect.arrayContaining(['release', 'flash-off'])
+		);
+		expect(ids({ release: { name: 'Dust', flashOffS: 0, powder: true } })).not.toContain('flash-off');
+		expect(ids({ sealing: 'lacquer' })).toContain('seal');
+		const v = ids({ degas: 'vacuum', vacuum: { risenMl: 900, vesselMl: 2000, pumpDownS: 60, takesS: 360 } });
+		expect(v.indexOf('vacuum-0')).toBeGreaterThan(v.indexOf('mix-0'));
+		expect(v.indexOf('let-in-0')).toBe(v.indexOf('vacuum-0') + 1);
+		expect(v.indexOf('place-0')).toBe(v.indexOf('let-in-0') + 1);
+		expect(ids({ degas: 'pressure' })).toContain('pot-0');
+	});
+	it('two halves are separated: by the release, or by a step of its own', () => {
+		expect(ids({}, 'two-part')).toContain('separate');
+		const coated = ids({ release: { name: 'Mist', flashOffS: 300, powder: false } }, 'two-part');
+		expect(coated).toContain('release-joint');
+		expect(coated).not.toContain('separate');
+	});
+	it('tin is not told to be warmed, platinum is', () => {
+		const cure = (cureKind: 'addition' | 'condensation') =>
+			makingSteps(planOf('one-piece', { cureKind })).find((s) => s.id === 'cure-0')!.detail;
+		expect(cure('condensation')).toMatch(/does not hurry/);
+		expect(cure('addition')).toMatch(/hurries a platinum/);
+	});
+	it('several mixes are told with the size of each', () => {
+		const plan = planOf('one-piece');
+		plan.pours[0]!.mixes = 3;
+		expect(makingSteps(plan).find((s) => s.id === 'measure-0')!.detail).toMatch(/In 3 mixes/);
+	});
+});
+
+describe('where a making stands', () => {
+	const plan = planOf('one-piece');
+	const steps = makingSteps(plan);
+	const upTo = (id: string) => steps.slice(0, steps.findIndex((s) => s.id === id) + 1);
+
+	it('the working time runs from combining until the rubber is in place, then its cure', () => {
+		const events = upTo('combine-0').map((s, i) => done(s.id, T0 + i * 60_000));
+		let state = reduceMaking(steps, events);
+		let clocks = makingClocks('id', plan, steps, state);
+		expect(clocks.map((c) => c.kind)).toEqual(['pot-life']);
+		expect(clocks[0]!.endsAtMs).toBeCloseTo(state.pours[0]!.combinedAtMs! + plan.workingTimeS * 1000, 3);
+		const poured = [...events, done('mix-0', T0 + 900_000), done('place-0', T0 + 1_000_000)];
+		state = reduceMaking(steps, poured);
+		clocks = makingClocks('id', plan, steps, state);
+		expect(clocks.map((c) => c.kind)).toEqual(['rubber']);
+		expect(clocks[0]!.endsAtMs).toBeCloseTo(T0 + 1_000_000 + plan.pours[0]!.setS * 1000, 3);
+		expect(placed(steps, state)).toEqual({ firstMs: T0 + 1_000_000, lastMs: T0 + 1_000_000 });
+		expect(readyAtMs(steps, state, T0 + 1_500_000)).toBeCloseTo(
+			T0 + 1_000_000 + plan.pours[0]!.setS * 1000,
+			3
+		);
+	});
+
+	it('order of arrival, repeats and taking back do not matter', () => {
+		const events: MakingEvent[] = [
+			...steps.slice(0, 6).map((s, i) => done(s.id, T0 + i * 1000)),
+			{ id: uuid(), atMs: T0 + 9000, kind: 'inspected', waterMl: 98, faults: ['torn'], note: 'small' }
+		];
+		const back: MakingEvent = { id: uuid(), atMs: T0 + 9500, kind: 'undone', eventId: events[5]!.id };
+		const expected = reduceMaking(steps, [...events, back]);
+		expect(expected.current).toBe(5);
+		expect(expected.inspection).toEqual({ waterMl: 98, faults: ['torn'], note: 'small' });
+		fc.assert(
+			fc.property(
+				fc.shuffledSubarray([...events, back, ...events], { minLength: 15, maxLength: 15 }),
+				(shuffled) => {
+					expect(reduceMaking(steps, shuffled)).toEqual(expected);
+				}
+			)
+		);
+	});
+
+	it('what ended keeps no clock and cannot be taken back', () => {
+		const ended = reduceMaking(steps, [
+			done(steps[0]!.id, T0),
+			{ id: uuid(), atMs: T0 + 1, kind: 'abandoned', reason: 'leaked' }
+		]);
+		expect(ended.status).toBe('abandoned');
+		expect(ended.lastUndoable).toBeUndefined();
+		expect(makingClocks('id', plan, steps, ended)).toEqual([]);
+	});
+
+	it.each([
+		[{ kind: 'step-done', stepId: '' }],
+		[{ kind: 'inspected', waterMl: 0, faults: [], note: '' }],
+		[{ kind: 'inspected', faults: ['made up'], note: '' }],
+		[{ kind: 'step-done', stepId: 'fix', extra: 1 }]
+	])('%j is refused', (part) => {
+		expect(makingEvent.safeParse({ id: uuid(), atMs: T0, ...part }).success).toBe(false);
+	});
+});
