@@ -10,6 +10,7 @@ const PAGES = [
 	'/masters/from-file',
 	'/moulds',
 	'/moulds/new',
+	'/moulds/choose',
 	'/shelf',
 	'/shelf/resins/new',
 	'/shelf/rubbers/new',

@@ -11,6 +11,7 @@
 		drawMould,
 		faceTempC,
 		inRubber,
+		mixingOf,
 		mouldInputs,
 		planMould,
 		reliefWords,
@@ -78,16 +79,24 @@
 		$form.predecessorId = '';
 	}
 	const faceC = $derived(resin ? faceTempC(resin.record, $form.roomTempC, master?.record.shape?.findings.thickestMm) : undefined);
+	/** Fields that no sum is made of. */
+	const WORDS = ['label', 'masterId', 'rubberId', 'thermoplasticId', 'rubberLot', 'place', 'note'];
 	interface Outcome {
 		plan?: MouldPlan;
+		mixing?: ReturnType<typeof mixingOf>;
 		problem?: string;
 		at?: string;
 	}
 	const outcome = $derived.by((): Outcome => {
 		const chosen = $form.kind === 'rigid' || ($form.kind === 'press' ? thermoplastic : rubber);
 		if (!master || !chosen) return {};
+		// a number out of range is said before any sum is made of it
+		const wrong = mouldInputs.safeParse($form).error?.issues.find((i) => !WORDS.includes(String(i.path[0])));
+		if (wrong) return { problem: wrong.message, at: String(wrong.path[0]) };
 		try {
-			return { plan: planMould($form, master.record, materials, faceC) };
+			const plan = planMould($form, master.record, materials, faceC);
+			const mixing = mixingOf(plan, materials, $form.degas, settings);
+			return { plan, mixing };
 		} catch (error) {
 			const first = fieldErrors(error)?.[0];
 			if (!first) throw error;
@@ -119,7 +128,7 @@
 						undercutDepthMm: master.record.shape?.findings.undercutDepthMm,
 						faceTempC: faceC,
 						degas: $form.degas,
-						inPot: resin !== undefined
+						inPot: $form.inPot === 'yes'
 					},
 					shelf.rubbers,
 					shelf.experiences
@@ -131,7 +140,7 @@
 		plan && closingWords(closing, plan.cavity?.heightMm ?? master?.record.heightMm ?? 100, plan.jacket?.shell.bolts ?? 6)
 	);
 	const reliefs = $derived(master ? reliefWords(master.record.traps) : []);
-	const MINE: Partial<Record<string, keyof MouldInputs>> = { masterVolumeMl: 'masterId', master: 'masterId' };
+	const MINE: Partial<Record<string, keyof MouldInputs>> = { masterVolumeMl: 'masterId', master: 'masterId', workingTimeS: 'rubberId' };
 	/** What is wrong at a field: from the sums as they stand, else from the schema or the server. */
 	function said(field: keyof MouldInputs): string[] | undefined {
 		const at = outcome.at?.split('.')[0];
@@ -196,6 +205,7 @@
 		{#if drawing && master}
 			<div class="my-2 rounded-lg border border-(--line) p-2">
 				<MouldDrawing {drawing} label="Section and plan of the mould round {master.record.name}, to scale" />
+				<p class="soft text-center text-[0.92rem]">To scale. Orange: where it opens. Green: pour opening, vents, level of the pour.</p>
 			</div>
 		{/if}
 		{#if plan}
@@ -250,7 +260,7 @@
 	</div>
 	<aside class="slab flex h-fit min-w-0 flex-col gap-4 p-5" aria-live="polite">
 		{#if plan}
-			<MouldAnswer {plan} inputs={$form} {materials} {settings} {touching} {nowMs} />
+			<MouldAnswer {plan} inputs={$form} {materials} {settings} mixing={outcome.mixing} {touching} {nowMs} />
 		{:else if outcome.problem}
 			<p class="font-semibold text-(--harm)">{outcome.problem}</p>
 		{:else if $form.kind === 'press'}

@@ -133,7 +133,8 @@ describe('cost, waste, spare rubber', () => {
 		const cost = costOf(plan, priced, 5);
 		expect(cost.cost).toBeCloseTo((30 * plan.rubber.massG) / 1000, 9);
 		expect(cost.wasteShare).toBeCloseTo(5 / 105, 9);
-		expect(costOf(plan, materials, 5).cost).toBeUndefined();
+		const free = { rubber: { ...rubbers[0]!.record, pricePerKg: undefined } };
+		expect(costOf(plan, free, 5).cost).toBeUndefined();
 	});
 	it('what is left fills the largest jobs of its own rubber and never more than there is', () => {
 		const job = (id: string, massG: number, rubberId = 'r') => ({ id, label: id, massG, rubberId });
@@ -158,7 +159,7 @@ describe('drawings', () => {
 			...over
 		});
 		const plan = planMould(inputs, piece, materials);
-		return { plan, inputs, ...drawMould(inputs, plan, piece, show) };
+		return { inputs, ...drawMould(inputs, plan, piece, show) };
 	};
 	it.each(MOULD_KINDS)(
 		'a %s has a section and a plan whose marks lie in their frames, and an SVG to scale',

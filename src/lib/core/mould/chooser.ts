@@ -105,8 +105,11 @@ export function chooseMould(
 			handsS: HANDS_S[kind] * (1 + masterVolumeMl(master) / 2000),
 			risk: RISK[kind]
 		};
-	}).sort((a, b) => order[a.fit] - order[b.fit] || a.massG + a.handsS / 20 - (b.massG + b.handsS / 20));
+	}).sort((a, b) => order[a.fit] - order[b.fit] || weigh(a) - weigh(b));
 }
+
+/** Rubber and work against each other: an hour counts like 600 g (common practice, no source). */
+const weigh = (o: MouldOption) => o.massG + o.handsS / 6;
 
 function figuresOf(kind: MouldKind, master: MasterRecord, materials: MouldMaterials, roomTempC: number) {
 	const inputs = mouldInputs.safeParse({

@@ -103,21 +103,36 @@ export interface MouldDrawings {
 /**
  * Draws a planned mould.
  * @param show a length in the workshop's units
+ * @param letterMm height of the letters in the drawing's own mm; for a screen unless given
  */
-export function drawMould(inputs: Inputs, plan: MouldPlan, master: MasterRecord, show: Show): MouldDrawings {
-	if (plan.kind === 'jacket') return drawJacket(inputs, plan, master, show);
-	if (plan.kind === 'rigid') return drawRigid(inputs, plan, master, show);
-	return drawBlock(inputs, plan, master, show);
+export function drawMould(
+	inputs: Inputs,
+	plan: MouldPlan,
+	master: MasterRecord,
+	show: Show,
+	letterMm?: number
+): MouldDrawings {
+	const letter = letterMm ?? letterFor(inputs, plan, master);
+	if (plan.kind === 'jacket') return drawJacket(inputs, plan, master, show, letter);
+	if (plan.kind === 'rigid') return drawRigid(inputs, plan, master, show, letter);
+	return {
+		section: blockSection(inputs, plan, master, show, letter),
+		plan: blockPlan(inputs, plan, master, show, letter)
+	};
 }
 
-function drawBlock(inputs: Inputs, plan: MouldPlan, master: MasterRecord, show: Show): MouldDrawings {
-	const cavity = plan.cavity!;
-	const out = outlineOf(cavity);
-	const letterMm = Math.max(2.6, Math.max(out.lengthMm, cavity.heightMm) / 15);
-	return {
-		section: blockSection(inputs, plan, master, show, letterMm),
-		plan: blockPlan(inputs, plan, master, show, letterMm)
-	};
+/** Letters that are read on a screen where the drawing fills the width, mm of the drawing. */
+function letterFor(inputs: Inputs, plan: MouldPlan, master: MasterRecord): number {
+	if (plan.rigid) {
+		const { lengthMm, heightMm } = plan.rigid.outerMm;
+		return Math.max(2.6, Math.max(lengthMm, heightMm) / 13);
+	}
+	if (plan.cavity) {
+		return Math.max(2.6, Math.max(outlineOf(plan.cavity).lengthMm, plan.cavity.heightMm) / 15);
+	}
+	const round = inputs.skinMm + inputs.shellMm;
+	const across = master.lengthMm + 2 * (round + inputs.flangeMm);
+	return Math.max(2.6, Math.max(across, master.heightMm + round) / 15);
 }
 
 /** Middles of the cavities along the length and the width, mm from the middle of the block. */
@@ -194,6 +209,16 @@ function blockSection(
 				line: 'sprue',
 				dash: true
 			});
+		else if (plan.kind === 'one-piece')
+			marks.push({
+				kind: 'rect',
+				x: x - sprueHalf,
+				y: 0,
+				w: 2 * sprueHalf,
+				h: wall / 2,
+				tone: 'sprue',
+				line: 'sprue'
+			});
 		for (const v of ventsOf(master)) marks.push(line(x + v.xMm, footY - v.upMm, x + v.xMm, 0, 'vent', true));
 	}
 	if (halves) {
@@ -222,7 +247,7 @@ function blockSection(
 		{
 			kind: 'text',
 			x: 0,
-			y: rim - letterMm * 0.6,
+			y: rim - letterMm * 1.4,
 			text: 'cut through the middle',
 			anchor: 'middle',
 			bold: true
@@ -251,9 +276,9 @@ function blockSection(
 		marks,
 		{
 			x: -half - wall - padL,
-			y: rim - letterMm * 2,
+			y: rim - letterMm * 2.8,
 			w: lengthMm + 2 * wall + padL + padR,
-			h: -rim + wall + letterMm * (halves ? 6.4 : 5)
+			h: -rim + wall + letterMm * (halves ? 7.2 : 5.8)
 		},
 		letterMm
 	);
@@ -357,13 +382,18 @@ function blockPlan(
 	);
 }
 
-function drawJacket(inputs: Inputs, plan: MouldPlan, master: MasterRecord, show: Show): MouldDrawings {
+function drawJacket(
+	inputs: Inputs,
+	plan: MouldPlan,
+	master: MasterRecord,
+	show: Show,
+	letterMm: number
+): MouldDrawings {
 	const shell = plan.jacket!.shell;
 	const [skin, wall, flange] = [inputs.skinMm, inputs.shellMm, inputs.flangeMm];
 	const half = master.lengthMm / 2 + skin + wall;
 	const reach = half + flange;
 	const tall = master.heightMm + skin + wall;
-	const letterMm = Math.max(2.6, Math.max(2 * reach, tall) / 15);
 	const o = outline(master);
 	const board = inputs.boardMm;
 	const section: Mark[] = [
@@ -466,10 +496,15 @@ function drawJacket(inputs: Inputs, plan: MouldPlan, master: MasterRecord, show:
 	};
 }
 
-function drawRigid(inputs: Inputs, plan: MouldPlan, master: MasterRecord, show: Show): MouldDrawings {
+function drawRigid(
+	inputs: Inputs,
+	plan: MouldPlan,
+	master: MasterRecord,
+	show: Show,
+	letterMm: number
+): MouldDrawings {
 	const { outerMm, bands } = plan.rigid!;
 	const { lengthMm: l, widthMm: w, heightMm: h } = outerMm;
-	const letterMm = Math.max(2.6, Math.max(l, h) / 13);
 	const o = outline(master);
 	// poured through its foot, so the foot is at the top
 	const flipped = silhouette(o, 0, 0).replace(/-?\d+(\.\d+)? -?\d+(\.\d+)?/g, (p) => {

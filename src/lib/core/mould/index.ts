@@ -53,3 +53,4 @@ export { shoreFor, rubberChoices, type RubberChoice, type RubberQuestion } from 
 export { chooseMould, chooserInput, locksOf, type ChooserInput, type MouldOption } from './chooser';
 export { costOf, jobsForSpare, type MouldCost, type WaitingJob } from './cost';
 export { faceTempC } from './faceTemp';
+export { mixingOf, vacuumOf } from './mixing';

@@ -69,6 +69,8 @@ const fields = z.object({
 	seamSide: z.enum(SEAM_SIDES).default('back'),
 	closing: z.enum(['as its kind', ...CLOSINGS]).default('as its kind'),
 	degas: z.enum(['none', 'vacuum', 'pressure']).default('none'),
+	/** Casts in it go under pressure. */
+	inPot: z.enum(['no', 'yes']).default('no'),
 	lossPercent: z
 		.number({ error: 'Type the loss in percent, such as 4 %.' })
 		.min(0, 'The loss cannot be less than nothing.')
@@ -260,6 +262,7 @@ function asBlock(inputs: Planned, master: MasterRecord, record: RubberRecord): M
 	const outline = outlineOf(cavity);
 	return {
 		...plan,
+		warnings: [...plan.warnings, ...potWarnings(inputs)],
 		kind: inputs.kind,
 		cavity,
 		grid,
@@ -294,6 +297,18 @@ function asBlock(inputs: Planned, master: MasterRecord, record: RubberRecord): M
 			: {}),
 		...(inputs.kind === 'one-piece' ? { seam: seamFor(inputs.seamSide, inputs.clearanceMm) } : {})
 	};
+}
+
+/** Bubbles left in the rubber shrink in the pot, and the face above them follows (common practice, no source). */
+function potWarnings(inputs: Planned): Warning[] {
+	if (inputs.inPot === 'no' || inputs.degas !== 'none') return [];
+	return [
+		{
+			code: 'not-for-the-pot',
+			message: 'Rubber that is neither degassed nor cured under pressure dimples in the pot.',
+			action: 'Degas it, let it cure in the pot, or cast in it without pressure.'
+		}
+	];
 }
 
 /** The box round the widest course, or round a tube. */

@@ -1,4 +1,6 @@
+import { randomUUID } from 'node:crypto';
 import { Op } from 'sequelize';
+import { makingSteps } from '$lib/core/making';
 import type { Grade, PourEvent, PourPlan } from '$lib/core/pour';
 import { FAULTS, benchSteps } from '$lib/core/pour';
 import {
@@ -18,7 +20,8 @@ import { tables } from '../db/models';
 import { log } from '../log';
 import { saveExperience } from '../repositories/experiences';
 import { saveContainer } from '../repositories/containers';
-import { saveMaterial } from '../repositories/materials';
+import { addMakingEvents, beginMaking, getMaking } from '../repositories/makings';
+import { listMaterials, saveMaterial } from '../repositories/materials';
 import { getMould, saveMould, setMouldState } from '../repositories/moulds';
 import { addEvents, beginPour, getPour } from '../repositories/pours';
 import { saveSettings } from '../repositories/settings';
@@ -49,6 +52,8 @@ const TABLES = [
 	'pour_events',
 	'pours',
 	'shots',
+	'making_events',
+	'mould_photos',
 	'moulds',
 	'containers',
 	'masters',
@@ -236,7 +241,71 @@ async function tellPiece(story: Story, piece: DemoPiece): Promise<void> {
 				wearFrom: 99
 			});
 	}
-	if (name === 'Lamplighter figure') await openPour(story, piece, masterId, mouldIds[1]!);
+	if (name === 'Lamplighter figure') {
+		await openPour(story, piece, masterId, mouldIds[1]!);
+		await otherWays(story, piece, masterId, mouldIds[0]!);
+	}
+}
+
+/** The other ways to make a mould, each as far as a bench would have it. */
+async function otherWays(story: Story, piece: DemoPiece, masterId: string, firstId: string): Promise<void> {
+	const common = {
+		masterId,
+		clearanceMm: 12,
+		coverMm: 12,
+		lossPercent: 5,
+		roomTempC: 21,
+		releaseId: ''
+	};
+	const [spray] = await listMaterials('release');
+	const [pressed] = await listMaterials('thermoplastic');
+	await saveMould(
+		mouldInputs.parse({
+			...common,
+			label: 'Lamplighter, glove',
+			kind: 'jacket',
+			rubberId: story.rubberIds.get('Spindrift skin')!,
+			rubberLot: 'SP-31',
+			skinMm: 7,
+			note: 'For the hollow ones in the window.'
+		})
+	);
+	await saveMould(
+		mouldInputs.parse({
+			...common,
+			label: 'Lamplighter, trial halves',
+			kind: 'press',
+			thermoplasticId: pressed!.id,
+			clearanceMm: 8
+		})
+	);
+	const halves = await saveMould(
+		mouldInputs.parse({
+			...common,
+			label: 'Lamplighter, two halves',
+			kind: 'two-part',
+			rubberId: story.rubberIds.get('Slipway red')!,
+			rubberLot: 'SR-904',
+			releaseId: spray!.id,
+			degas: 'vacuum',
+			predecessorId: firstId,
+			place: 'Bench'
+		})
+	);
+	// its first half was poured an hour and a half ago
+	await beginMaking(halves, WORKSHOP_DEFAULTS);
+	const steps = makingSteps(await getMaking(halves));
+	const until = steps.findIndex((s) => s.id === 'place-0');
+	const fromMs = story.nowMs - 5_400_000 - until * 240_000;
+	await addMakingEvents(
+		halves,
+		steps.slice(0, until + 1).map((s, i) => ({
+			id: randomUUID(),
+			kind: 'step-done' as const,
+			stepId: s.id,
+			atMs: Math.round(fromMs + i * 240_000)
+		}))
+	);
 }
 
 /** The figure's 3D file, poured head down through its base. */

@@ -174,6 +174,7 @@ export const DEMO_RESINS: z.input<typeof resinRecord>[] = [
 export const DEMO_RUBBERS: z.input<typeof rubberRecord>[] = [
 	{
 		name: 'Tidal grey',
+		pricePerKg: 34,
 		cureKind: 'addition',
 		densityGPerMl: 1.11,
 		ratioBy: 'weight',
@@ -188,6 +189,7 @@ export const DEMO_RUBBERS: z.input<typeof rubberRecord>[] = [
 	},
 	{
 		name: 'Slipway red',
+		pricePerKg: 22,
 		cureKind: 'condensation',
 		densityGPerMl: 1.18,
 		ratioBy: 'weight',
@@ -202,6 +204,7 @@ export const DEMO_RUBBERS: z.input<typeof rubberRecord>[] = [
 	},
 	{
 		name: 'Capstan heat red',
+		pricePerKg: 41,
 		cureKind: 'condensation',
 		use: 'high-heat',
 		mostTempC: 260,
@@ -218,6 +221,7 @@ export const DEMO_RUBBERS: z.input<typeof rubberRecord>[] = [
 	},
 	{
 		name: 'Spindrift skin',
+		pricePerKg: 38,
 		cureKind: 'addition',
 		use: 'brush-on',
 		densityGPerMl: 1.13,
@@ -336,6 +340,7 @@ export const DEMO_RELEASES: z.input<typeof releaseRecord>[] = [
 
 export const DEMO_THERMOPLASTICS: z.input<typeof thermoplasticRecord>[] = [
 	{
+		pricePerKg: 28,
 		name: 'Kettle blue',
 		softenTempC: 90,
 		densityGPerMl: 0.97,

@@ -13,10 +13,10 @@ import {
 	type MakingState
 } from '$lib/core/making';
 import { masterVolumeMl } from '$lib/core/master';
-import { splitMixes } from '$lib/core/mould';
+import { mixingOf } from '$lib/core/mould';
 import type { Clock } from '$lib/core/pour';
-import { vacuum, type VacuumPlan } from '$lib/core/pot';
 import { flashOffS } from '$lib/core/shelf';
+import { InputError } from '$lib/core/working';
 import type { WorkshopSettings } from '$lib/core/workshop';
 import { db, inTransaction } from '../db/connection';
 import { plain, tables } from '../db/models';
@@ -28,21 +28,14 @@ import { getMould, type Mould } from './moulds';
 /** Softening in near-boiling water, s (common practice, no source). */
 const SOFTEN_S = 600;
 
-/** Vacuum for the largest mix of a mould with the workshop's gear; nothing without vacuum. */
-export function vacuumFor(
-	mould: Pick<Mould, 'inputs' | 'plan'>,
-	settings: WorkshopSettings
-): VacuumPlan | undefined {
-	const largestMl = Math.max(0, ...(mould.plan.pours ?? []).map((p) => p.volumeMl));
-	if (mould.inputs.degas !== 'vacuum' || largestMl === 0) return undefined;
-	const oneMl = Math.min(largestMl, settings.vacuumVesselMl / 5);
-	return vacuum({
-		mixVolumeMl: oneMl,
-		vesselMl: settings.vacuumVesselMl,
-		chamberL: settings.vacuumChamberL,
-		pumpLPerMin: settings.vacuumPumpLPerMin,
-		targetKpa: settings.vacuumKpa
-	});
+/** The mixes of a plan. @throws RefusedError when the rubber is not workable for long enough */
+function mixing(...what: Parameters<typeof mixingOf>) {
+	try {
+		return mixingOf(...what);
+	} catch (error) {
+		if (error instanceof InputError) throw new RefusedError(error.message);
+		throw error;
+	}
 }
 
 /** What is done at the bench for a mould, from its records and the workshop as they stand now. */
@@ -53,7 +46,7 @@ async function makingPlan(mould: Mould, settings: WorkshopSettings): Promise<Mak
 	const rubber = inputs.rubberId ? await getMaterial('rubber', inputs.rubberId) : undefined;
 	const thermoplastic =
 		plan.kind === 'press' ? await getMaterial('thermoplastic', inputs.thermoplasticId) : undefined;
-	const air = vacuumFor(mould, settings);
+	const { mixes, vacuum: air } = mixing(plan, { rubber: rubber?.record }, inputs.degas, settings);
 	const setS = settingTimes(plan);
 	const shell = plan.jacket?.shell;
 	return {
@@ -92,16 +85,7 @@ async function makingPlan(mould: Mould, settings: WorkshopSettings): Promise<Mak
 			...(p.a ? { aG: p.a.massG } : {}),
 			...(p.b ? { bG: p.b.massG } : {}),
 			...(p.thickenerG ? { thickenerG: p.thickenerG } : {}),
-			mixes: rubber
-				? splitMixes({
-						massG: p.massG,
-						densityGPerMl: rubber.record.densityGPerMl,
-						scaleCapacityG: settings.scaleCapacityG,
-						cupMl: settings.mixingCupMl,
-						...(air ? { vesselMl: settings.vacuumVesselMl, vacuumS: air.takesS } : {}),
-						workingTimeS: plan.workingTimeS
-					}).count
-				: 1,
+			mixes: mixes[i]?.count ?? 1,
 			setS: setS[i]!
 		})),
 		workingTimeS: plan.workingTimeS,

@@ -64,10 +64,42 @@
 				{ value: 'vacuum', label: 'vacuum' },
 				{ value: 'pressure', label: 'curing in the pot' }
 			]} />
+		<Segments
+			label="Casts go in the pot"
+			name="inPot"
+			bind:value={$form.inPot}
+			options={[
+				{ value: 'no', label: 'no' },
+				{ value: 'yes', label: 'yes' }
+			]} />
 	</div>
 {/if}
-{#if block || kind === 'press'}
-	<div class={grid}>
+{#if kind === 'jacket'}
+	<div class="mb-2">
+		<Segments
+			label="Shell of"
+			name="shellKind"
+			bind:value={$form.shellKind}
+			options={[
+				{ value: 'resin', label: 'thickened resin' },
+				{ value: 'plaster', label: 'plaster bandage' }
+			]} />
+	</div>
+{:else if kind === 'rigid'}
+	<div class="mb-2">
+		<Segments
+			label="It is"
+			name="rigidSource"
+			bind:value={$form.rigidSource}
+			options={[
+				{ value: 'bought', label: 'bought' },
+				{ value: 'printed', label: 'printed' },
+				{ value: 'cast resin', label: 'cast in resin' }
+			]} />
+	</div>
+{/if}
+<div class={grid}>
+	{#if block || kind === 'press'}
 		<QuantityField label="Clearance" kind="length" name="clearanceMm" bind:value={$form.clearanceMm} error={said('clearanceMm')} />
 		<QuantityField label="Cover" kind="length" name="coverMm" bind:value={$form.coverMm} error={said('coverMm')} />
 		{#if kind === 'two-part' || kind === 'press'}
@@ -99,19 +131,7 @@
 		{:else}
 			<QuantityField label="Boards, thick" kind="length" name="boardMm" bind:value={$form.boardMm} error={said('boardMm')} />
 		{/if}
-	</div>
-{:else if kind === 'jacket'}
-	<div class="mb-2">
-		<Segments
-			label="Shell of"
-			name="shellKind"
-			bind:value={$form.shellKind}
-			options={[
-				{ value: 'resin', label: 'thickened resin' },
-				{ value: 'plaster', label: 'plaster bandage' }
-			]} />
-	</div>
-	<div class={grid}>
+	{:else if kind === 'jacket'}
 		<QuantityField
 			label="Area"
 			kind="area"
@@ -132,20 +152,7 @@
 		<QuantityField label="In parts" kind="number" name="shellParts" bind:value={$form.shellParts} error={said('shellParts')} />
 		<QuantityField label="Flange" kind="length" name="flangeMm" bind:value={$form.flangeMm} error={said('flangeMm')} />
 		<QuantityField label="A bolt every" kind="length" name="boltEveryMm" bind:value={$form.boltEveryMm} error={said('boltEveryMm')} />
-	</div>
-{:else if kind === 'rigid'}
-	<div class="mb-2">
-		<Segments
-			label="It is"
-			name="rigidSource"
-			bind:value={$form.rigidSource}
-			options={[
-				{ value: 'bought', label: 'bought' },
-				{ value: 'printed', label: 'printed' },
-				{ value: 'cast resin', label: 'cast in resin' }
-			]} />
-	</div>
-	<div class={grid}>
+	{:else if kind === 'rigid'}
 		<QuantityField label="In parts" kind="number" name="rigidParts" bind:value={$form.rigidParts} error={said('rigidParts')} />
 		<QuantityField label="Wall" kind="length" name="rigidWallMm" bind:value={$form.rigidWallMm} error={said('rigidWallMm')} />
 		{#if $form.rigidSource === 'printed'}<QuantityField
@@ -161,9 +168,7 @@
 			bind:value={$form.softensC}
 			error={said('softensC')}
 			hint="from its sheet" />
-	</div>
-{/if}
-<div class={grid}>
+	{/if}
 	{#if block || kind === 'jacket'}
 		<QuantityField label="Cup loss" kind="percent" name="lossPercent" bind:value={$form.lossPercent} error={said('lossPercent')} />
 	{/if}

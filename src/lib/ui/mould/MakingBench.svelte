@@ -89,7 +89,7 @@
 		<p class="min-w-0 flex-1 truncate text-[1.05rem]">
 			<strong>M{run.plan.number} {run.plan.label}</strong>
 			<span class="soft"
-				>{run.plan.materialName}{#if state_.status === 'open'}
+				>{run.plan.materialName}&nbsp;{#if state_.status === 'open'}
 					· ready about {wallTime(readyMs, now.ms)}{/if}</span>
 		</p>
 		{#if run.unsent > 0}<span class="inline-flex items-center gap-2 font-semibold text-(--hot)" role="status"

@@ -1,7 +1,5 @@
 <script lang="ts">
-	import { splitMixes, costOf, type MouldInputs, type MouldMaterials, type MouldPlan } from '$lib/core/mould';
-	import { fieldErrors } from '$lib/core/fieldErrors';
-	import { vacuum } from '$lib/core/pot';
+	import { costOf, type mixingOf, type MouldInputs, type MouldMaterials, type MouldPlan } from '$lib/core/mould';
 	import { digits } from '$lib/core/units';
 	import type { WorkshopSettings } from '$lib/core/workshop';
 	import type { Warning } from '$lib/core/working';
@@ -19,50 +17,19 @@
 		inputs: MouldInputs;
 		materials: MouldMaterials;
 		settings: WorkshopSettings;
+		/** Mixes and vacuum with the workshop's gear; nothing when it cannot be mixed in time. */
+		mixing: ReturnType<typeof mixingOf> | undefined;
 		touching: readonly Warning[];
 		nowMs: number;
 	}
-	let { plan, inputs, materials, settings, touching, nowMs }: Props = $props();
+	let { plan, inputs, materials, settings, mixing, touching, nowMs }: Props = $props();
 	const units = useUnits();
 	const SHAPES = { box: 'a box', tube: 'a tube', bricks: 'close-fitting bricks' };
 	const cost = $derived(costOf(plan, materials, inputs.lossPercent));
-	const air = $derived.by(() => {
-		const largestMl = Math.max(0, ...plan.pours.map((p) => p.volumeMl));
-		if (inputs.degas !== 'vacuum' || largestMl === 0 || plan.kind === 'press') return undefined;
-		return vacuum({
-			mixVolumeMl: Math.min(largestMl, settings.vacuumVesselMl / 5),
-			vesselMl: settings.vacuumVesselMl,
-			chamberL: settings.vacuumChamberL,
-			pumpLPerMin: settings.vacuumPumpLPerMin,
-			targetKpa: settings.vacuumKpa
-		});
-	});
-	/** Each pour in mixes that scale, cup and vessel take; or why it cannot be done. */
-	const mixes = $derived.by(() => {
-		const rubber = materials.rubber;
-		if (!rubber || plan.pours.length === 0) return { all: [] as ReturnType<typeof splitMixes>[], problem: '' };
-		try {
-			return {
-				all: plan.pours.map((p) =>
-					splitMixes({
-						massG: p.massG,
-						densityGPerMl: rubber.densityGPerMl,
-						scaleCapacityG: settings.scaleCapacityG,
-						cupMl: settings.mixingCupMl,
-						...(air ? { vesselMl: settings.vacuumVesselMl, vacuumS: air.takesS } : {}),
-						workingTimeS: plan.workingTimeS
-					})
-				),
-				problem: ''
-			};
-		} catch (error) {
-			const first = fieldErrors(error)?.[0];
-			if (!first) throw error;
-			return { all: [], problem: first.message };
-		}
-	});
-	const warnings = $derived([...touching, ...plan.warnings, ...mixes.all.flatMap((m) => m.warnings), ...(air?.warnings ?? [])]);
-	const working = $derived([...plan.working, ...mixes.all.flatMap((m) => m.working), ...(air?.working ?? [])]);
+	const air = $derived(mixing?.vacuum);
+	const mixes = $derived(mixing?.mixes ?? []);
+	const warnings = $derived([...touching, ...plan.warnings, ...mixes.flatMap((m) => m.warnings), ...(air?.warnings ?? [])]);
+	const working = $derived([...plan.working, ...mixes.flatMap((m) => m.working), ...(air?.working ?? [])]);
 	const term = 'soft text-[0.9rem]';
 	const figure = 'text-[1.2rem] font-bold';
 </script>
@@ -95,12 +62,11 @@
 		{#if plan.pours.length > 1}<h2>{p.name}</h2>{/if}
 		{#if p.a && p.b}<Parts a={p.a} b={p.b} resolutionG={settings.scaleResolutionG} />
 		{:else}<p class="text-[1.3rem] font-bold">{units.show(p.massG, 'mass')}</p>{/if}
-		{#if (mixes.all[i]?.count ?? 1) > 1}<p class="font-semibold">
-				In {mixes.all[i]!.count} mixes of {units.show(mixes.all[i]!.massEachG, 'mass')}.
+		{#if (mixes[i]?.count ?? 1) > 1}<p class="font-semibold">
+				In {mixes[i]!.count} mixes of {units.show(mixes[i]!.massEachG, 'mass')}.
 			</p>{/if}
 	{/each}
 {/if}
-{#if mixes.problem}<p class="font-semibold text-(--harm)" role="alert">{mixes.problem}</p>{/if}
 {#if plan.clay}<p class="soft">
 		Bed it in {units.show(plan.clay.massG ?? plan.clay.volumeMl * 1.6, 'mass')} of sulphur-free clay ({units.show(
 			plan.clay.volumeMl,

@@ -112,7 +112,7 @@
 					</p>
 					<h2 class="text-[1.35rem]!">{KIND_WORDS[o.kind]}</h2>
 					<p class="mt-1">{o.why.join('; ')}.</p>
-					<p class="soft text-[0.95rem]">Goes wrong by {o.risk}.</p>
+					<p class="soft text-[0.95rem]">What mostly goes wrong: {o.risk}.</p>
 				</div>
 				<div class="flex flex-col items-start gap-1 sm:items-end">
 					<p class="text-[1.5rem] leading-tight font-bold">{o.massG > 0 ? units.show(o.massG, 'mass') : 'no rubber'}</p>

@@ -8,6 +8,8 @@ import { getMaster } from '$lib/server/repositories/masters';
 import { getMould, type Mould } from '$lib/server/repositories/moulds';
 import type { RequestHandler } from './$types';
 
+/** Height of the letters on the sheet, mm. */
+const LETTER_MM = 3.2;
 const A4 = { widthMm: 190, planMm: 150, sectionMm: 70 };
 
 function opens(mould: Mould): string {
@@ -33,7 +35,13 @@ export const GET: RequestHandler = async ({ params, locals, url }) => {
 	const master = await getMaster(mould.masterId);
 	const { inputs, plan } = mould;
 	const show = (mm: number) => onPaper(formatQuantity(mm, 'length', locals.settings.units));
-	const drawings = drawMould(inputs, plan, master.record, show);
+	const small = drawMould(inputs, plan, master.record, show, LETTER_MM);
+	// the section is shrunk to its strip: its letters are drawn larger by as much
+	const shrink = Math.min(1, A4.sectionMm / small.section.heightMm);
+	const drawings = {
+		plan: small.plan,
+		section: drawMould(inputs, plan, master.record, show, LETTER_MM / shrink).section
+	};
 	const placed = (drawing: typeof drawings.plan, mostMm: number): Content[] => {
 		const scale = Math.min(1, A4.widthMm / drawing.widthMm, mostMm / drawing.heightMm);
 		const svg = onPaper(toSvg(drawing, mould.label)).replaceAll('sans-serif', 'Roboto');
@@ -62,19 +70,23 @@ export const GET: RequestHandler = async ({ params, locals, url }) => {
 			content: [
 				{
 					columns: [
-						[
-							{ text: `M${mould.number}  ${mould.label}`, fontSize: 20, bold: true },
-							{
-								text: `${KIND_WORDS[plan.kind]} round ${mould.masterName}${mould.rubberName ? `, ${mould.rubberName}` : ''}`
-							},
-							{ text: opens(mould), margin: [0, 4, 0, 0], bold: true },
-							{ text: `Closed: ${closed.how} ${closed.little} ${closed.much}`, margin: [0, 2, 0, 0] },
-							...(cut.length > 0
-								? [{ ul: cut, margin: [0, 4, 0, 0] as [number, number, number, number] }]
-								: [])
-						],
+						{
+							width: '*',
+							stack: [
+								{ text: `M${mould.number}  ${mould.label}`, fontSize: 20, bold: true },
+								{
+									text: `${KIND_WORDS[plan.kind]} round ${mould.masterName}${mould.rubberName ? `, ${mould.rubberName}` : ''}`
+								},
+								{ text: opens(mould), margin: [0, 4, 0, 0], bold: true },
+								{ text: `Closed: ${closed.how} ${closed.little} ${closed.much}`, margin: [0, 2, 0, 0] },
+								...(cut.length > 0
+									? [{ ul: cut, margin: [0, 4, 0, 0] as [number, number, number, number] }]
+									: [])
+							]
+						},
 						{ qr: `${url.origin}/moulds/${mould.id}`, fit: 70, width: 75 }
-					]
+					],
+					columnGap: 14
 				},
 				...placed(drawings.plan, A4.planMm),
 				...placed(drawings.section, A4.sectionMm),

@@ -1,0 +1,55 @@
+import { vacuum, type VacuumPlan } from '../pot';
+import type { WorkshopSettings } from '../workshop';
+import type { MouldInputs, MouldMaterials, MouldPlan } from './inputs';
+import { splitMixes, type Mixes } from './mixes';
+
+type Gear = Pick<
+	WorkshopSettings,
+	'scaleCapacityG' | 'mixingCupMl' | 'vacuumVesselMl' | 'vacuumChamberL' | 'vacuumPumpLPerMin' | 'vacuumKpa'
+>;
+
+/** Vacuum for the largest mix of a mould with the workshop's gear; nothing without vacuum. */
+export function vacuumOf(
+	plan: Pick<MouldPlan, 'kind' | 'pours'>,
+	degas: MouldInputs['degas'],
+	gear: Gear
+): VacuumPlan | undefined {
+	const largestMl = Math.max(0, ...plan.pours.map((p) => p.volumeMl));
+	if (degas !== 'vacuum' || largestMl === 0 || plan.kind === 'press' || plan.kind === 'jacket')
+		return undefined;
+	return vacuum({
+		mixVolumeMl: Math.min(largestMl, gear.vacuumVesselMl / 5),
+		vesselMl: gear.vacuumVesselMl,
+		chamberL: gear.vacuumChamberL,
+		pumpLPerMin: gear.vacuumPumpLPerMin,
+		targetKpa: gear.vacuumKpa
+	});
+}
+
+/**
+ * Each pour of a mould in mixes that the workshop's scale, cup and vessel take.
+ * @throws InputError at the rubber when one mix takes longer than it is workable
+ */
+export function mixingOf(
+	plan: MouldPlan,
+	materials: MouldMaterials,
+	degas: MouldInputs['degas'],
+	gear: Gear
+): { mixes: Mixes[]; vacuum: VacuumPlan | undefined } {
+	const air = vacuumOf(plan, degas, gear);
+	const { rubber } = materials;
+	if (!rubber || plan.pours.length === 0) return { mixes: [], vacuum: air };
+	return {
+		mixes: plan.pours.map((p) =>
+			splitMixes({
+				massG: p.massG,
+				densityGPerMl: rubber.densityGPerMl,
+				scaleCapacityG: gear.scaleCapacityG,
+				cupMl: gear.mixingCupMl,
+				...(air ? { vesselMl: gear.vacuumVesselMl, vacuumS: air.takesS } : {}),
+				workingTimeS: plan.workingTimeS
+			})
+		),
+		vacuum: air
+	};
+}
