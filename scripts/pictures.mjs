@@ -24,11 +24,30 @@ const VIEWS = [
 		name: 'mould',
 		path: '/moulds/new',
 		async prepare(page) {
-			await choose(page, 'masterId', 'Ammonite paperweight');
+			await choose(page, 'masterId', 'Lamplighter figure');
 			await choose(page, 'rubberId', 'Slipway red');
+			await page.locator('form svg[role=img]').first().scrollIntoViewIfNeeded();
+			await page.waitForTimeout(400);
 		}
 	},
 	{ name: 'moulds', path: '/moulds' },
+	{
+		name: 'mould-ways',
+		path: '/moulds/choose',
+		async prepare(page) {
+			await choose(page, 'masterId', 'Lamplighter figure');
+			await page.waitForTimeout(400);
+		}
+	},
+	{
+		name: 'mould-making',
+		path: '/moulds',
+		async prepare(page) {
+			await page.getByRole('row').filter({ hasText: 'two halves' }).getByRole('link').first().click();
+			await page.getByRole('link', { name: 'Go on making it' }).click();
+			await page.getByRole('timer').waitFor();
+		}
+	},
 	{
 		name: 'shape',
 		path: '/masters',

@@ -94,9 +94,9 @@ test('a master of sulphur clay under platinum rubber is warned of before anythin
 	await page.goto('/moulds/new');
 	await page.getByLabel('Round which master').selectOption({ label: 'Lamplighter figure' });
 	await page.getByLabel('In which rubber').selectOption({ label: 'Tidal grey' });
-	await expect(page.getByText('stops a platinum rubber from curing')).toBeVisible();
+	await expect(page.locator('aside').getByText('stops a platinum rubber from curing')).toBeVisible();
 	await page.getByLabel('In which rubber').selectOption({ label: 'Slipway red' });
-	await expect(page.getByText('stops a platinum rubber from curing')).toBeHidden();
+	await expect(page.locator('aside').getByText('stops a platinum rubber from curing')).toBeHidden();
 });
 
 test('a colour is built up in doses, kept, and mixed again for another amount', async ({ page }) => {

@@ -17,6 +17,7 @@ import {
 	reliefWords,
 	seamFor,
 	splitMixes,
+	spread,
 	tubeFor,
 	type Slice
 } from '.';
@@ -293,6 +294,22 @@ describe('vacuum', () => {
 		expect(w.warnings[0]).toMatchObject({ code: 'vessel-too-small', level: 'harm' });
 		expect(w.warnings[0]!.action).toContain('1500 ml');
 		expect(() => vacuum({ ...input, targetKpa: 0.4 })).toThrow(/ends at 0.5 kPa/);
+	});
+});
+
+describe('a mould at the pour', () => {
+	it('copies fill one mould after another, and no cavity twice', () => {
+		const moulds = [
+			{ id: 'a', cavities: 4 },
+			{ id: 'b', cavities: 1 },
+			{ id: 'c', cavities: 2 }
+		];
+		expect(spread(6, moulds).map((m) => [m.id, m.copies])).toEqual([
+			['a', 4],
+			['b', 1],
+			['c', 1]
+		]);
+		expect(spread(1, moulds)).toHaveLength(1);
 	});
 });
 

@@ -56,6 +56,8 @@ export interface ShotContext {
 	mouldWallMm: number;
 	/** Outer volume of the chosen moulds together, ml. */
 	mouldsVolumeMl: number;
+	/** Cavities of the chosen moulds together; one each unless said. */
+	cavities?: number | undefined;
 	resin: ResinRecord;
 	/** The container's own speed, learned from readings. */
 	rateFactor?: number | undefined;
@@ -109,7 +111,7 @@ export function planShot(
 		sprueVolumeMl: inputs.sprueVolumeMl,
 		loss: inputs.lossBy === 'film' ? { by: 'film' } : { by: 'percent', percent: inputs.lossPercent },
 		copies: inputs.copies,
-		cavitiesAtOnce: inputs.mouldIds.length,
+		cavitiesAtOnce: context.cavities ?? inputs.mouldIds.length,
 		resin: { densityAGPerMl, ...(densityBGPerMl && ratio ? { densityBGPerMl, ratio } : {}) },
 		...(catalyst ? { catalyst } : {}),
 		cure: cureOf(context.resin, context.rateFactor),

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { chemistryOf, containerSpeed, cureOf, flashOffS } from '$lib/core/shelf';
 import { planShot, type PlannedShot, type ShotContext, type ShotInputs } from '$lib/core/shot';
+import { outsideMl, spread, wallMm } from '$lib/core/mould';
 import type { PourPlan } from '$lib/core/pour';
 import type { WorkshopSettings } from '$lib/core/workshop';
 import { inTransaction } from '../db/connection';
@@ -48,8 +49,9 @@ export function shotContext(
 ): ShotContext {
 	return {
 		cavityVolumeMl: master.volumeMl,
-		mouldWallMm: Math.min(...moulds.map((m) => m.inputs.clearanceMm)),
-		mouldsVolumeMl: moulds.reduce((sum, m) => sum + m.plan.grossVolumeMl, 0),
+		mouldWallMm: Math.min(...moulds.map(wallMm)),
+		mouldsVolumeMl: moulds.reduce((sum, m) => sum + outsideMl(m, master.volumeMl), 0),
+		cavities: moulds.reduce((sum, m) => sum + m.inputs.cavities, 0),
 		resin: resin.record,
 		settings
 	};
@@ -107,7 +109,10 @@ export async function batchPlan(
 		batchIndex,
 		batchCount: shot.planned.shot.batches.length,
 		masterName: master.record.name,
-		moulds: moulds.slice(0, batch.copies).map(({ id, number, label }) => ({ id, number, label, copies: 1 })),
+		moulds: spread(
+			batch.copies,
+			moulds.map((m) => ({ id: m.id, number: m.number, label: m.label, cavities: m.inputs.cavities }))
+		).map(({ id, number, label, copies }) => ({ id, number, label, copies })),
 		resinName: resin.record.name,
 		...(release
 			? { release: { name: release.name, kind: release.kind, flashOffS: flashOffS(release) } }
@@ -115,7 +120,7 @@ export async function batchPlan(
 		cure: cureOf(resin.record, speed),
 		section: {
 			section: { shape: 'slab', thicknessMm: shot.inputs.sectionMm },
-			mouldWallMm: Math.min(...moulds.map((m) => m.inputs.clearanceMm))
+			mouldWallMm: Math.min(...moulds.map(wallMm))
 		},
 		chemistry: chemistryOf(resin.record.family),
 		a: batch.a,

@@ -1,6 +1,7 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
+import { outsideMl, wallMm } from '$lib/core/mould';
 import { containerSpeed } from '$lib/core/shelf';
 import { shotInputs } from '$lib/core/shot';
 import { solidVolumeMl } from '$lib/core/volume';
@@ -63,7 +64,8 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 			masterId: m.masterId,
 			pulls: m.pulls,
 			rubberId: m.inputs.rubberId,
-			clearanceMm: m.inputs.clearanceMm,
+			wallMm: wallMm(m),
+			cavities: m.inputs.cavities,
 			// moulds of the first kind knew no sprue
 			sprueMl: m.inputs.sprueDiameterMm
 				? solidVolumeMl({
@@ -72,7 +74,7 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 						heightMm: m.inputs.sprueLengthMm
 					})
 				: 0,
-			grossVolumeMl: m.plan.grossVolumeMl
+			outsideMl: outsideMl(m, masters.find((a) => a.id === m.masterId)?.volumeMl ?? 0)
 		}))
 	};
 };

@@ -76,8 +76,9 @@
 		const inputs = { ...$form, mouldIds: chosen.map((m) => m.id) };
 		const context = {
 			cavityVolumeMl: master.volumeMl,
-			mouldWallMm: Math.min(...chosen.map((m) => m.clearanceMm)),
-			mouldsVolumeMl: chosen.reduce((sum, m) => sum + m.grossVolumeMl, 0),
+			mouldWallMm: Math.min(...chosen.map((m) => m.wallMm)),
+			mouldsVolumeMl: chosen.reduce((sum, m) => sum + m.outsideMl, 0),
+			cavities: chosen.reduce((sum, m) => sum + m.cavities, 0),
 			resin: resin.record,
 			rateFactor: tins.find((t) => t.part !== 'B')?.speed,
 			settings: data.settings
@@ -152,7 +153,8 @@
 						<Checkbox
 							checked={$form.mouldIds.includes(mould.id)}
 							onchange={(e: Event) => toggleMould(mould.id, (e.currentTarget as HTMLInputElement).checked)} />
-						M{mould.number} <span class="soft font-normal">{counted(mould.pulls, 'pull')}</span>
+						M{mould.number}{mould.cavities > 1 ? ` ×${mould.cavities}` : ''}
+						<span class="soft font-normal">{counted(mould.pulls, 'pull')}</span>
 					</label>
 				{:else}
 					<p class="soft">
