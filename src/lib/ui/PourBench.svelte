@@ -38,9 +38,16 @@
 		ask?.({ plan: run.plan, state: { ...(air ? { air } : {}), temps } });
 	});
 	const step = $derived(run.current);
-	const elapsedS = $derived(state_.combinedAtMs === undefined ? undefined : (now.ms - state_.combinedAtMs) / 1000);
-	const lastDoneMs = $derived(state_.current > 0 ? state_.doneAtMs[run.steps[state_.current - 1]!.id] : undefined);
-	const burning = $derived(state_.combinedAtMs !== undefined && state_.settledAtMs === undefined);
+	/** A layer of a rotocast has its own cup, combined later than the first. */
+	const cupMs = $derived(step?.layer ? state_.doneAtMs[`combine-${step.layer}`] : state_.combinedAtMs);
+	const elapsedS = $derived(cupMs === undefined ? undefined : (now.ms - cupMs) / 1000);
+	const lastDoneMs = $derived(
+		step?.sinceStep ? state_.doneAtMs[step.sinceStep] : state_.current > 0 ? state_.doneAtMs[run.steps[state_.current - 1]!.id] : undefined
+	);
+	const burning = $derived(
+		run.plan.layers ? step?.kind === 'timed' && cupMs !== undefined : cupMs !== undefined && state_.settledAtMs === undefined
+	);
+	const potLifeS = $derived(step?.layer ? plan.layers![step.layer]!.potLifeS : plan.potLifeS);
 	const plannedS = $derived(plan.steps.reduce((sum, s) => sum + s.durationS, 0));
 
 	let air = $state(
@@ -242,9 +249,9 @@
 			{#if burning}
 				<Fuse
 					steps={plan.steps}
-					potLifeS={plan.potLifeS}
-					usableS={plan.usableS}
-					slackS={plan.usableS - plannedS}
+					{potLifeS}
+					usableS={(plan.usableS * potLifeS) / plan.potLifeS}
+					slackS={(plan.usableS * potLifeS) / plan.potLifeS - plannedS}
 					{...elapsedS === undefined ? {} : { elapsedS }}
 					large />
 			{/if}

@@ -30,8 +30,9 @@
 	});
 	const late = $derived(leftS !== undefined && leftS < 0);
 	const counts = $derived(step.kind === 'hold' || step.kind === 'cure' || step.kind === 'dry');
-	const thickS = $derived(elapsedS === undefined ? undefined : plan.potLifeS - elapsedS);
-	const amount = $derived(step.part === 'A' ? plan.a : step.part === 'B' ? plan.b : undefined);
+	const potLifeS = $derived(step.layer ? plan.layers![step.layer]!.potLifeS : plan.potLifeS);
+	const thickS = $derived(elapsedS === undefined ? undefined : potLifeS - elapsedS);
+	const amount = $derived(step.amount ?? (step.part === 'A' ? plan.a : step.part === 'B' ? plan.b : undefined));
 	const dew = $derived(dewPointC({ tempC: air.roomTempC, relativeHumidity: air.relativeHumidity }));
 	const airWarning = $derived(
 		air.mouldTempC < dew + FACE_MARGIN_C
@@ -51,11 +52,12 @@
 
 {#if amount}
 	<p class="flex items-center justify-center gap-6">
-		<span
-			class={[
-				'grid size-28 place-items-center rounded-2xl text-[5rem] leading-none font-extrabold',
-				step.part === 'A' ? 'bg-(--part-a) text-(--paper)' : 'hatch-b text-(--ink)'
-			]}><span class={step.part === 'B' ? 'rounded-lg bg-(--paper) px-3' : ''}>{step.part}</span></span>
+		{#if step.part}<span
+				class={[
+					'grid size-28 place-items-center rounded-2xl text-[5rem] leading-none font-extrabold',
+					step.part === 'A' ? 'bg-(--part-a) text-(--paper)' : 'hatch-b text-(--ink)'
+				]}><span class={step.part === 'B' ? 'rounded-lg bg-(--paper) px-3' : ''}>{step.part}</span></span
+			>{/if}
 		<span class="answer text-[clamp(4.5rem,18vh,8.5rem)] whitespace-nowrap">{units.show(amount.massG, 'mass')}</span>
 	</p>
 {:else if step.kind === 'air'}
@@ -88,6 +90,8 @@
 		</p>
 		<p class="mt-2 text-[1.2rem] font-semibold">
 			{#if step.kind === 'hold'}{late ? 'Past gel with a quarter to spare: it may be released' : 'until it may be released'}
+			{:else if step.id.startsWith('roll-')}{late ? 'By its time it stays where it is: look' : 'until it stays where it is'}
+			{:else if step.id.startsWith('gelled-')}{late ? 'By its time it has gelled: touch the left-over' : 'until the next layer may follow'}
 			{:else if step.kind === 'dry'}{late ? 'Dry by its time: look and touch the rim' : 'until it has flashed off'}
 			{:else if step.kind === 'cure'}{late ? 'The slowest place has its strength' : 'until the slowest place is firm'}
 			{:else if late}late by this much{#if thickS !== undefined}{thickS > 0

@@ -2,6 +2,7 @@
 	import type { PlannedShot } from '$lib/core/shot';
 	import { digits } from '$lib/core/units';
 	import Answer from './Answer.svelte';
+	import LayerStack from './shot/LayerStack.svelte';
 	import Parts from './Parts.svelte';
 	import { useUnits } from './units.svelte';
 	import Warnings from './Warnings.svelte';
@@ -18,7 +19,11 @@
 <div class="flex flex-col gap-4">
 	<div class="grid grid-cols-2 gap-4">
 		<Answer
-			label={shot.batches.length > 1 ? `In each of ${shot.batches.length} cups` : 'In the cup'}
+			label={planned.rotocast
+				? `In each of ${planned.rotocast.layers.length} cups`
+				: shot.batches.length > 1
+					? `In each of ${shot.batches.length} cups`
+					: 'In the cup'}
 			value={units.show(batch.massG, 'mass')}
 			note="{units.other(batch.massG, 'mass')} · {units.show(batch.volumeMl, 'volume')}" />
 		<Answer
@@ -59,6 +64,25 @@
 				</dd>
 			</div>
 		</dl>
+	{/if}
+	{#if batch.fillers?.length}
+		<p>
+			{#each batch.fillers as f (f.name)}<strong>{units.show(f.massG, 'mass')} {f.name}</strong>{f.looseVolumeMl
+					? ` (${units.show(f.looseVolumeMl, 'volume')} scooped)`
+					: ''} into B.{/each}
+		</p>
+	{/if}
+	{#if planned.rotocast}<LayerStack cast={planned.rotocast} />{/if}
+	{#if planned.balance && (planned.kind !== 'solid' || planned.balance.insertsG > 0 || batch.fillers?.length)}
+		<p class="text-[1.1rem]">
+			{#if planned.kind === 'filled'}<strong>Fill: {units.show(planned.balance.mixG, 'mass')}</strong>
+				<span class="soft">to mix, {units.show(planned.balance.fillMl, 'volume')} go in.</span>{/if}
+			One copy weighs <strong>{units.show(planned.balance.massG, 'mass')}</strong>
+			<span class="soft"
+				>and {planned.balance.floats
+					? `floats with ${digits(100 * planned.balance.underWater, 0)} % under water; ${units.show(planned.balance.toNeutralG, 'mass')} more sink it`
+					: 'sinks'}.</span>
+		</p>
 	{/if}
 	<dl class="grid grid-cols-3 gap-x-4 gap-y-2 border-t border-(--line) pt-3">
 		<div>

@@ -116,6 +116,7 @@
 			bind:value={$form.scaleCapacityG}
 			error={$errors.scaleCapacityG} />
 		<QuantityField label="Largest mixing cup" kind="volume" name="mixingCupMl" bind:value={$form.mixingCupMl} error={$errors.mixingCupMl} />
+		<QuantityField label="An hour costs" kind="number" name="hourly" bind:value={$form.hourly} error={$errors.hourly} />
 		<TextField label="Money" name="currency" bind:value={$form.currency} error={$errors.currency} />
 		<QuantityField
 			label="Vessel for degassing"

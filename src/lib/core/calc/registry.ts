@@ -32,6 +32,7 @@ import {
 	twoPartInput
 } from '../mould';
 import { pot, potInput, vacuum, vacuumInput } from '../pot';
+import { rotocast, rotocastInput, shotAnswer, shotQuery } from '../shot';
 import { displacement, displacementInput } from '../volume';
 
 /** A calculation that the screens use and that scripts may ask for. */
@@ -311,6 +312,42 @@ export const CALCULATIONS: readonly Calculation[] = [
 		vacuumInput,
 		{ mixVolumeMl: 300, vesselMl: 2000, chamberL: 12, pumpLPerMin: 70, targetKpa: 3 },
 		(_input, raw) => vacuum(raw)
+	),
+	calculation(
+		'rotocast',
+		'A hollow cast in rolled layers: mass, rolling time and recoat window of each.',
+		rotocastInput,
+		{
+			resin: { potLifeS: 150, demouldS: 900, character: 'gradual' },
+			areaMm2: 42_000,
+			wallMm: 4,
+			densityGPerMl: 1.05,
+			viscosityMpaS: 150,
+			roomTempC: 23,
+			mouldTempC: 23,
+			mouldWallMm: 12
+		},
+		(_input, raw) => rotocast(raw)
+	),
+	calculation(
+		'shot',
+		'A shot of any kind: amounts, cups against their pot life, demould.',
+		shotQuery,
+		{
+			kind: 'solid',
+			cavityVolumeMl: 120,
+			sprueVolumeMl: 6,
+			copies: 2,
+			resin: { densityAGPerMl: 1.08, densityBGPerMl: 0.97, ratio: { by: 'weight', a: 100, b: 90 } },
+			cure: fastWhite,
+			steps: [
+				{ name: 'mix', durationS: 40 },
+				{ name: 'pour', durationS: 15, per: 'copy' }
+			],
+			startTempC: 21,
+			roomTempC: 21
+		},
+		(_input, raw) => shotAnswer(raw)
 	),
 	calculation(
 		'sprue',

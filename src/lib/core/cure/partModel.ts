@@ -204,7 +204,7 @@ export function solvePart(model: RunModel, setup: PartSetup, options: PartOption
 }
 
 /** Reaction alone in each cell for a time; returns the fastest rate met, 1/s. Midpoint rule. */
-function react(
+export function react(
 	model: RunModel,
 	temp: Float64Array,
 	conversion: Float64Array,

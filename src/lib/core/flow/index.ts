@@ -1,1 +1,9 @@
 export { sprue, sprueInput, type SprueInput, type SprueResult } from './sprue';
+export {
+	CARRIED,
+	carriedFilmMm,
+	curingViscosity,
+	keptFilmMm,
+	lockingViscosityMpaS,
+	THICKENING
+} from './film';

@@ -1,5 +1,6 @@
 import type { PourPlan } from './plan';
 import type { PourState } from './reduce';
+import { benchSteps } from './steps';
 
 /** Something that is running and what to do when it ends. */
 export interface Clock {
@@ -18,6 +19,7 @@ export function clocksOf(pourId: string, plan: PourPlan, state: PourState): Cloc
 	if (state.status !== 'open' || state.combinedAtMs === undefined) return [];
 	const label = `${plan.masterName} · ${plan.moulds.map((m) => `M${m.number}`).join(' ')}`;
 	const common = { label, href: `/pour/${pourId}` };
+	if (plan.layers && state.settledAtMs === undefined) return layerClocks(pourId, plan, state, common);
 	if (state.pouredAtMs === undefined || state.settledAtMs === undefined) {
 		return [
 			{
@@ -53,4 +55,46 @@ export function clocksOf(pourId: string, plan: PourPlan, state: PourState): Cloc
 		});
 	}
 	return clocks;
+}
+
+/** The clock of the layer at hand: its cup until it is poured, then how long it is rolled and waits. */
+function layerClocks(
+	pourId: string,
+	plan: PourPlan,
+	state: PourState,
+	common: Pick<Clock, 'label' | 'href'>
+): Clock[] {
+	const steps = benchSteps(plan);
+	const step = steps[state.current];
+	if (!step) return [];
+	const layer = step.layer ?? 0;
+	const combined = state.doneAtMs[layer === 0 ? 'combine' : `combine-${layer}`];
+	if (step.kind === 'timed' && combined !== undefined) {
+		return [
+			{
+				...common,
+				id: `${pourId}-pot-life-${layer}`,
+				kind: 'pot-life',
+				startedAtMs: combined,
+				endsAtMs: combined + plan.layers![layer]!.potLifeS * 1000,
+				then: 'too thick to pour'
+			}
+		];
+	}
+	// while it is rolled, weighed or waited for: when the next layer may follow
+	const last = [...plan.layers!.keys()].reverse().find((i) => state.doneAtMs[`pour-${i}`] !== undefined);
+	if (last === undefined) return [];
+	const startedAtMs = state.doneAtMs[`pour-${last}`]!;
+	const rolling = state.doneAtMs[`roll-${last}`] === undefined;
+	const { lockS, recoatFromS } = plan.layers![last]!;
+	return [
+		{
+			...common,
+			id: `${pourId}-layer-${last}`,
+			kind: 'cure',
+			startedAtMs,
+			endsAtMs: startedAtMs + (rolling ? lockS : recoatFromS) * 1000,
+			then: rolling ? 'it no longer runs' : `layer ${last + 2} may follow`
+		}
+	];
 }

@@ -74,5 +74,7 @@ export function benchForecast(
 export function correctedPlan(plan: PourPlan, forecast: BenchForecast | undefined): PourPlan {
 	if (!forecast) return plan;
 	const { potLifeS, usableS, holdUntilS, demouldS } = forecast;
+	// layers have clocks of their own, which the part model of one section does not know
+	if (plan.layers) return { ...plan, potLifeS, usableS };
 	return { ...plan, potLifeS, usableS, holdUntilS, demouldS };
 }

@@ -4,6 +4,22 @@ import { cureRecord } from '../cure/record';
 
 const amount = z.object({ massG: z.number(), volumeMl: z.number() });
 
+/** One layer of a rotocast as it was planned; its clocks run from its own pour, s. */
+const layerPlan = z.object({
+	a: amount,
+	b: amount,
+	catalyst: z.object({ massG: z.number(), volumeMl: z.number(), drops: z.number() }).optional(),
+	thicknessMm: z.number(),
+	potLifeS: z.number(),
+	/** Rolled until it is carried and stays. */
+	lockS: z.number(),
+	gelS: z.number(),
+	recoatFromS: z.number(),
+	recoatUntilS: z.number(),
+	serves: z.string(),
+	fillerPercent: z.number()
+});
+
 /**
  * What was planned for one batch, frozen when the pour begins: later changes to the shelf or the shot do
  * not rewrite what was meant at the bench.
@@ -37,6 +53,13 @@ export const pourPlan = z.object({
 	catalyst: z.object({ massG: z.number(), volumeMl: z.number(), drops: z.number() }).optional(),
 	/** Tins that the parts are taken from, as far as they are known. */
 	containers: z.object({ a: z.string().optional(), b: z.string().optional() }).optional(),
+	fillers: z.array(z.object({ name: z.string(), massG: z.number(), volumeMl: z.number() })).optional(),
+	/** Set into each copy before it is closed. */
+	inserts: z.array(z.object({ name: z.string(), massG: z.number() })).optional(),
+	/** Rotocast: one cup after another into the same moulds; A and B are those of all layers together. */
+	layers: z.array(layerPlan).optional(),
+	/** What the shell is filled with once it has set. */
+	fill: z.object({ words: z.string(), mixG: z.number(), fillMl: z.number() }).optional(),
 	massG: z.number(),
 	markAMm: z.number(),
 	markBMm: z.number(),

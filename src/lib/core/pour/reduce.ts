@@ -79,9 +79,10 @@ export function reducePour(steps: readonly BenchStep[], events: readonly PourEve
 	}
 	const open = steps.findIndex((s) => doneAtMs[s.id] === undefined);
 	const pump = steps.find((s) => s.kind === 'pump');
-	const timed = steps.filter((s) => s.kind === 'timed' || s.kind === 'pump');
+	const timed = steps.filter((s) => s.kind === 'timed' || s.kind === 'pump' || s.id.startsWith('roll-'));
 	const lastTimed = timed[timed.length - 1];
-	const fill = steps.find((s) => s.fills);
+	const fills = steps.filter((s) => s.fills);
+	const fill = fills[fills.length - 1];
 	const settledAtMs = lastTimed && doneAtMs[lastTimed.id];
 	const pouredAtMs = (fill && doneAtMs[fill.id]) ?? settledAtMs;
 	return {
@@ -89,7 +90,8 @@ export function reducePour(steps: readonly BenchStep[], events: readonly PourEve
 		doneAtMs,
 		current: open === -1 ? steps.length : open,
 		grades,
-		temps: cupTemps(temps, doneAtMs['combine'], pouredAtMs),
+		// of a rotocast the first cup is the one that was read against its plan
+		temps: cupTemps(temps, doneAtMs['combine'], (fills[0] && doneAtMs[fills[0].id]) ?? pouredAtMs),
 		...given('combinedAtMs', doneAtMs['combine']),
 		...given('pouredAtMs', pouredAtMs),
 		...given('settledAtMs', settledAtMs),

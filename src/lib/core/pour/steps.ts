@@ -15,9 +15,15 @@ export interface BenchStep {
 	readonly deadlineS?: number;
 	/** Seconds that must pass after the step before it, such as a release that flashes off. */
 	readonly waitS?: number;
+	/** The step that the wait counts from, when it is not the one before. */
+	readonly sinceStep?: string;
 	/** When it is done, the mould is full. */
 	readonly fills?: boolean;
 	readonly part?: 'A' | 'B';
+	/** What is weighed in this step; the plan's own when it says nothing. */
+	readonly amount?: { massG: number; volumeMl: number };
+	/** Rotocast: which layer; its clock runs from that layer's combining. */
+	readonly layer?: number;
 	readonly cautions: readonly CautionTopic[];
 }
 
@@ -56,6 +62,7 @@ export function benchSteps(plan: PourPlan, units: UnitSystem = 'metric'): BenchS
 			cautions: []
 		},
 		...(plan.release ? coatSteps(plan.release, plan) : []),
+		...(plan.inserts?.length ? [insertStep(plan.inserts, units)] : []),
 		{
 			id: 'air',
 			kind: 'air',
@@ -72,7 +79,9 @@ export function benchSteps(plan: PourPlan, units: UnitSystem = 'metric'): BenchS
 			action: 'Both are stirred',
 			cautions: chemistry
 		},
-		...(plan.catalyst ? [measure('A'), catalystStep(plan, units)] : [measure('B'), measure('A')]),
+		...(plan.catalyst
+			? [measure('A'), catalystStep(plan, units)]
+			: [measure('B'), ...(plan.fillers ?? []).map((f, i) => fillerStep(f, i, units)), measure('A')]),
 		{
 			id: 'combine',
 			kind: 'combine',
@@ -84,8 +93,14 @@ export function benchSteps(plan: PourPlan, units: UnitSystem = 'metric'): BenchS
 			cautions: chemistry
 		}
 	];
+	if (plan.layers)
+		steps.splice(
+			steps.findIndex((s) => s.kind === 'measure'),
+			Infinity,
+			...layerSteps(plan, units)
+		);
 	let atS = 0;
-	plan.steps.forEach((step, i) => {
+	(plan.layers ? [] : plan.steps).forEach((step, i) => {
 		atS += step.durationS;
 		steps.push(timedStep(step, i, atS, plan, units));
 	});
@@ -99,6 +114,7 @@ export function benchSteps(plan: PourPlan, units: UnitSystem = 'metric'): BenchS
 			cautions: ['pressure']
 		});
 	}
+	if (plan.fill) steps.push(fillStep(plan.fill, units));
 	steps.push(
 		{
 			id: 'demould',
@@ -118,6 +134,143 @@ export function benchSteps(plan: PourPlan, units: UnitSystem = 'metric'): BenchS
 		}
 	);
 	return steps;
+}
+
+function fillerStep(
+	filler: NonNullable<PourPlan['fillers']>[number],
+	index: number,
+	units: UnitSystem
+): BenchStep {
+	return {
+		id: `measure-filler-${index}`,
+		kind: 'measure',
+		amount: filler,
+		title: `Measure ${filler.name}`,
+		detail: `Into B, stirred in until no dry grain is left; ${formatQuantity(filler.massG, 'mass', units)}.`,
+		action: 'The filler is in',
+		cautions: ['powder']
+	};
+}
+
+function insertStep(inserts: NonNullable<PourPlan['inserts']>, units: UnitSystem): BenchStep {
+	return {
+		id: 'inserts',
+		kind: 'check',
+		title: 'Set in what goes inside',
+		detail: `${inserts.map((i) => `${i.name}, ${formatQuantity(i.massG, 'mass', units)}`).join('; ')}: clean, dry, warm, held off the face.`,
+		action: 'It is set in',
+		cautions: []
+	};
+}
+
+function fillStep(fill: NonNullable<PourPlan['fill']>, units: UnitSystem): BenchStep {
+	return {
+		id: 'fill',
+		kind: 'check',
+		title: `Fill the shell: ${fill.words}`,
+		detail: `Mix ${formatQuantity(fill.mixG, 'mass', units)}; ${formatQuantity(fill.fillMl, 'volume', units)} go in. The shell stays in its mould, its opening level.`,
+		action: 'It is filled',
+		cautions: ['powder', 'heat']
+	};
+}
+
+/** Each layer: weigh, combine, mix, pour, roll until it stays, wait until the next may follow. */
+function layerSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
+	const chemistry = cautionsFor(plan.chemistry);
+	const count = plan.layers!.length;
+	const time = (s: number) => formatQuantity(s, 'time', units);
+	const mixS = plan.steps.find((s) => s.role === 'mix')?.durationS ?? 45;
+	const pourS = plan.steps.find((s) => s.role === 'pour')?.durationS ?? 20;
+	return plan.layers!.flatMap((layer, i): BenchStep[] => {
+		const id = (name: string) => (i === 0 ? name : `${name}-${i}`);
+		const nth = `Layer ${i + 1} of ${count}`;
+		const weigh = (part: 'A' | 'B'): BenchStep => ({
+			id: id(`measure-${part.toLowerCase()}`),
+			kind: 'measure',
+			part,
+			layer: i,
+			amount: part === 'A' ? layer.a : layer.b,
+			title: `${nth}: measure ${part}`,
+			detail:
+				part === 'B' && layer.fillerPercent > 0.5
+					? `Stir about ${Math.round(layer.fillerPercent)} % by volume of fine filler into it: this layer stays on upright walls then.`
+					: `${layer.serves}.`,
+			action: `${part} is measured`,
+			cautions: chemistry
+		});
+		const catalyst: BenchStep[] = layer.catalyst
+			? [
+					{
+						...catalystStep({ ...plan, catalyst: layer.catalyst }, units),
+						id: id('measure-catalyst'),
+						layer: i
+					}
+				]
+			: [];
+		const before = plan.layers![i - 1];
+		const wait: BenchStep[] = before
+			? [
+					{
+						id: `gelled-${i - 1}`,
+						kind: 'dry',
+						layer: i - 1,
+						title: `Wait: layer ${i} gels`,
+						detail: `The next goes on when it has gelled and before ${time(before.recoatUntilS)} after it was poured. Once it strings, leave it alone: dragging lifts what is below. Rub out bubbles under the new layer.`,
+						action: 'It has gelled',
+						waitS: before.recoatFromS,
+						sinceStep: `pour-${i - 1}`,
+						cautions: []
+					}
+				]
+			: [];
+		return [
+			...(layer.catalyst ? [weigh('A'), ...catalyst] : [weigh('B'), weigh('A')]),
+			...wait,
+			{
+				id: id('combine'),
+				kind: 'combine',
+				layer: i,
+				title: layer.catalyst ? 'Stir in the catalyst' : 'Combine A and B',
+				detail: `${nth}. Its clock starts here.`,
+				action: 'Combined: start the clock',
+				cautions: chemistry
+			},
+			{
+				id: `mix-${i}`,
+				kind: 'timed',
+				layer: i,
+				deadlineS: mixS,
+				title: 'Mix',
+				detail: 'Scrape sides and floor.',
+				action: 'It is mixed',
+				cautions: chemistry
+			},
+			{
+				id: `pour-${i}`,
+				kind: 'timed',
+				layer: i,
+				deadlineS: mixS + pourS,
+				fills: true,
+				title: i === count - 1 && count > 1 ? 'Pour the last layer' : 'Pour and begin to roll',
+				detail: `${mouldNames(plan)}: ${layer.serves}.`,
+				action: 'It is poured',
+				cautions: []
+			},
+			{
+				id: `roll-${i}`,
+				kind: 'dry',
+				layer: i,
+				title: `Roll layer ${i + 1}`,
+				detail:
+					i === count - 1 && count > 1
+						? 'Every way round until it hardly runs; then stand it upside down to drain and even the rim.'
+						: 'Slowly, every way round, until it no longer runs: thin places and edges longest.',
+				action: 'It no longer runs',
+				waitS: layer.lockS,
+				cautions: []
+			}
+		];
+	});
 }
 
 function coatSteps(release: NonNullable<PourPlan['release']>, plan: PourPlan): BenchStep[] {

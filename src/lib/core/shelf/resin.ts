@@ -127,6 +127,12 @@ const resinFields = z.object({
 	gelConversion: constant(0.01, 0.97, ''),
 	recoatConversion: constant(0.05, 0.99, ''),
 	lengtheningPercent: constant(-50, 400, '%'),
+	/** Price of a kilogram of the mix, in the workshop's currency; empty: not known. */
+	pricePerKg: z
+		.number({ error: 'Type the price of a kilogram, such as 18, or leave it empty.' })
+		.min(0, 'A price is not below nothing.')
+		.max(100_000, 'Over 100 000 a kilogram: check it.')
+		.optional(),
 	note
 });
 type ResinFields = z.output<typeof resinFields>;

@@ -3,7 +3,7 @@ import { budget, budgetInput } from '../budget';
 import { WORKSHOP_DEFAULTS } from '../workshop';
 import { DEMO_RESINS } from '../../server/demo/materials';
 import { resinRecord } from '../shelf';
-import { planShot, solidShot, type ShotContext, type SolidShotInput } from '.';
+import { planShot, solidShot, type ShotContext, type SolidShotInput, shotInputs } from '.';
 import { tryPlanShot } from './tryPlan';
 
 describe('budget', () => {
@@ -106,7 +106,7 @@ describe('a shot from the records', () => {
 		resin: resinRecord.parse(DEMO_RESINS[0]),
 		settings: { ...WORKSHOP_DEFAULTS, potVolumeL: 10 }
 	};
-	const typed = {
+	const typed = shotInputs.parse({
 		masterId: 'm',
 		mouldIds: ['x'],
 		resinId: 'r',
@@ -123,7 +123,7 @@ describe('a shot from the records', () => {
 		mouldTempC: 21,
 		roomTempC: 21,
 		relativeHumidity: 40
-	};
+	});
 
 	it('with the pot, loading and pumping count against the pot life', () => {
 		const planned = planShot(typed, context);

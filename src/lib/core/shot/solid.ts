@@ -5,10 +5,11 @@ import { part } from '../cure/part';
 import { cureRecord } from '../cure/record';
 import { cupLossMl, cupMarkHeightMm, squareCupDiameterMm } from '../mix/cupLoss';
 import { catalystInput, type CatalystAmount } from '../mix/catalyst';
-import { mix, mixResinInput, type Amount } from '../mix/mix';
+import { fillerInput, mix, mixResinInput, type Amount, type MixResult } from '../mix/mix';
 import { cupMarkErrorPercent } from '../mix/weighingError';
 import { digits, formatTime } from '../units';
 import type { Warning, WorkingLine } from '../working';
+import type { RotocastLayer } from './rotocast';
 
 const volume = (what: string) =>
 	z
@@ -45,6 +46,8 @@ export const solidShotInput = z.object({
 	cavitiesAtOnce: z.number().int().min(1, 'At least one mould.').max(200),
 	resin: mixResinInput,
 	catalyst: catalystInput.optional(),
+	/** Through and through, for weight, float, cost or a metal look. */
+	fillers: z.array(fillerInput).max(10).default([]),
 	cure: cureRecord,
 	viscosityMpaS: z.number().positive().max(1e7),
 	sectionMm: z
@@ -74,6 +77,9 @@ export interface ShotBatch {
 	/** Nothing for a resin that is catalysed by share. */
 	b: Amount;
 	catalyst?: CatalystAmount;
+	fillers: MixResult['fillers'];
+	/** Rotocast: one cup for each layer, in their order; the figures of the batch are those of the first. */
+	layers?: LayerCup[];
 	potLifeS: number;
 	/** What the pot life rests on. */
 	clockSource: string;
@@ -90,6 +96,16 @@ export interface ShotBatch {
 export interface MeasuringSchools {
 	scale: { resolutionG: number; errorPercent: number };
 	marks: { cupDiameterMm: number; markAMm: number; markBMm: number; errorPercent: number };
+}
+
+/** One layer's cup of a rotocast, for all copies that are rolled together. */
+export interface LayerCup extends Omit<RotocastLayer, 'massG' | 'volumeMl'> {
+	massG: number;
+	volumeMl: number;
+	a: Amount;
+	b: Amount;
+	catalyst?: CatalystAmount;
+	potLifeS: number;
 }
 
 export interface SolidShot {
@@ -119,11 +135,13 @@ function solveBatch(input: Parsed, raw: SolidShotInput, copies: number): ShotBat
 		resin: raw.resin,
 		...(raw.catalyst ? { catalyst: raw.catalyst } : {}),
 		target: { volumeMl: pouredMl + lossMl },
+		...(raw.fillers?.length ? { fillers: raw.fillers } : {}),
 		scaleResolutionG: input.scaleResolutionG
 	});
 	const clock = cup({
 		resin: raw.cure,
-		massG: mixed.total.massG,
+		// a filler takes up heat and gives none: the resin alone is the quicker, careful case
+		massG: mixed.total.massG - mixed.fillers.reduce((sum, f) => sum + f.massG, 0),
 		startTempC: input.startTempC,
 		roomTempC: input.roomTempC
 	});
@@ -142,6 +160,7 @@ function solveBatch(input: Parsed, raw: SolidShotInput, copies: number): ShotBat
 		a: mixed.a,
 		b: mixed.b,
 		...(mixed.catalyst ? { catalyst: mixed.catalyst } : {}),
+		fillers: mixed.fillers,
 		potLifeS: clock.potLifeS,
 		clockSource: `cup model on the ${clock.working[0]?.source ?? 'sheet'}`,
 		gelTimeS: clock.gelTimeS,
@@ -251,13 +270,18 @@ function shotWarnings(input: Parsed, largestBatch: number, first: ShotBatch): Wa
 			action: `Mix ${largestBatch} at a time: planned as ${Math.ceil(input.copies / largestBatch)} batches.`
 		});
 	}
+	return [...warnings, ...scaleWarnings(first)];
+}
+
+/** A ratio that the scale cannot hold. */
+export function scaleWarnings(first: Pick<ShotBatch, 'schools' | 'b'>): Warning[] {
 	const { scale } = first.schools;
-	if (scale.errorPercent > 2 && first.b.massG > 0) {
-		warnings.push({
+	if (!(scale.errorPercent > 2 && first.b.massG > 0)) return [];
+	return [
+		{
 			code: 'scale-too-coarse',
 			message: `A scale that reads ${digits(scale.resolutionG)} g can put the ratio ${digits(scale.errorPercent, 1)} % out on a shot this small.`,
 			action: 'Use a finer scale, or mix more and keep spare moulds ready.'
-		});
-	}
-	return warnings;
+		}
+	];
 }

@@ -63,6 +63,12 @@ export const workshopSettings = z
 			.min(0.6, 'Under 0.6 kPa is rarely reached: read the gauge.')
 			.max(90, 'That is hardly a vacuum: give the absolute pressure.')
 			.default(3),
+		/** What an hour of work costs; nothing: it is not counted. */
+		hourly: z
+			.number({ error: 'Type what an hour costs, such as 20, or 0.' })
+			.min(0, 'An hour does not cost less than nothing.')
+			.max(10_000, 'Over 10 000 an hour: check it.')
+			.default(0),
 		currency: z
 			.string()
 			.trim()
@@ -98,6 +104,7 @@ export const WORKSHOP_DEFAULTS: WorkshopSettings = {
 	vacuumChamberL: 12,
 	vacuumPumpLPerMin: 70,
 	vacuumKpa: 3,
+	hourly: 0,
 	currency: '€'
 };
 

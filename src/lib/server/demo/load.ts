@@ -14,6 +14,7 @@ import {
 	thermoplasticRecord
 } from '$lib/core/shelf';
 import { mouldInputs } from '$lib/core/mould';
+import { shotInputs } from '$lib/core/shot';
 import { WORKSHOP_DEFAULTS, workshopSettings, type WorkshopSettings } from '$lib/core/workshop';
 import { db } from '../db/connection';
 import { tables } from '../db/models';
@@ -419,7 +420,7 @@ function makeShot(
 	const resin = piece.resins[Math.floor(story.random() * piece.resins.length)]!;
 	const tempC = 19 + Math.round(story.random() * 5);
 	return saveShot(
-		{
+		shotInputs.parse({
 			masterId,
 			mouldIds,
 			resinId: story.resinIds.get(resin)!,
@@ -437,7 +438,7 @@ function makeShot(
 			mouldTempC: tempC,
 			roomTempC: tempC,
 			relativeHumidity: 35 + Math.round(story.random() * 18)
-		},
+		}),
 		story.settings
 	);
 }

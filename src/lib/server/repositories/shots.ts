@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { chemistryOf, containerSpeed, cureOf, flashOffS } from '$lib/core/shelf';
-import { planShot, type PlannedShot, type ShotContext, type ShotInputs } from '$lib/core/shot';
+import { FILLS, planShot, type PlannedShot, type ShotContext, type ShotInputs } from '$lib/core/shot';
+import { skinOf } from '$lib/core/master/skin';
 import { outsideMl, spread, wallMm } from '$lib/core/mould';
 import type { PourPlan } from '$lib/core/pour';
 import type { WorkshopSettings } from '$lib/core/workshop';
@@ -10,7 +11,7 @@ import { NotFoundError, RefusedError } from '../errors';
 import { nextNumber } from './counters';
 import { inUse } from './containers';
 import { getMaster, type Master } from './masters';
-import { getMaterial, getResin, type Resin } from './materials';
+import { getMaterial, getResin, type Kept, type Resin } from './materials';
 import { getMould, type Mould } from './moulds';
 
 export interface Shot {
@@ -45,13 +46,24 @@ export function shotContext(
 	master: Master,
 	moulds: readonly Mould[],
 	resin: Resin,
-	settings: WorkshopSettings
+	settings: WorkshopSettings,
+	filler?: Kept<'filler'>
 ): ShotContext {
 	return {
 		cavityVolumeMl: master.volumeMl,
 		mouldWallMm: Math.min(...moulds.map(wallMm)),
 		mouldsVolumeMl: moulds.reduce((sum, m) => sum + outsideMl(m, master.volumeMl), 0),
 		cavities: moulds.reduce((sum, m) => sum + m.inputs.cavities, 0),
+		...skinOf(master.record),
+		...(filler
+			? {
+					filler: {
+						name: filler.record.name,
+						densityGPerMl: filler.record.densityGPerMl,
+						bulkDensityGPerMl: filler.record.bulkDensityGPerMl
+					}
+				}
+			: {}),
 		resin: resin.record,
 		settings
 	};
@@ -66,18 +78,22 @@ async function gather(inputs: ShotInputs) {
 	const stranger = moulds.find((m) => m.masterId !== master.id);
 	if (stranger) throw new RefusedError(`M${stranger.number} is a mould of another master.`, 'mouldIds');
 	if (inputs.releaseId) await getMaterial('release', inputs.releaseId);
+	const filler = inputs.fillerId ? await getMaterial('filler', inputs.fillerId) : undefined;
 	const unfit = moulds.find((m) => m.state !== 'active');
 	if (unfit) {
 		throw new RefusedError(`M${unfit.number} is ${unfit.state}: only an active mould is poured.`, 'mouldIds');
 	}
-	return { master, resin, moulds };
+	return { master, resin, moulds, filler };
 }
 
 /** Keeps a shot; it is worked out again here from the records, whatever the browser showed. */
 export async function saveShot(inputs: ShotInputs, settings: WorkshopSettings): Promise<string> {
-	const [{ master, resin, moulds }, tins] = await Promise.all([gather(inputs), inUse(inputs.resinId)]);
+	const [{ master, resin, moulds, filler }, tins] = await Promise.all([
+		gather(inputs),
+		inUse(inputs.resinId)
+	]);
 	const rateFactor = tins.a && containerSpeed(tins.a.record.slowerPercent, tins.a.rateFactor);
-	const result = planShot(inputs, { ...shotContext(master, moulds, resin, settings), rateFactor });
+	const result = planShot(inputs, { ...shotContext(master, moulds, resin, settings, filler), rateFactor });
 	return inTransaction(async (transaction) => {
 		const id = randomUUID();
 		const number = await nextNumber('shot', transaction);
@@ -90,6 +106,11 @@ export async function saveShot(inputs: ShotInputs, settings: WorkshopSettings): 
 		return id;
 	});
 }
+
+const added = (list: readonly { massG: number; volumeMl: number }[]) => ({
+	massG: list.reduce((sum, x) => sum + x.massG, 0),
+	volumeMl: list.reduce((sum, x) => sum + x.volumeMl, 0)
+});
 
 /** The plan of one batch, frozen for the bench. @throws RefusedError when the shot has no such batch. */
 export async function batchPlan(
@@ -123,9 +144,41 @@ export async function batchPlan(
 			mouldWallMm: Math.min(...moulds.map(wallMm))
 		},
 		chemistry: chemistryOf(resin.record.family),
-		a: batch.a,
-		b: batch.b,
-		...(batch.catalyst ? { catalyst: batch.catalyst } : {}),
+		...(batch.layers
+			? {
+					a: added(batch.layers.map((l) => l.a)),
+					b: added(batch.layers.map((l) => l.b)),
+					layers: batch.layers.map((l) => ({
+						a: l.a,
+						b: l.b,
+						...(l.catalyst ? { catalyst: l.catalyst } : {}),
+						thicknessMm: l.thicknessMm,
+						potLifeS: l.potLifeS,
+						lockS: l.lockS - l.startS,
+						gelS: l.gelS - l.startS,
+						recoatFromS: l.recoatFromS - l.startS,
+						recoatUntilS: l.recoatUntilS - l.startS,
+						serves: l.serves,
+						fillerPercent: l.fillerPercent
+					}))
+				}
+			: { a: batch.a, b: batch.b }),
+		...(batch.fillers?.length
+			? { fillers: batch.fillers.map(({ name, massG, volumeMl }) => ({ name, massG, volumeMl })) }
+			: {}),
+		...(shot.inputs.inserts?.length
+			? { inserts: shot.inputs.inserts.map(({ name, massG }) => ({ name, massG })) }
+			: {}),
+		...(shot.planned.kind === 'filled' && shot.planned.balance
+			? {
+					fill: {
+						words: FILLS[shot.inputs.fillKind].words,
+						mixG: shot.planned.balance.mixG * batch.copies,
+						fillMl: shot.planned.balance.fillMl * batch.copies
+					}
+				}
+			: {}),
+		...(batch.catalyst && !batch.layers ? { catalyst: batch.catalyst } : {}),
 		containers: { ...(tins.a ? { a: tins.a.id } : {}), ...(tins.b ? { b: tins.b.id } : {}) },
 		massG: batch.massG,
 		markAMm: batch.schools.marks.markAMm,
@@ -145,8 +198,9 @@ export async function batchPlan(
 					}
 				}
 			: {}),
-		holdUntilS: shot.planned.shot.holdUntilS,
-		demouldS: shot.planned.shot.demouldS,
+		holdUntilS: shot.planned.shot.holdUntilS - (batch.layers?.at(-1)?.startS ?? 0),
+		// of a rotocast the clock begins with the last layer
+		demouldS: shot.planned.shot.demouldS - (batch.layers?.at(-1)?.startS ?? 0),
 		roomTempC: shot.inputs.roomTempC,
 		relativeHumidity: shot.inputs.relativeHumidity,
 		mouldTempC: shot.inputs.mouldTempC,

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { Button } from 'flowbite-svelte';
+	import FileDown from '@lucide/svelte/icons/file-down';
 	import Fuse from '$lib/ui/Fuse.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import ShotResult from '$lib/ui/ShotResult.svelte';
@@ -17,6 +18,13 @@
 <PageHead
 	title="Shot S{data.shot.number}: {data.master.name}"
 	about="{data.shot.inputs.copies} {data.shot.inputs.copies === 1 ? 'copy' : 'copies'} in {data.resin.name}" />
+<p class="no-print mb-3">
+	<a
+		class="inline-flex min-h-[2.75rem] items-center gap-2 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-4 font-semibold hover:bg-(--work-soft)"
+		href="/shots/{data.shot.id}/card.pdf"
+		target="_blank"
+		rel="noopener"><FileDown class="size-5" aria-hidden="true" />Pour card</a>
+</p>
 {#if form?.refused}<p class="mb-3 font-semibold text-(--harm)" role="alert">{form.refused}</p>{/if}
 {#if batches[0]}
 	<section class="slab mb-5 px-5 pt-4 pb-3" aria-label="Steps against pot life">
@@ -31,7 +39,7 @@
 				{@const pour = pourOf(i)}
 				<li class="flex flex-wrap items-center gap-x-5 gap-y-2 border-t border-(--line) py-3">
 					<span class="grid size-9 place-items-center rounded-full border-[1.5px] border-(--line-strong) font-bold">{i + 1}</span>
-					<span class="text-[1.35rem] font-bold">{units.show(batch.massG, 'mass')}</span>
+					<span class="text-[1.35rem] font-bold">{batch.layers ? `${batch.layers.length} × ` : ''}{units.show(batch.massG, 'mass')}</span>
 					<span class="soft"
 						>{batch.copies}
 						{batch.copies === 1 ? 'copy' : 'copies'} · slack {units.show(batch.slackS, 'time')}</span>

@@ -1,7 +1,7 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
-import { outsideMl, wallMm } from '$lib/core/mould';
+import { costOf, outsideMl, wallMm } from '$lib/core/mould';
 import { containerSpeed } from '$lib/core/shelf';
 import { shotInputs } from '$lib/core/shot';
 import { solidVolumeMl } from '$lib/core/volume';
@@ -15,14 +15,15 @@ import { saveShot } from '$lib/server/repositories/shots';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ url, locals }) => {
-	const [masters, resins, allMoulds, tins, releases, rubbers, experiences] = await Promise.all([
+	const [masters, resins, allMoulds, tins, releases, rubbers, experiences, fillers] = await Promise.all([
 		listMasters(),
 		listResins(),
 		listMoulds(),
 		listContainers(),
 		listMaterials('release'),
 		listRubbers(),
-		listExperiences()
+		listExperiences(),
+		listMaterials('filler')
 	]);
 	const active = allMoulds.filter((m) => m.state === 'active');
 	const mould = active.find((m) => m.id === url.searchParams.get('mould'));
@@ -36,6 +37,7 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 		copies: 1,
 		sprueVolumeMl: 0,
 		sectionMm: 6,
+		kind: 'solid',
 		startTempC: roomTempC,
 		mouldTempC: roomTempC,
 		roomTempC,
@@ -48,6 +50,8 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 		releases,
 		rubbers,
 		experiences,
+		fillers,
+		settings: locals.settings,
 		tins: tins
 			.filter((t) => !t.emptied && t.remainingG > 0)
 			.map(({ id, record, remainingG, rateFactor }) => ({
@@ -65,6 +69,9 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 			pulls: m.pulls,
 			rubberId: m.inputs.rubberId,
 			wallMm: wallMm(m),
+			cost:
+				costOf(m.plan, { rubber: rubbers.find((r) => r.id === m.rubberId)?.record }, m.inputs.lossPercent)
+					.cost ?? 0,
 			cavities: m.inputs.cavities,
 			// moulds of the first kind knew no sprue
 			sprueMl: m.inputs.sprueDiameterMm

@@ -1,12 +1,14 @@
 <script lang="ts">
 	import { Button, Checkbox } from 'flowbite-svelte';
+	import type { SuperValidated } from 'sveltekit-superforms';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
 	import type { FieldError } from '$lib/core/fieldErrors';
 	import { releaseThing, resinThing, rubberThing, whatMeets } from '$lib/core/compat';
 	import { cautionsFor } from '$lib/core/cautions';
 	import { dewPointC } from '$lib/core/humidity';
 	import { chemistryOf, flashOffS } from '$lib/core/shelf';
-	import { shotInputs, type PlannedShot } from '$lib/core/shot';
+	import { skinOf } from '$lib/core/master/skin';
+	import { shotInputs, type PlannedShot, type ShotInputs, type WhatIf } from '$lib/core/shot';
 	import Caution from '$lib/ui/Caution.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import { counted } from '$lib/ui/clockText';
@@ -17,13 +19,17 @@
 	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import Segments from '$lib/ui/Segments.svelte';
 	import ShotResult from '$lib/ui/ShotResult.svelte';
+	import CostPanel from '$lib/ui/shot/CostPanel.svelte';
+	import InsertList from '$lib/ui/shot/InsertList.svelte';
+	import KindFields from '$lib/ui/shot/KindFields.svelte';
+	import WhatIfPanel from '$lib/ui/shot/WhatIfPanel.svelte';
 	import { useUnits } from '$lib/ui/units.svelte';
 	import Warnings from '$lib/ui/Warnings.svelte';
 	import { usePlanner } from '$lib/workers/planner';
 
 	let { data } = $props();
 	const units = useUnits();
-	const { form, errors, enhance, submitting } = benchForm(() => data.form, {
+	const { form, errors, enhance, submitting } = benchForm<ShotInputs>(() => data.form as SuperValidated<ShotInputs>, {
 		validators: zod4Client(shotInputs)
 	});
 
@@ -31,6 +37,10 @@
 	const moulds = $derived(data.moulds.filter((m) => m.masterId === $form.masterId));
 	const chosen = $derived(moulds.filter((m) => $form.mouldIds.includes(m.id)));
 	const resin = $derived(data.resins.find((r) => r.id === $form.resinId));
+	const filler = $derived(data.fillers.find((f) => f.id === $form.fillerId));
+	const skin = $derived(master && skinOf(master.record));
+	const rolled = $derived($form.kind !== 'solid');
+	let whatIf = $state.raw<{ sensitivity: WhatIf[]; helps: WhatIf[] }>();
 
 	const release = $derived(data.releases.find((r) => r.id === $form.releaseId));
 	/** Everything that meets in this shot: resin, the rubbers of its moulds, and the release between. */
@@ -79,6 +89,16 @@
 			mouldWallMm: Math.min(...chosen.map((m) => m.wallMm)),
 			mouldsVolumeMl: chosen.reduce((sum, m) => sum + m.outsideMl, 0),
 			cavities: chosen.reduce((sum, m) => sum + m.cavities, 0),
+			...(skin ? { skinAreaMm2: skin.skinAreaMm2, radiusMm: skin.radiusMm, heightMm: skin.heightMm } : {}),
+			...(filler
+				? {
+						filler: {
+							name: filler.record.name,
+							densityGPerMl: filler.record.densityGPerMl,
+							bulkDensityGPerMl: filler.record.bulkDensityGPerMl
+						}
+					}
+				: {}),
 			resin: resin.record,
 			rateFactor: tins.find((t) => t.part !== 'B')?.speed,
 			settings: data.settings
@@ -88,10 +108,19 @@
 			if (mine !== asked) return;
 			planned = 'planned' in outcome ? outcome.planned : undefined;
 			problems = 'errors' in outcome ? outcome.errors : [];
+			whatIf = undefined;
+			if (!planned) return;
+			const others = data.resins.filter((r) => r.id !== resin.id).map((r) => ({ name: r.record.name, record: r.record }));
+			const answer = await usePlanner().tryWhatIf($state.snapshot(inputs), context, others);
+			if (mine === asked) whatIf = answer;
 		}, 60);
 		return () => clearTimeout(timer);
 	});
 
+	const insertProblem = (i: number, field: string) => {
+		const found = problems.filter((p) => p.path === `inserts.${i}.${field}`).map((p) => p.message);
+		return found.length > 0 ? found : undefined;
+	};
 	const problemAt = (field: string) => {
 		const live = problems.filter((p) => p.path.split('.')[0] === field).map((p) => p.message);
 		return live.length ? live : ($errors as Record<string, string[] | undefined>)[field];
@@ -114,7 +143,7 @@
 	);
 </script>
 
-<PageHead title="Size a shot" about="Solid: cavity, sprue and what stays in the cup, against the time that the resin gives." />
+<PageHead title="Size a shot" about="Solid, rolled or filled: every cup against the time that the resin gives." />
 {#if planned}
 	{@const first = planned.shot.batches[0]!}
 	<section class="slab mb-5 px-5 pt-4 pb-3" aria-label="Steps against pot life">
@@ -144,6 +173,17 @@
 					? `${resin.record.character}, pot life ${units.show(resin.record.potLifeS ?? resin.record.referenceGelS, 'time')}`
 					: ''} />
 		</div>
+		<div class="mb-3">
+			<Segments
+				label="Cast"
+				name="kind"
+				bind:value={$form.kind}
+				options={[
+					{ value: 'solid', label: 'Solid' },
+					{ value: 'rotocast', label: 'Hollow, in rolled layers' },
+					{ value: 'filled', label: 'A shell, then filled' }
+				]} />
+		</div>
 		<fieldset aria-describedby="moulds-note">
 			<legend class="label">Moulds that stand ready</legend>
 			<div class="mt-1 flex flex-wrap gap-2">
@@ -169,35 +209,37 @@
 		</fieldset>
 		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
 			<QuantityField label="Copies" kind="number" name="copies" bind:value={$form.copies} error={problemAt('copies')} />
-			<QuantityField
-				label="Sprue and vents, each"
-				kind="volume"
-				name="sprueVolumeMl"
-				bind:value={$form.sprueVolumeMl}
-				error={problemAt('sprueVolumeMl')}
-				hint={chosen[0] && chosen[0].sprueMl > 0 && $form.sprueVolumeMl === 0
-					? `the mould’s sprue holds ${units.show(chosen[0].sprueMl, 'volume')}`
-					: ''} />
-			<QuantityField
-				label="Thinnest section"
-				kind="length"
-				name="sectionMm"
-				bind:value={$form.sectionMm}
-				error={problemAt('sectionMm')}
-				hint="sets the demould" />
+			{#if !rolled}<QuantityField
+					label="Sprue and vents, each"
+					kind="volume"
+					name="sprueVolumeMl"
+					bind:value={$form.sprueVolumeMl}
+					error={problemAt('sprueVolumeMl')}
+					hint={chosen[0] && chosen[0].sprueMl > 0 && $form.sprueVolumeMl === 0
+						? `the mould’s sprue holds ${units.show(chosen[0].sprueMl, 'volume')}`
+						: ''} />{/if}
+			{#if !rolled}<QuantityField
+					label="Thinnest section"
+					kind="length"
+					name="sectionMm"
+					bind:value={$form.sectionMm}
+					error={problemAt('sectionMm')}
+					hint="sets the demould" />{/if}
+			<QuantityField label="Pairs of hands" kind="number" name="hands" bind:value={$form.hands} error={problemAt('hands')} />
 		</div>
+		{#if rolled}<KindFields {form} {problemAt} {skin} />{/if}
 		<div class="grid items-start gap-x-5 gap-y-1 sm:grid-cols-3">
-			<div class="sm:col-span-2">
-				<Segments
-					label="What stays in the cup"
-					name="lossBy"
-					bind:value={$form.lossBy}
-					options={[
-						{ value: 'film', label: 'A film, by viscosity' },
-						{ value: 'percent', label: 'A fixed share' }
-					]} />
-			</div>
-			{#if $form.lossBy === 'percent'}
+			{#if !rolled}<div class="sm:col-span-2">
+					<Segments
+						label="What stays in the cup"
+						name="lossBy"
+						bind:value={$form.lossBy}
+						options={[
+							{ value: 'film', label: 'A film, by viscosity' },
+							{ value: 'percent', label: 'A fixed share' }
+						]} />
+				</div>{/if}
+			{#if $form.lossBy === 'percent' || rolled}
 				<QuantityField
 					label="Share lost"
 					kind="percent"
@@ -219,19 +261,42 @@
 						? release.record.kind
 						: `${release.record.kind}, flashes off in ${units.show(flashOffS(release.record), 'time')}`
 					: 'stays paintable'} />
+			<ChoiceField
+				label="Filler, through and through"
+				name="fillerId"
+				bind:value={$form.fillerId}
+				options={[{ value: '', label: 'None' }, ...data.fillers.map((f) => ({ value: f.id, label: f.record.name }))]}
+				error={problemAt('fillerId')} />
+			{#if filler}<QuantityField
+					label="Of the whole, by weight"
+					kind="percent"
+					name="fillerPercent"
+					bind:value={$form.fillerPercent}
+					error={problemAt('fillerPercent')} />{/if}
+		</div>
+		<div class="mt-2">
+			<InsertList bind:inserts={$form.inserts} problem={insertProblem} />
+			<p class="min-h-[1.35rem] text-[0.87rem] font-semibold text-(--harm)" aria-live="polite">
+				{problems.find((p) => p.path === 'inserts')?.message ?? ''}
+			</p>
 		</div>
 		<h2 class="mt-4 mb-2">Hands and clock</h2>
 		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
 			<QuantityField label="Mixing" kind="time" name="mixS" bind:value={$form.mixS} error={problemAt('mixS')} />
-			<QuantityField label="Pouring one copy" kind="time" name="pourS" bind:value={$form.pourS} error={problemAt('pourS')} />
-			{#if $form.usePot}
+			<QuantityField
+				label={rolled ? 'Pouring a layer' : 'Pouring one copy'}
+				kind="time"
+				name="pourS"
+				bind:value={$form.pourS}
+				error={problemAt('pourS')} />
+			{#if $form.usePot && !rolled}
 				<QuantityField label="Load and close" kind="time" name="loadS" bind:value={$form.loadS} error={problemAt('loadS')} />
 			{/if}
 		</div>
-		<label class="flex min-h-[2.65rem] w-fit cursor-pointer items-center gap-2 font-semibold">
-			<Checkbox bind:checked={$form.usePot} />
-			Cure it in the pressure pot ({data.settings.potName}, {units.show(data.settings.potTargetGaugeKpa, 'pressure')})
-		</label>
+		{#if !rolled}<label class="flex min-h-[2.65rem] w-fit cursor-pointer items-center gap-2 font-semibold">
+				<Checkbox bind:checked={$form.usePot} />
+				Cure it in the pressure pot ({data.settings.potName}, {units.show(data.settings.potTargetGaugeKpa, 'pressure')})
+			</label>{/if}
 		<p class="min-h-[1.35rem] text-[0.87rem] font-semibold text-(--harm)" aria-live="polite">
 			{problemAt('usePot')?.[0] ?? ''}
 		</p>
@@ -261,6 +326,16 @@
 					}))} />
 			{/if}
 			<ShotResult {planned} />
+			{#if whatIf}<WhatIfPanel {...whatIf} tight={planned.shot.batches[0]!.slackS < 0} />{/if}
+			<CostPanel
+				{planned}
+				copies={$form.copies}
+				resinPerKg={resin?.record.pricePerKg}
+				mouldCost={chosen[0]?.cost ?? 0}
+				handsS={(planned.shot.batches[0]!.steps.reduce((s, x) => s + x.durationS, 0) * (planned.rotocast?.layers.length ?? 1) + 600) /
+					planned.shot.batches[0]!.copies}
+				hourly={data.settings.hourly}
+				currency={data.settings.currency} />
 			<Warnings warnings={touching} />
 			<Caution topics={cautionsFor(resin ? chemistryOf(resin.record.family) : 'urethane')} />
 		{:else if problems.length > 0}

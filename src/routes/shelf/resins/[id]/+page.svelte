@@ -166,6 +166,13 @@
 					bind:value={$form.densityBGPerMl}
 					error={$errors.densityBGPerMl}
 					hint="may be left out when both ratios are given" />
+				<QuantityField
+					label="Price of a kilogram"
+					kind="number"
+					name="pricePerKg"
+					bind:value={$form.pricePerKg}
+					error={$errors.pricePerKg}
+					hint="if you want costs" />
 			</div>
 			<h2 class="mt-4 mb-2">Cure</h2>
 			<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">

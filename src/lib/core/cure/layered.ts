@@ -1,0 +1,193 @@
+import type { CureModel } from './calibrate';
+import { conductionStepper } from './conduction';
+import { arrhenius } from './kinetics';
+import { AIR_W_PER_M2K, MOULD, react } from './partModel';
+
+/** Layers of one resin poured one on another into the same mould. */
+export interface LayeredSetup {
+	/** Thickness of each, mm, the outermost first. */
+	readonly layersMm: readonly number[];
+	readonly mouldWallMm: number;
+	readonly startTempC: number;
+	readonly mouldTempC: number;
+	readonly roomTempC: number;
+	/** Between combining and pouring each layer: it cures in its cup meanwhile, s. */
+	readonly mixS: number;
+	/** Conversion of the slowest place of a layer at which the next is poured. */
+	readonly nextAt: number;
+	/** Conversion past which the next layer no longer bonds. */
+	readonly recoatUntil: number;
+}
+
+/** One layer's clocks, seconds after the first was poured. */
+export interface LayerRun {
+	startS: number;
+	/** Mean conversion and temperature of the layer over time, until it has gelled. */
+	course: { timeS: number; conversion: number; tempC: number }[];
+	/** First and last place of it that gels. */
+	gelFirstS: number;
+	gelLastS: number;
+	recoatFromS: number;
+	recoatUntilS: number;
+}
+
+export interface LayeredRun {
+	layers: LayerRun[];
+	demouldS: number;
+	peakTempC: number;
+	peakMouldFaceC: number;
+	energy: { releasedJ: number; storedJ: number; lostJ: number; broughtJ: number };
+}
+
+const CELLS = 6;
+const MOULD_CELLS = 12;
+const HORIZON_S = 60 * 86_400;
+
+/**
+ * Conduction with reaction while the wall grows inwards: the mould is warmed by each layer and hurries the
+ * next. A slab, open to the room's air inside; the same splitting and stepper as the part model.
+ */
+export function solveLayered(model: CureModel, setup: LayeredSetup, stepConversion = 0.005): LayeredRun {
+	const resin = { k: model.conductivityWPerMK, c: model.densityGPerMl * model.specificHeatJPerGK * 1e6 };
+	const mould = { k: MOULD.conductivityWPerMK, c: MOULD.densityGPerMl * MOULD.specificHeatJPerGK * 1e6 };
+	const wallM = setup.mouldWallMm / 1000;
+	const gridFor = (poured: number) => {
+		const edges = [0];
+		// innermost layer first: the cells run from the air inside to the air outside
+		for (let i = poured - 1; i >= 0; i--) {
+			const from = edges[edges.length - 1]!;
+			for (let c = 1; c <= CELLS; c++) edges.push(from + (setup.layersMm[i]! / 1000 / CELLS) * c);
+		}
+		const face = edges[edges.length - 1]!;
+		const growth = 1.12;
+		const first = (wallM * (growth - 1)) / (growth ** MOULD_CELLS - 1);
+		for (let i = 0, x = face; i < MOULD_CELLS; i++) edges.push((x += first * growth ** i));
+		const cells = Array.from({ length: poured * CELLS + MOULD_CELLS }, (_, i) =>
+			i < poured * CELLS ? resin : mould
+		);
+		return conductionStepper({
+			edgesM: edges,
+			dimension: 0,
+			conductivity: cells.map((x) => x.k),
+			heatCapacity: cells.map((x) => x.c),
+			innerAir: AIR_W_PER_M2K,
+			outerAir: AIR_W_PER_M2K,
+			airTempC: setup.roomTempC
+		});
+	};
+	const fresh = inTheCup(model, setup);
+	const heatOf = model.densityGPerMl * model.heatOfCureJPerG * 1e6;
+
+	let temp = new Float64Array(MOULD_CELLS).fill(setup.mouldTempC);
+	let conversion = new Float64Array(0);
+	let inhibitor = new Float64Array(0);
+	let conduct = gridFor(0);
+	const run: LayeredRun = {
+		layers: [],
+		demouldS: Infinity,
+		peakTempC: setup.startTempC,
+		peakMouldFaceC: setup.mouldTempC,
+		energy: { releasedJ: 0, storedJ: -conduct.heatJ(temp), lostJ: 0, broughtJ: 0 }
+	};
+	const pour = (atS: number) => {
+		const n = run.layers.length + 1;
+		const before = conduct.heatJ(temp);
+		const cured = conduct.releasedJ(conversion, heatOf);
+		temp = Float64Array.from([...new Float64Array(CELLS).fill(fresh.tempC), ...temp]);
+		conversion = Float64Array.from([...new Float64Array(CELLS).fill(fresh.conversion), ...conversion]);
+		inhibitor = Float64Array.from([...new Float64Array(CELLS).fill(fresh.inhibitor), ...inhibitor]);
+		conduct = gridFor(n);
+		run.energy.broughtJ += conduct.heatJ(temp) - before;
+		// what it released in its cup is not released here
+		run.energy.releasedJ -= conduct.releasedJ(conversion, heatOf) - cured;
+		run.layers.push({
+			startS: atS,
+			course: [{ timeS: atS, conversion: fresh.conversion, tempC: fresh.tempC }],
+			gelFirstS: Infinity,
+			gelLastS: Infinity,
+			recoatFromS: Infinity,
+			recoatUntilS: Infinity
+		});
+	};
+	pour(0);
+	let t = 0;
+	let dt = Math.min(0.1, 0.05 / model.kinetics.k23PerS);
+	let restedS = NaN;
+	const seen = new Map<LayerRun, { least: number; most: number; t: number }>();
+	for (let steps = 0; steps < 200_000 && t < HORIZON_S; steps++) {
+		const fastest1 = react(model, temp, conversion, inhibitor, dt / 2);
+		run.energy.lostJ += conduct.step(temp, dt);
+		const fastest2 = react(model, temp, conversion, inhibitor, dt / 2);
+		t += dt;
+		const poured = run.layers.length;
+		let slowest = Infinity;
+		for (let i = 0; i < poured * CELLS; i++) {
+			if (conversion[i]! < slowest) slowest = conversion[i]!;
+			if (temp[i]! > run.peakTempC) run.peakTempC = temp[i]!;
+		}
+		run.peakMouldFaceC = Math.max(run.peakMouldFaceC, conduct.faceTempC(temp, poured * CELLS - 1));
+		run.layers.forEach((layer, i) =>
+			watch(layer, (poured - 1 - i) * CELLS, conversion, temp, t, model, setup, seen)
+		);
+		const last = run.layers[poured - 1]!;
+		if (poured < setup.layersMm.length && last.recoatFromS < Infinity) {
+			pour(t);
+			dt = Math.min(dt, 0.1);
+			continue;
+		}
+		// the rest goes at the temperature of the mould round it, as in the part model
+		const factor = arrhenius(model.kinetics.activationJPerMol, temp[temp.length - 1]!);
+		if (poured === setup.layersMm.length && slowest >= model.demouldConversion)
+			restedS = Number.isNaN(restedS) ? 0 : restedS + dt * factor;
+		if (restedS >= model.demouldRestS) {
+			run.demouldS = t;
+			if (run.layers.every((l) => l.recoatUntilS < Infinity)) break;
+		}
+		if (run.demouldS < Infinity && t > 3 * run.demouldS) break;
+		dt = Math.min(stepConversion / Math.max(fastest1, fastest2, 1e-12), dt * 1.3, 0.02 * (t + 5));
+	}
+	run.energy.storedJ += conduct.heatJ(temp);
+	run.energy.releasedJ += conduct.releasedJ(conversion, heatOf);
+	return run;
+}
+
+function watch(
+	layer: LayerRun,
+	from: number,
+	conversion: Float64Array,
+	temp: Float64Array,
+	t: number,
+	model: CureModel,
+	setup: LayeredSetup,
+	seen: Map<LayerRun, { least: number; most: number; t: number }>
+): void {
+	let [least, most, mean, meanTemp] = [Infinity, 0, 0, 0];
+	for (let i = from; i < from + CELLS; i++) {
+		least = Math.min(least, conversion[i]!);
+		most = Math.max(most, conversion[i]!);
+		mean += conversion[i]! / CELLS;
+		meanTemp += temp[i]! / CELLS;
+	}
+	const before = seen.get(layer) ?? { least, most, t: layer.startS };
+	const cross = (level: number, was: number, now: number) =>
+		now > was ? before.t + ((t - before.t) * (level - was)) / (now - was) : t;
+	if (layer.gelLastS === Infinity) layer.course.push({ timeS: t, conversion: mean, tempC: meanTemp });
+	const gel = model.gelConversion;
+	if (layer.gelFirstS === Infinity && most >= gel) layer.gelFirstS = cross(gel, before.most, most);
+	if (layer.gelLastS === Infinity && least >= gel) layer.gelLastS = cross(gel, before.least, least);
+	if (layer.recoatFromS === Infinity && least >= setup.nextAt)
+		layer.recoatFromS = cross(setup.nextAt, before.least, least);
+	if (layer.recoatUntilS === Infinity && least >= setup.recoatUntil)
+		layer.recoatUntilS = cross(setup.recoatUntil, before.least, least);
+	seen.set(layer, { least, most, t });
+}
+
+/** How far a mix has come when it is poured: it keeps its own heat while it is stirred. */
+function inTheCup(model: CureModel, { startTempC, mixS }: LayeredSetup) {
+	const temp = Float64Array.from([startTempC]);
+	const conversion = new Float64Array(1);
+	const inhibitor = new Float64Array(1).fill(Number.isFinite(model.kinetics.inductionPerS) ? 1 : 0);
+	for (let left = mixS; left > 1e-9; left -= 0.5)
+		react(model, temp, conversion, inhibitor, Math.min(0.5, left));
+	return { tempC: temp[0]!, conversion: conversion[0]!, inhibitor: inhibitor[0]! };
+}

@@ -1,0 +1,97 @@
+import { z } from 'zod';
+import { digits } from '../units';
+import type { WorkingLine } from '../working';
+
+const money = (what: string) =>
+	z
+		.number({ error: `Type ${what}.` })
+		.min(0, 'Money is not below nothing.')
+		.max(1e7, 'Over ten million: check it.');
+
+/** What one good copy costs. */
+export const costInput = z.strictObject({
+	resinG: z.number().min(0).max(1e7),
+	resinPerKg: money('the price of the resin').default(0),
+	fillerG: z.number().min(0).max(1e7).default(0),
+	fillerPerKg: money('the price of the filler').default(0),
+	/** Cost of the mould, and the pulls that it is expected to give. */
+	mouldCost: money('what the mould cost').default(0),
+	mouldPulls: z
+		.number({ error: 'Type how many pulls a mould gives, such as 30.' })
+		.min(1, 'A mould gives at least one pull.')
+		.max(100_000, 'Over a hundred thousand pulls: check it.')
+		.default(30),
+	copiesPerPull: z.number().min(1).max(1000).default(1),
+	/** Hands on, for one copy. */
+	handsS: z.number().min(0).max(1e6).default(0),
+	hourly: money('what an hour costs').default(0),
+	/** Copies that are thrown away, percent. */
+	scrapPercent: z
+		.number({ error: 'Type the scrap in percent, such as 10 %.' })
+		.min(0, 'Scrap is not below nothing.')
+		.max(95, 'At most 95 %: else nothing good comes of it.')
+		.default(0)
+});
+export type CostInput = z.input<typeof costInput>;
+
+export interface CopyCost {
+	resin: number;
+	filler: number;
+	mould: number;
+	labour: number;
+	/** Of one copy as it is pulled. */
+	pulled: number;
+	/** Of one good copy: the scrapped ones are paid by it. */
+	good: number;
+	working: WorkingLine[];
+}
+
+/** Resin, filler, the mould's share by its expected life, labour; divided by what comes out good. */
+export function copyCost(raw: CostInput): CopyCost {
+	const i = costInput.parse(raw);
+	const resin = (i.resinG * i.resinPerKg) / 1000;
+	const filler = (i.fillerG * i.fillerPerKg) / 1000;
+	const mould = i.mouldCost / (i.mouldPulls * i.copiesPerPull);
+	const labour = (i.handsS / 3600) * i.hourly;
+	const pulled = resin + filler + mould + labour;
+	const good = pulled / (1 - i.scrapPercent / 100);
+	return {
+		resin,
+		filler,
+		mould,
+		labour,
+		pulled,
+		good,
+		working: [
+			{
+				what: 'Resin',
+				sum: `${digits(i.resinG)} g × ${digits(i.resinPerKg, 2)} a kg`,
+				result: digits(resin, 2)
+			},
+			...(filler > 0
+				? [
+						{
+							what: 'Filler',
+							sum: `${digits(i.fillerG)} g × ${digits(i.fillerPerKg, 2)} a kg`,
+							result: digits(filler, 2)
+						}
+					]
+				: []),
+			{
+				what: 'Mould',
+				sum: `${digits(i.mouldCost, 2)} ÷ (${digits(i.mouldPulls, 0)} pulls × ${digits(i.copiesPerPull, 0)})`,
+				result: digits(mould, 2)
+			},
+			{
+				what: 'Labour',
+				sum: `${digits(i.handsS / 60, 0)} min × ${digits(i.hourly, 2)} an hour`,
+				result: digits(labour, 2)
+			},
+			{
+				what: 'One good copy',
+				sum: `${digits(pulled, 2)} ÷ (1 − ${digits(i.scrapPercent)} %)`,
+				result: digits(good, 2)
+			}
+		]
+	};
+}

@@ -1,0 +1,113 @@
+import type { z } from 'zod';
+import { fieldErrors } from '../fieldErrors';
+import type { ResinRecord } from '../shelf/resin';
+import { planShot, shotInputs, type PlannedShot, type ShotContext } from './inputs';
+
+/** A change, and what it does to the shot. */
+export interface WhatIf {
+	what: string;
+	potLifeS: number;
+	slackS: number;
+	demouldS: number;
+	/** Seconds of slack that it gains against the shot as planned. */
+	gainS: number;
+}
+
+type Typed = z.input<typeof shotInputs>;
+export interface OtherResin {
+	name: string;
+	record: ResinRecord;
+}
+
+function figures(planned: PlannedShot) {
+	const first = planned.shot.batches[0]!;
+	return { potLifeS: first.potLifeS, slackS: first.slackS, demouldS: planned.shot.demouldS };
+}
+
+/** The shot with something changed; nothing where that leads out of range. */
+function tried(what: string, inputs: Typed, context: ShotContext, slackS: number): WhatIf[] {
+	try {
+		const f = figures(planShot(shotInputs.parse(inputs), context));
+		return [{ what, ...f, gainS: f.slackS - slackS }];
+	} catch (error) {
+		if (fieldErrors(error)) return [];
+		throw error;
+	}
+}
+
+/** Steps by which temperatures, masses and hands go wrong at a bench (defaults of ours). */
+const DEG = 3;
+const LATE_S = 20;
+const COOL_C = 5;
+
+/** What happens when the room, the mass or the hands are not as planned. */
+export function sensitivity(inputs: Typed, context: ShotContext): WhatIf[] {
+	const parsed = shotInputs.parse(inputs);
+	const { slackS } = figures(planShot(parsed, context));
+	const warmer = (by: number) => ({
+		...parsed,
+		roomTempC: parsed.roomTempC + by,
+		mouldTempC: parsed.mouldTempC + by,
+		startTempC: parsed.startTempC + by
+	});
+	const larger = (by: number): ShotContext => ({
+		...context,
+		cavityVolumeMl: context.cavityVolumeMl * by,
+		...(context.skinAreaMm2 === undefined ? {} : { skinAreaMm2: context.skinAreaMm2 * by })
+	});
+	return [
+		...tried(`${DEG} °C warmer`, warmer(DEG), context, slackS),
+		...tried(`${DEG} °C colder`, warmer(-DEG), context, slackS),
+		...tried('10 % more in the cup', parsed, larger(1.1), slackS),
+		...tried('10 % less in the cup', parsed, larger(0.9), slackS),
+		...tried(`${LATE_S} s late`, { ...parsed, mixS: parsed.mixS + LATE_S }, context, slackS)
+	];
+}
+
+/** What would give time, the most first; each on its own. */
+export function whatHelps(inputs: Typed, context: ShotContext, others: readonly OtherResin[]): WhatIf[] {
+	const parsed = shotInputs.parse(inputs);
+	const planned = planShot(parsed, context);
+	const { slackS } = figures(planned);
+	const first = planned.shot.batches[0]!;
+	const cooler = { ...parsed, startTempC: parsed.startTempC - COOL_C };
+	const found = [
+		...tried(`resin ${COOL_C} °C cooler`, cooler, context, slackS),
+		...tried(
+			`mould ${COOL_C} °C cooler`,
+			{ ...parsed, mouldTempC: parsed.mouldTempC - COOL_C },
+			context,
+			slackS
+		),
+		...tried('a second pair of hands', { ...parsed, hands: (parsed.hands ?? 1) + 1 }, context, slackS),
+		...tried(
+			'a syringe at the sprue, pouring in half the time',
+			{ ...parsed, pourS: parsed.pourS / 2 },
+			context,
+			slackS
+		),
+		...(first.copies > 1
+			? tried(`${first.copies - 1} at a time`, { ...parsed, copies: first.copies - 1 }, context, slackS)
+			: []),
+		...others.flatMap((o) => {
+			// another tin has its own speed, which is not known here
+			const own = { ...context, resin: o.record, rateFactor: undefined };
+			return tried(o.name, parsed, own, slackS);
+		})
+	];
+	return found.filter((w) => w.gainS > 1).sort((a, b) => b.gainS - a.gainS);
+}
+
+/** Everything that the shot page asks beside the shot itself. */
+export function tryWhatIf(
+	inputs: Typed,
+	context: ShotContext,
+	others: readonly OtherResin[]
+): { sensitivity: WhatIf[]; helps: WhatIf[] } | undefined {
+	try {
+		return { sensitivity: sensitivity(inputs, context), helps: whatHelps(inputs, context, others) };
+	} catch (error) {
+		if (fieldErrors(error)) return undefined;
+		throw error;
+	}
+}

@@ -1,0 +1,52 @@
+<script lang="ts">
+	import { fieldErrors } from '$lib/core/fieldErrors';
+	import { copyCost, costInput, type PlannedShot } from '$lib/core/shot';
+	import { digits } from '$lib/core/units';
+	import QuantityField from '../QuantityField.svelte';
+	import Working from '../Working.svelte';
+
+	/** What one good copy costs: resin, the mould's share, labour, and what is thrown away. */
+	interface Props {
+		planned: PlannedShot;
+		copies: number;
+		resinPerKg: number | undefined;
+		mouldCost: number;
+		handsS: number;
+		hourly: number;
+		currency: string;
+	}
+	let { planned, copies, resinPerKg, mouldCost, handsS, hourly, currency }: Props = $props();
+	let mouldPulls = $state<number | undefined>(30);
+	let scrapPercent = $state<number | undefined>(10);
+	const outcome = $derived.by(() => {
+		try {
+			return {
+				cost: copyCost(
+					costInput.parse({
+						resinG: planned.shot.massG / Math.max(1, copies),
+						resinPerKg: resinPerKg ?? 0,
+						mouldCost,
+						mouldPulls,
+						handsS,
+						hourly,
+						scrapPercent
+					})
+				)
+			};
+		} catch (error) {
+			return { problems: fieldErrors(error) ?? [] };
+		}
+	});
+	const at = (path: string) => outcome.problems?.filter((p) => p.path === path).map((p) => p.message);
+</script>
+
+<details>
+	<summary class="cursor-pointer py-1 font-semibold text-(--work)"
+		>What a good copy costs{outcome.cost && outcome.cost.good > 0 ? `: ${currency} ${digits(outcome.cost.good, 2)}` : ''}</summary>
+	<div class="mt-1 grid grid-cols-2 gap-x-4">
+		<QuantityField label="A mould gives, pulls" kind="number" name="mouldPulls" bind:value={mouldPulls} error={at('mouldPulls')} />
+		<QuantityField label="Thrown away" kind="percent" name="scrapPercent" bind:value={scrapPercent} error={at('scrapPercent')} />
+	</div>
+	{#if resinPerKg === undefined}<p class="soft">The resin has no price: give it one on the shelf.</p>{/if}
+	{#if outcome.cost}<Working lines={outcome.cost.working} open />{/if}
+</details>

@@ -1,0 +1,111 @@
+import type { Content } from 'pdfmake/interfaces';
+import { caution, CAUTION_ORDER } from '$lib/core/cautions';
+import { benchSteps, type PourPlan } from '$lib/core/pour';
+import { digits, formatOther, formatQuantity, formatTime } from '$lib/core/units';
+import { orNotFound } from '$lib/server/forms';
+import { onPaper, PT_PER_MM, sheet } from '$lib/server/paper';
+import { batchPlan, getShot } from '$lib/server/repositories/shots';
+import type { RequestHandler } from './$types';
+
+/** The pour on paper: amounts in both units, cup marks, steps with their deadlines, cautions, a code to the shot. */
+export const GET: RequestHandler = async ({ params, locals, url }) => {
+	const shot = await orNotFound(getShot(params.id));
+	const { units } = locals.settings;
+	const both = (massG: number) =>
+		onPaper(`${formatQuantity(massG, 'mass', units)}  (${formatOther(massG, 'mass', units)})`);
+	const show = (v: number, kind: 'length' | 'volume' | 'temperature') =>
+		onPaper(formatQuantity(v, kind, units));
+	const plans: PourPlan[] = [];
+	// cups that are alike are printed once
+	for (let i = 0; i < shot.planned.shot.batches.length && plans.length < 6; i++) {
+		const same = plans.some(
+			(p) =>
+				p.massG === shot.planned.shot.batches[i]!.massG &&
+				p.moulds.length === shot.planned.shot.batches[i]!.copies
+		);
+		if (!same) plans.push(await batchPlan(params.id, i, locals.settings));
+	}
+	const amounts = (plan: PourPlan): Content => ({
+		table: {
+			widths: ['auto', 'auto', 'auto', 'auto', '*'],
+			body: [
+				['', 'A', plan.catalyst ? 'Catalyst' : 'B', 'Mark A', 'Mark B'].map((text) => ({ text, bold: true })),
+				...(plan.layers ?? [plan]).map((cup, i) => [
+					plan.layers ? `Layer ${i + 1}` : 'Cup',
+					both(cup.a.massG),
+					cup.catalyst
+						? `${cup.catalyst.drops} drops, ${digits(cup.catalyst.volumeMl)} ml`
+						: both(cup.b.massG),
+					plan.layers ? '' : show(plan.markAMm, 'length'),
+					plan.layers || cup.catalyst ? '' : show(plan.markBMm, 'length')
+				])
+			]
+		},
+		layout: 'lightHorizontalLines',
+		margin: [0, 6, 0, 6]
+	});
+	const stepRows = (plan: PourPlan): Content => ({
+		table: {
+			widths: [14, '*', 'auto'],
+			body: benchSteps(plan, units).map((s, i) => [
+				`${i + 1}`,
+				{ text: [{ text: `${onPaper(s.title)}. `, bold: true }, onPaper(s.detail)] },
+				s.deadlineS !== undefined
+					? `by ${formatTime(s.deadlineS)}`
+					: s.waitS
+						? `wait ${formatTime(s.waitS)}`
+						: s.kind === 'cure'
+							? `after ${formatTime(plan.demouldS)}`
+							: s.kind === 'hold'
+								? `hold ${formatTime(plan.holdUntilS)}`
+								: ''
+			])
+		},
+		layout: 'lightHorizontalLines'
+	});
+	const topics = [...new Set(plans.flatMap((p) => benchSteps(p).flatMap((s) => [...s.cautions])))];
+	const first = plans[0]!;
+	return sheet(
+		{
+			pageSize: 'A4',
+			pageMargins: [12 * PT_PER_MM, 10 * PT_PER_MM, 12 * PT_PER_MM, 10 * PT_PER_MM],
+			info: { title: `Shot S${shot.number}` },
+			content: [
+				{
+					columns: [
+						{
+							width: '*',
+							stack: [
+								{ text: `S${shot.number}  ${first.masterName}`, fontSize: 20, bold: true },
+								{
+									text: `${shot.inputs.copies} in ${first.resinName}; resin ${show(shot.inputs.startTempC, 'temperature')}, mould ${show(shot.inputs.mouldTempC, 'temperature')}, room ${show(shot.inputs.roomTempC, 'temperature')}, ${shot.inputs.relativeHumidity} % humidity`
+								},
+								{
+									text: `Too thick at ${formatTime(first.potLifeS)} after combining.`,
+									bold: true,
+									margin: [0, 3, 0, 0]
+								}
+							]
+						},
+						{ qr: `${url.origin}/shots/${shot.id}`, fit: 70, width: 75 }
+					],
+					columnGap: 14
+				},
+				...plans.flatMap((plan): Content[] => [
+					{
+						text: `${plans.length > 1 ? `Cup with ${plan.moulds.reduce((s, m) => s + m.copies, 0)}: ` : ''}${plan.moulds.map((m) => `M${m.number}${m.copies > 1 ? ` ×${m.copies}` : ''}`).join(', ')}; straight cups ${show(plan.cupDiameterMm, 'length')} wide for the marks`,
+						margin: [0, 8, 0, 0]
+					},
+					amounts(plan),
+					...(plan.fillers ?? []).map((f) => ({
+						text: `${f.name} into B: ${both(f.massG)}, ${show(f.volumeMl, 'volume')} solid`
+					})),
+					stepRows(plan)
+				]),
+				{ text: topics.map((t) => caution(t)).join(' '), fontSize: 8.5, margin: [0, 8, 0, 0] },
+				{ text: CAUTION_ORDER, fontSize: 8.5, italics: true }
+			]
+		},
+		`shot-${shot.number}.pdf`
+	);
+};
