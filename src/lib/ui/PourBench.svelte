@@ -17,7 +17,7 @@
 	import PourFace from './PourFace.svelte';
 	import type { Happening, PourRun } from './pourRun.svelte';
 	import { countdown } from './clockText';
-	import { beep, keepAwake } from './signals';
+	import { keepAwake, keptSignalWay, nextSignalWay, signal, type SignalWay } from './signals';
 	import Stepper from './Stepper.svelte';
 	import { useUnits } from './units.svelte';
 
@@ -78,7 +78,7 @@
 	);
 	let kept = $state('');
 	let wanting = $state(false);
-	let muted = $state(false);
+	let way = $state<SignalWay>('tones');
 	let givingUp = $state(false);
 	let reason = $state('');
 
@@ -137,28 +137,30 @@
 		press();
 	}
 
-	// tones ten seconds before a deadline and on it, each once
+	// told ten seconds before a deadline and on it, and when a wait is over, each once
 	let told = '';
 	$effect(() => {
-		if (elapsedS === undefined || !burning || step?.deadlineS === undefined) return;
-		const left = step.deadlineS - elapsedS;
-		const mark = left <= 0 ? 'now' : left <= 10 ? 'soon' : '';
+		if (!step || state_.status !== 'open') return;
+		const deadline = burning && elapsedS !== undefined && step.deadlineS !== undefined;
+		const left = deadline
+			? step.deadlineS! - elapsedS!
+			: step.waitS !== undefined && lastDoneMs !== undefined
+				? step.waitS - (now.ms - lastDoneMs) / 1000
+				: undefined;
+		if (left === undefined) return;
+		const mark = left <= 0 ? 'now' : left <= 10 && deadline ? 'soon' : '';
 		if (!mark || told === `${step.id}-${mark}`) return;
 		told = `${step.id}-${mark}`;
-		if (!muted) beep(mark === 'now' ? 3 : 1);
+		signal(way, mark === 'now' ? 3 : 1, mark === 'now' ? (deadline ? 'Time is up' : step.action) : 'Ten seconds');
 	});
 	onMount(() => {
-		muted = localStorage.getItem('muted') === '1';
+		way = keptSignalWay();
 		ask = latest(
 			({ plan, state }) => usePlanner().benchForecast(plan, state),
 			(answer) => (forecast = answer)
 		);
 		return keepAwake();
 	});
-	function mute() {
-		muted = !muted;
-		localStorage.setItem('muted', muted ? '1' : '0');
-	}
 	const small =
 		'inline-flex min-h-[2.9rem] cursor-pointer items-center gap-2 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-4 font-semibold';
 </script>
@@ -178,8 +180,11 @@
 		{#if state_.lastUndoable && state_.status === 'open'}<button type="button" class={small} onclick={back}
 				><Undo class="size-5" aria-hidden="true" />Back</button
 			>{/if}
-		<button type="button" class={small} aria-pressed={muted} onclick={mute}
-			>{#if muted}<VolumeX class="size-5" aria-hidden="true" />Muted{:else}<Volume2 class="size-5" aria-hidden="true" />Sound{/if}</button>
+		<button type="button" class={small} onclick={() => (way = nextSignalWay(way))} aria-label="Deadlines are told by {way}: change it"
+			>{#if way === 'muted'}<VolumeX class="size-5" aria-hidden="true" />Muted{:else}<Volume2 class="size-5" aria-hidden="true" />{way ===
+				'voice'
+					? 'Voice'
+					: 'Tones'}{/if}</button>
 		{#if state_.status === 'open'}<button type="button" class={small} onclick={() => (givingUp = !givingUp)}>Give up</button>{/if}
 		<a class={small} href="/">Leave</a>
 	</header>

@@ -21,6 +21,40 @@ export function beep(times: number, pitchHz = 880): void {
 }
 let shared: AudioContext | undefined;
 
+/** Says a sentence, where the browser has a voice; a newer one cuts an older one short. */
+export function speak(text: string): void {
+	try {
+		speechSynthesis.cancel();
+		speechSynthesis.speak(new SpeechSynthesisUtterance(text));
+	} catch {
+		// no voice here: tone, digits and colour say the same
+	}
+}
+
+/** How deadlines are told; kept on this device. */
+export const SIGNAL_WAYS = ['tones', 'voice', 'muted'] as const;
+export type SignalWay = (typeof SIGNAL_WAYS)[number];
+
+export function keptSignalWay(): SignalWay {
+	const kept = localStorage.getItem('signals');
+	if (SIGNAL_WAYS.includes(kept as SignalWay)) return kept as SignalWay;
+	return localStorage.getItem('muted') === '1' ? 'muted' : 'tones';
+}
+
+/** The next way round; keeps it. */
+export function nextSignalWay(way: SignalWay): SignalWay {
+	const next = SIGNAL_WAYS[(SIGNAL_WAYS.indexOf(way) + 1) % SIGNAL_WAYS.length]!;
+	localStorage.setItem('signals', next);
+	return next;
+}
+
+/** Tells a deadline the way that was chosen. */
+export function signal(way: SignalWay, times: number, words: string): void {
+	if (way === 'muted') return;
+	beep(times);
+	if (way === 'voice') speak(words);
+}
+
 /** Keeps the screen awake while the page is seen; returns what lets it sleep again. */
 export function keepAwake(): () => void {
 	let lock: WakeLockSentinel | undefined;

@@ -170,3 +170,81 @@ describe('events from outside', () => {
 		expect(pourEvent.safeParse(event).success).toBe(false);
 	});
 });
+
+describe('a rotocast at the bench', () => {
+	const layer = {
+		a: { massG: 20, volumeMl: 19 },
+		b: { massG: 18, volumeMl: 19 },
+		thicknessMm: 1,
+		potLifeS: 170,
+		lockS: 240,
+		gelS: 400,
+		recoatFromS: 400,
+		recoatUntilS: 900,
+		serves: 'detail',
+		fillerPercent: 0
+	};
+	const rolled: PourPlan = {
+		...plan,
+		pot: undefined,
+		layers: [
+			layer,
+			{ ...layer, potLifeS: 165, lockS: 200, recoatFromS: 330, fillerPercent: 25, serves: 'drained' }
+		],
+		fill: { words: 'plaster, wet', mixG: 340, fillMl: 200 },
+		inserts: [{ name: 'wire', massG: 12 }]
+	};
+	const all = benchSteps(rolled);
+	const ids = all.map((s) => s.id);
+	const run = (until: string, from = 0) =>
+		all.slice(0, ids.indexOf(until) + 1).map((s, i) => done(s.id, from + i * 10));
+
+	it('weighs, combines, pours and rolls each layer in this order, weighs the next while the last gels', () => {
+		const order = [
+			'inserts',
+			'measure-b',
+			'measure-a',
+			'combine',
+			'mix-0',
+			'pour-0',
+			'roll-0',
+			'measure-b-1',
+			'measure-a-1',
+			'gelled-0',
+			'combine-1',
+			'mix-1',
+			'pour-1',
+			'roll-1',
+			'fill',
+			'demould',
+			'inspect'
+		].map((id) => ids.indexOf(id));
+		expect(order.every((n) => n >= 0)).toBe(true);
+		expect([...order].sort((a, b) => a - b)).toEqual(order);
+		expect(new Set(ids).size).toBe(ids.length);
+	});
+	it('each layer weighs its own amounts; the last asks for its filler', () => {
+		expect(all.find((s) => s.id === 'measure-b-1')!.amount).toEqual(layer.b);
+		expect(all.find((s) => s.id === 'measure-b-1')!.detail).toMatch(/25 % by volume/);
+		expect(all.find((s) => s.id === 'measure-b')!.detail).not.toMatch(/filler/);
+	});
+	it('the clock is the cup’s, then how long it is rolled, then when the next may follow', () => {
+		const clock = (until: string) => clocksOf('p', rolled, reducePour(all, run(until)))[0]!;
+		expect(clock('combine')).toMatchObject({ kind: 'pot-life' });
+		expect(clock('combine').endsAtMs - clock('combine').startedAtMs).toBe(170_000);
+		expect(clock('pour-0').then).toBe('it no longer runs');
+		expect(clock('roll-0').then).toBe('layer 2 may follow');
+		expect(clock('roll-0').endsAtMs - clock('roll-0').startedAtMs).toBe(400_000);
+		expect(clock('combine-1').endsAtMs - clock('combine-1').startedAtMs).toBe(165_000);
+		expect(clock('roll-1')).toMatchObject({ kind: 'cure', then: 'demould' });
+	});
+	it('it was poured with its last layer; readings of the first cup end with its pour', () => {
+		const events = run('roll-1');
+		const at = (id: string) => events[ids.indexOf(id)]!.atMs;
+		const read = (atMs: number): PourEvent => ({ id: uuid(), atMs, kind: 'temp-read', tempC: 30 });
+		const state = reducePour(all, [...events, read(at('mix-0') + 1), read(at('mix-1') + 1)]);
+		expect(state.pouredAtMs).toBe(at('pour-1'));
+		expect(state.settledAtMs).toBe(at('roll-1'));
+		expect(state.temps).toHaveLength(1);
+	});
+});

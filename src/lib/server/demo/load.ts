@@ -245,7 +245,32 @@ async function tellPiece(story: Story, piece: DemoPiece): Promise<void> {
 	if (name === 'Lamplighter figure') {
 		await openPour(story, piece, masterId, mouldIds[1]!);
 		await otherWays(story, piece, masterId, mouldIds[0]!);
+		await hollowShot(story, piece, masterId, mouldIds[0]!);
 	}
+}
+
+/** A hollow figure in four rolled layers, weighted so that it stands. */
+async function hollowShot(story: Story, piece: DemoPiece, masterId: string, mouldId: string): Promise<void> {
+	await saveShot(
+		shotInputs.parse({
+			kind: 'filled',
+			masterId,
+			mouldIds: [mouldId],
+			resinId: story.resinIds.get('Bellows gradual')!,
+			copies: 1,
+			sprueVolumeMl: piece.sprueVolumeMl,
+			sectionMm: piece.sectionMm,
+			wallMm: 4,
+			rimLengthMm: 110,
+			fillKind: 'plaster',
+			inserts: [{ name: 'Threaded rod in the foot', massG: 14, volumeMl: 1.8 }],
+			startTempC: 21,
+			mouldTempC: 21,
+			roomTempC: 21,
+			relativeHumidity: 44
+		}),
+		story.settings
+	);
 }
 
 /** The other ways to make a mould, each as far as a bench would have it. */

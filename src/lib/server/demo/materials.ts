@@ -29,6 +29,7 @@ export const DEMO_RESINS: z.input<typeof resinRecord>[] = [
 	{
 		...sheet,
 		name: 'Lantern white',
+		pricePerKg: 17,
 		viscosityTempC: 23,
 		viscosity2MpaS: 60,
 		viscosity2TempC: 32,
@@ -49,6 +50,7 @@ export const DEMO_RESINS: z.input<typeof resinRecord>[] = [
 	{
 		...sheet,
 		name: 'Harbour slow',
+		pricePerKg: 24,
 		curedShade: 'off-white',
 		family: 'slow urethane',
 		densityAGPerMl: 1.12,
@@ -66,6 +68,7 @@ export const DEMO_RESINS: z.input<typeof resinRecord>[] = [
 	{
 		...sheet,
 		name: 'Bellows gradual',
+		pricePerKg: 31,
 		curedShade: 'white',
 		family: 'gradual urethane',
 		densityAGPerMl: 1.11,
@@ -83,6 +86,7 @@ export const DEMO_RESINS: z.input<typeof resinRecord>[] = [
 	{
 		...sheet,
 		name: 'Glasswater clear',
+		pricePerKg: 13,
 		curedShade: 'clear',
 		family: 'water-clear urethane',
 		densityAGPerMl: 1.15,
@@ -100,6 +104,7 @@ export const DEMO_RESINS: z.input<typeof resinRecord>[] = [
 	{
 		...sheet,
 		name: 'Fender flexible',
+		pricePerKg: 22,
 		family: 'flexible urethane',
 		densityAGPerMl: 1.06,
 		densityBGPerMl: 1.03,
@@ -116,6 +121,7 @@ export const DEMO_RESINS: z.input<typeof resinRecord>[] = [
 	{
 		...sheet,
 		name: 'Marlin slow',
+		pricePerKg: 28,
 		curedShade: 'amber',
 		family: 'epoxy',
 		densityAGPerMl: 1.14,
@@ -133,6 +139,7 @@ export const DEMO_RESINS: z.input<typeof resinRecord>[] = [
 	{
 		...polyester,
 		name: 'Amber clear',
+		pricePerKg: 19,
 		curedShade: 'clear',
 		family: 'clear polyester',
 		densityAGPerMl: 1.11,
@@ -146,6 +153,7 @@ export const DEMO_RESINS: z.input<typeof resinRecord>[] = [
 	{
 		...polyester,
 		name: 'Quarry general',
+		pricePerKg: 26,
 		family: 'general-purpose polyester',
 		densityAGPerMl: 1.12,
 		referencePercent: 2,
@@ -158,6 +166,7 @@ export const DEMO_RESINS: z.input<typeof resinRecord>[] = [
 	{
 		...polyester,
 		name: 'Weir extended',
+		pricePerKg: 17,
 		family: 'water-extended polyester',
 		densityAGPerMl: 1.1,
 		referencePercent: 1.5,

@@ -9,7 +9,7 @@
 	import type { MakingRun } from '../makingRun.svelte';
 	import { Now } from '../now.svelte';
 	import QuantityField from '../QuantityField.svelte';
-	import { keepAwake } from '../signals';
+	import { keepAwake, keptSignalWay, signal } from '../signals';
 	import { useUnits } from '../units.svelte';
 
 	/** Beside the maker while a mould is made: one thing to do, one large action, the clock that counts. */
@@ -77,6 +77,17 @@
 		event.preventDefault();
 		press();
 	}
+	// told when a wait is over and when the working time nears its end, each once
+	let told = '';
+	$effect(() => {
+		if (!step || state_.status !== 'open') return;
+		const over = waitS !== undefined && waitS <= 0;
+		const late = workingS !== undefined && workingS <= 60;
+		const mark = over ? `${step.id}-over` : late ? `pour-${step.pour}-late` : '';
+		if (!mark || told === mark) return;
+		told = mark;
+		signal(keptSignalWay(), over ? 3 : 1, over ? (step.then ?? step.action) : 'One minute of working time');
+	});
 	onMount(() => keepAwake());
 	const small =
 		'inline-flex min-h-[2.9rem] cursor-pointer items-center gap-2 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-4 font-semibold';

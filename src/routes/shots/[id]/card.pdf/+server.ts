@@ -1,11 +1,23 @@
+import { error } from '@sveltejs/kit';
 import type { Content } from 'pdfmake/interfaces';
 import { caution, CAUTION_ORDER } from '$lib/core/cautions';
 import { benchSteps, type PourPlan } from '$lib/core/pour';
 import { digits, formatOther, formatQuantity, formatTime } from '$lib/core/units';
+import { RefusedError } from '$lib/server/errors';
 import { orNotFound } from '$lib/server/forms';
 import { onPaper, PT_PER_MM, sheet } from '$lib/server/paper';
 import { batchPlan, getShot } from '$lib/server/repositories/shots';
 import type { RequestHandler } from './$types';
+
+/** A shot that cannot be poured any more has no card: the sentence says why. */
+async function orRefused<T>(work: Promise<T>): Promise<T> {
+	try {
+		return await work;
+	} catch (failure) {
+		if (failure instanceof RefusedError) error(409, failure.message);
+		throw failure;
+	}
+}
 
 /** The pour on paper: amounts in both units, cup marks, steps with their deadlines, cautions, a code to the shot. */
 export const GET: RequestHandler = async ({ params, locals, url }) => {
@@ -23,7 +35,7 @@ export const GET: RequestHandler = async ({ params, locals, url }) => {
 				p.massG === shot.planned.shot.batches[i]!.massG &&
 				p.moulds.length === shot.planned.shot.batches[i]!.copies
 		);
-		if (!same) plans.push(await batchPlan(params.id, i, locals.settings));
+		if (!same) plans.push(await orRefused(batchPlan(params.id, i, locals.settings)));
 	}
 	const amounts = (plan: PourPlan): Content => ({
 		table: {
