@@ -52,7 +52,7 @@ test('a shell that is filled is poured layer by layer, filled, and goes into the
 	await expect(page.getByText(/to mix, .* go in/)).toBeVisible();
 	await page.getByRole('button', { name: 'Keep this shot' }).click();
 	await expect(heading(page)).toContainText('Shot S');
-	await page.getByRole('button', { name: 'Pour this cup' }).first().click();
+	await page.getByRole('button', { name: 'Pour it' }).first().click();
 	await expect(heading(page)).toHaveText('Look the mould over');
 	const seen: string[] = [];
 	for (let i = 0; i < 40; i++) {

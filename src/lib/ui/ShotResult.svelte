@@ -9,7 +9,7 @@
 	import Working from './Working.svelte';
 
 	/** What a shot comes to: the cup, both schools of measuring, and the time against it. */
-	let { planned }: { planned: PlannedShot } = $props();
+	let { planned, stack = true }: { planned: PlannedShot; stack?: boolean } = $props();
 	const units = useUnits();
 	const shot = $derived(planned.shot);
 	const batch = $derived(shot.batches[0]!);
@@ -72,7 +72,7 @@
 					: ''} into B.{/each}
 		</p>
 	{/if}
-	{#if planned.rotocast}<LayerStack cast={planned.rotocast} />{/if}
+	{#if planned.rotocast && stack}<LayerStack cast={planned.rotocast} />{/if}
 	{#if planned.balance && (planned.kind !== 'solid' || planned.balance.insertsG > 0 || batch.fillers?.length)}
 		<p class="text-[1.1rem]">
 			{#if planned.kind === 'filled'}<strong>Fill: {units.show(planned.balance.mixG, 'mass')}</strong>

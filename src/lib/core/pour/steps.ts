@@ -194,7 +194,7 @@ function layerSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
 			detail:
 				part === 'B' && layer.fillerPercent > 0.5
 					? `Stir about ${Math.round(layer.fillerPercent)} % by volume of fine filler into it: this layer stays on upright walls then.`
-					: `${layer.serves}.`,
+					: `${layer.serves[0]!.toUpperCase()}${layer.serves.slice(1)}.`,
 			action: `${part} is measured`,
 			cautions: chemistry
 		});

@@ -4,6 +4,7 @@
 	import FileDown from '@lucide/svelte/icons/file-down';
 	import Fuse from '$lib/ui/Fuse.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
+	import LayerStack from '$lib/ui/shot/LayerStack.svelte';
 	import ShotResult from '$lib/ui/ShotResult.svelte';
 	import Tag from '$lib/ui/Tag.svelte';
 	import { useUnits } from '$lib/ui/units.svelte';
@@ -33,7 +34,13 @@
 {/if}
 <div class="grid items-start gap-5 lg:grid-cols-[1fr_27rem]">
 	<section class="slab p-5">
-		<h2 class="mb-2">{batches.length === 1 ? 'One cup' : `${batches.length} cups, one after another`}</h2>
+		<h2 class="mb-2">
+			{batches[0]?.layers
+				? `${batches.length === 1 ? 'One pour' : `${batches.length} pours, one after another`}, a cup for each layer`
+				: batches.length === 1
+					? 'One cup'
+					: `${batches.length} cups, one after another`}
+		</h2>
 		<ol>
 			{#each batches as batch, i (i)}
 				{@const pour = pourOf(i)}
@@ -51,13 +58,18 @@
 						{:else}
 							<form method="POST" action="?/pour" use:enhance>
 								<input type="hidden" name="batch" value={i} />
-								<Button type="submit" size="lg" color={i === next ? 'primary' : 'alternative'}>Pour this cup</Button>
+								<Button type="submit" size="lg" color={i === next ? 'primary' : 'alternative'}
+									>{batch.layers ? 'Pour it' : 'Pour this cup'}</Button>
 							</form>
 						{/if}
 					</span>
 				</li>
 			{/each}
 		</ol>
+		{#if data.shot.planned.rotocast}
+			<h2 class="mt-5 mb-2">Layer on layer</h2>
+			<LayerStack cast={data.shot.planned.rotocast} />
+		{/if}
 		<p class="mt-3 flex flex-wrap items-center gap-x-3 gap-y-1">
 			<span class="label">Moulds</span>
 			{#each data.moulds as mould (mould.id)}<a class="plain" href="/moulds/{mould.id}"><strong>M{mould.number}</strong> {mould.label}</a
@@ -68,5 +80,5 @@
 			{units.show(data.shot.inputs.roomTempC, 'temperature')}, {data.shot.inputs.relativeHumidity} % humidity.
 		</p>
 	</section>
-	<aside class="slab p-5"><ShotResult planned={data.shot.planned} /></aside>
+	<aside class="slab p-5"><ShotResult planned={data.shot.planned} stack={false} /></aside>
 </div>
