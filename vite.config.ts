@@ -35,7 +35,18 @@ export default defineConfig({
 			{
 				// the core needs no plugin: without them its checks run in seconds
 				resolve: { alias: { $lib: new URL('./src/lib', import.meta.url).pathname } },
-				test: { name: 'core', include: ['src/**/*.test.ts'], environment: 'node', isolate: false }
+				test: {
+					name: 'core',
+					include: ['src/**/*.test.ts'],
+					exclude: ['src/**/*.svelte.test.ts'],
+					environment: 'node',
+					isolate: false
+				}
+			},
+			{
+				// state classes of the page, compiled as the page has them
+				extends: true,
+				test: { name: 'ui', include: ['src/**/*.svelte.test.ts'], environment: 'node' }
 			},
 			{
 				extends: true,

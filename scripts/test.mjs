@@ -18,7 +18,8 @@ const STATIC = [
 	['format', () => npx(['prettier', '--check', '--log-level', 'warn', '.'])],
 	['lint', () => npx(['eslint', '.'])],
 	['types', () => run('npm', ['run', '--silent', 'test:types'])],
-	['core', () => npx(['vitest', 'run', '--project', 'core', '--reporter=default'])]
+	['core', () => npx(['vitest', 'run', '--project', 'core', '--reporter=default'])],
+	['ui', () => npx(['vitest', 'run', '--project', 'ui', '--reporter=default'])]
 ];
 
 /** Checks against the built application on a database of its own, filled with the demo workshop. */

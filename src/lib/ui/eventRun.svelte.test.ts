@@ -1,0 +1,217 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { benchSteps, type PourEvent, type PourPlan } from '$lib/core/pour';
+import type { EventStore } from './eventStore';
+import { PourRun } from './pourRun.svelte';
+
+const plan: PourPlan = {
+	shotId: 's',
+	batchIndex: 0,
+	batchCount: 1,
+	masterName: 'Whelk',
+	moulds: [{ id: 'm', number: 1, label: 'Whelk', copies: 1 }],
+	resinName: 'White',
+	chemistry: 'urethane',
+	a: { massG: 10, volumeMl: 10 },
+	b: { massG: 9, volumeMl: 10 },
+	massG: 19,
+	markAMm: 20,
+	markBMm: 20,
+	cupDiameterMm: 25,
+	potLifeS: 150,
+	gelTimeS: 160,
+	usableS: 127,
+	steps: [
+		{ name: 'Mix', durationS: 40, role: 'mix' },
+		{ name: 'Pour', durationS: 20, role: 'pour' }
+	],
+	holdUntilS: 300,
+	demouldS: 900,
+	roomTempC: 21,
+	relativeHumidity: 44,
+	mouldTempC: 21,
+	startTempC: 21
+};
+
+/** A server that keeps what it is sent, and can be away, refuse, or know more than this device. */
+class Server {
+	kept = new Map<string, PourEvent>();
+	away = false;
+	refusing = '';
+	posts = 0;
+	readonly fetch = vi.fn(async (url: string, init?: RequestInit): Promise<Response> => {
+		if (this.away) throw new TypeError('no network');
+		if (init?.method === 'POST') {
+			this.posts++;
+			if (this.refusing)
+				return Response.json({ errors: [{ path: '', message: this.refusing }] }, { status: 422 });
+			for (const e of (JSON.parse(String(init.body)) as { events: PourEvent[] }).events)
+				this.kept.set(e.id, e);
+			return Response.json({ state: {} });
+		}
+		const after = Number(new URL(url, 'http://x').searchParams.get('after'));
+		const all = [...this.kept.values()];
+		return Response.json({ events: all.slice(after), lastSeq: all.length });
+	});
+}
+
+/** A device's own database that survives the page. */
+function memoryStore(): EventStore & { rows: Map<string, PourEvent>; broken: boolean } {
+	const rows = new Map<string, PourEvent>();
+	return {
+		rows,
+		broken: false,
+		async add(_id, event) {
+			if (this.broken) throw new Error('a private window keeps nothing');
+			rows.set(event.id, event as PourEvent);
+		},
+		async pending<E>() {
+			if (this.broken) throw new Error('a private window keeps nothing');
+			return [...rows.values()] as E[];
+		},
+		async confirmed(ids) {
+			for (const id of ids) rows.delete(id);
+		}
+	};
+}
+
+let server: Server;
+let stops: (() => void)[] = [];
+const start = (
+	store: EventStore,
+	known: { events: PourEvent[]; lastSeq: number } = { events: [], lastSeq: 0 }
+) => {
+	const run = new PourRun('p', plan, known, () => 'metric');
+	stops.push(run.start(store));
+	return run;
+};
+const settle = () => vi.advanceTimersByTimeAsync(2500);
+
+beforeEach(() => {
+	vi.useFakeTimers({ now: 1.79e12 });
+	server = new Server();
+	vi.stubGlobal('fetch', server.fetch);
+	vi.stubGlobal('window', new EventTarget());
+	vi.stubGlobal('Event', Event);
+});
+afterEach(() => {
+	stops.forEach((stop) => stop());
+	stops = [];
+	vi.useRealTimers();
+	vi.unstubAllGlobals();
+});
+
+describe('work at the bench as one device knows it', () => {
+	it('a press is on screen at once, before any answer', () => {
+		const run = start(memoryStore());
+		const first = benchSteps(plan)[0]!.id;
+		run.record({ kind: 'step-done', stepId: first });
+		expect(run.state.doneAtMs[first]).toBe(1.79e12);
+		expect(run.state.current).toBe(1);
+		expect(run.unsent).toBe(1);
+	});
+
+	it('several things noted by one press keep their order, a millisecond apart', () => {
+		const run = start(memoryStore());
+		run.record({ kind: 'temp-read', tempC: 25 }, { kind: 'step-done', stepId: 'look' }, { kind: 'finished' });
+		expect(run.state.status).toBe('finished');
+		expect(run.state.endedAtMs! - run.state.doneAtMs['look']!).toBe(1);
+	});
+
+	it('without a network everything is kept here, and arrives later, once', async () => {
+		const store = memoryStore();
+		const run = start(store);
+		server.away = true;
+		run.record({ kind: 'step-done', stepId: 'look' });
+		run.record({ kind: 'step-done', stepId: 'air' });
+		await settle();
+		expect(server.kept.size).toBe(0);
+		expect(store.rows.size).toBe(2);
+		expect(run.unsent).toBe(2);
+		server.away = false;
+		await settle();
+		expect(server.kept.size).toBe(2);
+		expect(store.rows.size).toBe(0);
+		expect(run.unsent).toBe(0);
+		const posts = server.posts;
+		await settle();
+		expect(server.posts).toBe(posts);
+	});
+
+	it('a closed browser loses nothing: the next page finds it in the device and sends it', async () => {
+		const store = memoryStore();
+		server.away = true;
+		start(store).record({ kind: 'step-done', stepId: 'look' });
+		await settle();
+		stops.forEach((stop) => stop());
+		stops = [];
+		server.away = false;
+		const again = start(store);
+		await settle();
+		expect(again.state.doneAtMs['look']).toBe(1.79e12);
+		expect(server.kept.size).toBe(1);
+	});
+
+	it('a browser that keeps no database still sends, as long as the page lives', async () => {
+		const store = memoryStore();
+		store.broken = true;
+		server.away = true;
+		const run = start(store);
+		run.record({ kind: 'step-done', stepId: 'look' });
+		await settle();
+		expect(run.unsent).toBe(1);
+		server.away = false;
+		await settle();
+		expect(server.kept.size).toBe(1);
+		expect(run.unsent).toBe(0);
+	});
+
+	it('what another device noted appears here, and counts once', async () => {
+		const run = start(memoryStore());
+		const other = start(memoryStore());
+		other.record({ kind: 'step-done', stepId: 'look' });
+		await settle();
+		await settle();
+		expect(run.state.current).toBe(1);
+		run.record({ kind: 'step-done', stepId: 'look' });
+		await settle();
+		expect(run.state.current).toBe(1);
+	});
+
+	it('a refusal is said and what was noted is still here; once it is taken, the sentence goes', async () => {
+		const store = memoryStore();
+		const run = start(store);
+		server.refusing = 'The clock of this device is years off.';
+		run.record({ kind: 'step-done', stepId: 'look' });
+		await settle();
+		expect(run.refused).toBe('The clock of this device is years off.');
+		expect(store.rows.size).toBe(1);
+		server.refusing = '';
+		await settle();
+		expect(run.refused).toBe('');
+		expect(server.kept.size).toBe(1);
+	});
+
+	it('back takes the last step back for every device', async () => {
+		const run = start(memoryStore());
+		run.record({ kind: 'step-done', stepId: 'look' });
+		run.record({ kind: 'undone', eventId: run.state.lastUndoable! });
+		expect(run.state.current).toBe(0);
+		await settle();
+		const late = start(memoryStore());
+		await settle();
+		expect(late.state.current).toBe(0);
+		expect(server.kept.size).toBe(2);
+	});
+
+	it('begins with what the server knew when the page was made', () => {
+		const known: PourEvent = {
+			id: '00000000-0000-4000-8000-000000000001',
+			atMs: 1.78e12,
+			kind: 'step-done',
+			stepId: 'look'
+		};
+		const run = start(memoryStore(), { events: [known], lastSeq: 1 });
+		expect(run.state.current).toBe(1);
+		expect(run.current!.id).toBe(benchSteps(plan)[1]!.id);
+	});
+});

@@ -1,0 +1,202 @@
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { benchSteps, type PourEvent } from '$lib/core/pour';
+import { masterRecord } from '$lib/core/master';
+import { mouldInputs } from '$lib/core/mould';
+import { resinRecord } from '$lib/core/shelf';
+import { shotInputs, type ShotInputs } from '$lib/core/shot';
+import { closeDb } from '$lib/server/db/connection';
+import { InputError } from '$lib/core/working';
+import { listPulls } from '$lib/server/repositories/ledger';
+import { saveMaster } from '$lib/server/repositories/masters';
+import { listMaterials, listRubbers, saveMaterial } from '$lib/server/repositories/materials';
+import { saveMould, setMouldState } from '$lib/server/repositories/moulds';
+import { addEvents, beginPour, getPour, runningClocks } from '$lib/server/repositories/pours';
+import { readSettings } from '$lib/server/repositories/settings';
+import { batchPlan, getShot, saveShot } from '$lib/server/repositories/shots';
+import { base, get, post } from './http';
+
+// against the database of the running test application
+const name = `Test cowrie ${randomUUID().slice(0, 8)}`;
+let masterId = '';
+let resinId = '';
+let mouldId = '';
+let fourId = '';
+let fillerId = '';
+let settings: Awaited<ReturnType<typeof readSettings>>['settings'];
+
+const shotOf = (over: Partial<ShotInputs> = {}): ShotInputs =>
+	shotInputs.parse({
+		masterId,
+		mouldIds: [mouldId],
+		resinId,
+		copies: 1,
+		sprueVolumeMl: 2,
+		sectionMm: 6,
+		startTempC: 21,
+		mouldTempC: 21,
+		roomTempC: 21,
+		relativeHumidity: 40,
+		...over
+	});
+
+beforeAll(async () => {
+	settings = (await readSettings()).settings;
+	masterId = await saveMaster(
+		masterRecord.parse({
+			name,
+			material: 'metal',
+			footprint: 'round',
+			lengthMm: 60,
+			widthMm: 60,
+			heightMm: 80,
+			readings: [{ method: 'typed', volumeMl: 150 }]
+		}),
+		null
+	);
+	resinId = await saveMaterial(
+		'resin',
+		resinRecord.parse({
+			name,
+			family: 'fast urethane',
+			densityAGPerMl: 1.08,
+			densityBGPerMl: 1,
+			ratioBy: 'weight',
+			ratioA: 100,
+			ratioB: 90,
+			potLifeS: 180,
+			demouldS: 900,
+			character: 'gradual',
+			viscosityMpaS: 150
+		})
+	);
+	const rubberId = (await listRubbers()).find((r) => r.record.use === 'pour')!.id;
+	fillerId = (await listMaterials('filler'))[0]!.id;
+	const mould = async (cavities: number) => {
+		const id = await saveMould(
+			mouldInputs.parse({
+				label: name,
+				masterId,
+				rubberId,
+				cavities,
+				clearanceMm: 12,
+				coverMm: 12,
+				lossPercent: 4,
+				roomTempC: 21
+			})
+		);
+		await setMouldState(id, 1, 'active');
+		return id;
+	};
+	mouldId = await mould(1);
+	fourId = await mould(4);
+});
+afterAll(() => closeDb());
+
+describe('shots of every kind', () => {
+	it('a hollow one is kept with its layers and frozen for the bench, clocks from each layer’s own pour', async () => {
+		const id = await saveShot(shotOf({ kind: 'rotocast', wallMm: 3 }), settings);
+		const shot = await getShot(id);
+		const layers = shot.planned.shot.batches[0]!.layers!;
+		expect(layers).toHaveLength(3);
+		const plan = await batchPlan(id, 0, settings);
+		expect(plan.layers).toHaveLength(3);
+		expect(plan.a.massG).toBeCloseTo(
+			layers.reduce((s, l) => s + l.a.massG, 0),
+			6
+		);
+		plan.layers!.forEach((l, i) =>
+			expect(l.recoatFromS).toBeCloseTo(layers[i]!.recoatFromS - layers[i]!.startS, 6)
+		);
+		expect(plan.demouldS).toBeCloseTo(shot.planned.shot.demouldS - layers[2]!.startS, 6);
+	});
+
+	it('a wall that does not go in is refused at its field, with nothing kept', async () => {
+		await expect(saveShot(shotOf({ kind: 'rotocast', wallMm: 25 }), settings)).rejects.toThrow(InputError);
+	});
+
+	it('four cavities are filled from one cup, and the bench is told how many each mould gets', async () => {
+		const id = await saveShot(
+			shotOf({ mouldIds: [mouldId, fourId], copies: 5, pourS: 2, mixS: 20 }),
+			settings
+		);
+		const plan = await batchPlan(id, 0, settings);
+		expect(plan.moulds.map((m) => m.copies)).toEqual([1, 4]);
+		expect((await getShot(id)).planned.shot.batches).toHaveLength(1);
+	});
+
+	it('filler and what is set in reach the bench as steps of their own', async () => {
+		const id = await saveShot(
+			shotOf({ fillerId, fillerPercent: 20, inserts: [{ name: 'wire', massG: 5, volumeMl: 1 }] }),
+			settings
+		);
+		const plan = await batchPlan(id, 0, settings);
+		const steps = benchSteps(plan).map((s) => s.id);
+		expect(steps).toEqual(expect.arrayContaining(['inserts', 'measure-filler-0']));
+		expect(plan.fillers![0]!.massG / plan.massG).toBeCloseTo(0.2, 6);
+	});
+
+	it('a whole pour in layers: clocks run, and it is one pull of its mould', async () => {
+		const id = await saveShot(shotOf({ kind: 'filled', wallMm: 2 }), settings);
+		const pourId = await beginPour(id, 0, settings);
+		const { plan } = await getPour(pourId);
+		const steps = benchSteps(plan);
+		let atMs = Date.now() - 3_000_000;
+		const done = (stepId: string): PourEvent => ({
+			id: randomUUID(),
+			atMs: (atMs += 20_000),
+			kind: 'step-done',
+			stepId
+		});
+		const until = steps.findIndex((s) => s.id === 'roll-0');
+		await addEvents(
+			pourId,
+			steps.slice(0, until).map((s) => done(s.id))
+		);
+		expect((await runningClocks()).find((c) => c.href.includes(pourId))!.then).toBe('it no longer runs');
+		const state = await addEvents(pourId, [
+			...steps.slice(until).map((s) => done(s.id)),
+			{ id: randomUUID(), atMs: (atMs += 1), kind: 'graded', mouldId, grade: 'good', faults: [], note: '' },
+			{ id: randomUUID(), atMs: (atMs += 1), kind: 'finished' }
+		]);
+		expect(state.status).toBe('finished');
+		const { pulls } = await listPulls({ mouldId }, { offset: 0, limit: 10 });
+		expect(pulls.filter((p) => p.grade === 'good')).toHaveLength(1);
+	});
+});
+
+describe('papers and the open interface', () => {
+	it('the pour card is a PDF; of a shot whose mould is retired it says why there is none', async () => {
+		const id = await saveShot(shotOf({ kind: 'rotocast', wallMm: 3 }), settings);
+		const card = await fetch(`${base}/shots/${id}/card.pdf`);
+		expect(card.headers.get('content-type')).toBe('application/pdf');
+		expect(
+			Buffer.from(await card.arrayBuffer())
+				.subarray(0, 5)
+				.toString()
+		).toBe('%PDF-');
+		await setMouldState(fourId, 2, 'retired');
+		const gone = await saveShot(shotOf(), settings);
+		expect((await fetch(`${base}/shots/${gone}/card.pdf`)).status).toBe(200);
+		expect((await fetch(`${base}/shots/${randomUUID()}/card.pdf`)).status).toBe(404);
+	});
+	it.each([
+		'rotocast',
+		'shot',
+		'mould-jacket',
+		'mould-press',
+		'mould-rigid',
+		'mould-open-face',
+		'mould-mixes',
+		'vacuum'
+	])('%s answers its own example, and refuses nonsense at its field', async (calculation) => {
+		const list = (await get('/api/calc')).json as { calculations?: { name: string; example: unknown }[] };
+		const all = (list.calculations ?? list) as { name: string; example: unknown }[];
+		const { example } = all.find((c) => c.name === calculation)!;
+		const good = await post(`/api/calc/${calculation}`, example);
+		expect(good.status).toBe(200);
+		const bad = await post(`/api/calc/${calculation}`, { ...(example as object), nonsense: 1 });
+		expect(bad.status).toBe(422);
+		expect(bad.json.errors[0].message.length).toBeGreaterThan(5);
+	});
+});
