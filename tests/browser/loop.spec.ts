@@ -40,7 +40,8 @@ test('a new maker measures a master', async ({ page }) => {
 test('plans a mould round it and takes it into use', async ({ page }) => {
 	await page.goto('/masters');
 	await page.getByRole('link', { name: SCRIPT_NAME }).click();
-	await page.getByRole('link', { name: 'Plan a mould' }).click();
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText(SCRIPT_NAME);
+	await page.getByRole('link', { name: 'Plan a mould', exact: true }).click();
 	await page.getByLabel('In which rubber').selectOption({ label: 'Tidal grey' });
 	await page.getByLabel('Clearance').fill('0');
 	await expect(page.getByText('12 mm is usual').first()).toBeVisible();
