@@ -22,11 +22,15 @@ const VIEWS = [
 	},
 	{
 		name: 'mould',
+		scrolled: true,
 		path: '/moulds/new',
 		async prepare(page) {
 			await choose(page, 'masterId', 'Lamplighter figure');
 			await choose(page, 'rubberId', 'Slipway red');
-			await page.locator('form svg[role=img]').first().scrollIntoViewIfNeeded();
+			await page
+				.locator('form svg[role=img]')
+				.first()
+				.evaluate((element) => element.scrollIntoView({ block: 'center' }));
 			await page.waitForTimeout(400);
 		}
 	},
@@ -111,6 +115,20 @@ const VIEWS = [
 		}
 	},
 	{
+		name: 'shot-hollow',
+		scrolled: true,
+		path: '/shots/new',
+		async prepare(page) {
+			await choose(page, 'masterId', 'Lamplighter figure');
+			await choose(page, 'resinId', 'Bellows gradual');
+			await page.getByText('Hollow, in rolled layers', { exact: true }).click();
+			const stack = page.getByRole('img', { name: /layers in time/ });
+			await stack.waitFor();
+			await page.waitForTimeout(600);
+			await stack.evaluate((element) => element.scrollIntoView({ block: 'center' }));
+		}
+	},
+	{
 		name: 'pour',
 		path: '/pour',
 		async prepare(page) {
@@ -147,7 +165,7 @@ main(async () => {
 		await page.waitForTimeout(700);
 		await view.prepare?.(page);
 		await page.waitForTimeout(900);
-		await page.locator('main').evaluate((element) => element.scrollTo(0, 0));
+		if (!view.scrolled) await page.locator('main').evaluate((element) => element.scrollTo(0, 0));
 		await page.screenshot({ path: join(folder, `${view.name}.png`) });
 		say(view.name);
 		await context.close();

@@ -221,7 +221,7 @@ export const CALCULATIONS: readonly Calculation[] = [
 	calculation(
 		'mould-two-part',
 		'Rubber for both halves of a two-part block, the clay between, and when it is ready.',
-		twoPartInput,
+		z.strictObject(twoPartInput.shape),
 		{
 			master: { footprint: 'rectangular', lengthMm: 60, widthMm: 40, heightMm: 50 },
 			masterVolumeMl: 80,
@@ -245,7 +245,7 @@ export const CALCULATIONS: readonly Calculation[] = [
 	calculation(
 		'mould-open-face',
 		'Rubber for an open-face block round a master that lies on its flat back.',
-		blockPlanInput,
+		z.strictObject(blockPlanInput.shape),
 		{
 			master: { footprint: 'rectangular', lengthMm: 90, widthMm: 60, heightMm: 18 },
 			masterVolumeMl: 60,
