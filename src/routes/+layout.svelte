@@ -36,7 +36,7 @@
 	<ClockStrip clocks={data.clocks} nowMs={data.nowMs} />
 	<div class="flex min-h-0 flex-1 flex-col sm:flex-row">
 		{#if !bare}<Rail />{/if}
-		<main id="main" tabindex="-1" class={['min-w-0 flex-1 overflow-y-auto focus:outline-none', bare ? '' : 'px-4 py-5 sm:px-7']}>
+		<main id="main" tabindex="-1" class={['relative min-w-0 flex-1 overflow-y-auto focus:outline-none', bare ? '' : 'px-4 py-5 sm:px-7']}>
 			<!-- until the page listens nothing can be typed that it would then forget -->
 			<fieldset class="waking contents" disabled={!awake}>
 				<div class={bare ? 'h-full' : 'mx-auto max-w-[74rem]'}>{@render children()}</div>

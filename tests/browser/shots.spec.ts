@@ -54,6 +54,13 @@ test('a shell that is filled is poured layer by layer, filled, and goes into the
 	await expect(heading(page)).toContainText('Shot S');
 	await page.getByRole('button', { name: 'Pour it' }).first().click();
 	await expect(heading(page)).toHaveText('Look the mould over');
+	// under the right thumb, told by voice; a press on these does not take the space bar away
+	await page.getByRole('button', { name: /large button is for both/ }).click();
+	await page.getByRole('button', { name: /large button is for the left/ }).click();
+	await page.getByRole('button', { name: /told by tones/ }).click();
+	await expect(page.getByRole('button', { name: /told by voice/ })).toBeVisible();
+	const action = (await page.getByRole('button', { name: 'Mould is ready' }).boundingBox())!;
+	expect(action.height).toBeGreaterThan(2 * action.width);
 	const seen: string[] = [];
 	for (let i = 0; i < 40; i++) {
 		const title = (await heading(page).textContent())!.trim();

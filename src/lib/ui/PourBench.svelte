@@ -1,25 +1,28 @@
 <script lang="ts">
 	import { onMount, untrack } from 'svelte';
 	import { Button } from 'flowbite-svelte';
+	import Hand from '@lucide/svelte/icons/hand';
 	import Undo from '@lucide/svelte/icons/undo-2';
 	import Volume2 from '@lucide/svelte/icons/volume-2';
 	import VolumeX from '@lucide/svelte/icons/volume-x';
 	import CloudOff from '@lucide/svelte/icons/cloud-off';
 	import { enhance } from '$app/forms';
-	import { correctedPlan, type BenchForecast, type Grade, type PourPlan, type PourState } from '$lib/core/pour';
+	import { correctedPlan, lateAdvice, type BenchForecast, type Grade, type PourPlan, type PourState } from '$lib/core/pour';
 	import { digits } from '$lib/core/units';
 	import { latest } from '$lib/workers/latest';
 	import { usePlanner } from '$lib/workers/planner';
 	import Caution from './Caution.svelte';
 	import Fuse from './Fuse.svelte';
 	import Grading from './Grading.svelte';
+	import { HandLayout, letGo } from './hand.svelte';
 	import { Now } from './now.svelte';
 	import PourFace from './PourFace.svelte';
 	import type { Happening, PourRun } from './pourRun.svelte';
-	import { countdown } from './clockText';
+	import { countdown, lowerFirst } from './clockText';
 	import { keepAwake, keptSignalWay, nextSignalWay, signal, type SignalWay } from './signals';
 	import Stepper from './Stepper.svelte';
 	import { useUnits } from './units.svelte';
+	import Warnings from './Warnings.svelte';
 
 	/** Beside the maker while it is poured: one thing to do, one large action, space for the next step. */
 	let { run, nowMs }: { run: PourRun; nowMs: number } = $props();
@@ -50,6 +53,14 @@
 	const potLifeS = $derived(step?.layer ? plan.layers![step.layer]!.potLifeS : plan.potLifeS);
 	const plannedS = $derived(plan.steps.reduce((sum, s) => sum + s.durationS, 0));
 
+	/** Said while it is still of use: too late for the pot, for all moulds, past its life, running away. */
+	const late = $derived.by(() => {
+		const layer = step?.layer ?? -1;
+		const below = step?.id.startsWith('gelled-') ? layer : layer - 1;
+		const pouredMs = below >= 0 ? state_.doneAtMs[`pour-${below}`] : undefined;
+		return lateAdvice(plan, run.steps, state_, elapsedS, pouredMs === undefined ? undefined : (now.ms - pouredMs) / 1000);
+	});
+
 	let air = $state(
 		untrack(() => ({
 			roomTempC: plan.roomTempC,
@@ -70,6 +81,7 @@
 		)
 	);
 	const units = useUnits();
+	const layout = new HandLayout();
 	let cupTempC = $state(untrack(() => Math.round(plan.startTempC) + 2));
 	const bandNow = $derived(
 		forecast?.potLifeLowS !== undefined && elapsedS !== undefined
@@ -155,6 +167,7 @@
 	});
 	onMount(() => {
 		way = keptSignalWay();
+		layout.start();
 		ask = latest(
 			({ plan, state }) => usePlanner().benchForecast(plan, state),
 			(answer) => (forecast = answer)
@@ -165,7 +178,7 @@
 		'inline-flex min-h-[2.9rem] cursor-pointer items-center gap-2 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-4 font-semibold';
 </script>
 
-<svelte:window onkeydown={key} />
+<svelte:window onkeydown={key} onclick={letGo} />
 
 <div class="flex h-full min-h-[34rem] flex-col px-4 pb-4 sm:px-6">
 	<header class="flex flex-wrap items-center gap-x-3 gap-y-2 py-2">
@@ -185,6 +198,13 @@
 				'voice'
 					? 'Voice'
 					: 'Tones'}{/if}</button>
+		{#if state_.status === 'open'}<button
+				type="button"
+				class={small}
+				onclick={() => layout.next()}
+				aria-label="The large button is for {layout.hand === 'both' ? 'both hands' : `the ${layout.hand} hand`}: change it"
+				><Hand class="size-5" aria-hidden="true" />{layout.hand}</button
+			>{/if}
 		{#if state_.status === 'open'}<button type="button" class={small} onclick={() => (givingUp = !givingUp)}>Give up</button>{/if}
 		<a class={small} href="/">Leave</a>
 	</header>
@@ -236,64 +256,64 @@
 			</p>
 		</div>
 	{:else if step}
-		<div class="flex min-h-0 flex-1 flex-col [justify-content:safe_center] gap-[clamp(0.6rem,2vh,1.25rem)] overflow-y-auto py-1">
-			<PourFace {step} {plan} {elapsedS} pouredAtMs={state_.pouredAtMs} sinceMs={lastDoneMs} nowMs={now.ms} bind:air bind:gaugeKpa />
-			{#if step.kind === 'inspect'}
-				<div class="mx-auto flex w-full max-w-[60rem] flex-col gap-3">
-					{#each grades as g, i (g.id)}
-						<Grading
-							title="Cast from M{g.number}"
-							id={g.id}
-							bind:grade={grades[i]!.grade}
-							bind:faults={grades[i]!.faults}
-							bind:note={grades[i]!.note}
-							{wanting} />
-					{/each}
-				</div>
-			{/if}
-			{#if burning}
-				<Fuse
-					steps={plan.steps}
-					{potLifeS}
-					usableS={(plan.usableS * potLifeS) / plan.potLifeS}
-					slackS={(plan.usableS * potLifeS) / plan.potLifeS - plannedS}
-					{...elapsedS === undefined ? {} : { elapsedS }}
-					large />
-			{/if}
-			{#if burning}
-				<div class="mx-auto flex w-full max-w-[60rem] flex-wrap items-center justify-center gap-x-6 gap-y-2">
-					<Stepper
-						label="Cup reads"
-						bind:value={cupTempC}
-						step={units.system === 'us' ? 5 / 9 : 1}
-						min={-20}
-						max={300}
-						show={(v) => units.show(v, 'temperature')}
-						small />
-					<button type="button" class={small} onclick={() => run.record({ kind: 'temp-read', tempC: cupTempC })}>Note it</button>
-					<p class="min-w-[15rem] flex-1 text-[1.1rem]" role="status">
-						{#if bandNow}<strong>Too thick in {countdown(bandNow[0]!)} to {countdown(bandNow[1]!)}</strong>
-							<span class="soft"
-								>by {state_.temps.length} reading{state_.temps.length === 1 ? '' : 's'}, × {digits(forecast!.rateFactor!)} of its sheet</span>
-						{:else if forecast}<span class="soft">Corrected for the room and the mould as you read them.</span>
-						{:else}<span class="soft">A gun thermometer corrects the forecast: the same temperature is the same state.</span>{/if}
-					</p>
-				</div>
-			{/if}
-			{#if step.cautions.length > 0}<div class="mx-auto max-w-[60rem]">
-					<Caution topics={step.cautions} order={!burning} />
-				</div>{/if}
+		<div class={layout.frame}>
+			<div class="flex min-h-0 flex-1 flex-col [justify-content:safe_center] gap-[clamp(0.6rem,2vh,1.25rem)] overflow-y-auto py-1">
+				<PourFace {step} {plan} {elapsedS} pouredAtMs={state_.pouredAtMs} sinceMs={lastDoneMs} nowMs={now.ms} bind:air bind:gaugeKpa />
+				{#if step.kind === 'inspect'}
+					<div class="mx-auto flex w-full max-w-[60rem] flex-col gap-3">
+						{#each grades as g, i (g.id)}
+							<Grading
+								title="Cast from M{g.number}"
+								id={g.id}
+								bind:grade={grades[i]!.grade}
+								bind:faults={grades[i]!.faults}
+								bind:note={grades[i]!.note}
+								{wanting} />
+						{/each}
+					</div>
+				{/if}
+				{#if late}<div class="mx-auto w-full max-w-[60rem] text-[1.15rem]"><Warnings warnings={[late]} /></div>{/if}
+				{#if burning}
+					<Fuse
+						steps={plan.steps}
+						{potLifeS}
+						usableS={(plan.usableS * potLifeS) / plan.potLifeS}
+						slackS={(plan.usableS * potLifeS) / plan.potLifeS - plannedS}
+						{...elapsedS === undefined ? {} : { elapsedS }}
+						large />
+				{/if}
+				{#if burning}
+					<div class="mx-auto flex w-full max-w-[60rem] flex-wrap items-center justify-center gap-x-6 gap-y-2">
+						<Stepper
+							label="Cup reads"
+							bind:value={cupTempC}
+							step={units.system === 'us' ? 5 / 9 : 1}
+							min={-20}
+							max={300}
+							show={(v) => units.show(v, 'temperature')}
+							small />
+						<button type="button" class={small} onclick={() => run.record({ kind: 'temp-read', tempC: cupTempC })}>Note it</button>
+						<p class="min-w-[15rem] flex-1 text-[1.1rem]" role="status">
+							{#if bandNow}<strong>Too thick in {countdown(bandNow[0]!)} to {countdown(bandNow[1]!)}</strong>
+								<span class="soft"
+									>by {state_.temps.length} reading{state_.temps.length === 1 ? '' : 's'}, × {digits(forecast!.rateFactor!)} of its sheet</span>
+							{:else if forecast}<span class="soft">Corrected for the room and the mould as you read them.</span>
+							{:else}<span class="soft">A gun thermometer corrects the forecast: the same temperature is the same state.</span>{/if}
+						</p>
+					</div>
+				{/if}
+				{#if step.cautions.length > 0}<div class="mx-auto max-w-[60rem]">
+						<Caution topics={step.cautions} order={!burning} />
+					</div>{/if}
+			</div>
+			<button type="button" class={layout.action} onclick={press}>
+				{step.action}<kbd class="rounded-md border-2 border-current px-3 py-0.5 text-[1rem] font-semibold opacity-80">space</kbd>
+			</button>
 		</div>
-		<button
-			type="button"
-			class="mt-2 flex min-h-[clamp(4.4rem,11.5vh,6.2rem)] w-full cursor-pointer items-center justify-center gap-5 rounded-2xl bg-(--work) px-6 text-[2rem] font-bold text-(--work-ink) shadow-lg active:translate-y-px"
-			onclick={press}>
-			{step.action}<kbd class="rounded-md border-2 border-current px-3 py-0.5 text-[1rem] font-semibold opacity-80">space</kbd>
-		</button>
 		<p class="soft mt-1 text-center text-[0.9rem]">
 			Step {state_.current + 1} of {run.steps.length}
 			{#if run.steps[state_.current + 1]}
-				· then: {run.steps[state_.current + 1]!.title.toLowerCase()}{/if}
+				· then: {lowerFirst(run.steps[state_.current + 1]!.title)}{/if}
 		</p>
 	{/if}
 </div>

@@ -36,3 +36,6 @@ export function shortTime(atMs: number, nowMs: number): string {
 export function counted(n: number, thing: string): string {
 	return `${n} ${thing}${n === 1 ? '' : 's'}`;
 }
+
+/** A title inside a sentence: its first letter small, names and parts as they are. */
+export const lowerFirst = (title: string) => title.charAt(0).toLowerCase() + title.slice(1);

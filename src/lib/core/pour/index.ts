@@ -4,3 +4,4 @@ export { FAULTS, GRADES, pourEvent, type Grade, type PourEvent } from './events'
 export { inOrder, reducePour, type PourState } from './reduce';
 export { clocksOf, type Clock } from './clocks';
 export { benchForecast, correctedPlan, type BenchForecast } from './correct';
+export { lateAdvice } from './late';

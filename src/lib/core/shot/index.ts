@@ -33,3 +33,4 @@ export {
 export { sensitivity, whatHelps, type OtherResin, type WhatIf } from './whatIf';
 export { copyCost, costInput, type CopyCost, type CostInput } from './cost';
 export { shotAnswer, shotQuery, type ShotAnswer, type ShotQuery } from './open';
+export { rankSpares, type SpareMould } from './spare';

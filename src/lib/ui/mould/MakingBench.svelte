@@ -2,11 +2,13 @@
 	import { onMount, untrack } from 'svelte';
 	import { Button } from 'flowbite-svelte';
 	import CloudOff from '@lucide/svelte/icons/cloud-off';
+	import Hand from '@lucide/svelte/icons/hand';
 	import Undo from '@lucide/svelte/icons/undo-2';
 	import { MOULD_FAULTS, readyAtMs } from '$lib/core/making';
 	import Caution from '../Caution.svelte';
-	import { countdown, wallTime } from '../clockText';
+	import { countdown, lowerFirst, wallTime } from '../clockText';
 	import type { MakingRun } from '../makingRun.svelte';
+	import { HandLayout, letGo } from '../hand.svelte';
 	import { Now } from '../now.svelte';
 	import QuantityField from '../QuantityField.svelte';
 	import { keepAwake, keptSignalWay, signal } from '../signals';
@@ -15,6 +17,7 @@
 	/** Beside the maker while a mould is made: one thing to do, one large action, the clock that counts. */
 	let { run, nowMs }: { run: MakingRun; nowMs: number } = $props();
 	const units = useUnits();
+	const layout = new HandLayout();
 	const now = new Now(
 		untrack(() => nowMs),
 		250
@@ -88,12 +91,15 @@
 		told = mark;
 		signal(keptSignalWay(), over ? 3 : 1, over ? (step.then ?? step.action) : 'One minute of working time');
 	});
-	onMount(() => keepAwake());
+	onMount(() => {
+		layout.start();
+		return keepAwake();
+	});
 	const small =
 		'inline-flex min-h-[2.9rem] cursor-pointer items-center gap-2 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-4 font-semibold';
 </script>
 
-<svelte:window onkeydown={key} />
+<svelte:window onkeydown={key} onclick={letGo} />
 
 <div class="flex h-full min-h-[34rem] flex-col px-4 pb-4 sm:px-6">
 	<header class="flex flex-wrap items-center gap-x-3 gap-y-2 py-2">
@@ -110,6 +116,13 @@
 				type="button"
 				class={small}
 				onclick={() => run.record({ kind: 'undone', eventId: state_.lastUndoable! })}><Undo class="size-5" aria-hidden="true" />Back</button
+			>{/if}
+		{#if state_.status === 'open'}<button
+				type="button"
+				class={small}
+				onclick={() => layout.next()}
+				aria-label="The large button is for {layout.hand === 'both' ? 'both hands' : `the ${layout.hand} hand`}: change it"
+				><Hand class="size-5" aria-hidden="true" />{layout.hand}</button
 			>{/if}
 		{#if state_.status === 'open'}<button type="button" class={small} onclick={() => (givingUp = !givingUp)}>Give up</button>{/if}
 		<a class={small} href="/moulds/{run.id}">Leave</a>
@@ -140,77 +153,76 @@
 			<p class="mt-6"><Button size="xl" href="/moulds/{run.id}">To the mould</Button></p>
 		</div>
 	{:else if step}
-		<div class="flex min-h-0 flex-1 flex-col [justify-content:safe_center] gap-[clamp(0.6rem,2vh,1.25rem)] overflow-y-auto py-1">
-			<div class="text-center">
-				<h1 class="text-[clamp(1.7rem,5vh,2.6rem)]!">{step.title}</h1>
-				<p class="mx-auto mt-1 max-w-[52rem] text-[1.2rem] leading-snug">{step.detail}</p>
-			</div>
-			{#if step.amounts}
-				<dl class="flex flex-wrap justify-center gap-x-14 gap-y-3">
-					{#each step.amounts as amount (amount.label)}
-						<div class="text-center">
-							<dt class="text-[1.3rem] font-bold">{amount.label}</dt>
-							<dd class="answer text-[clamp(2.8rem,11vh,5.2rem)] whitespace-nowrap">{units.show(amount.massG, 'mass')}</dd>
-						</div>
-					{/each}
-				</dl>
-			{/if}
-			{#if workingS !== undefined}
-				<div class="text-center" style:color={workingS < 0 ? 'var(--hot)' : 'inherit'}>
-					<p class="answer text-[clamp(4rem,17vh,8rem)]" role="timer">{countdown(workingS)}</p>
-					<p class="mt-2 text-[1.2rem] font-semibold">{workingS < 0 ? 'past its working time' : 'left of its working time'}</p>
+		<div class={layout.frame}>
+			<div class="flex min-h-0 flex-1 flex-col [justify-content:safe_center] gap-[clamp(0.6rem,2vh,1.25rem)] overflow-y-auto py-1">
+				<div class="text-center">
+					<h1 class="text-[clamp(1.7rem,5vh,2.6rem)]!">{step.title}</h1>
+					<p class="mx-auto mt-1 max-w-[52rem] text-[1.2rem] leading-snug">{step.detail}</p>
 				</div>
-			{:else if waitS !== undefined}
-				<div class="text-center" style:color={waitS < 0 ? 'var(--work)' : 'inherit'}>
-					<p class="answer text-[clamp(4rem,17vh,8rem)]" role="timer">{waitS < 0 ? 'Ready' : countdown(waitS)}</p>
-					<p class="mt-2 text-[1.2rem] font-semibold">
-						{waitS < 0 ? `by its time: ${step.then ?? 'look at it'}` : `until ${wallTime(sinceMs! + step.waitS! * 1000, now.ms)}`}
-					</p>
-				</div>
-			{/if}
-			{#if step.kind === 'inspect'}
-				<div class="mx-auto flex w-full max-w-[44rem] flex-col gap-3">
-					<div class="max-w-[18rem]">
-						<QuantityField
-							label="Water that one cavity takes"
-							kind="volume"
-							name="waterMl"
-							bind:value={waterMl}
-							error={wrong && waterMl !== undefined ? [wrong] : undefined}
-							hint="its weight in grams is its volume in ml" />
+				{#if step.amounts}
+					<dl class="flex flex-wrap justify-center gap-x-14 gap-y-3">
+						{#each step.amounts as amount (amount.label)}
+							<div class="text-center">
+								<dt class="text-[1.3rem] font-bold">{amount.label}</dt>
+								<dd class="answer text-[clamp(2.8rem,11vh,5.2rem)] whitespace-nowrap">{units.show(amount.massG, 'mass')}</dd>
+							</div>
+						{/each}
+					</dl>
+				{/if}
+				{#if workingS !== undefined}
+					<div class="text-center" style:color={workingS < 0 ? 'var(--hot)' : 'inherit'}>
+						<p class="answer text-[clamp(4rem,17vh,8rem)]" role="timer">{countdown(workingS)}</p>
+						<p class="mt-2 text-[1.2rem] font-semibold">{workingS < 0 ? 'past its working time' : 'left of its working time'}</p>
 					</div>
-					<fieldset>
-						<legend class="label mb-1">What is wrong with it</legend>
-						<div class="flex flex-wrap gap-2">
-							{#each MOULD_FAULTS as fault (fault)}
-								<label
-									class="flex min-h-[2.75rem] cursor-pointer items-center gap-2 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-3 font-semibold has-checked:bg-(--work) has-checked:text-(--work-ink)"
-									><input type="checkbox" class="size-5 rounded" value={fault} bind:group={faults} />{fault}</label>
-							{/each}
+				{:else if waitS !== undefined}
+					<div class="text-center" style:color={waitS < 0 ? 'var(--work)' : 'inherit'}>
+						<p class="answer text-[clamp(4rem,17vh,8rem)]" role="timer">{waitS < 0 ? 'Ready' : countdown(waitS)}</p>
+						<p class="mt-2 text-[1.2rem] font-semibold">
+							{waitS < 0 ? `by its time: ${step.then ?? 'look at it'}` : `until ${wallTime(sinceMs! + step.waitS! * 1000, now.ms)}`}
+						</p>
+					</div>
+				{/if}
+				{#if step.kind === 'inspect'}
+					<div class="mx-auto flex w-full max-w-[44rem] flex-col gap-3">
+						<div class="max-w-[18rem]">
+							<QuantityField
+								label="Water that one cavity takes"
+								kind="volume"
+								name="waterMl"
+								bind:value={waterMl}
+								error={wrong && waterMl !== undefined ? [wrong] : undefined}
+								hint="its weight in grams is its volume in ml" />
 						</div>
-					</fieldset>
-					<label class="label"
-						>Note
-						<input
-							class="mt-1 block min-h-[2.75rem] w-full rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-3 font-normal"
-							maxlength="2000"
-							bind:value={note} /></label>
-				</div>
-			{/if}
-			{#if step.cautions.length > 0}<div class="mx-auto max-w-[60rem]">
-					<Caution topics={[...step.cautions]} order={workingS === undefined} />
-				</div>{/if}
+						<fieldset>
+							<legend class="label mb-1">What is wrong with it</legend>
+							<div class="flex flex-wrap gap-2">
+								{#each MOULD_FAULTS as fault (fault)}
+									<label
+										class="flex min-h-[2.75rem] cursor-pointer items-center gap-2 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-3 font-semibold has-checked:bg-(--work) has-checked:text-(--work-ink)"
+										><input type="checkbox" class="size-5 rounded" value={fault} bind:group={faults} />{fault}</label>
+								{/each}
+							</div>
+						</fieldset>
+						<label class="label"
+							>Note
+							<input
+								class="mt-1 block min-h-[2.75rem] w-full rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-3 font-normal"
+								maxlength="2000"
+								bind:value={note} /></label>
+					</div>
+				{/if}
+				{#if step.cautions.length > 0}<div class="mx-auto max-w-[60rem]">
+						<Caution topics={[...step.cautions]} order={workingS === undefined} />
+					</div>{/if}
+			</div>
+			<button type="button" class={layout.action} onclick={press}>
+				{step.action}<kbd class="rounded-md border-2 border-current px-3 py-0.5 text-[1rem] font-semibold opacity-80">space</kbd>
+			</button>
 		</div>
-		<button
-			type="button"
-			class="mt-2 flex min-h-[clamp(4.4rem,11.5vh,6.2rem)] w-full cursor-pointer items-center justify-center gap-5 rounded-2xl bg-(--work) px-6 text-[2rem] font-bold text-(--work-ink) shadow-lg active:translate-y-px"
-			onclick={press}>
-			{step.action}<kbd class="rounded-md border-2 border-current px-3 py-0.5 text-[1rem] font-semibold opacity-80">space</kbd>
-		</button>
 		<p class="soft mt-1 text-center text-[0.9rem]">
 			Step {state_.current + 1} of {run.steps.length}
 			{#if run.steps[state_.current + 1]}
-				· then: {run.steps[state_.current + 1]!.title.toLowerCase()}{/if}
+				· then: {lowerFirst(run.steps[state_.current + 1]!.title)}{/if}
 		</p>
 	{/if}
 </div>

@@ -62,7 +62,7 @@
 <ol class="mt-1 divide-y divide-(--line) border-y border-(--line)">
 	{#each cast.layers as l, i (i)}
 		<li class="py-1.5">
-			<p class="flex flex-wrap justify-between gap-x-4">
+			<p class="flex flex-wrap justify-between gap-x-2 text-[0.95rem]">
 				<strong>{i + 1}: {units.show(l.massG, 'mass')}</strong>
 				<span>{i === 0 ? 'at the start' : `at ${units.show(l.startS, 'time')}`}</span>
 				<span>roll {units.show(l.lockS - l.startS, 'time')}</span>

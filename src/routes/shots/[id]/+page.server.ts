@@ -1,7 +1,7 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { RefusedError } from '$lib/server/errors';
 import { orNotFound } from '$lib/server/forms';
-import { getMaster } from '$lib/server/repositories/masters';
+import { getMaster, listMasters } from '$lib/server/repositories/masters';
 import { getResin } from '$lib/server/repositories/materials';
 import { listMoulds } from '$lib/server/repositories/moulds';
 import { beginPour, listPours } from '$lib/server/repositories/pours';
@@ -10,11 +10,12 @@ import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params }) => {
 	const shot = await orNotFound(getShot(params.id));
-	const [master, resin, moulds, pours] = await Promise.all([
+	const [master, resin, moulds, pours, masters] = await Promise.all([
 		getMaster(shot.masterId),
 		getResin(shot.resinId),
-		listMoulds({ masterId: shot.masterId }),
-		listPours({ shotId: params.id })
+		listMoulds(),
+		listPours({ shotId: params.id }),
+		listMasters()
 	]);
 	const used = moulds.filter((m) => shot.inputs.mouldIds.includes(m.id));
 	return {
@@ -22,6 +23,14 @@ export const load: PageServerLoad = async ({ params }) => {
 		master: { id: master.id, name: master.record.name },
 		resin: { id: resin.id, name: resin.record.name },
 		moulds: used.map(({ id, number, label, state }) => ({ id, number, label, state })),
+		spares: moulds
+			.filter((m) => m.state === 'active' && !shot.inputs.mouldIds.includes(m.id))
+			.map((m) => ({
+				id: m.id,
+				number: m.number,
+				label: m.label,
+				volumeMl: masters.find((a) => a.id === m.masterId)?.volumeMl ?? 0
+			})),
 		pours: pours.map(({ id, status, plan }) => ({ id, status, batchIndex: plan.batchIndex }))
 	};
 };

@@ -2,7 +2,9 @@
 	import { enhance } from '$app/forms';
 	import { Button } from 'flowbite-svelte';
 	import FileDown from '@lucide/svelte/icons/file-down';
+	import { rankSpares } from '$lib/core/shot';
 	import Fuse from '$lib/ui/Fuse.svelte';
+	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import LayerStack from '$lib/ui/shot/LayerStack.svelte';
 	import ShotResult from '$lib/ui/ShotResult.svelte';
@@ -13,6 +15,8 @@
 	const units = useUnits();
 	const batches = $derived(data.shot.planned.shot.batches);
 	const pourOf = (index: number) => data.pours.find((p) => p.batchIndex === index && p.status !== 'abandoned');
+	let leftMl = $state<number>();
+	const spares = $derived(rankSpares(leftMl ?? (batches[0]?.volumeMl ?? 0) * 0.1, data.spares).slice(0, 5));
 	const next = $derived(batches.findIndex((_, i) => !pourOf(i)));
 </script>
 
@@ -75,6 +79,29 @@
 			{#each data.moulds as mould (mould.id)}<a class="plain" href="/moulds/{mould.id}"><strong>M{mould.number}</strong> {mould.label}</a
 				>{/each}
 		</p>
+		{#if data.spares.length > 0}
+			<h2 class="mt-5 mb-1">Spare moulds for what is left</h2>
+			<div class="max-w-[14rem]">
+				<QuantityField
+					label="Left over"
+					kind="volume"
+					name="leftMl"
+					bind:value={leftMl}
+					hint={leftMl === undefined ? `a slip of a tenth would leave ${units.show((batches[0]?.volumeMl ?? 0) * 0.1, 'volume')}` : ''} />
+			</div>
+			<ol class="divide-y divide-(--line)">
+				{#each spares as m (m.id)}
+					<li class="flex flex-wrap justify-between gap-x-4 py-1.5">
+						<a class="plain" href="/moulds/{m.id}"><strong>M{m.number}</strong> {m.label}</a>
+						<span
+							><strong>{units.show(m.volumeMl, 'volume')}</strong>
+							{#if m.missingMl > 0}<span class="soft">{units.show(m.missingMl, 'volume')} short</span>{:else}<span class="text-(--work)"
+									>is filled</span
+								>{/if}</span>
+					</li>
+				{/each}
+			</ol>
+		{/if}
 		<p class="soft mt-2">
 			Resin {units.show(data.shot.inputs.startTempC, 'temperature')}, mould {units.show(data.shot.inputs.mouldTempC, 'temperature')}, room
 			{units.show(data.shot.inputs.roomTempC, 'temperature')}, {data.shot.inputs.relativeHumidity} % humidity.

@@ -1,0 +1,23 @@
+/** A mould that could take what is left in a cup. */
+export interface SpareMould {
+	id: string;
+	number: number;
+	label: string;
+	/** Resin that one of its cavities takes, ml. */
+	volumeMl: number;
+}
+
+/**
+ * Moulds for what is left over, the best first: the largest that it still fills, then those that are too
+ * large for it, the smallest first, with how much is missing.
+ * @param leftMl resin that is left, ml, ≥ 0
+ */
+export function rankSpares<M extends SpareMould>(
+	leftMl: number,
+	moulds: readonly M[]
+): (M & { missingMl: number })[] {
+	const all = moulds.map((m) => ({ ...m, missingMl: Math.max(0, m.volumeMl - leftMl) }));
+	const fits = all.filter((m) => m.missingMl === 0).sort((a, b) => b.volumeMl - a.volumeMl);
+	const short = all.filter((m) => m.missingMl > 0).sort((a, b) => a.missingMl - b.missingMl);
+	return [...fits, ...short];
+}
