@@ -103,7 +103,18 @@ describe('moulds of every kind', () => {
 				replacements: [id]
 			}
 		);
-		expect((await getMould(id)).inputs).toMatchObject({ cavities: 1, degas: 'none', kind: 'one-piece' });
+		await db().query(
+			"UPDATE moulds SET plan = JSON_REMOVE(plan, '$.kind', '$.pours', '$.cutList') WHERE id = ?",
+			{
+				replacements: [id]
+			}
+		);
+		const old = await getMould(id);
+		expect(old.inputs).toMatchObject({ cavities: 1, degas: 'none', kind: 'one-piece' });
+		expect(old.plan.kind).toBe('one-piece');
+		await expect(beginMaking(id, settings)).rejects.toThrow(/save it once more/);
+		for (const paper of ['board.pdf', 'drawing.svg'])
+			expect((await fetch(`${url}/moulds/${id}/${paper}`)).status).toBe(200);
 	});
 });
 

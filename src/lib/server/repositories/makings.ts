@@ -113,7 +113,7 @@ export async function beginMaking(id: string, settings: WorkshopSettings): Promi
 	if (mould.making) return;
 	if (mould.state !== 'new' || mould.pouredAt)
 		throw new RefusedError('This mould is made already: a new one is planned from its master.');
-	if (!mould.plan.pours)
+	if (mould.plan.pours.length === 0 && mould.plan.kind !== 'rigid')
 		throw new RefusedError('This plan is of an older kind: save it once more, then make it.');
 	const making = await makingPlan(mould, settings);
 	await inTransaction(async (transaction) => {

@@ -73,7 +73,14 @@ function withDefaults(inputs: MouldInputs): MouldInputs {
 	return known.success ? known.data : inputs;
 }
 
+/** Plans kept before there were other kinds are blocks of one pour, or of two halves. */
+function planWithDefaults(plan: MouldPlan, { kind }: MouldInputs): MouldPlan {
+	if (plan.kind) return plan;
+	return { ...plan, kind, pours: plan.pours ?? [] };
+}
+
 function toMould(row: Joined): Mould {
+	const inputs = withDefaults(parsed(row.inputs));
 	return {
 		id: row.id,
 		version: row.version,
@@ -88,8 +95,8 @@ function toMould(row: Joined): Mould {
 		inspection: parsed(row.inspection),
 		state: row.state,
 		place: row.place,
-		inputs: withDefaults(parsed(row.inputs)),
-		plan: parsed(row.plan),
+		inputs,
+		plan: planWithDefaults(parsed(row.plan), inputs),
 		pouredAt: asDate(row.pouredAt),
 		readyAt: asDate(row.readyAt),
 		pulls: Number(row.pulls),
