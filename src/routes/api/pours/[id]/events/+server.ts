@@ -1,37 +1,10 @@
-import { json } from '@sveltejs/kit';
-import { z } from 'zod';
-import { fieldErrors } from '$lib/core/fieldErrors';
 import { pourEvent } from '$lib/core/pour';
-import { readJson } from '$lib/server/body';
-import { NotFoundError } from '$lib/server/errors';
+import { eventRoutes } from '$lib/server/eventRoutes';
 import { addEvents, getPour, readEvents } from '$lib/server/repositories/pours';
-import type { RequestHandler } from './$types';
 
-const body = z.strictObject({ events: z.array(pourEvent).max(500, 'At most 500 events at once.') });
-
-async function found<T>(work: Promise<T>): Promise<T | Response> {
-	try {
-		return await work;
-	} catch (error) {
-		if (!(error instanceof NotFoundError)) throw error;
-		return json({ errors: [{ path: '', message: error.message }] }, { status: 404 });
-	}
-}
-
-/** Events from a sequence number on, for other devices. */
-export const GET: RequestHandler = async ({ params, url }) => {
-	const after = Number(url.searchParams.get('after') ?? 0);
-	const pour = await found(getPour(params.id));
-	if (pour instanceof Response) return pour;
-	return json(await readEvents(params.id, Number.isSafeInteger(after) && after > 0 ? after : 0));
-};
-
-/** Adds events. Sending one twice is harmless, so a device may send again until it is answered. */
-export const POST: RequestHandler = async ({ params, request }) => {
-	const read = await readJson(request);
-	if (!read.ok) return json({ errors: [{ path: '', message: read.message }] }, { status: read.status });
-	const parsed = body.safeParse(read.value);
-	if (!parsed.success) return json({ errors: fieldErrors(parsed.error) }, { status: 422 });
-	const state = await found(addEvents(params.id, parsed.data.events));
-	return state instanceof Response ? state : json({ state });
-};
+export const { GET, POST } = eventRoutes({
+	event: pourEvent,
+	find: getPour,
+	read: (id, after) => readEvents(id, after),
+	add: addEvents
+});
