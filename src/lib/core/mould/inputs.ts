@@ -158,12 +158,12 @@ export interface MouldPlan {
 	/** Bricks of one pitch in all courses together. */
 	brickUnits?: number;
 	partingMm?: number;
-	clay?: { volumeMl: number; massG?: number };
+	clay?: { volumeMl: number; massG: number };
 	first?: Omit<TwoPartPlan['first'], 'a' | 'b' | 'degasVesselMl'> & { a?: Parts; b?: Parts };
 	second?: MouldPlan['first'];
 	keys?: Keys;
 	seam?: Seam;
-	jacket?: Pick<JacketPlan, 'areaMm2' | 'outerAreaMm2' | 'keys' | 'shell' | 'thickenerG' | 'coats'>;
+	jacket?: Pick<JacketPlan, 'areaMm2' | 'outerAreaMm2' | 'keys' | 'keyMm' | 'shell' | 'thickenerG' | 'coats'>;
 	rigid?: Pick<RigidPlan, 'outerMm' | 'material' | 'seamMm' | 'putty' | 'bands'>;
 }
 
@@ -359,7 +359,7 @@ function asJacket(inputs: Planned, master: MasterRecord, record: RubberRecord): 
 		roomTempC: inputs.roomTempC,
 		lossPercent: inputs.lossPercent
 	});
-	const { areaMm2: skinAreaMm2, outerAreaMm2, keys, shell, thickenerG, coats } = plan;
+	const { areaMm2: skinAreaMm2, outerAreaMm2, keys, keyMm, shell, thickenerG, coats } = plan;
 	const reach = inputs.skinMm + inputs.shellMm + inputs.flangeMm;
 	const warnings =
 		record.use === 'brush-on' || inputs.thickenerPercentOfB > 0
@@ -400,7 +400,7 @@ function asJacket(inputs: Planned, master: MasterRecord, record: RubberRecord): 
 				inputs.boardMm
 			)
 		],
-		jacket: { areaMm2: skinAreaMm2, outerAreaMm2, keys, shell, thickenerG, coats }
+		jacket: { areaMm2: skinAreaMm2, outerAreaMm2, keys, keyMm, shell, thickenerG, coats }
 	};
 }
 

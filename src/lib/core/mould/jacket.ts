@@ -91,6 +91,8 @@ export interface JacketPlan {
 	b: { massG: number };
 	thickenerG: number;
 	keys: number;
+	/** Diameter of a half-round key, mm. */
+	keyMm: number;
 	shell: {
 		kind: 'resin' | 'plaster';
 		areaMm2: number;
@@ -192,6 +194,7 @@ export function planJacket(raw: JacketInput): JacketPlan {
 		b: { massG: sum((c) => c.b.massG) },
 		thickenerG: sum((c) => c.thickenerG),
 		keys,
+		keyMm: KEY_MM,
 		shell,
 		readyInS,
 		workingTimeS: rubber.workingTimeS / heat,

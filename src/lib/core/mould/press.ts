@@ -3,6 +3,7 @@ import { digits, formatTime } from '../units';
 import { InputError, type Warning, type WorkingLine } from '../working';
 import { cavityVolumeMl, type Cavity } from './block';
 import { blockPlanInput, cavityFor } from './plan';
+import { CLAY_G_PER_ML } from './twoPart';
 
 /** Softening in near-boiling water, s (common practice, no source). */
 export const SOFTEN_S = 600;
@@ -37,7 +38,7 @@ export interface PressPlan {
 	first: { volumeMl: number; massG: number };
 	second: { volumeMl: number; massG: number };
 	rubber: { volumeMl: number; massG: number };
-	clay: { volumeMl: number };
+	clay: { volumeMl: number; massG: number };
 	readyInS: number;
 	working: WorkingLine[];
 	warnings: Warning[];
@@ -87,7 +88,7 @@ export function planPress(raw: PressInput): PressPlan {
 			volumeMl: first.volumeMl + second.volumeMl,
 			massG: first.massG + second.massG
 		},
-		clay: { volumeMl: second.volumeMl },
+		clay: { volumeMl: second.volumeMl, massG: second.volumeMl * CLAY_G_PER_ML },
 		readyInS: 2 * eachS,
 		working: [
 			{

@@ -186,6 +186,7 @@ describe('a press mould', () => {
 		expect(plan.second.volumeMl).toBeCloseTo(7.6 * 5.6 * 3 - 24, 9);
 		expect(plan.rubber.massG).toBeCloseTo(0.95 * plan.netVolumeMl, 9);
 		expect(plan.readyInS).toBe(2 * (600 + 180 + 3600));
+		expect(plan.clay.massG).toBeCloseTo(1.6 * plan.second.volumeMl, 9);
 		expect(plan.warnings).toEqual([]);
 	});
 	it('a master subtracted by the independent library leaves the same material', () => {

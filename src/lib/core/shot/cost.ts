@@ -8,6 +8,19 @@ const money = (what: string) =>
 		.min(0, 'Money is not below nothing.')
 		.max(1e7, 'Over ten million: check it.');
 
+/** Laying out, demoulding and trimming of a batch, s (common practice, no source). */
+const ROUND_IT_S = 600;
+
+/** Hands on for one copy of a shot, s: its timed steps, once for each layer, and what stands round them. */
+export function handsPerCopyS(batch: {
+	copies: number;
+	steps: readonly { durationS: number }[];
+	layers?: readonly unknown[] | undefined;
+}): number {
+	const cupS = batch.steps.reduce((sum, step) => sum + step.durationS, 0);
+	return (cupS * (batch.layers?.length ?? 1) + ROUND_IT_S) / batch.copies;
+}
+
 /** What one good copy costs. */
 export const costInput = z.strictObject({
 	resinG: z.number().min(0).max(1e7),

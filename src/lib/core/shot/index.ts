@@ -31,6 +31,6 @@ export {
 	type Fill
 } from './filled';
 export { sensitivity, whatHelps, type OtherResin, type WhatIf } from './whatIf';
-export { copyCost, costInput, type CopyCost, type CostInput } from './cost';
+export { copyCost, costInput, handsPerCopyS, type CopyCost, type CostInput } from './cost';
 export { shotAnswer, shotQuery, type ShotAnswer, type ShotQuery } from './open';
 export { rankSpares, type SpareMould } from './spare';

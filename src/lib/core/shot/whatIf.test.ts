@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { DEMO_RESINS } from '../../server/demo/materials';
 import { resinRecord } from '../shelf';
 import { WORKSHOP_DEFAULTS } from '../workshop';
-import { copyCost, planShot, sensitivity, shotInputs, whatHelps, type ShotContext } from '.';
+import { copyCost, handsPerCopyS, planShot, sensitivity, shotInputs, whatHelps, type ShotContext } from '.';
 import { tryWhatIf } from './whatIf';
 
 const named = (name: string) => resinRecord.parse(DEMO_RESINS.find((r) => r.name === name));
@@ -127,4 +127,10 @@ it('a good copy by hand: 120 g at 20, a mould of 60 for 30 pulls, 6 min at 20, o
 	expect(c.pulled).toBeCloseTo(2.4 + 2 + 2, 9);
 	expect(c.good).toBeCloseTo(6.4 / 0.8, 9);
 	expect(() => copyCost({ resinG: 1, scrapPercent: 100 })).toThrow();
+});
+
+it('hands by hand: 60 s a cup, four layers, ten minutes round it, for two copies', () => {
+	const steps = [{ durationS: 40 }, { durationS: 20 }];
+	expect(handsPerCopyS({ copies: 2, steps, layers: [1, 2, 3, 4] })).toBe((240 + 600) / 2);
+	expect(handsPerCopyS({ copies: 1, steps })).toBe(660);
 });

@@ -33,7 +33,7 @@
 		{#if plan.keys}<tr><td>keys, half round</td><td class="num">{plan.keys.at.length}</td><td>⌀ {mm(plan.keys.diameterMm)}</td></tr>{/if}
 		{#if plan.jacket}
 			{@const s = plan.jacket.shell}
-			<tr><td>keys on the skin</td><td class="num">{plan.jacket.keys}</td><td>half round, ⌀ {mm(20)}</td></tr>
+			<tr><td>keys on the skin</td><td class="num">{plan.jacket.keys}</td><td>half round, ⌀ {mm(plan.jacket.keyMm)}</td></tr>
 			<tr
 				><td>shell, {s.kind === 'resin' ? 'thickened resin' : 'plaster bandage'}</td><td class="num">{s.parts}</td><td
 					>{s.kind === 'resin'

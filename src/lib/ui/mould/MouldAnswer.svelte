@@ -68,10 +68,7 @@
 	{/each}
 {/if}
 {#if plan.clay}<p class="soft">
-		Bed it in {units.show(plan.clay.massG ?? plan.clay.volumeMl * 1.6, 'mass')} of sulphur-free clay ({units.show(
-			plan.clay.volumeMl,
-			'volume'
-		)}), keys pressed in.
+		Bed it in {units.show(plan.clay.massG, 'mass')} of sulphur-free clay ({units.show(plan.clay.volumeMl, 'volume')}), keys pressed in.
 	</p>{/if}
 <dl class="grid grid-cols-2 gap-x-4 gap-y-2">
 	{#if plan.grossVolumeMl > 0 && plan.cavity}

@@ -8,7 +8,7 @@
 	import { dewPointC } from '$lib/core/humidity';
 	import { chemistryOf, flashOffS } from '$lib/core/shelf';
 	import { skinOf } from '$lib/core/master/skin';
-	import { shotInputs, type PlannedShot, type ShotInputs, type WhatIf } from '$lib/core/shot';
+	import { handsPerCopyS, shotInputs, type PlannedShot, type ShotInputs, type WhatIf } from '$lib/core/shot';
 	import Caution from '$lib/ui/Caution.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import { counted } from '$lib/ui/clockText';
@@ -332,8 +332,7 @@
 				copies={$form.copies}
 				resinPerKg={resin?.record.pricePerKg}
 				mouldCost={chosen[0]?.cost ?? 0}
-				handsS={(planned.shot.batches[0]!.steps.reduce((s, x) => s + x.durationS, 0) * (planned.rotocast?.layers.length ?? 1) + 600) /
-					planned.shot.batches[0]!.copies}
+				handsS={handsPerCopyS(planned.shot.batches[0]!)}
 				hourly={data.settings.hourly}
 				currency={data.settings.currency} />
 			<Warnings warnings={touching} />
