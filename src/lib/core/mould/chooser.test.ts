@@ -4,6 +4,7 @@ import { DEMO_RUBBERS, DEMO_THERMOPLASTICS } from '../../server/demo/materials';
 import { toSvg } from '../drawing';
 import type { MasterRecord } from '../master';
 import { rubberRecord, thermoplasticRecord } from '../shelf';
+import { WORKSHOP_DEFAULTS } from '../workshop';
 import {
 	chooseMould,
 	chooserInput,
@@ -11,6 +12,7 @@ import {
 	drawMould,
 	jobsForSpare,
 	MOULD_KINDS,
+	mixingOf,
 	mouldInputs,
 	planMould,
 	rubberChoices,
@@ -135,6 +137,16 @@ describe('cost, waste, spare rubber', () => {
 		expect(cost.wasteShare).toBeCloseTo(5 / 105, 9);
 		const free = { rubber: { ...rubbers[0]!.record, pricePerKg: undefined } };
 		expect(costOf(plan, free, 5).cost).toBeUndefined();
+	});
+	it('a vessel that takes only a part of the pour is said with the one that would do', () => {
+		const plan = planMould({ ...inputs, degas: 'vacuum' }, piece, materials);
+		const codes = (vacuumVesselMl: number) =>
+			mixingOf(plan, materials, 'vacuum', { ...WORKSHOP_DEFAULTS, vacuumVesselMl }).mixes[0]!.warnings;
+		const needMl = 5 * plan.rubber.volumeMl;
+		expect(codes(needMl + 1).map((w) => w.code)).not.toContain('vessel-too-small');
+		const said = codes(needMl * 0.9)[0]!;
+		expect(said.code).toBe('vessel-too-small');
+		expect(said.action).toContain(`${Math.ceil(needMl / 100) * 100} ml`);
 	});
 	it('what is left fills the largest jobs of its own rubber and never more than there is', () => {
 		const job = (id: string, massG: number, rubberId = 'r') => ({ id, label: id, massG, rubberId });

@@ -1,6 +1,9 @@
 import { vacuum, type VacuumPlan } from '../pot';
 import type { WorkshopSettings } from '../workshop';
 import type { MouldInputs, MouldMaterials, MouldPlan } from './inputs';
+import { digits } from '../units';
+import type { Warning } from '../working';
+import { DEGAS_RISE } from './block';
 import { splitMixes, type Mixes } from './mixes';
 
 type Gear = Pick<
@@ -18,7 +21,7 @@ export function vacuumOf(
 	if (degas !== 'vacuum' || largestMl === 0 || plan.kind === 'press' || plan.kind === 'jacket')
 		return undefined;
 	return vacuum({
-		mixVolumeMl: Math.min(largestMl, gear.vacuumVesselMl / 5),
+		mixVolumeMl: Math.min(largestMl, gear.vacuumVesselMl / DEGAS_RISE),
 		vesselMl: gear.vacuumVesselMl,
 		chamberL: gear.vacuumChamberL,
 		pumpLPerMin: gear.vacuumPumpLPerMin,
@@ -39,17 +42,32 @@ export function mixingOf(
 	const air = vacuumOf(plan, degas, gear);
 	const { rubber } = materials;
 	if (!rubber || plan.pours.length === 0) return { mixes: [], vacuum: air };
+	const largestMl = Math.max(...plan.pours.map((p) => p.volumeMl));
+	const small =
+		air && largestMl > gear.vacuumVesselMl / DEGAS_RISE
+			? [vesselWarning(largestMl, gear.vacuumVesselMl)]
+			: [];
+	const mixed = plan.pours.map((p) =>
+		splitMixes({
+			massG: p.massG,
+			densityGPerMl: rubber.densityGPerMl,
+			scaleCapacityG: gear.scaleCapacityG,
+			cupMl: gear.mixingCupMl,
+			...(air ? { vesselMl: gear.vacuumVesselMl, vacuumS: air.takesS } : {}),
+			workingTimeS: plan.workingTimeS
+		})
+	);
 	return {
-		mixes: plan.pours.map((p) =>
-			splitMixes({
-				massG: p.massG,
-				densityGPerMl: rubber.densityGPerMl,
-				scaleCapacityG: gear.scaleCapacityG,
-				cupMl: gear.mixingCupMl,
-				...(air ? { vesselMl: gear.vacuumVesselMl, vacuumS: air.takesS } : {}),
-				workingTimeS: plan.workingTimeS
-			})
-		),
+		mixes: mixed.map((m, i) => (i === 0 ? { ...m, warnings: [...small, ...m.warnings] } : m)),
 		vacuum: air
+	};
+}
+
+/** A vessel that does not take the largest pour at once, with the one that would. */
+function vesselWarning(pourMl: number, vesselMl: number): Warning {
+	return {
+		code: 'vessel-too-small',
+		message: `It rises to ${DEGAS_RISE} times its volume: a vessel of ${digits(vesselMl)} ml takes ${digits(vesselMl / DEGAS_RISE)} ml at a time, and the pour has ${digits(pourMl)} ml.`,
+		action: `A vessel of ${digits(Math.ceil((DEGAS_RISE * pourMl) / 100) * 100)} ml takes it at once.`
 	};
 }
