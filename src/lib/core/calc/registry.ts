@@ -34,6 +34,7 @@ import {
 import { pot, potInput, vacuum, vacuumInput } from '../pot';
 import { rotocast, rotocastInput, shotAnswer, shotQuery } from '../shot';
 import { displacement, displacementInput } from '../volume';
+import { wearForecast, wearInput } from '../wear';
 
 /** A calculation that the screens use and that scripts may ask for. */
 export interface Calculation {
@@ -362,6 +363,17 @@ export const CALCULATIONS: readonly Calculation[] = [
 		dewPointInput,
 		{ tempC: 25, relativeHumidity: 60 },
 		(input) => ({ dewPointC: dewPointC(input) })
+	),
+	calculation(
+		'wear',
+		'Pulls left in a mould from its family, the heat of its pulls and what was seen of it.',
+		wearInput,
+		{
+			prior: { family: 'platinum', release: 'none' },
+			pulls: [{}, {}, {}, {}, {}, {}, {}, { scores: { detail: 1, tear: 0 } }],
+			copiesWanted: 30
+		},
+		(_input, raw) => wearForecast(raw)
 	)
 ];
 

@@ -17,6 +17,8 @@ export interface LayeredSetup {
 	readonly nextAt: number;
 	/** Conversion past which the next layer no longer bonds. */
 	readonly recoatUntil: number;
+	/** The next layer waits until the heat of the last has gone: cured past `recoatUntil` and this cool, °C. */
+	readonly coolToC?: number;
 }
 
 /** One layer's clocks, seconds after the first was poured. */
@@ -161,12 +163,13 @@ function watch(
 	setup: LayeredSetup,
 	seen: Map<LayerRun, { least: number; most: number; t: number }>
 ): void {
-	let [least, most, mean, meanTemp] = [Infinity, 0, 0, 0];
+	let [least, most, mean, meanTemp, hottest] = [Infinity, 0, 0, 0, -Infinity];
 	for (let i = from; i < from + CELLS; i++) {
 		least = Math.min(least, conversion[i]!);
 		most = Math.max(most, conversion[i]!);
 		mean += conversion[i]! / CELLS;
 		meanTemp += temp[i]! / CELLS;
+		hottest = Math.max(hottest, temp[i]!);
 	}
 	const before = seen.get(layer) ?? { least, most, t: layer.startS };
 	const cross = (level: number, was: number, now: number) =>
@@ -175,7 +178,11 @@ function watch(
 	const gel = model.gelConversion;
 	if (layer.gelFirstS === Infinity && most >= gel) layer.gelFirstS = cross(gel, before.most, most);
 	if (layer.gelLastS === Infinity && least >= gel) layer.gelLastS = cross(gel, before.least, least);
-	if (layer.recoatFromS === Infinity && least >= setup.nextAt)
+	const { coolToC } = setup;
+	if (coolToC !== undefined) {
+		if (layer.recoatFromS === Infinity && least >= setup.recoatUntil && hottest <= coolToC)
+			layer.recoatFromS = t;
+	} else if (layer.recoatFromS === Infinity && least >= setup.nextAt)
 		layer.recoatFromS = cross(setup.nextAt, before.least, least);
 	if (layer.recoatUntilS === Infinity && least >= setup.recoatUntil)
 		layer.recoatUntilS = cross(setup.recoatUntil, before.least, least);

@@ -1,20 +1,26 @@
 import { skinOfSizesMm2 } from '../mould/jacket';
+import { solidSkinMm2 } from '../volume/solids';
 import type { MasterRecord } from './master';
 
-/** Skin of a copy without its openings, and what turns and drains when it is rolled. */
-export function skinOf(master: MasterRecord): {
+export interface Skin {
 	skinAreaMm2: number;
-	/** From its 3D file, or only from its outer sizes. */
-	skinFromFile: boolean;
+	/** What it rests on: the 3D file, the plain solids that it was measured by, or only its outer sizes. */
+	skinFrom: 'file' | 'solids' | 'sizes';
 	radiusMm: number;
 	heightMm: number;
-} {
-	const area = master.shape?.findings.skinAreaMm2;
+}
+
+/** Skin of a copy without its openings, and what turns and drains when it is rolled. */
+export function skinOf(master: MasterRecord): Skin {
 	const widthMm = master.footprint === 'round' ? master.lengthMm : Math.max(master.lengthMm, master.widthMm);
-	return {
-		skinAreaMm2: area ?? skinOfSizesMm2(master),
-		skinFromFile: area !== undefined,
-		radiusMm: widthMm / 2,
-		heightMm: master.heightMm
-	};
+	const common = { radiusMm: widthMm / 2, heightMm: master.heightMm };
+	const file = master.shape?.findings.skinAreaMm2;
+	if (file !== undefined) return { skinAreaMm2: file, skinFrom: 'file', ...common };
+	const solids = master.readings.flatMap((r) => (r.method === 'solids' ? [r.pieces] : []))[0];
+	if (solids) {
+		// a hollow that is taken off has a skin as well; where two solids touch it is counted twice
+		const skinAreaMm2 = solids.reduce((sum, p) => sum + solidSkinMm2(p.solid), 0);
+		return { skinAreaMm2, skinFrom: 'solids', ...common };
+	}
+	return { skinAreaMm2: skinOfSizesMm2(master), skinFrom: 'sizes', ...common };
 }

@@ -1,3 +1,4 @@
+import { closingWords, USUAL_CLOSING } from './details';
 import type { MouldInputs, MouldPlan } from './inputs';
 
 type Made = { inputs: MouldInputs; plan: MouldPlan };
@@ -35,4 +36,49 @@ export function spread<M extends { cavities: number }>(
 		left -= mine;
 		return mine > 0 ? [{ ...m, copies: mine }] : [];
 	});
+}
+
+/** How this mould is closed for a pour, and what too little and too much of it does. */
+export function closingOf({ inputs, plan }: Made): ReturnType<typeof closingWords> {
+	const closing =
+		!inputs.closing || inputs.closing === 'as its kind'
+			? // moulds of the first kind knew no kinds
+				USUAL_CLOSING[inputs.kind ?? 'one-piece']
+			: inputs.closing;
+	const heightMm = plan.rigid?.outerMm.heightMm ?? plan.cavity?.heightMm ?? 60;
+	return closingWords(closing, heightMm, plan.jacket?.shell.bolts ?? 4);
+}
+
+/** What a closed mould takes up on a shelf, mm: by its box or tube, its own outer sizes, or its master's. */
+export function standingOf(
+	{ inputs, plan }: Made,
+	master: { footprint: 'round' | 'rectangular'; lengthMm: number; widthMm: number; heightMm: number }
+): {
+	footprint:
+		{ shape: 'round'; diameterMm: number } | { shape: 'rectangular'; lengthMm: number; widthMm: number };
+	heightMm: number;
+} {
+	if (plan.rigid) {
+		const { lengthMm, widthMm, heightMm } = plan.rigid.outerMm;
+		return { footprint: { shape: 'rectangular', lengthMm, widthMm }, heightMm };
+	}
+	const cavity = plan.cavity;
+	if (cavity?.shape === 'tube')
+		return { footprint: { shape: 'round', diameterMm: cavity.diameterMm }, heightMm: cavity.heightMm };
+	if (cavity && 'lengthMm' in cavity) {
+		const { lengthMm, widthMm, heightMm } = cavity;
+		return { footprint: { shape: 'rectangular', lengthMm, widthMm }, heightMm };
+	}
+	const wall = wallMm({ inputs });
+	const heightMm = master.heightMm + 2 * wall;
+	return master.footprint === 'round'
+		? { footprint: { shape: 'round', diameterMm: master.lengthMm + 2 * wall }, heightMm }
+		: {
+				footprint: {
+					shape: 'rectangular',
+					lengthMm: master.lengthMm + 2 * wall,
+					widthMm: master.widthMm + 2 * wall
+				},
+				heightMm
+			};
 }

@@ -8,3 +8,15 @@ export {
 	type VacuumInput,
 	type VacuumPlan
 } from './vacuum';
+export {
+	LOOK_DEFAULTS,
+	LOOK_PARTS,
+	LOOKED_AT,
+	vesselRecord,
+	type LookedAt,
+	type VesselRecord
+} from './vessel';
+export { deliveredLPerMin, leak, pumpUpS, type Delivery } from './delivery';
+export { looksDue, refusedFor, type Look, type LookDue } from './looks';
+export { packShelf, ringRadius, type Footprint, type Placed } from './packing';
+export { deliveryOf, LOAD_GAP_MM, planLoad, type Load, type LoadPlan } from './loadPlan';

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { DEVICES } from '../devices/reading';
 
 /** Faults that a cast can show, in the order in which people look for them. */
 export const FAULTS = [
@@ -28,12 +29,47 @@ const base = {
 		.number()
 		.int()
 		.min(1.5e12, 'The clock of this device is years off.')
-		.max(4e12, 'The clock of this device is years off.')
+		.max(4e12, 'The clock of this device is years off.'),
+	/** Written down afterwards: when that was. What was noted as it happened has none. */
+	enteredAtMs: z.number().int().min(1.5e12).max(4e12).optional(),
+	/** Read by a device instead of typed. */
+	by: z.literal('device').optional()
 };
 const gaugeKpa = z
 	.number()
 	.min(0, 'A gauge reads from nothing up.')
 	.max(2000, 'Over 20 bar: check the unit.');
+
+/** What else was found on a cast: where the faults are, its weight, one size against the master’s, mending. */
+export const castFindings = z.strictObject({
+	places: z
+		.partialRecord(z.enum(FAULTS), z.string().trim().max(80, 'Keep the place under 80 characters.'))
+		.optional(),
+	castMassG: z
+		.number({ error: 'Type what the cast weighs, such as 118 g.' })
+		.positive('It weighs something.')
+		.max(1e6, 'Over a tonne: check the unit.')
+		.optional(),
+	/** Which reference of the master was measured, that on the master, and that on the cast, mm. */
+	sizeOf: z.string().max(60).optional(),
+	masterMm: z.number().positive().max(10_000).optional(),
+	sizeMm: z
+		.number({ error: 'Type the size, such as 95.2 mm.' })
+		.positive('It has a size.')
+		.max(10_000, 'Over 10 m: check the unit.')
+		.optional(),
+	reworkS: z
+		.number({ error: 'Type how long mending took, such as 10 min.' })
+		.min(0, 'No less than nothing.')
+		.max(1e6, 'Over eleven days: check the unit.')
+		.optional()
+});
+export type CastFindings = z.output<typeof castFindings>;
+
+/** Shrinkage of a cast against its master, percent; less than nothing: it is larger. */
+export function shrinkagePercent(f: Pick<CastFindings, 'masterMm' | 'sizeMm'>): number | undefined {
+	return f.masterMm && f.sizeMm ? 100 * (1 - f.sizeMm / f.masterMm) : undefined;
+}
 
 /** Something that happened at the bench. Events are only ever added; saving one twice changes nothing. */
 export const pourEvent = z.discriminatedUnion('kind', [
@@ -54,14 +90,45 @@ export const pourEvent = z.discriminatedUnion('kind', [
 		kind: z.literal('temp-read'),
 		tempC: z.number().min(-20, 'Under −20 °C: check the reading.').max(300, 'Over 300 °C: check the reading.')
 	}),
-	z.strictObject({ ...base, kind: z.literal('pressure-read'), stepId: z.string().min(1).max(40), gaugeKpa }),
+	/** What stands in a cup, on the scale or typed; a later one for the same step counts instead. */
+	z.strictObject({
+		...base,
+		kind: z.literal('weighed'),
+		stepId: z.string().min(1).max(40),
+		massG: z
+			.number({ error: 'Type what is in the cup, such as 84 g.' })
+			.min(0, 'A cup cannot hold less than nothing.')
+			.max(1e6, 'Over a tonne: check the unit.')
+	}),
+	/** A device that went silent or said nonsense, so that gaps in its readings are explained. */
+	z.strictObject({
+		...base,
+		kind: z.literal('device-lost'),
+		device: z.enum(DEVICES),
+		how: z.enum(['silent', 'nonsense'])
+	}),
+	/** Something seen at the bench that no step asks for. */
+	z.strictObject({
+		...base,
+		kind: z.literal('remark'),
+		text: z.string().trim().min(1, 'Type what you saw.').max(500, 'Keep it under 500 characters.')
+	}),
+	z.strictObject({
+		...base,
+		kind: z.literal('pressure-read'),
+		stepId: z.string().min(1).max(40),
+		gaugeKpa,
+		/** Who let the pressure out, as the vessel's log wants it. */
+		who: z.string().trim().max(60, 'Keep the name under 60 characters.').optional()
+	}),
 	z.strictObject({
 		...base,
 		kind: z.literal('graded'),
 		mouldId: z.string().min(1).max(40),
 		grade: z.enum(GRADES, { error: 'Choose a grade.' }),
 		faults: z.array(z.enum(FAULTS)).max(FAULTS.length),
-		note: z.string().max(2000, 'Keep the note under 2000 characters.')
+		note: z.string().max(2000, 'Keep the note under 2000 characters.'),
+		findings: castFindings.optional()
 	}),
 	/** Takes an earlier event back; the earlier one stays in the record. */
 	z.strictObject({ ...base, kind: z.literal('undone'), eventId }),

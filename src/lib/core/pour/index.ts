@@ -1,7 +1,33 @@
-export { pourPlan, type PourPlan } from './plan';
+export {
+	MEASURING,
+	MEASURING_SCHOOLS,
+	POUR_PLACE_KEYS,
+	POUR_PLACES,
+	POUR_WAY_KEYS,
+	POUR_WAYS,
+	pourPlan,
+	STEP_ROLES,
+	type Measuring,
+	type PourPlace,
+	type PourPlan,
+	type PourWay,
+	type StepRole
+} from './plan';
+export { offRatio, ratioNow, targetOf, type RatioNow } from './ratio';
 export { benchSteps, type BenchStep } from './steps';
-export { FAULTS, GRADES, pourEvent, type Grade, type PourEvent } from './events';
-export { inOrder, reducePour, type PourState } from './reduce';
+export {
+	castFindings,
+	FAULTS,
+	GRADES,
+	pourEvent,
+	shrinkagePercent,
+	type CastFindings,
+	type Grade,
+	type PourEvent
+} from './events';
+export { inOrder, reducePour, type Graded, type PourState } from './reduce';
+export { evidenceOf, partHeat } from './evidence';
 export { clocksOf, type Clock } from './clocks';
 export { benchForecast, correctedPlan, type BenchForecast } from './correct';
 export { lateAdvice } from './late';
+export { shotMassG, takenG } from './taken';

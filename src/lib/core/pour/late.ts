@@ -56,14 +56,14 @@ export function lateAdvice(
 				'Stop pouring. Spread what is left thin; a mould that is half full is emptied now, while it still comes out.'
 		};
 	}
-	if (plan.layers) return undefined;
+	if (plan.layers || plan.cups) return undefined;
 	const ahead = plan.steps.slice(
 		plan.steps.length -
 			steps.slice(state.current).filter((s) => s.kind === 'timed' || s.kind === 'pump').length
 	);
 	const needS = (roles: readonly string[]) =>
 		ahead.filter((s) => roles.includes(s.role)).reduce((sum, s) => sum + s.durationS, 0);
-	const forAll = needS(['mix', 'pour', 'load', 'pump']);
+	const forAll = ahead.reduce((sum, s) => sum + s.durationS, 0);
 	if (plan.pot && forAll > leftS && ahead.some((s) => s.role === 'load' || s.role === 'pump')) {
 		return {
 			code: 'too-late-for-the-pot',
@@ -73,7 +73,7 @@ export function lateAdvice(
 				: 'Pour it all the same, tap it, and leave it at the room’s pressure.'
 		};
 	}
-	if (!poured && needS(['mix', 'pour']) > leftS && plan.moulds.length > 1) {
+	if (!poured && needS(['mix', 'vacuum', 'brush', 'pour']) > leftS && plan.moulds.length > 1) {
 		return {
 			code: 'too-late-for-all',
 			message: `It is too thick in ${formatTime(Math.max(0, leftS))}: not every mould is filled by then.`,

@@ -3,6 +3,45 @@ import { partInput } from '../cure/part';
 import { cureRecord } from '../cure/record';
 
 const amount = z.object({ massG: z.number(), volumeMl: z.number() });
+const named = amount.extend({ name: z.string() });
+
+/** How the two parts are measured: schools of the trade, each with its own risk. */
+export const MEASURING = {
+	'two cups': { words: 'a cup for each', risk: 'what stays in the first cup is lost to the ratio' },
+	'one cup': { words: 'both into one cup', risk: 'the clock starts with the first drop of A' },
+	marks: { words: 'marks on two cups', risk: 'a mark is only as good as the eye that reads it' }
+} as const;
+export type Measuring = keyof typeof MEASURING;
+export const MEASURING_SCHOOLS = Object.keys(MEASURING) as [Measuring, ...Measuring[]];
+
+/** How the resin gets into the mould. */
+export const POUR_WAYS = {
+	sprue: 'through the sprue',
+	'open face': 'into the open face',
+	syringe: 'with a syringe',
+	halves: 'both halves open, then closed'
+} as const;
+export type PourWay = keyof typeof POUR_WAYS;
+export const POUR_WAY_KEYS = Object.keys(POUR_WAYS) as [PourWay, ...PourWay[]];
+export const POUR_PLACES = {
+	lowest: 'a thin stream at the lowest point',
+	middle: 'in the middle, and let it spread',
+	hidden: 'where a bare spot can be hidden, never down a wall'
+} as const;
+export type PourPlace = keyof typeof POUR_PLACES;
+export const POUR_PLACE_KEYS = Object.keys(POUR_PLACES) as [PourPlace, ...PourPlace[]];
+
+/** What a timed step is: its words and its cautions follow from it. */
+export const STEP_ROLES = ['mix', 'vacuum', 'brush', 'pour', 'tap', 'close', 'load', 'pump'] as const;
+export type StepRole = (typeof STEP_ROLES)[number];
+
+/** A colour as it goes into one of the cups. */
+const colourDose = z.object({
+	name: z.string(),
+	part: z.enum(['A', 'B']),
+	massG: z.number(),
+	drops: z.number().optional()
+});
 
 /** One layer of a rotocast as it was planned; its clocks run from its own pour, s. */
 const layerPlan = z.object({
@@ -17,7 +56,29 @@ const layerPlan = z.object({
 	recoatFromS: z.number(),
 	recoatUntilS: z.number(),
 	serves: z.string(),
-	fillerPercent: z.number()
+	fillerPercent: z.number(),
+	/** Rolled round, poured flat, or brushed on; rolled unless said. */
+	way: z.enum(['roll', 'flat', 'brush']).optional(),
+	fillers: z.array(named).optional(),
+	colours: z.array(colourDose).optional(),
+	/** Poured flat: how high it stands above the floor of the mould afterwards, mm. */
+	levelMm: z.number().optional(),
+	/** Set on it once it has gelled. */
+	setsIn: z.array(z.string()).optional()
+});
+
+/** One of several cups of different colour that are poured together. */
+const colourCup = z.object({
+	name: z.string(),
+	a: amount,
+	b: amount,
+	massG: z.number(),
+	startTempC: z.number(),
+	potLifeS: z.number(),
+	/** When it is warm enough to stay apart from the others, s after its own combining. */
+	warmS: z.number().optional(),
+	colours: z.array(colourDose),
+	catalyst: z.object({ massG: z.number(), volumeMl: z.number(), drops: z.number() }).optional()
 });
 
 /**
@@ -40,6 +101,12 @@ export const pourPlan = z.object({
 		)
 		.min(1),
 	resinName: z.string(),
+	/** Sizes of the master that a cast is measured by. */
+	references: z.array(z.object({ name: z.string(), lengthMm: z.number() })).optional(),
+	/** Lots of the tins in use. */
+	lots: z.array(z.string()).optional(),
+	/** Pockets that trap air in the pouring position. */
+	traps: z.number().optional(),
 	/** What the mould is coated with, and how long that flashes off. */
 	release: z.object({ name: z.string(), kind: z.string(), flashOffS: z.number() }).optional(),
 	/** The cure engine's record as it stood, so that readings at the bench can correct the forecast. */
@@ -53,7 +120,28 @@ export const pourPlan = z.object({
 	catalyst: z.object({ massG: z.number(), volumeMl: z.number(), drops: z.number() }).optional(),
 	/** Tins that the parts are taken from, as far as they are known. */
 	containers: z.object({ a: z.string().optional(), b: z.string().optional() }).optional(),
-	fillers: z.array(z.object({ name: z.string(), massG: z.number(), volumeMl: z.number() })).optional(),
+	fillers: z.array(named).optional(),
+	/** Colour in doses, each into its own side before the two meet. */
+	colours: z.array(colourDose).optional(),
+	/** Which school of measuring; plans from before there was a choice have none: two cups. */
+	measuring: z.enum(MEASURING_SCHOOLS).optional(),
+	/** How far the ratio may be off, percent. */
+	tolerancePercent: z.number().optional(),
+	/** How each mould is closed, and what too little and too much of it does. */
+	closing: z
+		.array(z.object({ mould: z.string(), how: z.string(), little: z.string(), much: z.string() }))
+		.optional(),
+	/** Moulds that stand ready for what is left over. */
+	spares: z.array(z.object({ number: z.number(), label: z.string(), volumeMl: z.number() })).optional(),
+	pouring: z.object({ way: z.enum(POUR_WAY_KEYS), place: z.enum(POUR_PLACE_KEYS) }).optional(),
+	/** Colours poured together: one cup each; A and B are those of all cups. */
+	cups: z.array(colourCup).optional(),
+	/** Poured when the cups are this warm, so that swirled colours stay apart, °C. */
+	pourTempC: z.number().optional(),
+	/** Metal dusted on the face before anything is poured. */
+	dust: z.object({ name: z.string(), massG: z.number() }).optional(),
+	scaleResolutionG: z.number().optional(),
+	scaleCapacityG: z.number().optional(),
 	/** Set into each copy before it is closed. */
 	inserts: z.array(z.object({ name: z.string(), massG: z.number() })).optional(),
 	/** Rotocast: one cup after another into the same moulds; A and B are those of all layers together. */
@@ -67,13 +155,11 @@ export const pourPlan = z.object({
 	potLifeS: z.number(),
 	gelTimeS: z.number(),
 	usableS: z.number(),
-	steps: z
-		.array(
-			z.object({ name: z.string(), durationS: z.number(), role: z.enum(['mix', 'pour', 'load', 'pump']) })
-		)
-		.min(1),
+	steps: z.array(z.object({ name: z.string(), durationS: z.number(), role: z.enum(STEP_ROLES) })).min(1),
 	pot: z
 		.object({
+			/** The vessel in the books; plans from before there were any have none. */
+			vesselId: z.string().optional(),
 			name: z.string(),
 			targetGaugeKpa: z.number(),
 			ratedGaugeKpa: z.number(),

@@ -223,6 +223,27 @@ describe('a rotocast at the bench', () => {
 		expect([...order].sort((a, b) => a - b)).toEqual(order);
 		expect(new Set(ids).size).toBe(ids.length);
 	});
+	it('a layer that is left to cool for hours is waited for before the next is measured, after what is set on it', () => {
+		const flat = { ...layer, way: 'flat' as const, lockS: 380, recoatUntilS: 90_000, levelMm: 8 };
+		const orderOf = (first: typeof flat & { setsIn?: string[] }) => {
+			const found = benchSteps({ ...rolled, layers: [first, flat], fill: undefined }).map((s) => s.id);
+			return found.slice(found.indexOf('pour-0') + 1, found.indexOf('pour-1'));
+		};
+		// gels at 400 s and bears the next then: weighed meanwhile
+		expect(orderOf(flat)).toEqual(['measure-b-1', 'measure-a-1', 'gelled-0', 'combine-1', 'mix-1']);
+		const cooling = { ...flat, recoatFromS: 11_000 };
+		expect(orderOf(cooling)).toEqual([
+			'gelled-0',
+			'cooled-0',
+			'measure-b-1',
+			'measure-a-1',
+			'combine-1',
+			'mix-1'
+		]);
+		expect(orderOf({ ...cooling, setsIn: ['fern'] }).slice(0, 3)).toEqual(['gelled-0', 'set-0', 'cooled-0']);
+		const wait = benchSteps({ ...rolled, layers: [cooling, flat] }).filter((s) => s.kind === 'dry');
+		expect(wait.map((s) => s.waitS)).toEqual([400, 11_000]);
+	});
 	it('each layer weighs its own amounts; the last asks for its filler', () => {
 		expect(all.find((s) => s.id === 'measure-b-1')!.amount).toEqual(layer.b);
 		expect(all.find((s) => s.id === 'measure-b-1')!.detail).toMatch(/25 % by volume/);

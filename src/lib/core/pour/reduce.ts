@@ -1,5 +1,12 @@
-import type { Grade, PourEvent } from './events';
+import type { CastFindings, Grade, PourEvent } from './events';
 import type { BenchStep } from './steps';
+
+export interface Graded {
+	grade: Grade;
+	faults: readonly string[];
+	note: string;
+	findings?: CastFindings;
+}
 
 /** Where a pour stands, worked out from its events alone. */
 export interface PourState {
@@ -16,11 +23,17 @@ export interface PourState {
 	readonly air?: { roomTempC: number; relativeHumidity: number; mouldTempC: number };
 	/** Cup temperatures read after combining, in their order. */
 	readonly temps: readonly { timeS: number; tempC: number }[];
+	/** What stands in each cup, g, by the step in which it was measured. */
+	readonly weighedG: Readonly<Record<string, number>>;
+	/** Lowest gauge reading between reaching the pressure and letting it out, kPa. */
+	readonly lowestGaugeKpa?: number;
+	/** How many entries were written down afterwards. */
+	readonly lateEntries: number;
 	readonly reached?: { atMs: number; gaugeKpa: number };
-	readonly released?: { atMs: number; gaugeKpa: number };
+	readonly released?: { atMs: number; gaugeKpa: number; who?: string };
 	readonly demouldedAtMs?: number;
 	readonly endedAtMs?: number;
-	readonly grades: Readonly<Record<string, { grade: Grade; faults: readonly string[]; note: string }>>;
+	readonly grades: Readonly<Record<string, Graded>>;
 	readonly reason?: string;
 	/** The event that "back" would take back. */
 	readonly lastUndoable?: string;
@@ -42,9 +55,11 @@ export function reducePour(steps: readonly BenchStep[], events: readonly PourEve
 	const live = inOrder([...unique.values()]).filter((e) => !undone.has(e.id) && e.kind !== 'undone');
 
 	const doneAtMs: Record<string, number> = {};
-	const pressure: Record<string, { atMs: number; gaugeKpa: number }> = {};
-	const grades: Record<string, { grade: Grade; faults: readonly string[]; note: string }> = {};
+	const pressure: Record<string, { atMs: number; gaugeKpa: number; who?: string }> = {};
+	const grades: Record<string, Graded> = {};
 	const temps: { atMs: number; tempC: number; id: string }[] = [];
+	const weighedG: Record<string, number> = {};
+	let lowestGaugeKpa: number | undefined;
 	let air: PourState['air'];
 	let status: PourState['status'] = 'open';
 	let endedAtMs: number | undefined;
@@ -54,20 +69,31 @@ export function reducePour(steps: readonly BenchStep[], events: readonly PourEve
 		switch (e.kind) {
 			case 'step-done':
 				doneAtMs[e.stepId] ??= e.atMs;
-				lastUndoable = e.id;
+				if (e.enteredAtMs === undefined) lastUndoable = e.id;
 				break;
 			case 'air-read':
 				air = { roomTempC: e.roomTempC, relativeHumidity: e.relativeHumidity, mouldTempC: e.mouldTempC };
 				break;
 			case 'temp-read':
 				temps.push(e);
-				lastUndoable = e.id;
+				// what a device notes by itself is not what "back" means
+				if (e.by === undefined && e.enteredAtMs === undefined) lastUndoable = e.id;
+				break;
+			case 'weighed':
+				weighedG[e.stepId] = e.massG;
 				break;
 			case 'pressure-read':
-				pressure[e.stepId] = { atMs: e.atMs, gaugeKpa: e.gaugeKpa };
+				pressure[e.stepId] = { atMs: e.atMs, gaugeKpa: e.gaugeKpa, ...(e.who ? { who: e.who } : {}) };
+				if (e.stepId === 'hold' || e.stepId === 'release')
+					lowestGaugeKpa = Math.min(lowestGaugeKpa ?? Infinity, e.gaugeKpa);
 				break;
 			case 'graded':
-				grades[e.mouldId] = { grade: e.grade, faults: e.faults, note: e.note };
+				grades[e.mouldId] = {
+					grade: e.grade,
+					faults: e.faults,
+					note: e.note,
+					...given('findings', e.findings)
+				};
 				break;
 			case 'finished':
 				if (status === 'open') [status, endedAtMs] = ['finished', e.atMs];
@@ -90,6 +116,9 @@ export function reducePour(steps: readonly BenchStep[], events: readonly PourEve
 		doneAtMs,
 		current: open === -1 ? steps.length : open,
 		grades,
+		weighedG,
+		lateEntries: live.filter((e) => e.enteredAtMs !== undefined).length,
+		...given('lowestGaugeKpa', lowestGaugeKpa),
 		// of a rotocast the first cup is the one that was read against its plan
 		temps: cupTemps(temps, doneAtMs['combine'], (fills[0] && doneAtMs[fills[0].id]) ?? pouredAtMs),
 		...given('combinedAtMs', doneAtMs['combine']),

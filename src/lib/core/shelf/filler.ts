@@ -40,6 +40,12 @@ export const fillerRecord = z
 			.optional(),
 		creamyScoopsPerB: scoops,
 		pasteScoopsPerB: scoops,
+		/** Yield stress of its paste: what stays up on a wall, Pa. */
+		yieldPa: z
+			.number({ error: 'Type the yield stress in Pa, or leave it empty.' })
+			.min(0.1, 'Under 0.1 Pa it runs: check it.')
+			.max(10_000, 'Over 10 kPa it is stiff as clay: check it.')
+			.optional(),
 		note
 	})
 	.superRefine((f, ctx) => {
@@ -96,7 +102,7 @@ export function consistency(
  * Stokes, Trans. Camb. Phil. Soc. 9 (1851): v = 2·Δρ·g·r²/(9·μ).
  */
 export function settlingMm(
-	record: FillerRecord,
+	record: Pick<FillerRecord, 'grainMm' | 'densityGPerMl'>,
 	resinDensityGPerMl: number,
 	viscosityMpaS: number,
 	timeS: number

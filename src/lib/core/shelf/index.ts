@@ -12,6 +12,7 @@ export {
 	type MixableResin,
 	type ResinRecord
 } from './resin';
+export { shotsLeft } from './shotsLeft';
 export { rubberForBlock, rubberRecord, type RubberRecord } from './rubber';
 export {
 	containerHealth,

@@ -98,6 +98,8 @@ const resinFields = z.object({
 	/** A second point of the sheet, from which the change with temperature follows. */
 	viscosity2MpaS: viscosity.optional(),
 	viscosity2TempC: constant(5, 90, '°C'),
+	/** How far the ratio may be off before it shows; left out, the usual two percent. */
+	ratioTolerancePercent: constant(0.2, 20, '%'),
 	/** What it looks like cured without colour. */
 	curedShade: z.enum(['not said', 'white', 'off-white', 'amber', 'clear', 'dark']).default('not said'),
 	/** Into which part colour goes, and mica where that differs; B unless said. */

@@ -11,7 +11,24 @@ export {
 	type SolidShot,
 	type SolidShotInput
 } from './solid';
-export { planShot, shotInputs, type PlannedShot, type ShotContext, type ShotInputs } from './inputs';
+export {
+	planShot,
+	SHOT_KINDS,
+	shotInputs,
+	type ColourDose,
+	type PlannedShot,
+	type ShotContext,
+	type ShotFiller,
+	type ShotInputs,
+	type ShotKind,
+	type ShotRecipe
+} from './inputs';
+export { clearLayers, CRACK_LIMIT_C, embedInput, liftG, type ClearLayer, type Embed } from './clear';
+export { DUST_G_PER_M2 } from './coldCast';
+export { standingCoatMm, STANDS, YIELD_PA } from './brushed';
+export { colourCups, togetherPotLifeS, wholeShares, type ColourCup } from './colours';
+export { castAreaMm2 } from './rolled';
+export { CUP_FILL, type BatchBound } from './solid';
 export {
 	RECOAT_SCHOOLS,
 	rotocast,
@@ -34,3 +51,5 @@ export { sensitivity, whatHelps, type OtherResin, type WhatIf } from './whatIf';
 export { copyCost, costInput, handsPerCopyS, type CopyCost, type CostInput } from './cost';
 export { shotAnswer, shotQuery, type ShotAnswer, type ShotQuery } from './open';
 export { rankSpares, type SpareMould } from './spare';
+export { shotFiller, shotRecipe } from './recipes';
+export { AFLOAT, foretoldPercent, trialRecord, type TrialRecord } from './trial';

@@ -1,27 +1,18 @@
 import { z } from 'zod';
+import { tempC } from '../cure/cup';
+import { MEASURING_SCHOOLS, POUR_PLACE_KEYS, POUR_WAY_KEYS, type StepRole } from '../pour/plan';
+import type { PotResult } from '../pot/pot';
 import type { ResinRecord } from '../shelf/resin';
-import { cureOf, mixable, mixedDensityGPerMl, viscosityOf } from '../shelf/resin';
-import { pot, type PotResult } from '../pot/pot';
-import { digits, formatTime } from '../units';
-import { InputError, type Warning } from '../working';
 import type { WorkshopSettings } from '../workshop/settings';
-import { mix, type Filler } from '../mix/mix';
-import { cup } from '../cure/cup';
-import { budget } from '../budget/budget';
-import { cupMarkHeightMm, squareCupDiameterMm } from '../mix/cupLoss';
-import { cupMarkErrorPercent } from '../mix/weighingError';
-import { copyBalance, FILL_KINDS, FILLS, insertInput, type CopyBalance } from './filled';
-import { rotocast, rotocastInput, type Rotocast } from './rotocast';
-import {
-	HOLD_MARGIN,
-	scaleWarnings,
-	solidShot,
-	solidShotInput,
-	type LayerCup,
-	type ShotBatch,
-	type ShotStep,
-	type SolidShot
-} from './solid';
+import { planBrushed } from './brushed';
+import { embedInput, planClear } from './clear';
+import { planCold } from './coldCast';
+import { FILL_KINDS, insertInput, type CopyBalance } from './filled';
+import type { TimedLayer } from './layerShot';
+import { planRolled } from './rolled';
+import { rotocastInput, type Rotocast } from './rotocast';
+import { solidShotInput, type SolidShot } from './solid';
+import { planSolid } from './solidPlan';
 
 const stepS = (what: string) =>
 	z
@@ -33,10 +24,32 @@ const shape = solidShotInput.shape;
 
 const roto = rotocastInput.shape;
 
+/** How a piece is built up, in the words of the trade. */
+export const SHOT_KINDS = {
+	solid: 'Solid',
+	rotocast: 'Hollow, in rolled layers',
+	filled: 'A shell, then filled',
+	clear: 'Clear, with things in it',
+	cold: 'Cold cast with metal',
+	brushed: 'Brushed into an open mould'
+} as const;
+export type ShotKind = keyof typeof SHOT_KINDS;
+
+/** One of several colours that are poured together. */
+const colourCupInput = z.object({
+	name: z.string().trim().min(1, 'Name the colour.').max(60, 'Keep it under 60 characters.'),
+	recipeId: z.string().max(40).default(''),
+	sharePercent: z
+		.number({ error: 'Type its share of the pour, such as 30 %.' })
+		.positive('A cup holds something.')
+		.max(100, 'At most all of it.'),
+	/** Its own start, when it is warmed or cooled; the resin's otherwise. */
+	startTempC: tempC('the temperature of this cup').optional()
+});
+
 /** What the maker types to size a shot. */
 export const shotInputs = z.object({
-	/** Solid, in rolled layers, or a rolled shell that is filled afterwards. */
-	kind: z.enum(['solid', 'rotocast', 'filled']).default('solid'),
+	kind: z.enum(Object.keys(SHOT_KINDS) as [ShotKind, ...ShotKind[]]).default('solid'),
 	masterId: z.string().min(1, 'Choose the master that is cast.'),
 	mouldIds: z
 		.array(z.string().min(1))
@@ -78,7 +91,62 @@ export const shotInputs = z.object({
 		.positive('It weighs something.')
 		.max(12, 'Over 12 g/ml: check the unit.')
 		.optional(),
+	/** Weight and wall of an earlier hollow cast in the same resin: its skin follows. */
+	castMassG: z
+		.number({ error: 'Type what the earlier cast weighs, such as 180 g.' })
+		.positive('It weighs something.')
+		.max(1e6, 'Over a tonne: check the unit.')
+		.optional(),
+	castWallMm: z
+		.number({ error: 'Type its wall, such as 3 mm.' })
+		.min(0.3, 'Under 0.3 mm: check the unit.')
+		.max(60, 'Over 60 mm: check the unit.')
+		.optional(),
+	/** Clear cast: how deep it is in its mould, the thickest layer, and what lies in it. */
+	depthMm: z
+		.number({ error: 'Type how deep the cast is in its mould, such as 40 mm.' })
+		.min(2, 'Under 2 mm: check the unit.')
+		.max(2000, 'Over 2 m: check the unit.')
+		.optional(),
+	mostLayerMm: z
+		.number({ error: 'Type the thickest layer, or leave it empty.' })
+		.min(2, 'Under 2 mm a layer shows as a film.')
+		.max(500, 'Over 500 mm: check the unit.')
+		.optional(),
+	crackLimitC: tempC('the hottest that the middle may get').optional(),
+	embeds: z.array(embedInput).max(10, 'At most 10 things cast in.').default([]),
+	/** Cold cast: the loaded face, and the powder dusted on before it. */
+	faceMm: z
+		.number({ error: 'Type how thick the loaded face is, such as 2 mm.' })
+		.min(0.3, 'Under 0.3 mm nothing covers: check the unit.')
+		.max(50, 'Over 50 mm: load it through and through.')
+		.default(2),
+	dustGPerM2: z
+		.number({ error: 'Type what stays on the face, such as 60 g/m², or leave it empty.' })
+		.min(0, 'Dust weighs no less than nothing.')
+		.max(2000, 'Over 2 kg on a square metre: check the unit.')
+		.optional(),
+	/** Brushed: one coat, and how its faces stand. */
+	coatMm: z
+		.number({ error: 'Type one coat, such as 1.5 mm.' })
+		.min(0.2, 'Under 0.2 mm: check the unit.')
+		.max(20, 'Over 20 mm: check the unit.')
+		.default(1.5),
+	stands: z.enum(['level', 'upright']).default('level'),
+	/** A colour recipe from the shelf; empty: none. */
+	recipeId: z.string().max(40).default(''),
+	/** Several colours poured together; none: one cup. */
+	cups: z.array(colourCupInput).max(6, 'At most six colours together.').default([]),
+	/** Poured when the cups are this warm; empty: at once. */
+	pourTempC: tempC('the temperature at which it is poured').optional(),
+	measuring: z.enum(MEASURING_SCHOOLS).default('two cups'),
+	pourWay: z.enum(POUR_WAY_KEYS).default('sprue'),
+	pourPlace: z.enum(POUR_PLACE_KEYS).default('lowest'),
 	mixS: stepS('mixing').default(45),
+	vacuumS: stepS('the vacuum').default(0),
+	brushS: stepS('brushing one copy').default(0),
+	tapS: stepS('tapping and squeezing one copy').default(0),
+	closeS: stepS('closing and clamping one copy').default(20),
 	pourS: stepS('pouring one copy').default(20),
 	/** Pairs of hands: that many pour, or roll, at once. */
 	hands: z
@@ -88,6 +156,8 @@ export const shotInputs = z.object({
 		.max(12, 'Over twelve pairs of hands: more than a bench holds.')
 		.default(1),
 	usePot: z.boolean().default(false),
+	/** Which pot; empty: the usual one. */
+	potId: z.string().max(40).default(''),
 	loadS: stepS('loading and closing the pot').default(30),
 	startTempC: shape.startTempC,
 	mouldTempC: shape.mouldTempC,
@@ -98,6 +168,30 @@ export const shotInputs = z.object({
 		.max(100, 'Relative humidity is 1–100 %.')
 });
 export type ShotInputs = z.output<typeof shotInputs>;
+
+export interface ShotFiller {
+	name: string;
+	densityGPerMl: number;
+	bulkDensityGPerMl?: number | undefined;
+	grainMm?: number | undefined;
+	creamyScoopsPerB?: number | undefined;
+	pasteScoopsPerB?: number | undefined;
+	yieldPa?: number | undefined;
+}
+
+export interface ShotRecipe {
+	id: string;
+	name: string;
+	colours: { name: string; part: 'A' | 'B'; percent: number; dropsPerG?: number | undefined }[];
+}
+
+/** A colour as it goes into a cup. */
+export interface ColourDose {
+	name: string;
+	part: 'A' | 'B';
+	massG: number;
+	drops?: number;
+}
 
 /** What the records say about the shot: master, moulds, resin and workshop. */
 export interface ShotContext {
@@ -114,8 +208,10 @@ export interface ShotContext {
 	/** Its height, mm: what drains. */
 	heightMm?: number | undefined;
 	resin: ResinRecord;
-	/** The filler's densities, when there is one. */
-	filler?: { name: string; densityGPerMl: number; bulkDensityGPerMl?: number | undefined } | undefined;
+	/** The filler's record, when there is one. */
+	filler?: ShotFiller | undefined;
+	/** Colour recipes of this resin, scaled to percent of the mixed resin. */
+	recipes?: ShotRecipe[] | undefined;
 	/** The container's own speed, learned from readings. */
 	rateFactor?: number | undefined;
 	settings: WorkshopSettings;
@@ -127,266 +223,32 @@ export interface PlannedShot {
 	shot: SolidShot;
 	pot?: PotResult;
 	/** What each timed step is, in the order of the steps. */
-	roles: ('mix' | 'pour' | 'load' | 'pump')[];
+	roles: StepRole[];
 	/** Layers of one copy with their clocks. */
 	rotocast?: Rotocast;
+	/** The same of every kind that is built up in layers. */
+	stack?: Omit<TimedLayer, 'fillers'>[];
+	/** Powder on the face of one copy. */
+	dust?: { name: string; massG: number };
 	/** One copy: what fills it, what it weighs, how it floats. */
 	balance?: CopyBalance;
 }
 
-/** The pot's sum for these moulds, its refusal put at the field that can be changed. */
-function potFor(context: ShotContext): PotResult {
-	const { settings } = context;
-	try {
-		return pot({
-			gaugeKpa: settings.potTargetGaugeKpa,
-			altitudeM: settings.altitudeM,
-			potVolumeL: settings.potVolumeL,
-			contentsL: context.mouldsVolumeMl / 1000,
-			freeAirLPerMin: settings.freeAirLPerMin,
-			ratedGaugeKpa: settings.potRatedGaugeKpa
-		});
-	} catch (error) {
-		if (error instanceof InputError) throw new InputError(['usePot'], error.message);
-		throw error;
-	}
-}
+export type Inputs = Omit<ShotInputs, 'masterId' | 'resinId' | 'releaseId'>;
 
-type Inputs = Omit<ShotInputs, 'masterId' | 'resinId' | 'releaseId'>;
-
-/** Sizes the shot from what was typed and what the records say. Throws as `solidShot`, `rotocast` and `pot` do. */
+/** Sizes the shot from what was typed and what the records say. Throws as the kind's own planner does. */
 export function planShot(inputs: Inputs, context: ShotContext): PlannedShot {
-	return inputs.kind === 'rotocast' || inputs.kind === 'filled'
-		? planRolled(inputs, context)
-		: planSolid(inputs, context);
-}
-
-function fillersOf(inputs: Inputs, context: ShotContext): Filler[] {
-	if (!context.filler || !inputs.fillerId || !(inputs.fillerPercent > 0)) return [];
-	const { name, densityGPerMl, bulkDensityGPerMl } = context.filler;
-	return [
-		{
-			name,
-			densityGPerMl,
-			...(bulkDensityGPerMl === undefined ? {} : { bulkDensityGPerMl }),
-			amount: inputs.fillerPercent,
-			per: 'total-mass-percent'
-		}
-	];
-}
-
-function planSolid(inputs: Inputs, context: ShotContext): PlannedShot {
-	const pressure = inputs.usePot ? potFor(context) : undefined;
-	const hands = inputs.hands ?? 1;
-	const steps: (ShotStep & { role: PlannedShot['roles'][number] })[] = [
-		{ name: 'Mix', durationS: inputs.mixS, per: 'batch', role: 'mix' },
-		{ name: 'Pour', durationS: inputs.pourS / hands, per: 'copy', role: 'pour' }
-	];
-	if (pressure) {
-		steps.push(
-			{ name: 'Load and close', durationS: inputs.loadS, per: 'batch', role: 'load' },
-			{ name: 'Pump up', durationS: pressure.timeToPressureS, per: 'batch', role: 'pump' }
-		);
+	switch (inputs.kind) {
+		case 'rotocast':
+		case 'filled':
+			return planRolled(inputs, context);
+		case 'clear':
+			return planClear(inputs, context);
+		case 'cold':
+			return planCold(inputs, context);
+		case 'brushed':
+			return planBrushed(inputs, context);
+		default:
+			return planSolid(inputs, context);
 	}
-	const insertsMl = (inputs.inserts ?? []).reduce((sum, i) => sum + i.volumeMl, 0);
-	if (insertsMl >= context.cavityVolumeMl) {
-		throw new InputError(
-			['inserts'],
-			`What is set in takes ${digits(insertsMl)} ml and the cavity holds ${digits(context.cavityVolumeMl)} ml.`
-		);
-	}
-	const { densityAGPerMl, densityBGPerMl, ratio, catalyst } = mixable(context.resin);
-	const shot = solidShot({
-		cavityVolumeMl: context.cavityVolumeMl - insertsMl,
-		sprueVolumeMl: inputs.sprueVolumeMl,
-		loss: inputs.lossBy === 'film' ? { by: 'film' } : { by: 'percent', percent: inputs.lossPercent },
-		copies: inputs.copies,
-		cavitiesAtOnce: context.cavities ?? inputs.mouldIds.length,
-		resin: { densityAGPerMl, ...(densityBGPerMl && ratio ? { densityBGPerMl, ratio } : {}) },
-		...(catalyst ? { catalyst } : {}),
-		fillers: fillersOf(inputs, context),
-		cure: cureOf(context.resin, context.rateFactor),
-		viscosityMpaS: viscosityOf(context.resin, inputs.startTempC),
-		sectionMm: inputs.sectionMm,
-		mouldWallMm: context.mouldWallMm,
-		steps: steps.map(({ name, durationS, per }) => ({ name, durationS, per })),
-		startTempC: inputs.startTempC,
-		mouldTempC: inputs.mouldTempC,
-		roomTempC: inputs.roomTempC,
-		marginPercent: context.settings.marginPercent,
-		scaleResolutionG: context.settings.scaleResolutionG
-	});
-	const first = shot.batches[0]!;
-	const castMl = context.cavityVolumeMl - insertsMl;
-	return {
-		kind: 'solid',
-		shot,
-		...(pressure ? { pot: pressure } : {}),
-		roles: steps.map((s) => s.role),
-		balance: copyBalance({
-			cavityMl: context.cavityVolumeMl,
-			castMl,
-			castG: (castMl * first.massG) / first.volumeMl,
-			inserts: inputs.inserts ?? []
-		})
-	};
-}
-
-/** A cup's amounts and clock, as every layer of a rotocast has its own. */
-function cupOf(volumeMl: number, inputs: Inputs, context: ShotContext) {
-	const { densityAGPerMl, densityBGPerMl, ratio, catalyst } = mixable(context.resin);
-	const mixed = mix({
-		resin: { densityAGPerMl, ...(densityBGPerMl && ratio ? { densityBGPerMl, ratio } : {}) },
-		...(catalyst ? { catalyst } : {}),
-		target: { volumeMl },
-		fillers: fillersOf(inputs, context),
-		scaleResolutionG: context.settings.scaleResolutionG
-	});
-	const clock = cup({
-		resin: cureOf(context.resin, context.rateFactor),
-		massG: mixed.a.massG + mixed.b.massG,
-		startTempC: inputs.startTempC,
-		roomTempC: inputs.roomTempC
-	});
-	return { mixed, clock };
-}
-
-function planRolled(inputs: Inputs, context: ShotContext): PlannedShot {
-	const areaMm2 = inputs.areaMm2 ?? context.skinAreaMm2;
-	if (!areaMm2)
-		throw new InputError(['areaMm2'], 'Type the skin to cover, such as 420 cm2: this master has none.');
-	const cure = cureOf(context.resin, context.rateFactor);
-	const one = rotocast({
-		resin: cure,
-		areaMm2,
-		wallMm: inputs.wallMm,
-		...(inputs.layers === undefined ? {} : { layers: inputs.layers }),
-		densityGPerMl: mixedDensityGPerMl(context.resin),
-		viscosityMpaS: viscosityOf(context.resin, 23),
-		rimLengthMm: inputs.rimLengthMm,
-		turnS: inputs.turnS,
-		...(context.radiusMm ? { radiusMm: context.radiusMm } : {}),
-		...(context.heightMm ? { drainMm: context.heightMm } : {}),
-		roomTempC: inputs.roomTempC,
-		mouldTempC: inputs.mouldTempC,
-		startTempC: inputs.startTempC,
-		mouldWallMm: context.mouldWallMm,
-		mixS: inputs.mixS,
-		school: inputs.school,
-		lossPercent: inputs.lossPercent
-	});
-	const castMl = one.totalVolumeMl / (1 + inputs.lossPercent / 100);
-	if (castMl > context.cavityVolumeMl) {
-		throw new InputError(
-			['wallMm'],
-			`A wall of ${digits(inputs.wallMm)} mm takes ${digits(castMl)} ml and the piece holds ${digits(context.cavityVolumeMl)} ml: cast it solid, or take a thinner wall.`
-		);
-	}
-	const together = Math.min(inputs.copies, context.cavities ?? inputs.mouldIds.length, inputs.hands ?? 1);
-	const steps = [
-		{ name: 'Mix', durationS: inputs.mixS, role: 'mix' as const },
-		{ name: together > 1 ? `Pour ×${together}` : 'Pour', durationS: inputs.pourS, role: 'pour' as const }
-	];
-	const batchOf = (copies: number): ShotBatch => {
-		const cups = one.layers.map((layer): LayerCup & { cup: ReturnType<typeof cupOf> } => {
-			const made = cupOf(layer.volumeMl * copies, inputs, context);
-			const { mixed, clock } = made;
-			return {
-				...layer,
-				massG: mixed.total.massG,
-				volumeMl: mixed.total.volumeMl,
-				a: mixed.a,
-				b: mixed.b,
-				...(mixed.catalyst ? { catalyst: mixed.catalyst } : {}),
-				potLifeS: clock.potLifeS,
-				cup: made
-			};
-		});
-		const first = cups[0]!;
-		const { mixed, clock } = first.cup;
-		const times = budget({
-			steps: steps.map(({ name, durationS }) => ({ name, durationS })),
-			potLifeS: clock.potLifeS,
-			marginPercent: context.settings.marginPercent
-		});
-		const cupDiameterMm = squareCupDiameterMm(Math.max(mixed.a.volumeMl, mixed.b.volumeMl));
-		const pouredMl = (copies * one.totalVolumeMl) / (1 + inputs.lossPercent / 100);
-		return {
-			copies,
-			pouredMl,
-			lossMl: copies * one.totalVolumeMl - pouredMl,
-			volumeMl: first.volumeMl,
-			massG: first.massG,
-			a: first.a,
-			b: first.b,
-			...(first.catalyst ? { catalyst: first.catalyst } : {}),
-			fillers: mixed.fillers,
-			layers: cups.map(({ cup: _cup, ...layer }) => layer),
-			potLifeS: clock.potLifeS,
-			clockSource: `cup model on the ${clock.working[0]?.source ?? 'sheet'}`,
-			gelTimeS: clock.gelTimeS,
-			peakTempC: clock.peakTempC,
-			steps: steps.map(({ name, durationS }) => ({ name, durationS })),
-			budget: times,
-			slackS: times.slackS,
-			fits: times.fits,
-			schools: {
-				scale: { resolutionG: context.settings.scaleResolutionG, errorPercent: mixed.ratioErrorPercent },
-				marks: {
-					cupDiameterMm,
-					markAMm: cupMarkHeightMm(mixed.a.volumeMl, cupDiameterMm),
-					markBMm: cupMarkHeightMm(mixed.b.volumeMl, cupDiameterMm),
-					errorPercent:
-						mixed.b.volumeMl > 0 ? cupMarkErrorPercent(mixed.a.volumeMl, mixed.b.volumeMl, cupDiameterMm) : 0
-				}
-			}
-		};
-	};
-	const batches: ShotBatch[] = [];
-	for (let left = inputs.copies; left > 0; left -= together) batches.push(batchOf(Math.min(together, left)));
-	const first = batches[0]!;
-	const all = (of: (l: LayerCup) => number) =>
-		batches.reduce((sum, b) => sum + b.layers!.reduce((s, l) => s + of(l), 0), 0);
-	const balance = copyBalance({
-		cavityMl: context.cavityVolumeMl,
-		castMl,
-		castG: castMl * (first.massG / first.volumeMl),
-		inserts: inputs.inserts ?? [],
-		...(inputs.kind === 'filled'
-			? {
-					fill: {
-						kind: inputs.fillKind,
-						densityGPerMl: inputs.fillDensityGPerMl ?? FILLS[inputs.fillKind].densityGPerMl,
-						lossPercent: inputs.lossPercent
-					}
-				}
-			: {})
-	});
-	const late: Warning[] = first.fits
-		? []
-		: [
-				{
-					code: 'does-not-fit',
-					level: 'harm',
-					message: `The first layer runs ${formatTime(-first.slackS)} past the usable pot life.`,
-					action: 'Mix and pour quicker, cool the parts, or take a slower resin.'
-				}
-			];
-	return {
-		kind: inputs.kind,
-		shot: {
-			batches,
-			largestBatch: first.fits ? together : 0,
-			volumeMl: all((l) => l.volumeMl),
-			massG: all((l) => l.massG),
-			demouldS: one.demouldS,
-			holdUntilS: one.layers.at(-1)!.gelS * (1 + HOLD_MARGIN),
-			peakMouldFaceC: one.peakMouldFaceC,
-			working: [...one.working, ...first.budget.working, ...balance.working],
-			warnings: [...late, ...one.warnings, ...scaleWarnings(first), ...balance.warnings]
-		},
-		roles: steps.map((s) => s.role),
-		rotocast: one,
-		balance
-	};
 }

@@ -9,7 +9,8 @@ import { fillerInput, mix, mixResinInput, type Amount, type MixResult } from '..
 import { cupMarkErrorPercent } from '../mix/weighingError';
 import { digits, formatTime } from '../units';
 import type { Warning, WorkingLine } from '../working';
-import type { RotocastLayer } from './rotocast';
+import type { ColourCup } from './colours';
+import type { ColourDose } from './inputs';
 
 const volume = (what: string) =>
 	z
@@ -60,7 +61,12 @@ export const solidShotInput = z.object({
 	mouldTempC: tempC('the temperature of the mould'),
 	roomTempC: tempC('the temperature of the room'),
 	marginPercent: z.number().min(0).max(90).default(DEFAULT_MARGIN_PERCENT),
-	scaleResolutionG: z.number().positive().max(1000).default(1)
+	scaleResolutionG: z.number().positive().max(1000).default(1),
+	/** Largest cup, ml, and what the scale weighs at most, g. */
+	cupMl: z.number().positive().max(1e7).optional(),
+	scaleCapacityG: z.number().positive().max(1e7).optional(),
+	/** Copies whose moulds go into the pot together. */
+	potCopies: z.number().int().min(0).max(1000).optional()
 });
 export type SolidShotInput = z.input<typeof solidShotInput>;
 type Parsed = z.output<typeof solidShotInput>;
@@ -78,8 +84,12 @@ export interface ShotBatch {
 	b: Amount;
 	catalyst?: CatalystAmount;
 	fillers: MixResult['fillers'];
-	/** Rotocast: one cup for each layer, in their order; the figures of the batch are those of the first. */
+	/** One cup for each layer, in their order; the figures of the batch are those of the first. */
 	layers?: LayerCup[];
+	/** Colour in doses, for all of the batch. */
+	colours?: ColourDose[];
+	/** Colours poured together, the one that is combined first in front. */
+	cups?: ColourCup[];
 	potLifeS: number;
 	/** What the pot life rests on. */
 	clockSource: string;
@@ -98,20 +108,39 @@ export interface MeasuringSchools {
 	marks: { cupDiameterMm: number; markAMm: number; markBMm: number; errorPercent: number };
 }
 
-/** One layer's cup of a rotocast, for all copies that are rolled together. */
-export interface LayerCup extends Omit<RotocastLayer, 'massG' | 'volumeMl'> {
+/** One layer's cup, for all copies that are worked on together; clocks in s after the first was poured. */
+export interface LayerCup {
 	massG: number;
 	volumeMl: number;
 	a: Amount;
 	b: Amount;
 	catalyst?: CatalystAmount;
+	fillers?: { name: string; massG: number; volumeMl: number }[];
+	colours?: ColourDose[];
 	potLifeS: number;
+	thicknessMm: number;
+	startS: number;
+	lockS: number;
+	gelS: number;
+	recoatFromS: number;
+	recoatUntilS: number;
+	serves: string;
+	fillerPercent: number;
+	/** Rolled unless said. */
+	way?: 'roll' | 'flat' | 'brush';
+	levelMm?: number;
+	setsIn?: string[];
 }
+
+/** What keeps a batch from being larger. */
+export type BatchBound = 'order' | 'moulds' | 'pot life' | 'cup' | 'scale' | 'pot';
 
 export interface SolidShot {
 	batches: ShotBatch[];
 	/** The most copies that one cup can fill in time; 0 when not even one fits. */
 	largestBatch: number;
+	/** What keeps it from being larger. */
+	bound?: BatchBound;
 	volumeMl: number;
 	massG: number;
 	demouldS: number;
@@ -195,8 +224,7 @@ export function solidShot(raw: SolidShotInput): SolidShot {
 		solved.set(copies, known);
 		return known;
 	};
-	let largestBatch = Math.min(input.copies, input.cavitiesAtOnce);
-	while (largestBatch > 0 && !batchOf(largestBatch).fits) largestBatch--;
+	const { largestBatch, bound } = largest(input, batchOf);
 	const size = Math.max(1, largestBatch);
 	const batches: ShotBatch[] = [];
 	for (let left = input.copies; left > 0; left -= size) batches.push(batchOf(Math.min(size, left)));
@@ -213,6 +241,7 @@ export function solidShot(raw: SolidShotInput): SolidShot {
 	return {
 		batches,
 		largestBatch,
+		bound,
 		volumeMl: batches.reduce((sum, b) => sum + b.volumeMl, 0),
 		massG: batches.reduce((sum, b) => sum + b.massG, 0),
 		demouldS: firm.demouldS,
@@ -248,11 +277,49 @@ export function solidShot(raw: SolidShotInput): SolidShot {
 			...first.budget.working,
 			...firm.working
 		],
-		warnings: [...firm.warnings, ...shotWarnings(input, largestBatch, first)]
+		warnings: [...firm.warnings, ...shotWarnings(input, largestBatch, bound, first)]
 	};
 }
 
-function shotWarnings(input: Parsed, largestBatch: number, first: ShotBatch): Warning[] {
+/** The most copies from one cup, and what stops there. All limits grow with the copies, so the first that holds is the most. */
+function largest(
+	input: Parsed,
+	batchOf: (copies: number) => ShotBatch
+): { largestBatch: number; bound: BatchBound } {
+	const wanted = Math.min(input.copies, input.cavitiesAtOnce, input.potCopies ?? Infinity);
+	let bound: BatchBound =
+		input.potCopies !== undefined &&
+		input.potCopies === wanted &&
+		wanted < Math.min(input.copies, input.cavitiesAtOnce)
+			? 'pot'
+			: input.cavitiesAtOnce < input.copies
+				? 'moulds'
+				: 'order';
+	for (let n = wanted; n > 0; n--) {
+		const batch = batchOf(n);
+		if (!batch.fits) bound = 'pot life';
+		// stirred without spilling, a cup is filled to four fifths (common practice, no source)
+		else if (input.cupMl !== undefined && batch.volumeMl > input.cupMl * CUP_FILL && n > 1) bound = 'cup';
+		else if (input.scaleCapacityG !== undefined && batch.massG > input.scaleCapacityG && n > 1)
+			bound = 'scale';
+		else return { largestBatch: n, bound };
+	}
+	return { largestBatch: 0, bound };
+}
+
+/** Share of a mixing cup that is filled. */
+export const CUP_FILL = 0.8;
+
+const BOUND_WORDS: Readonly<Record<BatchBound, string>> = {
+	order: 'the order',
+	moulds: 'the moulds',
+	'pot life': 'the pot life',
+	cup: 'the largest mixing cup',
+	scale: 'what the scale weighs',
+	pot: 'the pressure pot'
+};
+
+function shotWarnings(input: Parsed, largestBatch: number, bound: BatchBound, first: ShotBatch): Warning[] {
 	const warnings: Warning[] = [];
 	const wanted = Math.min(input.copies, input.cavitiesAtOnce);
 	if (largestBatch === 0) {
@@ -266,8 +333,22 @@ function shotWarnings(input: Parsed, largestBatch: number, first: ShotBatch): Wa
 	} else if (largestBatch < wanted) {
 		warnings.push({
 			code: 'split',
-			message: `${wanted} copies from one cup do not fit the pot life.`,
+			message: `${wanted} copies from one cup do not fit ${BOUND_WORDS[bound]}.`,
 			action: `Mix ${largestBatch} at a time: planned as ${Math.ceil(input.copies / largestBatch)} batches.`
+		});
+	}
+	if (input.cupMl !== undefined && first.volumeMl > input.cupMl * CUP_FILL) {
+		warnings.push({
+			code: 'cup-too-small',
+			message: `${digits(first.volumeMl)} ml are more than the largest cup of ${digits(input.cupMl)} ml stirs without spilling.`,
+			action: 'A larger cup, or several cups poured together by more hands.'
+		});
+	}
+	if (input.scaleCapacityG !== undefined && first.massG > input.scaleCapacityG) {
+		warnings.push({
+			code: 'scale-too-small',
+			message: `${digits(first.massG)} g are more than the scale weighs at once.`,
+			action: 'Weigh each part in its own cup, or in portions.'
 		});
 	}
 	return [...warnings, ...scaleWarnings(first)];

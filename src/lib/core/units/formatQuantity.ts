@@ -128,3 +128,9 @@ export function formatQuantity(
 export function formatOther(value: number, kind: QuantityKind, system: UnitSystem): string {
 	return formatQuantity(value, kind, system === 'us' ? 'metric' : 'us');
 }
+
+/** Whole drops: `1 drop`, `12 drops`. */
+export function formatDrops(drops: number): string {
+	const whole = Math.round(drops);
+	return `${whole} ${whole === 1 ? 'drop' : 'drops'}`;
+}

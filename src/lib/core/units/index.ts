@@ -2,4 +2,5 @@ export * from './factors';
 export * from './quantity';
 export { parseNumber } from './parseNumber';
 export { parseQuantity, MAX_QUANTITY_TEXT, type QuantityReading } from './parseQuantity';
-export { digits, formatOther, formatQuantity, formatTime } from './formatQuantity';
+export { digits, formatDrops, formatOther, formatQuantity, formatTime } from './formatQuantity';
+export { axisUnit, onAxis, type AxisKind } from './axis';

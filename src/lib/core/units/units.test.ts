@@ -1,8 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+	axisUnit,
 	celsiusFromFahrenheit,
 	densityFromSpecificVolume,
+	formatDrops,
 	fahrenheitFromCelsius,
 	formatQuantity,
 	formatTime,
@@ -10,6 +12,7 @@ import {
 	AREA_MM2,
 	LENGTH_MM,
 	MASS_G,
+	onAxis,
 	parseQuantity,
 	PRESSURE_KPA,
 	SPELLINGS,
@@ -198,4 +201,29 @@ describe('showing values', () => {
 			})
 		);
 	});
+});
+
+it('drops are whole, and one is one', () => {
+	expect([0, 0.6, 1.4, 2, 12.5].map(formatDrops)).toEqual([
+		'0 drops',
+		'1 drop',
+		'1 drop',
+		'2 drops',
+		'13 drops'
+	]);
+});
+
+it.each([
+	// NIST SP 811: 0 °C is 32 °F, 1 psi is 6.894757 kPa, 1 oz is 28.349523 g
+	['temperature', 100, 212, '°F', '°C'],
+	['pressure', 6.894757, 1, 'psi', 'kPa'],
+	['mass', 28.349523, 1, 'oz', 'g']
+] as const)('an axis of %s in both systems', (kind, value, us, usUnit, metricUnit) => {
+	expect(onAxis(value, kind, 'us')).toBeCloseTo(us, 6);
+	expect(onAxis(value, kind, 'metric')).toBe(value);
+	expect([axisUnit(kind, 'us'), axisUnit(kind, 'metric')]).toEqual([usUnit, metricUnit]);
+});
+it('energy is drawn in kilojoules in both', () => {
+	expect(onAxis(11_900, 'energy', 'us')).toBeCloseTo(11.9, 12);
+	expect(axisUnit('energy', 'us')).toBe('kJ');
 });

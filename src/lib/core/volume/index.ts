@@ -1,3 +1,3 @@
 export { waterDensityGPerMl } from './waterDensity';
 export { displacement, displacementInput, type DisplacementInput } from './displacement';
-export { SOLID_SHAPES, solidInput, solidVolumeMl, type Solid, type SolidShape } from './solids';
+export { SOLID_SHAPES, solidInput, solidSkinMm2, solidVolumeMl, type Solid, type SolidShape } from './solids';

@@ -61,3 +61,43 @@ export function solidVolumeMl(solid: Solid): number {
 		}
 	}
 }
+
+/**
+ * Skin of a plain solid in mm² without the face that it stands on, which is where a cast is open.
+ * Box, wedge and pyramid by their faces; tube, cone and frustum by π·(slant) lateral area and the top;
+ * ball πd² (Archimedes), half ball half of it, torus 4π²Rr (Pappus): the last three have no such face but the
+ * half ball's flat one.
+ */
+export function solidSkinMm2(solid: Solid): number {
+	switch (solid.shape) {
+		case 'box': {
+			const { lengthMm: l, widthMm: w, heightMm: h } = solid;
+			return l * w + 2 * (l + w) * h;
+		}
+		case 'wedge': {
+			// upright back of width w and height h, falling to nothing over the length
+			const { lengthMm: l, widthMm: w, heightMm: h } = solid;
+			return w * h + w * Math.hypot(l, h) + l * h;
+		}
+		case 'pyramid': {
+			const { lengthMm: l, widthMm: w, heightMm: h } = solid;
+			return l * Math.hypot(h, w / 2) + w * Math.hypot(h, l / 2);
+		}
+		case 'tube':
+			return Math.PI * solid.diameterMm * solid.heightMm + (Math.PI * solid.diameterMm ** 2) / 4;
+		case 'cone':
+			return ((Math.PI * solid.diameterMm) / 2) * Math.hypot(solid.diameterMm / 2, solid.heightMm);
+		case 'frustum': {
+			const [R, r] = [solid.diameterMm / 2, solid.topDiameterMm / 2];
+			return Math.PI * (R + r) * Math.hypot(R - r, solid.heightMm) + Math.PI * r * r;
+		}
+		case 'ball':
+			return Math.PI * solid.diameterMm ** 2;
+		case 'half ball':
+			return (Math.PI * solid.diameterMm ** 2) / 2;
+		case 'torus': {
+			const r = solid.ringDiameterMm / 2;
+			return 4 * Math.PI ** 2 * Math.max(0, solid.diameterMm / 2 - r) * r;
+		}
+	}
+}

@@ -1,5 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { displacement, displacementInput, solidInput, solidVolumeMl, waterDensityGPerMl } from '.';
+import {
+	displacement,
+	displacementInput,
+	solidInput,
+	solidSkinMm2,
+	solidVolumeMl,
+	waterDensityGPerMl
+} from '.';
 
 describe('water (CRC Handbook of Chemistry and Physics, density of water; Kell 1975)', () => {
 	it.each([
@@ -56,5 +63,31 @@ describe('volume of a part', () => {
 		expect(solidInput.safeParse({ shape: 'ball' }).success).toBe(false);
 		expect(solidInput.safeParse({ shape: 'ball', diameterMm: 0 }).success).toBe(false);
 		expect(solidInput.safeParse({ shape: 'knot', diameterMm: 5 }).success).toBe(false);
+	});
+});
+
+describe('skin of a plain solid without its foot', () => {
+	it.each([
+		[{ shape: 'box', lengthMm: 10, widthMm: 20, heightMm: 30 }, 200 + 2 * 30 * 30],
+		[{ shape: 'tube', diameterMm: 20, heightMm: 50 }, Math.PI * 20 * 50 + Math.PI * 100],
+		[{ shape: 'cone', diameterMm: 60, heightMm: 40 }, Math.PI * 30 * 50],
+		[{ shape: 'ball', diameterMm: 10 }, Math.PI * 100],
+		[{ shape: 'half ball', diameterMm: 10 }, Math.PI * 50],
+		[{ shape: 'pyramid', lengthMm: 6, widthMm: 6, heightMm: 4 }, 2 * 6 * 5]
+	] as const)('%j (by hand)', (solid, mm2) => {
+		expect(solidSkinMm2(solid)).toBeCloseTo(mm2, 6);
+	});
+	it('a frustum runs from its cone to its tube', () => {
+		const frustum = (topDiameterMm: number) =>
+			solidSkinMm2({ shape: 'frustum', diameterMm: 60, topDiameterMm, heightMm: 40 });
+		expect(frustum(1e-9)).toBeCloseTo(solidSkinMm2({ shape: 'cone', diameterMm: 60, heightMm: 40 }), 3);
+		expect(frustum(60)).toBeCloseTo(solidSkinMm2({ shape: 'tube', diameterMm: 60, heightMm: 40 }), 6);
+	});
+	it('is what the volume grows by when a ball swells (derivative of its volume)', () => {
+		const d = 50;
+		const grown =
+			solidVolumeMl({ shape: 'ball', diameterMm: d + 0.02 }) -
+			solidVolumeMl({ shape: 'ball', diameterMm: d });
+		expect((grown * 1000) / 0.01).toBeCloseTo(solidSkinMm2({ shape: 'ball', diameterMm: d }), -1);
 	});
 });

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { tempC } from '../cure/cup';
+import { MEASURING_SCHOOLS } from '../pour/plan';
 
 const gear = (what: string, example: string) =>
 	z
@@ -45,6 +46,9 @@ export const workshopSettings = z
 			.number({ error: 'Type what the compressor delivers, such as 100 l/min or 3.5 cfm.' })
 			.positive('The compressor must deliver something.')
 			.max(10_000, 'Over 10 m³ a minute: check the unit.'),
+		/** A second point of the compressor, from the pot's own record. */
+		secondGaugeKpa: z.number().positive().max(2000).optional(),
+		secondLPerMin: z.number().positive().max(10_000).optional(),
 		scaleCapacityG: gear('what the scale weighs at most', 'such as 3 kg').default(3000),
 		mixingCupMl: gear('the largest mixing cup', 'such as 1 l').default(1000),
 		vacuumVesselMl: gear('the vessel for degassing', 'such as 3 l').default(3000),
@@ -63,6 +67,8 @@ export const workshopSettings = z
 			.min(0.6, 'Under 0.6 kPa is rarely reached: read the gauge.')
 			.max(90, 'That is hardly a vacuum: give the absolute pressure.')
 			.default(3),
+		/** How the two parts are measured unless a shot says otherwise. */
+		measuring: z.enum(MEASURING_SCHOOLS).default('two cups'),
 		/** What an hour of work costs; nothing: it is not counted. */
 		hourly: z
 			.number({ error: 'Type what an hour costs, such as 20, or 0.' })
@@ -104,6 +110,7 @@ export const WORKSHOP_DEFAULTS: WorkshopSettings = {
 	vacuumChamberL: 12,
 	vacuumPumpLPerMin: 70,
 	vacuumKpa: 3,
+	measuring: 'two cups',
 	hourly: 0,
 	currency: '€'
 };

@@ -1,0 +1,12 @@
+export {
+	DEVICES,
+	DEVICE_NAMES,
+	deviceCommand,
+	type DeviceCommand,
+	type DeviceKind,
+	type DeviceReading
+} from './reading';
+export { loadG, noise, potGaugeKpa, SIMULATED, simulatedReading, type SimulatedShop } from './simulated';
+export { judgeReading, SILENT_AFTER_S, type DeviceState, type Judgement } from './judge';
+export { weighing, type Weighing } from './weigh';
+export { seedOf, simulatedShop, type ShopChange } from './shop';

@@ -1,0 +1,64 @@
+import { z } from 'zod';
+
+/** What stands at a bench and can be read by the application. */
+export const DEVICES = ['scale', 'gun', 'gauge', 'air'] as const;
+export type DeviceKind = (typeof DEVICES)[number];
+
+/** What people call them. */
+export const DEVICE_NAMES: Readonly<Record<DeviceKind, string>> = {
+	scale: 'Scale',
+	gun: 'Gun thermometer',
+	gauge: 'Pot gauge',
+	air: 'Thermo-hygrometer'
+};
+
+/**
+ * One reading: scale g (net of its zero), gun °C, gauge kPa above the room, air °C with relative humidity in
+ * percent as the second value. What a device sends is not believed: `judgeReading` says whether it can be so.
+ */
+export interface DeviceReading {
+	device: DeviceKind;
+	/** When it was read, ms since 1970. */
+	atMs: number;
+	value: number;
+	second?: number;
+	/** A scale that has come to rest. */
+	settled?: boolean;
+}
+
+const base = {
+	id: z.uuid({ error: 'A command needs an id of its own.' }),
+	atMs: z
+		.number()
+		.int()
+		.min(1.5e12, 'The clock of this device is years off.')
+		.max(4e12, 'The clock of this device is years off.')
+};
+
+/** What is done to a device, or in front of one that is simulated. Kept, so that any process reads the same. */
+export const deviceCommand = z.discriminatedUnion('kind', [
+	/** The scale shows nothing from here. */
+	z.strictObject({ ...base, kind: z.literal('zero') }),
+	/** A stream runs into the cup, or stops. */
+	z.strictObject({
+		...base,
+		kind: z.literal('stream'),
+		on: z.boolean(),
+		gPerS: z.number().min(0, 'A stream cannot run backwards.').max(10_000, 'Over 10 kg a second.').default(0)
+	}),
+	/** The compressor runs up to a pressure, the line is closed, or the pot is let out. */
+	z.strictObject({
+		...base,
+		kind: z.literal('pot'),
+		to: z.enum(['pump', 'hold', 'release']),
+		targetGaugeKpa: z.number().min(0).max(2000, 'Over 20 bar: check the unit.').default(0)
+	}),
+	/** A simulated device fails, or comes back. */
+	z.strictObject({
+		...base,
+		kind: z.literal('fails'),
+		device: z.enum(DEVICES),
+		how: z.enum(['silent', 'nonsense', 'not'])
+	})
+]);
+export type DeviceCommand = z.infer<typeof deviceCommand>;

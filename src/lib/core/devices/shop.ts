@@ -1,0 +1,58 @@
+import { fieldErrors } from '../fieldErrors';
+import { cup } from '../cure/cup';
+import type { PourPlan } from '../pour/plan';
+import { SIMULATED, type SimulatedShop } from './simulated';
+
+/** What is otherwise in the shop than the plan takes it to be. */
+export interface ShopChange {
+	warmerByC?: number;
+	leakPerMin?: number;
+	overshootS?: number;
+	damperBy?: number;
+}
+
+/** From which plan a whole number follows: chance that belongs to this pour. */
+export function seedOf(text: string): number {
+	let h = 2166136261;
+	for (let i = 0; i < text.length; i++) h = Math.imul(h ^ text.charCodeAt(i), 16777619);
+	return h >>> 0;
+}
+
+/** The simulated shop for a plan: its cup follows the cure engine, its pot the plan's own pump-up time. */
+export function simulatedShop(
+	plan: PourPlan,
+	about: { seed: number; scaleResolutionG: number; combinedAtMs?: number | undefined },
+	change: ShopChange = {}
+): SimulatedShop {
+	const warmer = change.warmerByC ?? 0;
+	const roomTempC = plan.roomTempC + warmer;
+	const startTempC = plan.startTempC + warmer;
+	return {
+		...about,
+		roomTempC,
+		relativeHumidity: Math.min(98, plan.relativeHumidity + (change.damperBy ?? 0)),
+		mouldTempC: plan.mouldTempC + warmer,
+		cupTempC: cupCurve(plan, startTempC, roomTempC),
+		timeToPressureS: plan.steps.find((s) => s.role === 'pump')?.durationS ?? 30,
+		leakPerMin: change.leakPerMin ?? SIMULATED.leakPerMin,
+		overshootS: change.overshootS ?? SIMULATED.overshootS
+	};
+}
+
+function cupCurve(plan: PourPlan, startTempC: number, roomTempC: number): (elapsedS: number) => number {
+	if (!plan.cure) return () => startTempC;
+	try {
+		const { series } = cup({ resin: plan.cure, massG: plan.massG, startTempC, roomTempC });
+		return (elapsedS) => {
+			const i = series.findIndex((p) => p.timeS >= elapsedS);
+			if (i < 0) return series.at(-1)?.tempC ?? startTempC;
+			const [b, a] = [series[i]!, series[i - 1]];
+			if (!a) return b.tempC;
+			return a.tempC + ((b.tempC - a.tempC) * (elapsedS - a.timeS)) / (b.timeS - a.timeS);
+		};
+	} catch (error) {
+		// a plan out of the engine's range has a cup that stays as it was
+		if (fieldErrors(error)) return () => startTempC;
+		throw error;
+	}
+}

@@ -1,0 +1,65 @@
+import { wilson } from '../wear/kept';
+import { lnGamma } from '../wear/special';
+
+/** How often something happened with and without a circumstance. */
+export interface Counts {
+	withHits: number;
+	withAll: number;
+	withoutHits: number;
+	withoutAll: number;
+}
+
+export interface Association extends Counts {
+	/** Shares with their 90 % intervals (Wilson). */
+	withShare: number;
+	withoutShare: number;
+	withLow: number;
+	withHigh: number;
+	withoutLow: number;
+	withoutHigh: number;
+	/** Chance of a difference as large when there is none (Fisher's exact test, two-sided). */
+	p: number;
+	/** So few pulls that the figure is only a hint. */
+	small: boolean;
+}
+
+const lnChoose = (n: number, k: number) => lnGamma(n + 1) - lnGamma(k + 1) - lnGamma(n - k + 1);
+
+/** Fewer pulls in a group, or fewer hits in all, and the numbers are said to be small (a default of ours). */
+const SMALL_GROUP = 20;
+const SMALL_HITS = 5;
+
+/**
+ * Fisher's exact test, two-sided by summing every table no likelier than this one
+ * (Fisher, J. R. Stat. Soc. 85 (1922) 87).
+ */
+export function fisher({ withHits, withAll, withoutHits, withoutAll }: Counts): number {
+	const hits = withHits + withoutHits;
+	const all = withAll + withoutAll;
+	if (withAll === 0 || withoutAll === 0 || hits === 0 || hits === all) return 1;
+	const ln = (k: number) => lnChoose(withAll, k) + lnChoose(withoutAll, hits - k) - lnChoose(all, hits);
+	const here = ln(withHits);
+	let p = 0;
+	for (let k = Math.max(0, hits - withoutAll); k <= Math.min(hits, withAll); k++)
+		if (ln(k) <= here + 1e-9) p += Math.exp(ln(k));
+	return Math.min(1, p);
+}
+
+/** What changes with a circumstance, with how sure so few or many pulls can make one. */
+export function associate(counts: Counts): Association {
+	const a = wilson(counts.withHits, counts.withAll);
+	const b = wilson(counts.withoutHits, counts.withoutAll);
+	return {
+		...counts,
+		withShare: counts.withAll ? counts.withHits / counts.withAll : 0,
+		withoutShare: counts.withoutAll ? counts.withoutHits / counts.withoutAll : 0,
+		withLow: a.low,
+		withHigh: a.high,
+		withoutLow: b.low,
+		withoutHigh: b.high,
+		p: fisher(counts),
+		small:
+			Math.min(counts.withAll, counts.withoutAll) < SMALL_GROUP ||
+			counts.withHits + counts.withoutHits < SMALL_HITS
+	};
+}

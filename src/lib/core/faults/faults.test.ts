@@ -1,0 +1,123 @@
+import fc from 'fast-check';
+import jStat from 'jstat';
+import { describe, expect, it } from 'vitest';
+import { FAULTS } from '../pour';
+import { associate, CAUSES, fisher, rankCauses, type Evidence } from '.';
+
+const good: Evidence = {
+	chemistry: 'urethane',
+	relativeHumidity: 38,
+	dewMarginC: 11,
+	tinDays: 20,
+	tinOpenings: 3,
+	ratioErrorPercent: 0.2,
+	mixS: 45,
+	mixPlannedS: 42,
+	stirred: true,
+	pouredS: 70,
+	potLifeS: 150,
+	pot: true,
+	reachedS: 100,
+	lowestShare: 0.99,
+	releasedEarlyS: -90,
+	demouldEarlyShare: -0.2,
+	looked: true,
+	closed: true,
+	mouldPulls: 6,
+	mouldWear: 0,
+	traps: 0
+};
+const first = (fault: (typeof FAULTS)[number], e: Partial<Evidence>, confirmed = {}) =>
+	rankCauses(fault, { ...good, ...e }, confirmed)[0]!;
+
+describe('causes of a fault', () => {
+	it('every fault has causes, every cause a remedy, and the shares make a whole', () => {
+		for (const fault of FAULTS) {
+			const ranked = rankCauses(fault, good);
+			expect(ranked.length, fault).toBeGreaterThan(0);
+			expect(ranked.reduce((sum, c) => sum + c.likelihood, 0)).toBeCloseTo(1, 9);
+		}
+		for (const c of CAUSES) expect(c.remedy.length).toBeGreaterThan(10);
+		expect(new Set(CAUSES.map((c) => c.name)).size).toBe(CAUSES.length);
+	});
+	it.each([
+		['foam', { relativeHumidity: 66 }, 'damp air'],
+		['foam', { dewMarginC: 1 }, 'damp or cold mould face'],
+		['foam', { tinDays: 320, tinOpenings: 22 }, 'old or damp stock'],
+		['soft or tacky', { ratioErrorPercent: 5 }, 'ratio off'],
+		['soft or tacky', { mixS: 20 }, 'undermixed'],
+		['short shot', { pouredS: 158 }, 'poured too late'],
+		['bubbles inside', { reachedS: 165 }, 'pressure too late'],
+		['bubbles inside', { lowestShare: 0.7 }, 'pressure lost or let out early'],
+		['bubbles inside', { releasedEarlyS: 80 }, 'pressure lost or let out early'],
+		['warp', { demouldEarlyShare: 0.35 }, 'out of the mould too early'],
+		['dull or torn detail', { mouldWear: 4 }, 'worn mould'],
+		['delaminated', { layerLateS: 200, layers: 3 }, 'next layer too late'],
+		['crack', { peakC: 150 }, 'too much heat at once']
+	] as const)('%s with %j: %s', (fault, evidence, cause) => {
+		expect(first(fault, evidence).name).toBe(cause);
+	});
+	it('each comes with the pull’s own figures', () => {
+		expect(first('foam', { relativeHumidity: 66 }).clues[0]!.words).toBe('66 % humidity');
+		expect(first('soft or tacky', { ratioErrorPercent: -5 }).clues[0]!.words).toMatch(
+			/off by 5\.0 %, 2\.0 %/
+		);
+	});
+	it('what was not recorded speaks neither way', () => {
+		const bare = rankCauses('soft or tacky', { chemistry: 'urethane' });
+		expect(bare.find((c) => c.name === 'ratio off')!.unknown).toBe(true);
+		expect(bare[0]!.likelihood).toBeLessThan(0.5);
+	});
+	it('what was confirmed here is likelier the next time', () => {
+		const share = (confirmed: object) =>
+			rankCauses('soft or tacky', good, confirmed as Record<string, number>).find(
+				(c) => c.name === 'cups swapped or dirty'
+			)!.likelihood;
+		expect(share({ 'cups swapped or dirty': 4 })).toBeGreaterThan(2 * share({}));
+	});
+	it('polyester does not foam with water', () => {
+		const damp = { relativeHumidity: 70 } as const;
+		const share = (chemistry: 'urethane' | 'polyester') =>
+			rankCauses('foam', { ...good, ...damp, chemistry }).find((c) => c.name === 'damp air')!.likelihood;
+		expect(share('polyester')).toBeLessThan(share('urethane') / 3);
+	});
+});
+
+describe('what changes with what', () => {
+	it('Fisher’s tea: 3 of 4 right by chance has p = 0.486 (Fisher, The Design of Experiments, 1935)', () => {
+		expect(fisher({ withHits: 3, withAll: 4, withoutHits: 1, withoutAll: 4 })).toBeCloseTo(34 / 70, 9);
+		expect(fisher({ withHits: 4, withAll: 4, withoutHits: 0, withoutAll: 4 })).toBeCloseTo(2 / 70, 9);
+	});
+	it('against tables summed with jstat’s hypergeometric distribution', () => {
+		fc.assert(
+			fc.property(
+				fc.integer({ min: 1, max: 25 }),
+				fc.integer({ min: 1, max: 25 }),
+				fc.double({ min: 0, max: 1, noNaN: true }),
+				fc.double({ min: 0, max: 1, noNaN: true }),
+				(withAll, withoutAll, s1, s2) => {
+					const counts = {
+						withAll,
+						withoutAll,
+						withHits: Math.round(s1 * withAll),
+						withoutHits: Math.round(s2 * withoutAll)
+					};
+					const hits = counts.withHits + counts.withoutHits;
+					if (hits === 0 || hits === withAll + withoutAll) return;
+					const pdf = (k: number) => jStat.hypgeom.pdf(k, withAll + withoutAll, withAll, hits);
+					const here = pdf(counts.withHits);
+					let p = 0;
+					for (let k = Math.max(0, hits - withoutAll); k <= Math.min(hits, withAll); k++)
+						if (pdf(k) <= here * (1 + 1e-7)) p += pdf(k);
+					expect(fisher(counts)).toBeCloseTo(Math.min(1, p), 6);
+				}
+			)
+		);
+	});
+	it('small numbers are said to be small, and nothing divides by nothing', () => {
+		expect(associate({ withHits: 3, withAll: 6, withoutHits: 1, withoutAll: 40 }).small).toBe(true);
+		expect(associate({ withHits: 9, withAll: 40, withoutHits: 2, withoutAll: 60 }).small).toBe(false);
+		const empty = associate({ withHits: 0, withAll: 0, withoutHits: 0, withoutAll: 0 });
+		expect(Object.values(empty).every((v) => typeof v === 'boolean' || Number.isFinite(v))).toBe(true);
+	});
+});

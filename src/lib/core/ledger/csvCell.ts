@@ -1,0 +1,6 @@
+/** A cell that a spreadsheet does not run as a formula; numbers stay numbers. */
+export function safeCell(value: string | number | undefined | null): string | number {
+	if (value === undefined || value === null) return '';
+	if (typeof value === 'number') return Number.isFinite(value) ? value : '';
+	return /^[=+\-@\t\r]/.test(value) ? `'${value}` : value;
+}

@@ -1,0 +1,16 @@
+export {
+	IMPORT_FIELD_NAMES,
+	IMPORT_FIELDS,
+	IMPORT_SAMPLE,
+	importInput,
+	matchColumns,
+	parseDay,
+	readNotebook,
+	readRow,
+	type ImportedPull,
+	type ImportField,
+	type ImportInput,
+	type RowError
+} from './importRow';
+export { safeCell } from './csvCell';
+export { correction, CORRECTABLE, type Correction } from './correction';

@@ -1,0 +1,10 @@
+export {
+	BOOK,
+	BOOK_TABLE_NAMES,
+	BOOK_TABLES,
+	bookJsonSchema,
+	bookSchema,
+	checkBook,
+	type BookProblem,
+	type BookTable
+} from './schema';

@@ -1,0 +1,200 @@
+import { z } from 'zod';
+import { masterRecord } from '../master/master';
+import { vesselRecord } from '../pot/vessel';
+import { pourEvent, GRADES, FAULTS } from '../pour/events';
+import { mouldLook } from '../wear/signs';
+import { workshopSettings } from '../workshop/settings';
+
+/** The book's own name and the version of its form; a reader refuses what is newer. */
+export const BOOK = { form: 'workshop-book', version: 1 } as const;
+
+const id = z.uuid();
+const day = z.iso.datetime({ precision: 3 });
+const text = (most: number) => z.string().max(most);
+const whole = z.number().int();
+const any = z.union([z.record(z.string(), z.unknown()), z.array(z.unknown())]);
+const stamps = { createdAt: day, updatedAt: day };
+const versioned = { version: whole, ...stamps };
+const row = z.strictObject;
+
+/**
+ * Every table of a workshop, in an order in which rows may be written. A body is what the application's own records
+ * say; those that it must be able to read are checked by them.
+ */
+export const BOOK_TABLES = {
+	settings: row({ id: whole, body: workshopSettings, ...versioned }),
+	counters: row({ name: text(40), value: whole }),
+	materials: row({ id, kind: text(16), name: text(120), body: any, ...versioned }),
+	experiences: row({ id, firstKey: text(100), secondKey: text(100), body: any, ...stamps }),
+	photos: row({ id, sha256: text(64), mime: text(40), sizeBytes: whole, ...stamps }),
+	masters: row({
+		id,
+		name: text(120),
+		volumeMl: z.number(),
+		body: masterRecord,
+		photoId: id.nullable(),
+		...versioned
+	}),
+	meshes: row({
+		sha256: text(64),
+		uploadId: id,
+		fileName: text(255),
+		sizeBytes: whole,
+		chunks: whole,
+		createdAt: day
+	}),
+	moulds: row({
+		id,
+		number: whole,
+		label: text(120),
+		masterId: id,
+		rubberId: id.nullable(),
+		state: text(16),
+		place: text(120),
+		inputs: any,
+		plan: any,
+		pouredAt: day.nullable(),
+		readyAt: day.nullable(),
+		predecessorId: id.nullable(),
+		making: any.nullable(),
+		inspection: any.nullable(),
+		...versioned
+	}),
+	mould_photos: row({ id, mouldId: id, photoId: id, caption: text(200), ...stamps }),
+	making_events: row({
+		id,
+		seq: whole,
+		mouldId: id,
+		kind: text(24),
+		at: day,
+		body: any,
+		receivedAt: day
+	}),
+	containers: row({
+		id,
+		materialId: id,
+		part: text(8),
+		body: any,
+		weighedAt: day,
+		rateFactor: z.number().nullable(),
+		emptied: z.union([z.literal(0), z.literal(1)]),
+		...versioned
+	}),
+	shots: row({ id, number: whole, masterId: id, resinId: id, inputs: any, result: any, ...versioned }),
+	vessels: row({ id, kind: text(16), name: text(60), body: vesselRecord, ...versioned }),
+	pours: row({
+		id,
+		shotId: id,
+		batchIndex: whole,
+		status: z.enum(['open', 'finished', 'abandoned']),
+		plan: any,
+		combinedAt: day.nullable(),
+		endedAt: day.nullable(),
+		...stamps
+	}),
+	pour_events: row({ id, seq: whole, pourId: id, kind: text(24), at: day, body: pourEvent, receivedAt: day }),
+	device_commands: row({ id, pourId: id, at: day, body: any }),
+	bookings: row({ pourId: id, containerId: id, massG: z.number(), at: day }),
+	pulls: row({
+		id,
+		pourId: id.nullable(),
+		mouldId: id,
+		masterName: text(120),
+		resinName: text(120),
+		copies: whole,
+		grade: z.enum(GRADES),
+		combinedAt: day,
+		body: any,
+		searchText: text(600),
+		...stamps
+	}),
+	pull_photos: row({ id, pullId: id, photoId: id, caption: text(200), ...stamps }),
+	pull_faults: row({ pullId: id, fault: z.enum(FAULTS) }),
+	pull_corrections: row({ id, pullId: id, at: day, body: any, ...stamps }),
+	pull_causes: row({ id, pullId: id, fault: z.enum(FAULTS), cause: text(60), ...stamps }),
+	pot_cycles: row({ id, vesselId: id, pourId: id.nullable(), at: day, body: any, ...stamps }),
+	vessel_looks: row({
+		id,
+		vesselId: id,
+		part: text(20),
+		at: day,
+		cycles: whole,
+		ok: z.union([z.literal(0), z.literal(1)]),
+		body: any,
+		...stamps
+	}),
+	mould_looks: row({
+		id,
+		mouldId: id,
+		at: day,
+		pulls: whole,
+		body: mouldLook,
+		forecast: any.nullable(),
+		photoId: id.nullable(),
+		...stamps
+	}),
+	trials: row({ id, masterId: id, shotId: id.nullable(), at: day, body: any, ...stamps }),
+	saved_views: row({ id, name: text(60), query: text(500), ...stamps })
+} as const;
+export type BookTable = keyof typeof BOOK_TABLES;
+export const BOOK_TABLE_NAMES = Object.keys(BOOK_TABLES) as BookTable[];
+
+/** The whole workshop as one file: every table by its name; pictures and 3D files stand beside it in a zip. */
+export const bookSchema = z.strictObject({
+	form: z.literal(BOOK.form),
+	version: z.literal(BOOK.version),
+	writtenAt: day,
+	tables: z.strictObject(
+		Object.fromEntries(BOOK_TABLE_NAMES.map((name) => [name, z.array(BOOK_TABLES[name])])) as unknown as {
+			[T in BookTable]: z.ZodArray<(typeof BOOK_TABLES)[T]>;
+		}
+	)
+});
+
+/** The published JSON Schema of the book. */
+export function bookJsonSchema() {
+	return z.toJSONSchema(bookSchema, { io: 'input', unrepresentable: 'any' });
+}
+
+export interface BookProblem {
+	where: string;
+	message: string;
+}
+
+/**
+ * Checks a book that came in. @returns every problem up to `most`, with where it stands; none when it can be read
+ */
+export function checkBook(raw: unknown, most = 50): BookProblem[] {
+	const head = z
+		.looseObject({ form: z.string(), version: z.number(), tables: z.looseObject({}) })
+		.safeParse(raw);
+	if (!head.success || head.data.form !== BOOK.form)
+		return [{ where: '', message: 'This is no workshop book: the file that this page writes is wanted.' }];
+	if (head.data.version !== BOOK.version)
+		return [
+			{
+				where: 'version',
+				message: `This book is of version ${head.data.version}; version ${BOOK.version} can be read.`
+			}
+		];
+	const problems: BookProblem[] = [];
+	const tables = head.data.tables as Record<string, unknown>;
+	for (const name of Object.keys(tables))
+		if (!Object.hasOwn(BOOK_TABLES, name)) problems.push({ where: name, message: 'There is no such table.' });
+	for (const name of BOOK_TABLE_NAMES) {
+		const rows = tables[name];
+		if (!Array.isArray(rows)) {
+			problems.push({ where: name, message: 'This table is missing.' });
+			continue;
+		}
+		for (const [i, r] of rows.entries()) {
+			if (problems.length >= most) return problems;
+			const parsed = BOOK_TABLES[name].safeParse(r);
+			if (!parsed.success) {
+				const first = parsed.error.issues[0]!;
+				problems.push({ where: `${name}, row ${i + 1}, ${first.path.join('.')}`, message: first.message });
+			}
+		}
+	}
+	return problems;
+}

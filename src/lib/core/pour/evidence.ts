@@ -1,0 +1,117 @@
+import { part } from '../cure/part';
+import type { Evidence } from '../faults/evidence';
+import { fieldErrors } from '../fieldErrors';
+import { dewPointC } from '../humidity/dewPoint';
+import { HOLD_MARGIN } from '../shot/solid';
+import type { PourPlan } from './plan';
+import { ratioNow } from './ratio';
+import type { PourState } from './reduce';
+import { benchSteps } from './steps';
+
+/** Peak in the middle of the part and at the mould's face by the part model, °C; nothing without a cure record. */
+export function partHeat(
+	plan: Pick<PourPlan, 'cure' | 'section' | 'startTempC' | 'mouldTempC' | 'roomTempC'>
+): { peakC: number; faceC: number } | undefined {
+	if (!plan.cure || !plan.section) return undefined;
+	try {
+		const { startTempC, mouldTempC, roomTempC } = plan;
+		const p = part({ resin: plan.cure, ...plan.section, startTempC, mouldTempC, roomTempC });
+		return { peakC: p.peakTempC, faceC: p.peakMouldFaceC };
+	} catch (error) {
+		// a plan out of the engine's range has no heat to speak of
+		if (fieldErrors(error)) return undefined;
+		throw error;
+	}
+}
+
+const known = <K extends string, V>(key: K, value: V | undefined) =>
+	(value === undefined ? {} : { [key]: value }) as { [P in K]?: V };
+
+/**
+ * What the log of a pour holds for or against the causes of its faults.
+ * @param about what other books say: the tin, the mould's pulls and wear
+ */
+export function evidenceOf(
+	plan: PourPlan,
+	state: PourState,
+	about: Pick<Evidence, 'tinDays' | 'tinOpenings' | 'mouldPulls' | 'mouldWear'> = {}
+): Evidence {
+	const steps = benchSteps(plan);
+	const air = state.air ?? {
+		roomTempC: plan.roomTempC,
+		relativeHumidity: plan.relativeHumidity,
+		mouldTempC: plan.mouldTempC
+	};
+	const combined = state.combinedAtMs;
+	const since = (atMs: number | undefined) =>
+		atMs === undefined || combined === undefined ? undefined : (atMs - combined) / 1000;
+	const done = (test: (s: (typeof steps)[number]) => boolean) => {
+		const step = steps.find(test);
+		return step && state.doneAtMs[step.id];
+	};
+	const mixPlannedS = plan.steps.find((s) => s.role === 'mix')?.durationS;
+	const combine = steps.find((s) => s.kind === 'combine');
+	const ratio = combine && ratioNow(plan, combine, state);
+	const coat = state.doneAtMs['coat'];
+	const dry = state.doneAtMs['flash-off'];
+	const flashOffS = plan.release?.flashOffS;
+	const gelS = plan.holdUntilS / (1 + HOLD_MARGIN);
+	const heldS =
+		state.pouredAtMs !== undefined && state.doneAtMs['release'] !== undefined
+			? (state.doneAtMs['release'] - state.pouredAtMs) / 1000
+			: undefined;
+	const outS =
+		state.demouldedAtMs !== undefined && state.pouredAtMs !== undefined
+			? (state.demouldedAtMs - state.pouredAtMs) / 1000
+			: undefined;
+	const lateLayers = (plan.layers ?? []).slice(1).flatMap((_, i) => {
+		const [below, above] = [state.doneAtMs[`pour-${i}`], state.doneAtMs[`pour-${i + 1}`]];
+		return below === undefined || above === undefined
+			? []
+			: [(above - below) / 1000 - plan.layers![i]!.recoatUntilS];
+	});
+	return {
+		chemistry: plan.chemistry,
+		relativeHumidity: air.relativeHumidity,
+		dewMarginC: air.mouldTempC - dewPointC({ tempC: air.roomTempC, relativeHumidity: air.relativeHumidity }),
+		roomTempC: air.roomTempC,
+		mouldTempC: air.mouldTempC,
+		...about,
+		...known(
+			'ratioErrorPercent',
+			ratio && Number.isFinite(ratio.errorPercent) ? ratio.errorPercent : undefined
+		),
+		...known('ratioTolerancePercent', plan.tolerancePercent),
+		...known('mixS', since(done((s) => s.role === 'mix'))),
+		...known('mixPlannedS', mixPlannedS),
+		...(combined === undefined ? {} : { stirred: state.doneAtMs['shake'] !== undefined }),
+		...known('pouredS', plan.layers ? undefined : since(state.pouredAtMs)),
+		potLifeS: plan.potLifeS,
+		pot: plan.pot !== undefined,
+		...known('reachedS', since(state.reached?.atMs)),
+		...known(
+			'lowestShare',
+			plan.pot && state.lowestGaugeKpa !== undefined
+				? state.lowestGaugeKpa / plan.pot.targetGaugeKpa
+				: undefined
+		),
+		...known('releasedEarlyS', heldS === undefined ? undefined : gelS - heldS),
+		...known('demouldEarlyShare', outS === undefined ? undefined : 1 - outS / plan.demouldS),
+		...known(
+			'coatDryShare',
+			flashOffS && coat !== undefined && dry !== undefined ? (dry - coat) / 1000 / flashOffS : undefined
+		),
+		...(combined === undefined ? {} : { looked: state.doneAtMs['look'] !== undefined }),
+		...(combined === undefined || !plan.closing ? {} : { closed: state.doneAtMs['seat'] !== undefined }),
+		...known('catalystRatio', catalystRatio(plan)),
+		...known('peakC', partHeat(plan)?.peakC),
+		...known('traps', plan.traps),
+		...(plan.layers ? { layers: plan.layers.filter((l) => (l.way ?? 'roll') === 'roll').length } : {}),
+		...known('layerLateS', lateLayers.length ? Math.max(...lateLayers) : undefined)
+	};
+}
+
+function catalystRatio({ cure }: PourPlan): number | undefined {
+	const c = cure?.catalyst;
+	return c ? c.percent / c.referencePercent : undefined;
+}

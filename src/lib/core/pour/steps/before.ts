@@ -1,0 +1,120 @@
+import { formatQuantity, type UnitSystem } from '../../units';
+import type { PourPlan } from '../plan';
+import { mouldNames, type BenchStep } from './step';
+
+/** Everything before a part is opened: mould clean, coated, closed, things set in, spare moulds, air, stirring. */
+export function beforeSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
+	return [
+		lookStep(plan),
+		...(plan.release ? coatSteps(plan.release, plan) : []),
+		...(plan.dust ? [dustStep(plan.dust, plan, units)] : []),
+		...(plan.inserts?.length && plan.pouring?.way !== 'halves' ? [insertStep(plan.inserts, units)] : []),
+		...(plan.closing ? [closeStep(plan)] : []),
+		...(plan.spares ? [spareStep(plan.spares, units)] : []),
+		{
+			id: 'air',
+			kind: 'air',
+			title: 'Room, humidity, mould',
+			detail: 'Read them off now; they go into the ledger.',
+			action: 'Keep these readings',
+			cautions: []
+		}
+	];
+}
+
+function lookStep(plan: PourPlan): BenchStep {
+	return {
+		id: 'look',
+		kind: 'check',
+		title: 'Look the mould over',
+		detail: plan.closing
+			? `${mouldNames(plan)}: no flash, dust, old resin or water. Stretch the seam and the undercuts: no new tears, no holes.`
+			: `${mouldNames(plan)}: no flash, dust, old resin or water; no new tears. Close it, line up the seam, stand it level. Spare moulds for left-overs at hand.`,
+		action: plan.closing ? 'Clean and whole' : 'Mould is ready',
+		cautions: []
+	};
+}
+
+function closeStep(plan: PourPlan): BenchStep {
+	const ways = [...new Set(plan.closing!.map((c) => `${c.how} ${c.little} ${c.much}`.trim()))];
+	if (plan.pouring?.way === 'halves') {
+		return {
+			id: 'seat',
+			kind: 'check',
+			title: 'Lay both halves open and level',
+			detail: `Shim them until a drop stays where it is; what closes them within reach. ${ways[0] ?? ''}`,
+			action: 'They lie level',
+			cautions: []
+		};
+	}
+	return {
+		id: 'seat',
+		kind: 'check',
+		title: 'Seat it and close it',
+		detail: `Rubber home in its shell, joint lined up until it nearly vanishes. ${ways.slice(0, 2).join(' ')} Shim it level, scrap board or foil under.`,
+		action: 'Closed and level',
+		cautions: []
+	};
+}
+
+function spareStep(spares: NonNullable<PourPlan['spares']>, units: UnitSystem): BenchStep {
+	return {
+		id: 'spares',
+		kind: 'check',
+		title: 'A place for what is left',
+		detail: spares.length
+			? `${spares.map((s) => `M${s.number} ${s.label}, ${formatQuantity(s.volumeMl, 'volume', units)}`).join('; ')} stand ready. Gloves, tissue, clean sticks within reach.`
+			: 'No small mould stands free: foil or a tray to spread it thin. Gloves, tissue, clean sticks within reach.',
+		action: 'All within reach',
+		cautions: []
+	};
+}
+
+function dustStep(dust: NonNullable<PourPlan['dust']>, plan: PourPlan, units: UnitSystem): BenchStep {
+	return {
+		id: 'dust',
+		kind: 'check',
+		title: `Dust the face: ${dust.name}`,
+		detail: `${mouldNames(plan)}: about ${formatQuantity(dust.massG, 'mass', units)} with a soft brush into every corner; knock out what is loose and keep it for B.`,
+		action: 'It is dusted',
+		cautions: ['powder']
+	};
+}
+
+function insertStep(inserts: NonNullable<PourPlan['inserts']>, units: UnitSystem): BenchStep {
+	return {
+		id: 'inserts',
+		kind: 'check',
+		title: 'Set in what goes inside',
+		detail: `${inserts.map((i) => `${i.name}, ${formatQuantity(i.massG, 'mass', units)}`).join('; ')}: clean, dry, warm, held off the face.`,
+		action: 'It is set in',
+		cautions: []
+	};
+}
+
+function coatSteps(release: NonNullable<PourPlan['release']>, plan: PourPlan): BenchStep[] {
+	const powder = release.kind === 'talc';
+	const coat: BenchStep = {
+		id: 'coat',
+		kind: 'check',
+		title: `Coat the mould: ${release.name}`,
+		detail: powder
+			? `${mouldNames(plan)}: dust it into every corner, knock out what is loose.`
+			: `${mouldNames(plan)}: thin and even, into the detail without pooling.`,
+		action: 'It is coated',
+		cautions: powder ? ['powder'] : ['solvent']
+	};
+	if (!(release.flashOffS > 0)) return [coat];
+	return [
+		coat,
+		{
+			id: 'flash-off',
+			kind: 'dry',
+			title: 'Let it flash off and warm up',
+			detail: 'A wet release leaves pinholes, and a spray chills the face.',
+			action: 'It is dry',
+			waitS: release.flashOffS,
+			cautions: []
+		}
+	];
+}

@@ -1,0 +1,75 @@
+import { cautionsFor } from '../../cautions';
+import { formatQuantity, type UnitSystem } from '../../units';
+import type { PourPlan } from '../plan';
+import { measureSteps } from './measure';
+import { mouldNames, type BenchStep } from './step';
+
+/**
+ * Colours poured together: every cup measured and coloured first, then combined one after another; poured
+ * when they are warm and thick enough to stay apart. The clock is the first cup's.
+ */
+export function cupSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
+	const mixS = plan.steps.find((s) => s.role === 'mix')?.durationS ?? 45;
+	const cups = plan.cups!;
+	const made = cups.map((cup, i) => ({
+		cup,
+		steps: measureSteps(
+			// one cup on top of another's clock would leave no time: each part is weighed before any is combined
+			{ ...plan, measuring: plan.measuring === 'marks' ? 'marks' : 'two cups' },
+			{
+				suffix: i === 0 ? '' : `-${i}`,
+				cup: i,
+				called: cup.name,
+				a: cup.a,
+				b: cup.b,
+				catalyst: cup.catalyst,
+				fillers: [],
+				colours: cup.colours
+			},
+			units
+		)
+	}));
+	const measured = made.flatMap(({ steps }) => steps.filter((s) => s.kind !== 'combine'));
+	const mixed = made.flatMap(({ cup, steps }, i): BenchStep[] => [
+		{ ...steps.find((s) => s.kind === 'combine')!, title: `${cup.name}: combine` },
+		{
+			id: `mix-${i}`,
+			kind: 'timed',
+			role: 'mix',
+			cup: i,
+			deadlineS: mixS * (i + 1),
+			title: `${cup.name}: mix`,
+			detail: 'A clean stick of its own. Scrape sides and floor.',
+			action: 'It is mixed',
+			cautions: cautionsFor(plan.chemistry)
+		}
+	]);
+	const pour = plan.steps.find((s) => s.role === 'pour');
+	const atS = mixS * cups.length + (pour?.durationS ?? 20);
+	const temp = plan.pourTempC === undefined ? '' : formatQuantity(plan.pourTempC, 'temperature', units);
+	return [
+		...measured,
+		...mixed,
+		{
+			id: 'pour-together',
+			kind: 'timed',
+			role: 'pour',
+			fills: true,
+			deadlineS: Math.max(atS, pourAtS(plan) ?? 0),
+			...(plan.pourTempC === undefined ? {} : { untilTempC: plan.pourTempC }),
+			title: 'Pour them together',
+			detail: `${mouldNames(plan)}: ${cups.map((c) => c.name).join(', ')} in turns of a thin stream${temp ? `, once the cups read ${temp}: cooler they run into one another` : ''}. Leave swirls alone.`,
+			action: 'It is poured',
+			cautions: []
+		}
+	];
+}
+
+/** When the slowest cup is warm, s after the first was combined; nothing when one never is in time. */
+function pourAtS(plan: PourPlan): number | undefined {
+	const mixS = plan.steps.find((s) => s.role === 'mix')?.durationS ?? 45;
+	const pourS = plan.steps.find((s) => s.role === 'pour')?.durationS ?? 20;
+	const warm = plan.cups!.map((c, i) => (c.warmS === undefined ? NaN : mixS * i + c.warmS));
+	const at = Math.max(...warm) + pourS;
+	return Number.isFinite(at) && at < plan.usableS ? at : undefined;
+}

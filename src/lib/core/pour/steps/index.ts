@@ -1,0 +1,98 @@
+import { cautionsFor } from '../../cautions';
+import { formatQuantity, type UnitSystem } from '../../units';
+import type { PourPlan } from '../plan';
+import { beforeSteps } from './before';
+import { cupSteps } from './cups';
+import { layerSteps } from './layers';
+import { measureSteps } from './measure';
+import type { BenchStep } from './step';
+import { timedSteps } from './timed';
+
+export type { BenchStep } from './step';
+
+/**
+ * The steps of a batch in the order of the work: before the pull, measuring (A, the isocyanate side, is
+ * opened last), combining (the clock starts only there), the timed steps, the pot, the cure.
+ */
+export function benchSteps(plan: PourPlan, units: UnitSystem = 'metric'): BenchStep[] {
+	return [
+		...beforeSteps(plan, units),
+		{
+			id: 'shake',
+			kind: 'check',
+			title: 'Stir or shake each part',
+			detail: `${plan.resinName}: each in its own container, each with its own clean stick.`,
+			action: plan.catalyst || plan.layers?.[0]?.catalyst ? 'It is stirred' : 'Both are stirred',
+			cautions: cautionsFor(plan.chemistry)
+		},
+		...liquidSteps(plan, units),
+		...(plan.pot
+			? [
+					{
+						id: 'release',
+						kind: 'hold' as const,
+						title: 'Hold the pressure',
+						detail: `Stay above ${formatQuantity(plan.pot.targetGaugeKpa * 0.95, 'pressure', units)} until it is firm: opened early, the bubbles grow back.`,
+						action: 'Pressure released',
+						cautions: ['pressure' as const]
+					}
+				]
+			: []),
+		...(plan.fill ? [fillStep(plan.fill, units)] : []),
+		{
+			id: 'demould',
+			kind: 'cure',
+			title: 'Let it cure, then demould',
+			detail:
+				plan.chemistry === 'polyester'
+					? 'Wobbling gel, then soft and crumbly, then firm, then hard: only hard comes out. Thin places last.'
+					: 'Try the left-over cup and the thin places first. Edges first, then pull slowly.',
+			action: 'It is out of the mould',
+			cautions: ['heat']
+		},
+		{
+			id: 'inspect',
+			kind: 'inspect',
+			title: 'Grade each copy',
+			detail: 'Good, needs work or scrap; note what went wrong.',
+			action: 'Write it into the ledger',
+			cautions: ['knife']
+		}
+	];
+}
+
+/** From the first part in a cup to the last thing that needs liquid resin. */
+function liquidSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
+	if (plan.layers) return layerSteps(plan, units);
+	if (plan.cups) {
+		const after = timedSteps(plan, units).filter((s) => s.role !== 'mix' && s.role !== 'pour');
+		return [...cupSteps(plan, units), ...after];
+	}
+	return [
+		...measureSteps(
+			plan,
+			{
+				suffix: '',
+				a: plan.a,
+				b: plan.b,
+				catalyst: plan.catalyst,
+				fillers: plan.fillers ?? [],
+				colours: plan.colours ?? [],
+				marks: { a: plan.markAMm, b: plan.markBMm }
+			},
+			units
+		),
+		...timedSteps(plan, units)
+	];
+}
+
+function fillStep(fill: NonNullable<PourPlan['fill']>, units: UnitSystem): BenchStep {
+	return {
+		id: 'fill',
+		kind: 'check',
+		title: `Fill the shell: ${fill.words}`,
+		detail: `Mix ${formatQuantity(fill.mixG, 'mass', units)}; ${formatQuantity(fill.fillMl, 'volume', units)} go in. The shell stays in its mould, its opening level.`,
+		action: 'It is filled',
+		cautions: ['powder', 'heat']
+	};
+}

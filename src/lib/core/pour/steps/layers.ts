@@ -1,0 +1,171 @@
+import { cautionsFor } from '../../cautions';
+import { formatQuantity, formatTime, type UnitSystem } from '../../units';
+import type { PourPlan } from '../plan';
+import { measureSteps } from './measure';
+import { mouldNames, sentence, type BenchStep } from './step';
+
+type Layer = NonNullable<PourPlan['layers']>[number];
+
+/** What a layer is called by how it is laid. */
+const CALLED = { roll: 'Layer', flat: 'Layer', brush: 'Coat' } as const;
+
+/** Each layer: weigh, combine, mix, lay, and wait until the next may follow. */
+export function layerSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
+	const count = plan.layers!.length;
+	const mixS = plan.steps.find((s) => s.role === 'mix')?.durationS ?? 45;
+	const pourS = plan.steps.find((s) => s.role === 'pour')?.durationS ?? 20;
+	return plan.layers!.flatMap((layer, i): BenchStep[] => {
+		const suffix = i === 0 ? '' : `-${i}`;
+		const called = `${CALLED[layer.way ?? 'roll']} ${i + 1} of ${count}`;
+		const measured = measureSteps(
+			plan,
+			{
+				suffix,
+				layer: i,
+				called,
+				a: layer.a,
+				b: layer.b,
+				catalyst: layer.catalyst,
+				fillers: layer.fillers ?? [],
+				colours: layer.colours ?? [],
+				hint:
+					layer.fillerPercent > 0.5
+						? `Stir about ${Math.round(layer.fillerPercent)} % by volume of fine filler into it: this layer stays on upright walls then.`
+						: `${sentence(layer.serves)}.`
+			},
+			units
+		);
+		const combineAt = measured.findIndex((s) => s.kind === 'combine');
+		const before = plan.layers![i - 1];
+		const wait = before ? waitSteps(plan, before, i - 1, units) : [];
+		// what follows at gel stands ready by then; what waits for hours is measured after them, fresh
+		const ready = before && isLeftToCool(before) ? 0 : combineAt;
+		return [
+			...measured.slice(0, ready),
+			...wait,
+			...measured.slice(ready),
+			{
+				id: `mix-${i}`,
+				kind: 'timed',
+				role: 'mix',
+				layer: i,
+				deadlineS: mixS,
+				title: 'Mix',
+				detail: 'Scrape sides and floor.',
+				action: 'It is mixed',
+				cautions: cautionsFor(plan.chemistry)
+			},
+			...laySteps(plan, layer, i, mixS + pourS, units)
+		];
+	});
+}
+
+/** Later than so many times its gel, a flat layer was planned to cool before the next. */
+const COOLS_AFTER = 2;
+const isLeftToCool = (layer: Layer) => layer.way === 'flat' && layer.recoatFromS > COOLS_AFTER * layer.gelS;
+
+/** Until the layer below bears the next, with what is set on it at gel. */
+function waitSteps(plan: PourPlan, below: Layer, index: number, units: UnitSystem): BenchStep[] {
+	const way = below.way ?? 'roll';
+	const until = formatTime(below.recoatUntilS);
+	const cools = isLeftToCool(below);
+	const words = {
+		roll: `The next goes on when it has gelled and before ${until} after it was poured. Once it strings, leave it alone: dragging lifts what is below. Rub out bubbles under the new layer.`,
+		flat: `It wobbles as one piece and no longer runs. The next bonds until ${until} after it was poured; later it shows as a line.`,
+		brush: `Tacky, and it no longer comes off on the glove. The next bonds until ${until} after it was laid. Once it strings, leave it alone.`
+	}[way];
+	const gelled: BenchStep = {
+		id: `gelled-${index}`,
+		kind: 'dry',
+		layer: index,
+		title: `Wait: ${CALLED[way].toLowerCase()} ${index + 1} gels`,
+		detail:
+			plan.chemistry === 'polyester'
+				? `${cools ? 'It wobbles as one piece and no longer runs.' : words} Liquid, wobbling gel, crumbly, firm, hard: now it is at the second.`
+				: words,
+		action: 'It has gelled',
+		waitS: cools ? below.gelS : below.recoatFromS,
+		sinceStep: `pour-${index}`,
+		cautions: []
+	};
+	const cooled: BenchStep[] = cools
+		? [
+				{
+					id: `cooled-${index}`,
+					kind: 'dry',
+					layer: index,
+					title: `Wait: layer ${index + 1} cools`,
+					detail:
+						'Covered from dust, its face left tacky and not wiped: the next layer bonds to the tack, and on a warm one it would crack.',
+					action: 'It has cooled',
+					waitS: below.recoatFromS,
+					sinceStep: `pour-${index}`,
+					cautions: []
+				}
+			]
+		: [];
+	if (!below.setsIn?.length) return [gelled, ...cooled];
+	return [
+		gelled,
+		{
+			id: `set-${index}`,
+			kind: 'check',
+			layer: index,
+			title: `Set in: ${below.setsIn.join(', ')}`,
+			detail: `Dry, on the gelled layer${below.levelMm === undefined ? '' : ` ${formatQuantity(below.levelMm, 'length', units)} above the floor`}, pressed just wet so that no air stays under it.`,
+			action: 'It is set in',
+			cautions: []
+		},
+		...cooled
+	];
+}
+
+function laySteps(
+	plan: PourPlan,
+	layer: Layer,
+	i: number,
+	deadlineS: number,
+	units: UnitSystem
+): BenchStep[] {
+	const count = plan.layers!.length;
+	const last = i === count - 1 && count > 1;
+	const way = layer.way ?? 'roll';
+	const lay: BenchStep = {
+		id: `pour-${i}`,
+		kind: 'timed',
+		role: 'pour',
+		layer: i,
+		deadlineS,
+		fills: true,
+		title:
+			way === 'brush'
+				? 'Brush it on'
+				: last
+					? 'Pour the last layer'
+					: way === 'flat'
+						? 'Pour it level'
+						: 'Pour and begin to roll',
+		detail:
+			way === 'flat' && layer.levelMm !== undefined
+				? `${mouldNames(plan)}: down a stick, up to ${formatQuantity(layer.levelMm, 'length', units)} above the floor. Prick what bubbles come up.`
+				: `${mouldNames(plan)}: ${layer.serves}.`,
+		action: way === 'brush' ? 'It is laid' : 'It is poured',
+		cautions: []
+	};
+	if (way !== 'roll') return [lay];
+	return [
+		lay,
+		{
+			id: `roll-${i}`,
+			kind: 'dry',
+			layer: i,
+			title: `Roll layer ${i + 1}`,
+			detail: last
+				? 'Every way round until it hardly runs; then stand it upside down to drain and even the rim.'
+				: 'Slowly, every way round, until it no longer runs: thin places and edges longest.',
+			action: 'It no longer runs',
+			waitS: layer.lockS,
+			cautions: []
+		}
+	];
+}

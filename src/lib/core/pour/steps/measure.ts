@@ -1,0 +1,182 @@
+import { cautionsFor } from '../../cautions';
+import { formatDrops, formatQuantity, type UnitSystem } from '../../units';
+import type { PourPlan } from '../plan';
+import { sentence, type BenchStep } from './step';
+
+type Colour = NonNullable<PourPlan['colours']>[number];
+type Filler = NonNullable<PourPlan['fillers']>[number];
+type Catalyst = NonNullable<PourPlan['catalyst']>;
+
+/** One cup that is mixed: the only one of a solid shot, one of several colours, one layer. */
+export interface Cup {
+	/** Ends the ids of its steps: nothing for the first, `-1` for the second. */
+	readonly suffix: string;
+	readonly layer?: number;
+	readonly cup?: number;
+	/** Stands before the titles: `Layer 2 of 3`, `Sea green`. */
+	readonly called?: string;
+	readonly a: PourPlan['a'];
+	readonly b: PourPlan['b'];
+	readonly catalyst?: Catalyst | undefined;
+	readonly fillers: readonly Filler[];
+	readonly colours: readonly Colour[];
+	readonly marks?: { a: number; b: number };
+	/** Said with B. */
+	readonly hint?: string;
+}
+
+/**
+ * Measuring by the chosen school, up to combining: B, its fillers and its colours, A last since it takes up
+ * moisture. Poured both into one cup, A runs in at the combining and is weighed with the clock on.
+ */
+export function measureSteps(plan: PourPlan, cup: Cup, units: UnitSystem): BenchStep[] {
+	const common = {
+		...(cup.layer === undefined ? {} : { layer: cup.layer }),
+		...(cup.cup === undefined ? {} : { cup: cup.cup })
+	};
+	const before = cup.called ? `${cup.called}: ` : '';
+	const title = (text: string) => (before ? `${before}${text[0]!.toLowerCase()}${text.slice(1)}` : text);
+	const chemistry = cautionsFor(plan.chemistry);
+	const school = plan.measuring ?? 'two cups';
+	const part = (which: 'A' | 'B'): BenchStep => {
+		const amount = which === 'A' ? cup.a : cup.b;
+		const markMm = cup.marks?.[which === 'A' ? 'a' : 'b'];
+		return {
+			...common,
+			id: `measure-${which.toLowerCase()}${cup.suffix}`,
+			kind: 'measure',
+			part: which,
+			amount,
+			...(markMm !== undefined ? { markMm } : {}),
+			title: title(`Measure ${which}`),
+			detail: partWords(plan, which, amount, markMm, cup.hint, units),
+			action: `${which} is measured`,
+			cautions: chemistry
+		};
+	};
+	const fillers = cup.fillers.map((f, i) => fillerStep(f, i, cup, title, units, common));
+	const colours = (side: 'A' | 'B') =>
+		cup.colours
+			.map((c, i) => ({ c, i }))
+			.filter(({ c }) => c.part === side)
+			.map(({ c, i }) => colourStep(c, i, cup, title, units, common));
+	const combine = combineStep(cup, chemistry, common, school === 'one cup' && !cup.catalyst);
+	if (cup.catalyst) {
+		return [
+			part('A'),
+			...fillers,
+			...colours('A'),
+			...colours('B'),
+			{ ...catalystStep(cup.catalyst, units), ...common, id: `measure-catalyst${cup.suffix}` },
+			combine
+		];
+	}
+	if (school === 'one cup' && colours('A').length === 0)
+		return [part('B'), ...fillers, ...colours('B'), combine, { ...part('A'), action: 'A is in' }];
+	return [part('B'), ...fillers, ...colours('B'), part('A'), ...colours('A'), combine];
+}
+
+function partWords(
+	plan: PourPlan,
+	which: 'A' | 'B',
+	amount: PourPlan['a'],
+	markMm: number | undefined,
+	hint: string | undefined,
+	units: UnitSystem
+): string {
+	const ml = formatQuantity(amount.volumeMl, 'volume', units);
+	const wide = formatQuantity(plan.cupDiameterMm, 'length', units);
+	const mark = markMm === undefined ? '' : formatQuantity(markMm, 'length', units);
+	const said = hint ? ` ${hint}` : '';
+	if (plan.measuring === 'one cup')
+		return which === 'B'
+			? `Into the mixing cup.${said}`
+			: `Onto B in the same cup: zero the scale first. ${ml} of it.${said}`;
+	if (plan.measuring === 'marks')
+		return `Its own cup, marked ${which}, filled to ${mark} in a straight cup ${wide} wide: ${formatQuantity(amount.massG, 'mass', units)}.${said}`;
+	if (plan.measuring === 'two cups')
+		return `Its own cup, marked ${which}; its own stick. ${ml} of it.${said}`;
+	if (markMm === undefined) return hint ?? '';
+	return `${ml} if you measure by cup: ${mark} high in a straight cup ${wide} wide.${said}`;
+}
+
+function combineStep(
+	cup: Cup,
+	chemistry: BenchStep['cautions'],
+	common: object,
+	intoOne: boolean
+): BenchStep {
+	const called = cup.called ? `${cup.called}. ` : '';
+	return {
+		...common,
+		id: `combine${cup.suffix}`,
+		kind: 'combine',
+		title: cup.catalyst ? 'Stir in the catalyst' : intoOne ? 'Pour A onto B' : 'Combine A and B',
+		detail:
+			called +
+			(cup.catalyst
+				? 'The clock starts with the first drop.'
+				: intoOne
+					? 'The clock starts with the first drop of A.'
+					: 'The clock starts when the one goes into the other; scrape the emptied cup out.'),
+		action: cup.catalyst
+			? 'Catalysed: start the clock'
+			: intoOne
+				? 'A runs: start the clock'
+				: 'Combined: start the clock',
+		cautions: chemistry
+	};
+}
+
+function fillerStep(
+	filler: Filler,
+	index: number,
+	cup: Cup,
+	title: (text: string) => string,
+	units: UnitSystem,
+	common: object
+): BenchStep {
+	return {
+		...common,
+		id: `measure-filler-${index}${cup.suffix}`,
+		kind: 'measure',
+		amount: filler,
+		title: title(`Measure ${filler.name}`),
+		detail: `Into ${cup.catalyst ? 'the resin' : 'B'}, stirred in until no dry grain is left; ${formatQuantity(filler.massG, 'mass', units)}.`,
+		action: 'The filler is in',
+		cautions: ['powder']
+	};
+}
+
+function colourStep(
+	colour: Colour,
+	index: number,
+	cup: Cup,
+	title: (text: string) => string,
+	units: UnitSystem,
+	common: object
+): BenchStep {
+	const side = cup.catalyst ? 'the resin' : colour.part;
+	return {
+		...common,
+		id: `colour-${index}${cup.suffix}`,
+		kind: 'check',
+		title: title(`Colour: ${colour.name}`),
+		detail: sentence(
+			`${colour.drops === undefined ? formatQuantity(colour.massG, 'mass', units) : `${formatDrops(colour.drops)} (${formatQuantity(colour.massG, 'mass', units)})`} into ${side}, half of it first. Judge it on the stick; ${cup.catalyst ? '' : 'the other part thins it. '}Stir until no streak is left.`
+		),
+		action: 'The colour is in',
+		cautions: []
+	};
+}
+
+function catalystStep({ drops, massG, volumeMl }: Catalyst, units: UnitSystem): Omit<BenchStep, 'id'> {
+	return {
+		kind: 'measure',
+		title: `Measure the catalyst: ${formatDrops(drops)}`,
+		detail: `${formatQuantity(volumeMl, 'volume', units)} by syringe, or ${formatQuantity(massG, 'mass', units)}. Glasses on before the bottle is opened.`,
+		action: 'Catalyst is measured',
+		amount: { massG, volumeMl },
+		cautions: ['catalyst']
+	};
+}

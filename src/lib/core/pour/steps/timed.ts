@@ -1,0 +1,107 @@
+import { cautionsFor } from '../../cautions';
+import { formatQuantity, type UnitSystem } from '../../units';
+import { POUR_PLACES, type PourPlan } from '../plan';
+import { mouldNames, type BenchStep } from './step';
+
+/** The steps that the clock drives, each with its deadline after combining. */
+export function timedSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
+	let atS = 0;
+	return plan.steps.map((step, i) => {
+		atS += step.durationS;
+		return timedStep(step, i, atS, plan, units);
+	});
+}
+
+function timedStep(
+	step: PourPlan['steps'][number],
+	index: number,
+	atS: number,
+	plan: PourPlan,
+	units: UnitSystem
+): BenchStep {
+	const common = {
+		id: `timed-${index}`,
+		title: step.name,
+		deadlineS: atS,
+		role: step.role,
+		kind: 'timed' as const
+	};
+	const way = plan.pouring?.way ?? 'sprue';
+	// closed halves are full only when they are closed; otherwise the pour fills the mould
+	const closes = plan.steps.some((s) => s.role === 'close');
+	switch (step.role) {
+		case 'mix':
+			return {
+				...common,
+				detail: 'Scrape sides and floor. Undermixing leaves soft, tacky spots.',
+				action: 'It is mixed',
+				cautions: cautionsFor(plan.chemistry)
+			};
+		case 'vacuum':
+			return {
+				...common,
+				detail: 'Let it rise and fall once; let the air in before the pump stops.',
+				action: 'It has fallen',
+				cautions: ['vacuum']
+			};
+		case 'brush':
+			return {
+				...common,
+				detail: `${mouldNames(plan)}: a little resin brushed into fine places first, so that no air stays there.`,
+				action: 'Fine places are wet',
+				cautions: []
+			};
+		case 'pour':
+			return { ...common, ...pourWords(plan, way), fills: !closes, action: 'It is poured', cautions: [] };
+		case 'tap':
+			return {
+				...common,
+				detail: 'Tap, squeeze and tilt until no more bubbles come up. Then top up.',
+				action: 'No more bubbles',
+				cautions: []
+			};
+		case 'close':
+			return {
+				...common,
+				detail:
+					'Wipe the rims, lay the halves together in one go, band or clamp them while it is still liquid.',
+				fills: true,
+				action: 'Closed and clamped',
+				cautions: []
+			};
+		case 'load':
+			return {
+				...common,
+				detail: 'Level on the shelf, lid on, every clamp closed.',
+				action: 'Lid is clamped',
+				cautions: ['pressure']
+			};
+		case 'pump':
+			return {
+				...common,
+				kind: 'pump',
+				detail: plan.pot
+					? `To ${formatQuantity(plan.pot.targetGaugeKpa, 'pressure', units)} gauge; the plate says at most ${formatQuantity(plan.pot.ratedGaugeKpa, 'pressure', units)}.`
+					: '',
+				action: 'At pressure',
+				cautions: ['pressure']
+			};
+	}
+}
+
+function pourWords(plan: PourPlan, way: NonNullable<PourPlan['pouring']>['way']): { detail: string } {
+	const where = POUR_PLACES[plan.pouring?.place ?? 'lowest'];
+	const moulds = mouldNames(plan);
+	switch (way) {
+		case 'sprue':
+			return { detail: `${moulds}: ${where}, until resin stands in the sprue and every vent. Then top up.` };
+		case 'open face':
+			return { detail: `${moulds}: ${where}, up to the rim and no further; it levels itself.` };
+		case 'syringe':
+			return {
+				detail: `${moulds}: syringe at the lowest point, slowly, until resin stands in every vent. Then top up.`
+			};
+		case 'halves':
+			return { detail: `${moulds}: fill both halves open, ${where}, the rims kept clean.` };
+	}
+}

@@ -1,0 +1,38 @@
+import type { PourPlan } from './plan';
+import type { PourState } from './reduce';
+
+/**
+ * What a pour took out of the tins so far, g: every cup that was combined, as it was weighed where it was and
+ * as planned where it was not. A rotocast books layer by layer.
+ */
+export function takenG(
+	plan: PourPlan,
+	state: Pick<PourState, 'doneAtMs' | 'weighedG'>
+): { aG: number; bG: number } {
+	const cups = plan.layers ?? plan.cups ?? [{ a: plan.a, b: plan.b }];
+	let [aG, bG] = [0, 0];
+	cups.forEach((cup, i) => {
+		const suffix = i === 0 ? '' : `-${i}`;
+		if (state.doneAtMs[`combine${suffix}`] === undefined) return;
+		aG += state.weighedG[`measure-a${suffix}`] ?? cup.a.massG;
+		bG += state.weighedG[`measure-b${suffix}`] ?? cup.b.massG;
+	});
+	return { aG, bG };
+}
+
+/**
+ * Everything that is mixed for one batch, g: of a cast that is built up in layers all of them, with their catalyst and
+ * fillers; otherwise the one cup. What is dusted on or set in does not count.
+ */
+export function shotMassG(plan: Pick<PourPlan, 'massG' | 'layers'>): number {
+	if (!plan.layers?.length) return plan.massG;
+	return plan.layers.reduce(
+		(sum, l) =>
+			sum +
+			l.a.massG +
+			l.b.massG +
+			(l.catalyst?.massG ?? 0) +
+			(l.fillers ?? []).reduce((fillers, f) => fillers + f.massG, 0),
+		0
+	);
+}

@@ -1,0 +1,44 @@
+import { cup } from '../cure/cup';
+import { part } from '../cure/part';
+import type { ShopChange } from '../devices/shop';
+import type { PourPlan } from '../pour/plan';
+
+/** What the resin really does in the simulated shop, whatever was planned; s. */
+export interface PracticeTruth {
+	/** Of the cup, after combining. */
+	potLifeS: number;
+	usableS: number;
+	/** After the mould is full: when the slowest place has gelled, and when it is firm. */
+	gelS: number;
+	demouldS: number;
+}
+
+/** The plan's own times where nothing about the resin is different; otherwise the cure engine's. */
+export function practiceTruth(plan: PourPlan, change: ShopChange): PracticeTruth {
+	const by = change.warmerByC ?? 0;
+	const usable = (potLifeS: number) => potLifeS * (plan.usableS / plan.potLifeS);
+	if (!plan.cure || !plan.section || plan.layers || plan.cups) {
+		const speed = 2 ** (by / 10);
+		return {
+			potLifeS: plan.potLifeS / speed,
+			usableS: plan.usableS / speed,
+			gelS: plan.holdUntilS / speed,
+			demouldS: plan.demouldS / speed
+		};
+	}
+	const [startTempC, roomTempC] = [plan.startTempC + by, plan.roomTempC + by];
+	const { potLifeS } = cup({ resin: plan.cure, massG: plan.massG, startTempC, roomTempC });
+	const firm = part({
+		resin: plan.cure,
+		...plan.section,
+		startTempC,
+		mouldTempC: plan.mouldTempC + by,
+		roomTempC
+	});
+	return {
+		potLifeS,
+		usableS: usable(potLifeS),
+		gelS: Math.max(firm.gelCoreS, firm.gelWallS),
+		demouldS: firm.demouldS
+	};
+}

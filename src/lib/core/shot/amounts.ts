@@ -1,0 +1,79 @@
+import { cup } from '../cure/cup';
+import { mix, type Filler } from '../mix/mix';
+import { cureOf, mixable } from '../shelf/resin';
+import { InputError } from '../working';
+import { digits } from '../units';
+import type { ColourDose, Inputs, ShotContext } from './inputs';
+
+/** Resin and catalyst as the mixing sum wants them. */
+export function resinOf(context: ShotContext) {
+	const { densityAGPerMl, densityBGPerMl, ratio, catalyst } = mixable(context.resin);
+	return {
+		resin: { densityAGPerMl, ...(densityBGPerMl && ratio ? { densityBGPerMl, ratio } : {}) },
+		...(catalyst ? { catalyst } : {})
+	};
+}
+
+/** The filler that was chosen, as a share of the whole by weight. */
+export function fillersOf(inputs: Inputs, context: ShotContext, percent = inputs.fillerPercent): Filler[] {
+	if (!context.filler || !inputs.fillerId || !(percent > 0)) return [];
+	const { name, densityGPerMl, bulkDensityGPerMl } = context.filler;
+	return [
+		{
+			name,
+			densityGPerMl,
+			...(bulkDensityGPerMl === undefined ? {} : { bulkDensityGPerMl }),
+			amount: percent,
+			per: 'total-mass-percent'
+		}
+	];
+}
+
+/** Amounts of a cup of so much volume, and its own pot life. */
+export function cupOf(
+	volumeMl: number,
+	fillers: Filler[],
+	inputs: Inputs,
+	context: ShotContext,
+	startTempC = inputs.startTempC
+) {
+	const mixed = mix({
+		...resinOf(context),
+		target: { volumeMl },
+		fillers,
+		scaleResolutionG: context.settings.scaleResolutionG
+	});
+	const clock = cup({
+		resin: cureOf(context.resin, context.rateFactor),
+		// a filler takes up heat and gives none: the resin alone is the quicker, careful case
+		massG: mixed.a.massG + mixed.b.massG,
+		startTempC,
+		roomTempC: inputs.roomTempC
+	});
+	return { mixed, clock };
+}
+
+/** The chosen recipe's colours for so much mixed resin, each into its own side. */
+export function coloursFor(recipeId: string, resinG: number, context: ShotContext): ColourDose[] {
+	if (!recipeId) return [];
+	const recipe = context.recipes?.find((r) => r.id === recipeId);
+	if (!recipe) throw new InputError(['recipeId'], 'This colour recipe is no longer on the shelf.');
+	return recipe.colours.map((c) => ({
+		name: c.name,
+		part: c.part,
+		massG: (c.percent * resinG) / 100,
+		...(c.dropsPerG === undefined ? {} : { drops: Math.round((c.dropsPerG * c.percent * resinG) / 100) })
+	}));
+}
+
+/** What is set in, or the sentence that says that it does not go in. */
+export function insertsMl(inputs: Inputs, context: ShotContext): number {
+	const ml = (inputs.inserts ?? []).reduce((sum, i) => sum + i.volumeMl, 0);
+	if (ml >= context.cavityVolumeMl) {
+		throw new InputError(
+			['inserts'],
+			`What is set in takes ${digits(ml)} ml and the cavity holds ${digits(context.cavityVolumeMl)} ml.`
+		);
+	}
+	return ml;
+}

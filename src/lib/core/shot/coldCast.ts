@@ -1,0 +1,130 @@
+import { mixedDensityGPerMl, viscosityOf } from '../shelf/resin';
+import { settlingMm } from '../shelf/filler';
+import { digits } from '../units';
+import { InputError, type Warning } from '../working';
+import { cupOf, fillersOf, insertsMl } from './amounts';
+import { copyBalance } from './filled';
+import type { Inputs, PlannedShot, ShotContext } from './inputs';
+import { layerShot, timeLayers, type LayerSpec } from './layerShot';
+import { skinFor } from './rolled';
+
+/** Powder that stays on the face of a dusted mould, g/m² (common practice, no source). */
+export const DUST_G_PER_M2 = 60;
+
+/**
+ * A metal cold cast: the mould dusted, a face loaded with the same powder, and plain resin, tinted dark, behind
+ * it. Volumes add up to the cavity with the solid density of the powder.
+ * @throws InputError without a metal powder, or when the face alone is more than the piece
+ */
+export function planCold(inputs: Inputs, context: ShotContext): PlannedShot {
+	const { filler } = context;
+	if (!filler || !inputs.fillerId)
+		throw new InputError(['fillerId'], 'Choose the metal powder for the face.');
+	const areaMm2 = skinFor(inputs, context);
+	const dustG = (areaMm2 / 1e6) * (inputs.dustGPerM2 ?? DUST_G_PER_M2);
+	const dustMl = dustG / filler.densityGPerMl;
+	const faceMl = (areaMm2 * inputs.faceMm) / 1000;
+	const backingMl = context.cavityVolumeMl - faceMl - dustMl - insertsMl(inputs, context);
+	if (!(backingMl > 0)) {
+		throw new InputError(
+			['faceMm'],
+			`A face of ${digits(inputs.faceMm)} mm takes ${digits(faceMl)} ml and the piece holds ${digits(context.cavityVolumeMl)} ml: a thinner face, or cast it loaded through and through.`
+		);
+	}
+	const specs: LayerSpec[] = [
+		{
+			volumeMl: faceMl,
+			thicknessMm: inputs.faceMm,
+			serves:
+				'the loaded face: it must cover everywhere, let the stream land where a bare spot can be hidden',
+			way: 'roll',
+			fillers: fillersOf(inputs, context)
+		},
+		{
+			volumeMl: backingMl,
+			// what is behind the face, as a slab of the same skin
+			thicknessMm: Math.max(0.5, (backingMl / areaMm2) * 1000),
+			serves: 'the backing, tinted dark so that thin places do not shine through',
+			way: 'flat',
+			fillers: [],
+			tinted: true
+		}
+	];
+	const timed = timeLayers(specs, inputs, context);
+	const face = cupOf(faceMl, specs[0]!.fillers, inputs, context).mixed;
+	const density = mixedDensityGPerMl(context.resin);
+	const sinkMm = filler.grainMm
+		? settlingMm(
+				{ grainMm: filler.grainMm, densityGPerMl: filler.densityGPerMl },
+				density,
+				viscosityOf(context.resin, inputs.startTempC) * (face.viscosityFactor ?? Infinity),
+				timed.layers[0]!.gelS
+			)
+		: undefined;
+	const balance = copyBalance({
+		cavityMl: context.cavityVolumeMl,
+		castMl: faceMl + backingMl + dustMl,
+		castG: face.total.massG + backingMl * density + dustG,
+		inserts: inputs.inserts ?? []
+	});
+	const planned = layerShot(
+		{
+			kind: 'cold',
+			layers: timed.layers,
+			demouldS: timed.run.demouldS,
+			peakMouldFaceC: timed.run.peakMouldFaceC,
+			verb: 'Pour',
+			balance,
+			working: [
+				{
+					what: 'Dust on the face',
+					sum: `${digits(areaMm2 / 100)} cm² × ${digits(inputs.dustGPerM2 ?? DUST_G_PER_M2)} g/m²`,
+					result: `${digits(dustG, 1)} g`,
+					source: 'common practice, no source'
+				},
+				{
+					what: 'Face',
+					sum: `${digits(areaMm2 / 100)} cm² × ${digits(inputs.faceMm)} mm, ${digits(inputs.fillerPercent)} % ${filler.name} by weight`,
+					result: `${digits(faceMl)} ml, ${digits(face.total.massG)} g`
+				},
+				{
+					what: 'Backing',
+					sum: `${digits(context.cavityVolumeMl)} − ${digits(faceMl)} − ${digits(dustMl, 1)} ml`,
+					result: `${digits(backingMl)} ml`
+				}
+			],
+			warnings: coldWarnings(sinkMm, inputs.faceMm, Boolean(inputs.recipeId))
+		},
+		inputs,
+		context
+	);
+	return { ...planned, dust: { name: filler.name, massG: dustG } };
+}
+
+function coldWarnings(sinkMm: number | undefined, faceMm: number, tinted: boolean): Warning[] {
+	return [
+		...(sinkMm !== undefined && sinkMm > faceMm / 4
+			? [
+					{
+						code: 'settles',
+						message: `The powder sinks about ${digits(sinkMm, 1)} mm before gel: upright faces stay poor, what lies below gets rich.`,
+						action: 'Turn the mould until it gels, or thicken the face a little.'
+					}
+				]
+			: []),
+		...(tinted
+			? []
+			: [
+					{
+						code: 'pale-backing',
+						message: 'The backing has no colour: pale resin shines through a thin face.',
+						action: 'Choose a dark recipe for it.'
+					}
+				]),
+		{
+			code: 'thin-skin',
+			message: 'The metal is only a skin.',
+			action: 'Buff it with fine wool; sanding goes through.'
+		}
+	];
+}

@@ -1,0 +1,125 @@
+import { cup } from '../cure/cup';
+import { cureOf } from '../shelf/resin';
+import { digits, formatTime } from '../units';
+import { InputError, type Warning, type WorkingLine } from '../working';
+import { coloursFor, cupOf, fillersOf } from './amounts';
+import type { ColourDose, Inputs, ShotContext } from './inputs';
+import type { Amount } from '../mix/mix';
+import type { CatalystAmount } from '../mix/catalyst';
+
+/** One colour's cup: its own mass, side, temperature and clock. */
+export interface ColourCup {
+	name: string;
+	a: Amount;
+	b: Amount;
+	catalyst?: CatalystAmount;
+	massG: number;
+	startTempC: number;
+	/** From its own combining, s. */
+	potLifeS: number;
+	/** When it is as warm as wanted, s after its own combining; nothing when it never is in time. */
+	warmS?: number;
+	colours: ColourDose[];
+}
+
+/**
+ * Shares in percent, to a tenth, that make a whole again after one came or went: what comes is taken from the others
+ * in proportion, what goes is given to them. What is not known counts as nothing; nothing at all is shared alike.
+ */
+export function wholeShares(shares: readonly (number | undefined)[]): number[] {
+	const known = shares.map((s) => (s !== undefined && Number.isFinite(s) && s > 0 ? s : 0));
+	const sum = known.reduce((all, s) => all + s, 0);
+	return known.map((s) => Math.round(1000 * (sum > 0 ? s / sum : 1 / known.length)) / 10);
+}
+
+/**
+ * The cups of colours that are poured together, each a share of the volume with a clock of its own: a smaller
+ * cup stays cool longer, so the largest is combined last.
+ * @param volumeMl of all cups together
+ * @throws InputError when the shares do not make a whole, or the cups are warmer from the start than they are poured
+ */
+export function colourCups(volumeMl: number, inputs: Inputs, context: ShotContext): ColourCup[] {
+	const shares = (inputs.cups ?? []).reduce((sum, c) => sum + c.sharePercent, 0);
+	if (Math.abs(shares - 100) > 0.5) {
+		throw new InputError(
+			['cups', 0, 'sharePercent'],
+			`The shares make ${digits(shares, 1)} %: together they make 100 %.`
+		);
+	}
+	const coldestC = Math.min(...inputs.cups.map((c) => c.startTempC ?? inputs.startTempC));
+	if (inputs.pourTempC !== undefined && inputs.pourTempC <= coldestC) {
+		throw new InputError(
+			['pourTempC'],
+			`The cups start at ${digits(coldestC, 1)} °C: type a warmer one, or leave it empty to pour at once.`
+		);
+	}
+	const record = cureOf(context.resin, context.rateFactor);
+	return inputs.cups
+		.map((c): ColourCup => {
+			const startTempC = c.startTempC ?? inputs.startTempC;
+			const { mixed, clock } = cupOf(
+				(volumeMl * c.sharePercent) / shares,
+				fillersOf(inputs, context),
+				inputs,
+				context,
+				startTempC
+			);
+			const resinG = mixed.a.massG + mixed.b.massG;
+			const warm =
+				inputs.pourTempC === undefined
+					? undefined
+					: cup({
+							resin: record,
+							massG: resinG,
+							startTempC,
+							roomTempC: inputs.roomTempC,
+							pourTempC: inputs.pourTempC
+						}).reachesPourTempS;
+			return {
+				name: c.name,
+				a: mixed.a,
+				b: mixed.b,
+				...(mixed.catalyst ? { catalyst: mixed.catalyst } : {}),
+				massG: mixed.total.massG,
+				startTempC,
+				potLifeS: clock.potLifeS,
+				...(warm === undefined || warm === null ? {} : { warmS: warm }),
+				colours: coloursFor(c.recipeId, resinG, context)
+			};
+		})
+		.sort((a, b) => b.potLifeS - a.potLifeS);
+}
+
+/**
+ * Pot life counted from the first combining: each cup is combined one mixing later than the one before, and the
+ * first that is too thick ends the pour.
+ */
+export function togetherPotLifeS(cups: readonly Pick<ColourCup, 'potLifeS'>[], mixS: number): number {
+	return Math.min(...cups.map((c, i) => i * mixS + c.potLifeS));
+}
+
+/** What the cups come to, and what is wrong with pouring them by temperature. */
+export function colourWords(
+	cups: readonly ColourCup[],
+	inputs: Inputs
+): { working: WorkingLine[]; warnings: Warning[] } {
+	const wantC = inputs.pourTempC;
+	const cold = wantC === undefined ? [] : cups.filter((c) => c.warmS === undefined);
+	return {
+		working: cups.map((c, i) => ({
+			what: `Cup ${i + 1}, ${c.name}`,
+			sum: `${digits(c.massG)} g from ${digits(c.startTempC)} °C, combined ${formatTime(i * inputs.mixS)} after the first`,
+			result: `too thick ${formatTime(c.potLifeS)} after its own combining${c.warmS === undefined ? '' : `, ${digits(wantC!, 0)} °C after ${formatTime(c.warmS)}`}`,
+			source: 'cup model'
+		})),
+		warnings: cold.length
+			? [
+					{
+						code: 'never-warm',
+						message: `${cold.map((c) => c.name).join(', ')} is too thick before it reaches ${digits(wantC!, 0)} °C.`,
+						action: 'A lower pouring temperature, warmer parts, or pour by the clock.'
+					}
+				]
+			: []
+	};
+}

@@ -1,0 +1,356 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { resinRecord } from '../shelf';
+import { InputError } from '../working';
+import { WORKSHOP_DEFAULTS } from '../workshop';
+import {
+	castAreaMm2,
+	clearLayers,
+	DUST_G_PER_M2,
+	liftG,
+	planShot,
+	shotInputs,
+	solidShot,
+	standingCoatMm,
+	togetherPotLifeS,
+	wholeShares,
+	type Embed,
+	type ShotContext,
+	type SolidShotInput
+} from '.';
+
+const urethane = resinRecord.parse({
+	name: 'Test white',
+	family: 'slow urethane',
+	densityAGPerMl: 1.1,
+	weightA: 100,
+	weightB: 90,
+	volumeA: 1,
+	volumeB: 1,
+	potLifeS: 420,
+	demouldS: 3600,
+	character: 'quick',
+	viscosityMpaS: 120,
+	note: ''
+});
+const polyester = resinRecord.parse({
+	name: 'Test clear',
+	family: 'clear polyester',
+	densityAGPerMl: 1.11,
+	catalystPercent: 1,
+	referencePercent: 1,
+	referenceGelS: 1080,
+	catalystDensityGPerMl: 1.12,
+	demouldS: 50_400,
+	character: 'gradual',
+	viscosityMpaS: 350,
+	note: ''
+});
+const context: ShotContext = {
+	cavityVolumeMl: 96,
+	mouldWallMm: 12,
+	mouldsVolumeMl: 400,
+	skinAreaMm2: 9000,
+	radiusMm: 30,
+	heightMm: 30,
+	resin: urethane,
+	recipes: [],
+	settings: WORKSHOP_DEFAULTS
+};
+const inputs = (more: object) =>
+	shotInputs.parse({
+		masterId: 'a',
+		mouldIds: ['m'],
+		resinId: 'r',
+		copies: 1,
+		sprueVolumeMl: 0,
+		sectionMm: 6,
+		lossPercent: 0,
+		startTempC: 21,
+		mouldTempC: 21,
+		roomTempC: 21,
+		relativeHumidity: 45,
+		...more
+	});
+const bronze = { name: 'Bronze', densityGPerMl: 8.7, bulkDensityGPerMl: 3.4, grainMm: 0.04 };
+const silica = {
+	name: 'Silica',
+	densityGPerMl: 2.2,
+	bulkDensityGPerMl: 0.05,
+	creamyScoopsPerB: 0.8,
+	pasteScoopsPerB: 2
+};
+const fern: Embed = { name: 'fern', massG: 0.4, volumeMl: 1.2, heightMm: 3, atMm: 12 };
+
+describe('layered clear casts', () => {
+	it('the layers and what is cast in fill the mould, whatever lies in it', () => {
+		fc.assert(
+			fc.property(
+				fc.double({ min: 20, max: 120, noNaN: true }),
+				fc.double({ min: 1000, max: 40_000, noNaN: true }),
+				fc.double({ min: 3, max: 60, noNaN: true }),
+				fc.array(
+					fc.record({
+						massG: fc.double({ min: 0, max: 20, noNaN: true }),
+						volumeMl: fc.double({ min: 0.05, max: 0.4, noNaN: true }),
+						heightMm: fc.double({ min: 1, max: 8, noNaN: true }),
+						atMm: fc.double({ min: 2, max: 11, noNaN: true })
+					}),
+					{ maxLength: 3 }
+				),
+				(depthMm, areaMm2, mostMm, things) => {
+					const embeds = things.map((t, i) => ({ ...t, name: `thing ${i}` }));
+					const layers = clearLayers(depthMm, areaMm2, embeds, mostMm, 1.1);
+					const resinMl = layers.reduce((sum, l) => sum + l.volumeMl, 0);
+					const takenMl = embeds.reduce((sum, e) => sum + e.volumeMl, 0);
+					expect(resinMl + takenMl).toBeCloseTo((depthMm * areaMm2) / 1000, 6);
+					expect(layers[0]!.fromMm).toBe(0);
+					expect(layers.at(-1)!.toMm).toBeCloseTo(depthMm, 9);
+					for (const l of layers) expect(l.toMm - l.fromMm).toBeLessThanOrEqual(mostMm + 1e-9);
+					// everything lies on a boundary: what is below it has gelled before it is set
+					for (const e of embeds) expect(layers.some((l) => l.setsIn.includes(e.name))).toBe(true);
+				}
+			)
+		);
+	});
+	it('float by Archimedes, by hand: 1.2 ml of 0.4 g in resin of 1.1 pulls up with 0.92 g', () => {
+		expect(liftG(fern, 1.1)).toBeCloseTo(1.2 * 1.1 - 0.4, 9);
+		expect(liftG({ massG: 20, volumeMl: 4 }, 1.1)).toBeLessThan(0);
+	});
+	it('a light thing is held by a thin layer first, a heavy one is not', () => {
+		const boundaries = (e: Embed) => clearLayers(30, 3200, [e], 30, 1.1).map((l) => l.toMm);
+		expect(boundaries(fern)).toEqual([12, 13, 30]);
+		expect(boundaries({ ...fern, massG: 9 })).toEqual([12, 30]);
+	});
+	it('a thing that stands out of the resin is refused, with by how much', () => {
+		expect(() => clearLayers(14, 3200, [fern], 30, 1.1)).toThrow(/1 mm out of a cast/);
+	});
+	it('thick polyester is laid in layers that cool; a thin cast is not', () => {
+		const clear = { ...context, resin: polyester };
+		const thick = planShot(inputs({ kind: 'clear', depthMm: 30, embeds: [fern] }), clear);
+		expect(thick.shot.batches[0]!.layers!.length).toBeGreaterThan(2);
+		expect(thick.shot.warnings.map((w) => w.code)).toContain('let-it-cool');
+		expect(thick.shot.warnings.map((w) => w.code)).toContain('floats');
+		expect(thick.shot.warnings.map((w) => w.code)).not.toContain('cracks');
+		const thin = planShot(inputs({ kind: 'clear', depthMm: 5 }), {
+			...clear,
+			cavityVolumeMl: 16,
+			heightMm: 5
+		});
+		expect(thin.shot.batches[0]!.layers).toHaveLength(1);
+		// a typed thickness that cracks is warned of with its figure, not forbidden
+		const block = planShot(inputs({ kind: 'clear', depthMm: 30, mostLayerMm: 30 }), clear);
+		expect(block.shot.warnings.find((w) => w.code === 'cracks')!.message).toMatch(/\d+ °C and cracks/);
+	});
+	it.each([
+		// 30 mm high and 60 mm wide: 67 mm from corner to corner, by Pythagoras
+		[{ depthMm: 400 }, 'depthMm', /67.1 mm from corner to corner/],
+		[{ depthMm: 60, mostLayerMm: 2 }, 'mostLayerMm', /30 layers, at most 24/],
+		[{ depthMm: 30, crackLimitC: 21 }, 'crackLimitC', /poured into 21 °C/]
+	])('%j is refused at its field', (more, field, words) => {
+		const clear = { ...context, resin: polyester };
+		const refused = (() => {
+			try {
+				planShot(inputs({ kind: 'clear', ...more }), clear);
+			} catch (error) {
+				return error as InputError;
+			}
+			return undefined;
+		})();
+		expect(refused).toBeInstanceOf(InputError);
+		expect(refused!.path).toEqual([field]);
+		expect(refused!.message).toMatch(words);
+	});
+	it('things that lie at ten heights cut ten layers, and no search goes past what is planned', () => {
+		const embeds = Array.from({ length: 10 }, (_, i) => ({
+			name: `leaf ${i}`,
+			massG: 0.1,
+			volumeMl: 0.05,
+			heightMm: 1,
+			atMm: 2.5 + i * 2.5
+		}));
+		const { shot } = planShot(inputs({ kind: 'clear', depthMm: 30, embeds }), {
+			...context,
+			resin: polyester
+		});
+		const layers = shot.batches[0]!.layers!;
+		expect(layers.length).toBeLessThanOrEqual(24);
+		for (const e of embeds) expect(layers.flatMap((l) => l.setsIn ?? [])).toContain(e.name);
+	});
+});
+
+describe('metal cold casts', () => {
+	const cold = inputs({ kind: 'cold', fillerId: 'f', fillerPercent: 60, faceMm: 1.5 });
+	const planned = planShot(cold, { ...context, filler: bronze });
+	it('dust by area, face and backing together fill the cavity (by hand)', () => {
+		expect(planned.dust!.massG).toBeCloseTo((DUST_G_PER_M2 * 9000) / 1e6, 9);
+		const [face, back] = planned.shot.batches[0]!.layers!;
+		expect(face!.volumeMl).toBeCloseTo((9000 * 1.5) / 1000, 6);
+		const dustMl = planned.dust!.massG / 8.7;
+		expect(face!.volumeMl + back!.volumeMl + dustMl).toBeCloseTo(96, 6);
+		expect(face!.fillers![0]!.massG / face!.massG).toBeCloseTo(0.6, 9);
+		expect(back!.fillers ?? []).toHaveLength(0);
+	});
+	it('foretells that the powder sinks, and that a pale backing shines through', () => {
+		expect(planned.shot.warnings.map((w) => w.code)).toEqual(
+			expect.arrayContaining(['settles', 'pale-backing', 'thin-skin'])
+		);
+	});
+	it('wants a metal, and a face that goes in', () => {
+		expect(() => planShot(inputs({ kind: 'cold' }), context)).toThrow(/Choose|powder/);
+		expect(() =>
+			planShot(inputs({ kind: 'cold', fillerId: 'f', fillerPercent: 60, faceMm: 30 }), {
+				...context,
+				filler: bronze
+			})
+		).toThrow(/thinner face/);
+	});
+});
+
+describe('brushed coats', () => {
+	it('what stays up is τy/(ρ·g): 60 Pa at 1.1 g/ml is 5.56 mm (by hand)', () => {
+		expect(standingCoatMm(60, 1.1)).toBeCloseTo((60 / (1100 * 9.80665)) * 1000, 9);
+		expect(standingCoatMm(60, 1.1)).toBeCloseTo(5.562, 3);
+	});
+	it('a wall of 4 mm in coats of 1.5 mm is three, stiff for upright faces', () => {
+		const planned = planShot(
+			inputs({ kind: 'brushed', fillerId: 'f', wallMm: 4, coatMm: 1.5, stands: 'upright' }),
+			{ ...context, filler: silica }
+		);
+		const layers = planned.shot.batches[0]!.layers!;
+		expect(layers).toHaveLength(3);
+		for (const l of layers) {
+			expect(l.volumeMl).toBeCloseTo(12, 6);
+			// two scoops to one of B: loose volume twice that of B
+			expect(l.fillers![0]!.massG).toBeCloseTo(2 * l.b.volumeMl * 0.05, 6);
+			expect(l.recoatFromS).toBeLessThan(l.recoatUntilS);
+		}
+		for (const [i, l] of layers.slice(1).entries())
+			expect(l.startS).toBeGreaterThanOrEqual(layers[i]!.recoatFromS - 1);
+	});
+	it('a thickener without its scoops, a coat that sags: said', () => {
+		expect(() =>
+			planShot(inputs({ kind: 'brushed', fillerId: 'f' }), { ...context, filler: bronze })
+		).toThrow(/no record of how many scoops/);
+		const sags = planShot(
+			inputs({ kind: 'brushed', fillerId: 'f', wallMm: 8, coatMm: 8, stands: 'upright' }),
+			{ ...context, filler: silica }
+		);
+		expect(sags.shot.warnings.map((w) => w.code)).toContain('sags');
+	});
+});
+
+describe('colours poured together', () => {
+	const cups = [
+		{ name: 'grey', sharePercent: 70 },
+		{ name: 'white', sharePercent: 30, startTempC: 15 }
+	];
+	it('every cup its share and temperature; the slower one is combined first', () => {
+		const planned = planShot(inputs({ cups }), context);
+		const batch = planned.shot.batches[0]!;
+		expect(batch.cups!.map((c) => c.name)).toEqual(['white', 'grey']);
+		const all = batch.cups!.reduce((sum, c) => sum + c.massG, 0);
+		expect(all).toBeCloseTo(batch.massG, 6);
+		expect(batch.cups![0]!.massG / all).toBeCloseTo(0.3, 9);
+		expect(batch.cups![0]!.startTempC).toBe(15);
+		expect(batch.potLifeS).toBeCloseTo(togetherPotLifeS(batch.cups!, 45), 9);
+	});
+	it('the first cup that is too thick ends the pour (by hand)', () => {
+		expect(togetherPotLifeS([{ potLifeS: 200 }, { potLifeS: 130 }], 45)).toBe(175);
+		expect(togetherPotLifeS([{ potLifeS: 150 }, { potLifeS: 130 }], 45)).toBe(150);
+	});
+	it('shares stay a whole when a colour comes or goes (by hand)', () => {
+		expect(wholeShares([50, 50, 50])).toEqual([33.3, 33.3, 33.3]);
+		expect(wholeShares([70, 50])).toEqual([58.3, 41.7]);
+		expect(wholeShares([60, 20])).toEqual([75, 25]);
+		expect(wholeShares([undefined, NaN])).toEqual([50, 50]);
+		expect(wholeShares([undefined, 40, 40])).toEqual([0, 50, 50]);
+		fc.assert(
+			fc.property(
+				fc.array(fc.double({ min: 1, max: 100, noNaN: true }), { minLength: 1, maxLength: 6 }),
+				(list) => {
+					const sum = wholeShares(list).reduce((a, b) => a + b, 0);
+					// a tenth each at most: the planner takes shares that make 100 ± 0.5
+					expect(Math.abs(sum - 100)).toBeLessThanOrEqual(0.05 * list.length + 1e-9);
+				}
+			)
+		);
+	});
+	it('cups that are warmer from the start than they are poured are refused', () => {
+		const two = {
+			cups: [
+				{ name: 'a', sharePercent: 50, startTempC: 28 },
+				{ name: 'b', sharePercent: 50 }
+			]
+		};
+		expect(() => planShot(inputs({ ...two, pourTempC: 21 }), context)).toThrow(/The cups start at 21\.0 °C/);
+		expect(() => planShot(inputs({ ...two, pourTempC: 30 }), context)).not.toThrow();
+	});
+	it('shares that make no whole are refused with their sum', () => {
+		expect(() => planShot(inputs({ cups: [{ name: 'a', sharePercent: 60 }] }), context)).toThrow(
+			/make 60.0 %/
+		);
+	});
+});
+
+describe('area of an earlier cast', () => {
+	it('44 g of 1.1 g/ml at 4 mm covered 100 cm² (by hand)', () => {
+		expect(castAreaMm2(44, 1.1, 4)).toBeCloseTo(10_000, 9);
+		expect(() => castAreaMm2(44, 0, 4)).toThrow(/castAreaMm2/);
+	});
+});
+
+describe('batches against an exhaustive search', () => {
+	const base = (x: { copies: number; moulds: number; potLifeS: number; cupMl: number; scaleG: number }) =>
+		({
+			cavityVolumeMl: 40,
+			loss: { by: 'percent', percent: 10 },
+			copies: x.copies,
+			cavitiesAtOnce: x.moulds,
+			resin: { densityAGPerMl: 1.1, densityBGPerMl: 0.99, ratio: { by: 'weight', a: 100, b: 90 } },
+			cure: { potLifeS: x.potLifeS, demouldS: 6 * x.potLifeS, character: 'quick' },
+			viscosityMpaS: 120,
+			sectionMm: 6,
+			steps: [
+				{ name: 'Mix', durationS: 40 },
+				{ name: 'Pour', durationS: 15, per: 'copy' }
+			],
+			startTempC: 22,
+			mouldTempC: 22,
+			roomTempC: 22,
+			cupMl: x.cupMl,
+			scaleCapacityG: x.scaleG
+		}) satisfies SolidShotInput;
+	it('the fewest cups that hold every limit, for every small case', () => {
+		fc.assert(
+			fc.property(
+				fc.record({
+					copies: fc.integer({ min: 1, max: 7 }),
+					moulds: fc.integer({ min: 1, max: 5 }),
+					potLifeS: fc.integer({ min: 90, max: 300 }),
+					cupMl: fc.integer({ min: 60, max: 400 }),
+					scaleG: fc.integer({ min: 50, max: 300 })
+				}),
+				(x) => {
+					const shot = solidShot(base(x));
+					// every size on its own, without the planner's search
+					const may = (n: number) => {
+						const one = solidShot({
+							...base({ ...x, copies: n, moulds: n }),
+							cupMl: undefined,
+							scaleCapacityG: undefined,
+							potCopies: undefined
+						}).batches[0]!;
+						if (one.copies !== n || !one.fits) return false;
+						return n === 1 || (one.volumeMl <= 0.8 * x.cupMl && one.massG <= x.scaleG);
+					};
+					let most = 0;
+					for (let n = 1; n <= Math.min(x.copies, x.moulds); n++) if (may(n)) most = n;
+					expect(shot.largestBatch).toBe(most);
+					expect(shot.batches).toHaveLength(Math.ceil(x.copies / Math.max(1, most)));
+				}
+			),
+			{ numRuns: 60 }
+		);
+	});
+});

@@ -1,0 +1,224 @@
+import { budget } from '../budget/budget';
+import { calibrate } from '../cure/calibrate';
+import { RECOAT_CONVERSION } from '../cure/forecast';
+import { solveLayered, type LayeredRun } from '../cure/layered';
+import { cupMarkHeightMm, squareCupDiameterMm } from '../mix/cupLoss';
+import { cupMarkErrorPercent } from '../mix/weighingError';
+import type { Filler } from '../mix/mix';
+import { cureOf } from '../shelf/resin';
+import { formatTime } from '../units';
+import { InputError, type Warning, type WorkingLine } from '../working';
+import { coloursFor, cupOf } from './amounts';
+import type { CopyBalance } from './filled';
+import type { Inputs, PlannedShot, ShotContext } from './inputs';
+import { RECOAT_SCHOOLS } from './rotocast';
+import { HOLD_MARGIN, scaleWarnings, type LayerCup, type ShotBatch } from './solid';
+
+/** One layer of one copy before it has a clock. */
+export interface LayerSpec {
+	/** Without what stays in the cup, ml. */
+	volumeMl: number;
+	thicknessMm: number;
+	serves: string;
+	way: 'roll' | 'flat' | 'brush';
+	fillers: Filler[];
+	/** Tinted by the shot's recipe. */
+	tinted?: boolean;
+	levelMm?: number;
+	setsIn?: string[];
+	fillerPercent?: number;
+}
+
+/** A layer of one copy with its clocks, s after the first was poured; the volume holds what is lost too. */
+export interface TimedLayer extends LayerSpec {
+	startS: number;
+	lockS: number;
+	gelS: number;
+	recoatFromS: number;
+	recoatUntilS: number;
+}
+
+/** Layers of one copy that are planned at most: more is another job, and each of them costs its sums. */
+export const MOST_LAYERS = 24;
+const THICKER = { flat: 'mostLayerMm', brush: 'coatMm', roll: 'layers' } as const;
+
+/** So long a polyester's face keeps its tack in the air, s (common practice, no source). */
+const TACKY_S = 86_400;
+
+/**
+ * Layers of one resin laid one on another, each at the chosen state of the last.
+ * @param coolToC left to cool to this before the next, instead of following at the state of the school
+ * @throws InputError when there are more layers than are planned, or when it would not be firm within sixty days
+ */
+export function timeLayers(
+	specs: readonly LayerSpec[],
+	inputs: Inputs,
+	context: ShotContext,
+	coolToC?: number
+): { layers: TimedLayer[]; run: LayeredRun } {
+	if (specs.length > MOST_LAYERS) {
+		throw new InputError(
+			[THICKER[specs[0]!.way]],
+			`That makes ${specs.length} layers, at most ${MOST_LAYERS} are planned: thicker ones, or in two pieces.`
+		);
+	}
+	const record = cureOf(context.resin, context.rateFactor);
+	const model = calibrate(record);
+	const recoatUntil = Math.max(record.recoatConversion ?? RECOAT_CONVERSION, model.gelConversion + 0.01);
+	const run = solveLayered(model, {
+		layersMm: specs.map((s) => s.thicknessMm),
+		mouldWallMm: context.mouldWallMm,
+		startTempC: inputs.startTempC,
+		mouldTempC: inputs.mouldTempC,
+		roomTempC: inputs.roomTempC,
+		mixS: inputs.mixS,
+		nextAt: Math.min(model.gelConversion * RECOAT_SCHOOLS[inputs.school ?? 'gel'].of, recoatUntil - 0.005),
+		recoatUntil,
+		...(coolToC === undefined ? {} : { coolToC })
+	});
+	if (!Number.isFinite(run.demouldS))
+		throw new InputError(['roomTempC'], 'At this temperature it is not firm within sixty days.');
+	return {
+		run,
+		layers: specs.map((s, i) => {
+			const l = run.layers[i]!;
+			return {
+				...s,
+				volumeMl: s.volumeMl * (1 + inputs.lossPercent / 100),
+				startS: l.startS,
+				lockS: l.gelFirstS,
+				gelS: l.gelLastS,
+				recoatFromS: l.recoatFromS,
+				// left to cool it has cured through; its air face stays tacky and takes the next one
+				recoatUntilS: coolToC === undefined ? l.recoatUntilS : l.recoatFromS + TACKY_S
+			};
+		})
+	};
+}
+
+interface Layered {
+	kind: NonNullable<PlannedShot['kind']>;
+	layers: readonly TimedLayer[];
+	demouldS: number;
+	peakMouldFaceC: number;
+	working: WorkingLine[];
+	warnings: Warning[];
+	balance: CopyBalance;
+	/** What the pouring step is called. */
+	verb: string;
+}
+
+/** Every cup of a shot that is built up in layers, for all copies that are worked on at once. */
+export function layerShot(one: Layered, inputs: Inputs, context: ShotContext): PlannedShot {
+	const { marginPercent, scaleResolutionG } = context.settings;
+	const together = Math.min(inputs.copies, context.cavities ?? inputs.mouldIds.length, inputs.hands ?? 1);
+	const steps = [
+		{ name: 'Mix', durationS: inputs.mixS, role: 'mix' as const },
+		{
+			name: together > 1 ? `${one.verb} ×${together}` : one.verb,
+			durationS: inputs.pourS,
+			role: 'pour' as const
+		}
+	];
+	const batchOf = (copies: number): ShotBatch => {
+		const cups = one.layers.map((layer) => {
+			const { mixed, clock } = cupOf(layer.volumeMl * copies, layer.fillers, inputs, context);
+			const resinG = mixed.a.massG + mixed.b.massG;
+			const cup: LayerCup = {
+				thicknessMm: layer.thicknessMm,
+				startS: layer.startS,
+				lockS: layer.lockS,
+				gelS: layer.gelS,
+				recoatFromS: layer.recoatFromS,
+				recoatUntilS: layer.recoatUntilS,
+				serves: layer.serves,
+				fillerPercent: layer.fillerPercent ?? 0,
+				way: layer.way,
+				...(layer.levelMm === undefined ? {} : { levelMm: layer.levelMm }),
+				...(layer.setsIn?.length ? { setsIn: layer.setsIn } : {}),
+				...(mixed.fillers.length
+					? { fillers: mixed.fillers.map(({ name, massG, volumeMl }) => ({ name, massG, volumeMl })) }
+					: {}),
+				...(layer.tinted ? { colours: coloursFor(inputs.recipeId ?? '', resinG, context) } : {}),
+				massG: mixed.total.massG,
+				volumeMl: mixed.total.volumeMl,
+				a: mixed.a,
+				b: mixed.b,
+				...(mixed.catalyst ? { catalyst: mixed.catalyst } : {}),
+				potLifeS: clock.potLifeS
+			};
+			return { cup, mixed, clock };
+		});
+		const { cup: first, mixed, clock } = cups[0]!;
+		const times = budget({
+			steps: steps.map(({ name, durationS }) => ({ name, durationS })),
+			potLifeS: clock.potLifeS,
+			marginPercent
+		});
+		const cupDiameterMm = squareCupDiameterMm(Math.max(mixed.a.volumeMl, mixed.b.volumeMl));
+		const allMl = copies * one.layers.reduce((sum, l) => sum + l.volumeMl, 0);
+		const pouredMl = allMl / (1 + inputs.lossPercent / 100);
+		return {
+			copies,
+			pouredMl,
+			lossMl: allMl - pouredMl,
+			volumeMl: first.volumeMl,
+			massG: first.massG,
+			a: first.a,
+			b: first.b,
+			...(first.catalyst ? { catalyst: first.catalyst } : {}),
+			fillers: mixed.fillers,
+			layers: cups.map((c) => c.cup),
+			potLifeS: clock.potLifeS,
+			clockSource: `cup model on the ${clock.working[0]?.source ?? 'sheet'}`,
+			gelTimeS: clock.gelTimeS,
+			peakTempC: clock.peakTempC,
+			steps: steps.map(({ name, durationS }) => ({ name, durationS })),
+			budget: times,
+			slackS: times.slackS,
+			fits: times.fits,
+			schools: {
+				scale: { resolutionG: scaleResolutionG, errorPercent: mixed.ratioErrorPercent },
+				marks: {
+					cupDiameterMm,
+					markAMm: cupMarkHeightMm(mixed.a.volumeMl, cupDiameterMm),
+					markBMm: cupMarkHeightMm(mixed.b.volumeMl, cupDiameterMm),
+					errorPercent:
+						mixed.b.volumeMl > 0 ? cupMarkErrorPercent(mixed.a.volumeMl, mixed.b.volumeMl, cupDiameterMm) : 0
+				}
+			}
+		};
+	};
+	const batches: ShotBatch[] = [];
+	for (let left = inputs.copies; left > 0; left -= together) batches.push(batchOf(Math.min(together, left)));
+	const first = batches[0]!;
+	const all = (of: (l: LayerCup) => number) =>
+		batches.reduce((sum, b) => sum + b.layers!.reduce((s, l) => s + of(l), 0), 0);
+	const late: Warning[] = first.fits
+		? []
+		: [
+				{
+					code: 'does-not-fit',
+					level: 'harm',
+					message: `The first layer runs ${formatTime(-first.slackS)} past the usable pot life.`,
+					action: 'Mix and pour quicker, cool the parts, or take a slower resin.'
+				}
+			];
+	return {
+		kind: one.kind,
+		shot: {
+			batches,
+			largestBatch: first.fits ? together : 0,
+			volumeMl: all((l) => l.volumeMl),
+			massG: all((l) => l.massG),
+			demouldS: one.demouldS,
+			holdUntilS: one.layers.at(-1)!.gelS * (1 + HOLD_MARGIN),
+			peakMouldFaceC: one.peakMouldFaceC,
+			working: [...one.working, ...first.budget.working, ...one.balance.working],
+			warnings: [...late, ...one.warnings, ...scaleWarnings(first), ...one.balance.warnings]
+		},
+		roles: steps.map((s) => s.role),
+		stack: one.layers.map(({ fillers: _fillers, ...layer }) => ({ ...layer })),
+		balance: one.balance
+	};
+}

@@ -1,0 +1,50 @@
+import {
+	colourSide,
+	COLOUR_DROPS_PER_ML,
+	isPowder,
+	type ColourRecord,
+	type RecipeRecord
+} from '../shelf/colour';
+import { scaleRecipe } from '../shelf/colour';
+import type { ResinRecord } from '../shelf/resin';
+import type { ShotFiller, ShotRecipe } from './inputs';
+import type { FillerRecord } from '../shelf/filler';
+
+interface Kept<T> {
+	id: string;
+	record: T;
+}
+
+/** A colour recipe as shares of the mixed resin, each colour with the side that it goes into in this resin. */
+export function shotRecipe(
+	recipe: Kept<RecipeRecord>,
+	colours: readonly Kept<ColourRecord>[],
+	resin: Pick<ResinRecord, 'family' | 'colourSide' | 'micaSide'>
+): ShotRecipe {
+	return {
+		id: recipe.id,
+		name: recipe.record.name,
+		colours: scaleRecipe(recipe.record, 100).flatMap(({ colourId, percent }) => {
+			const colour = colours.find((c) => c.id === colourId)?.record;
+			// a colour that was thrown away leaves its share out, which the recipe's own page says
+			if (!colour) return [];
+			return [
+				{
+					name: colour.name,
+					part: colourSide(colour, resin),
+					percent,
+					...(isPowder(colour.kind)
+						? {}
+						: { dropsPerG: (colour.dropsPerMl ?? COLOUR_DROPS_PER_ML) / colour.densityGPerMl })
+				}
+			];
+		})
+	};
+}
+
+/** What a shot wants to know of a filler. */
+export function shotFiller(record: FillerRecord): ShotFiller {
+	const { name, densityGPerMl, bulkDensityGPerMl, grainMm, creamyScoopsPerB, pasteScoopsPerB, yieldPa } =
+		record;
+	return { name, densityGPerMl, bulkDensityGPerMl, grainMm, creamyScoopsPerB, pasteScoopsPerB, yieldPa };
+}

@@ -1,0 +1,91 @@
+import { mixedDensityGPerMl, viscosityOf, cureOf } from '../shelf/resin';
+import { digits } from '../units';
+import { InputError } from '../working';
+import { cupOf, fillersOf } from './amounts';
+import { copyBalance, FILLS } from './filled';
+import type { Inputs, PlannedShot, ShotContext } from './inputs';
+import { layerShot } from './layerShot';
+import { rotocast } from './rotocast';
+
+/** Skin of an earlier cast, by what it weighs: mass over density and wall, mm². */
+export function castAreaMm2(massG: number, densityGPerMl: number, wallMm: number): number {
+	if (!(massG > 0 && densityGPerMl > 0 && wallMm > 0))
+		throw new RangeError(`castAreaMm2: all over 0, got ${massG} g, ${densityGPerMl} g/ml, ${wallMm} mm`);
+	return ((massG / densityGPerMl) * 1000) / wallMm;
+}
+
+/** The skin to be covered; typed, by an earlier cast, or by the master. */
+export function skinFor(inputs: Inputs, context: ShotContext): number {
+	const { castMassG, castWallMm } = inputs;
+	const byCast =
+		castMassG && castWallMm
+			? castAreaMm2(castMassG, mixedDensityGPerMl(context.resin), castWallMm)
+			: undefined;
+	const areaMm2 = inputs.areaMm2 ?? byCast ?? context.skinAreaMm2;
+	if (!areaMm2)
+		throw new InputError(['areaMm2'], 'Type the skin to cover, such as 420 cm2: this master has none.');
+	return areaMm2;
+}
+
+/** A hollow cast in rolled layers, its shell filled afterwards or not. */
+export function planRolled(inputs: Inputs, context: ShotContext): PlannedShot {
+	const areaMm2 = skinFor(inputs, context);
+	const fillers = fillersOf(inputs, context);
+	const one = rotocast({
+		resin: cureOf(context.resin, context.rateFactor),
+		areaMm2,
+		wallMm: inputs.wallMm,
+		...(inputs.layers === undefined ? {} : { layers: inputs.layers }),
+		densityGPerMl: mixedDensityGPerMl(context.resin),
+		viscosityMpaS: viscosityOf(context.resin, 23),
+		rimLengthMm: inputs.rimLengthMm,
+		turnS: inputs.turnS,
+		...(context.radiusMm ? { radiusMm: context.radiusMm } : {}),
+		...(context.heightMm ? { drainMm: context.heightMm } : {}),
+		roomTempC: inputs.roomTempC,
+		mouldTempC: inputs.mouldTempC,
+		startTempC: inputs.startTempC,
+		mouldWallMm: context.mouldWallMm,
+		mixS: inputs.mixS,
+		school: inputs.school,
+		lossPercent: inputs.lossPercent
+	});
+	const castMl = one.totalVolumeMl / (1 + inputs.lossPercent / 100);
+	if (castMl > context.cavityVolumeMl) {
+		throw new InputError(
+			['wallMm'],
+			`A wall of ${digits(inputs.wallMm)} mm takes ${digits(castMl)} ml and the piece holds ${digits(context.cavityVolumeMl)} ml: cast it solid, or take a thinner wall.`
+		);
+	}
+	const { mixed } = cupOf(one.layers[0]!.volumeMl, fillers, inputs, context);
+	const balance = copyBalance({
+		cavityMl: context.cavityVolumeMl,
+		castMl,
+		castG: castMl * (mixed.total.massG / mixed.total.volumeMl),
+		inserts: inputs.inserts ?? [],
+		...(inputs.kind === 'filled'
+			? {
+					fill: {
+						kind: inputs.fillKind,
+						densityGPerMl: inputs.fillDensityGPerMl ?? FILLS[inputs.fillKind].densityGPerMl,
+						lossPercent: inputs.lossPercent
+					}
+				}
+			: {})
+	});
+	const planned = layerShot(
+		{
+			kind: inputs.kind,
+			layers: one.layers.map((l) => ({ ...l, way: 'roll' as const, fillers, tinted: true })),
+			demouldS: one.demouldS,
+			peakMouldFaceC: one.peakMouldFaceC,
+			working: one.working,
+			warnings: one.warnings,
+			balance,
+			verb: 'Pour'
+		},
+		inputs,
+		context
+	);
+	return { ...planned, rotocast: one };
+}

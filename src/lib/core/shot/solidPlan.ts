@@ -1,0 +1,171 @@
+import { pumpUpS } from '../pot/delivery';
+import { pot, type PotResult } from '../pot/pot';
+import { cureOf, viscosityOf } from '../shelf/resin';
+import { InputError, type Warning } from '../working';
+import { coloursFor, fillersOf, insertsMl, resinOf } from './amounts';
+import { colourCups, colourWords, togetherPotLifeS } from './colours';
+import { copyBalance } from './filled';
+import type { Inputs, PlannedShot, ShotContext } from './inputs';
+import { solidShot, type ShotBatch, type ShotStep } from './solid';
+import { budget } from '../budget/budget';
+import type { StepRole } from '../pour/plan';
+
+/** Room that moulds leave between and above themselves in a pot, as a share (a default of ours). */
+const POT_FILL = 0.8;
+
+/** How many of the chosen moulds go in together by their volume. */
+function mouldsInPot(context: ShotContext, count: number): number {
+	const eachL = context.mouldsVolumeMl / 1000 / count;
+	return Math.min(count, Math.max(1, Math.floor((context.settings.potVolumeL * POT_FILL) / eachL)));
+}
+
+/** The pot's sum for a load of these moulds, its refusal put at the field that can be changed. */
+function potFor(context: ShotContext, share: number): PotResult {
+	const { settings } = context;
+	const contentsL = (share * context.mouldsVolumeMl) / 1000;
+	const { secondGaugeKpa, secondLPerMin } = settings;
+	try {
+		const air = pot({
+			gaugeKpa: settings.potTargetGaugeKpa,
+			altitudeM: settings.altitudeM,
+			potVolumeL: settings.potVolumeL,
+			contentsL,
+			freeAirLPerMin: settings.freeAirLPerMin,
+			ratedGaugeKpa: settings.potRatedGaugeKpa
+		});
+		if (secondGaugeKpa === undefined || secondLPerMin === undefined) return air;
+		// the compressor is known to deliver less against pressure
+		const timeToPressureS = pumpUpS(
+			settings.potVolumeL - contentsL,
+			settings.potTargetGaugeKpa,
+			{
+				freeAirLPerMin: settings.freeAirLPerMin,
+				second: { gaugeKpa: secondGaugeKpa, freeAirLPerMin: secondLPerMin }
+			},
+			air.atmosphereKpa
+		);
+		if (!Number.isFinite(timeToPressureS))
+			throw new InputError(['usePot'], 'The compressor stalls before that pressure: cast at less.');
+		return { ...air, timeToPressureS };
+	} catch (error) {
+		if (error instanceof InputError) throw new InputError(['usePot'], error.message);
+		throw error;
+	}
+}
+
+type Step = ShotStep & { role: StepRole };
+
+/** Everything between combining and the last thing that needs liquid resin, as it was typed. */
+function stepsOf(inputs: Inputs, pressure: PotResult | undefined): Step[] {
+	const hands = inputs.hands ?? 1;
+	const each = (name: string, durationS: number | undefined, role: StepRole): Step[] =>
+		(durationS ?? 0) > 0 ? [{ name, durationS: durationS! / hands, per: 'copy', role }] : [];
+	const cups = Math.max(1, inputs.cups?.length ?? 0);
+	return [
+		{ name: cups > 1 ? `Mix ${cups} cups` : 'Mix', durationS: inputs.mixS * cups, per: 'batch', role: 'mix' },
+		...((inputs.vacuumS ?? 0) > 0
+			? [{ name: 'Vacuum', durationS: inputs.vacuumS, per: 'batch' as const, role: 'vacuum' as const }]
+			: []),
+		...each('Brush', inputs.brushS, 'brush'),
+		{
+			name: inputs.pourWay === 'halves' ? 'Fill the halves' : 'Pour',
+			durationS: inputs.pourS / hands,
+			per: 'copy',
+			role: 'pour'
+		},
+		...each('Tap', inputs.tapS, 'tap'),
+		...(inputs.pourWay === 'halves' ? each('Close', Math.max(1, inputs.closeS), 'close') : []),
+		...(pressure
+			? [
+					{ name: 'Load and close', durationS: inputs.loadS, per: 'batch' as const, role: 'load' as const },
+					{
+						name: 'Pump up',
+						durationS: pressure.timeToPressureS,
+						per: 'batch' as const,
+						role: 'pump' as const
+					}
+				]
+			: [])
+	];
+}
+
+/** A cast poured in one go: from one cup, or from several colours together. */
+export function planSolid(inputs: Inputs, context: ShotContext): PlannedShot {
+	const { settings } = context;
+	const count = inputs.mouldIds.length;
+	const inPot = inputs.usePot ? mouldsInPot(context, count) : count;
+	const pressure = inputs.usePot ? potFor(context, inPot / count) : undefined;
+	const cavities = context.cavities ?? count;
+	const steps = stepsOf(inputs, pressure);
+	const setInMl = insertsMl(inputs, context);
+	const castMl = context.cavityVolumeMl - setInMl;
+	const shot = solidShot({
+		cavityVolumeMl: castMl,
+		sprueVolumeMl: inputs.sprueVolumeMl,
+		loss: inputs.lossBy === 'film' ? { by: 'film' } : { by: 'percent', percent: inputs.lossPercent },
+		copies: inputs.copies,
+		cavitiesAtOnce: cavities,
+		...(inPot < count ? { potCopies: Math.max(1, Math.floor((cavities * inPot) / count)) } : {}),
+		...resinOf(context),
+		fillers: fillersOf(inputs, context),
+		cure: cureOf(context.resin, context.rateFactor),
+		viscosityMpaS: viscosityOf(context.resin, inputs.startTempC),
+		sectionMm: inputs.sectionMm,
+		mouldWallMm: context.mouldWallMm,
+		steps: steps.map(({ name, durationS, per }) => ({ name, durationS, per })),
+		startTempC: inputs.startTempC,
+		mouldTempC: inputs.mouldTempC,
+		roomTempC: inputs.roomTempC,
+		marginPercent: settings.marginPercent,
+		scaleResolutionG: settings.scaleResolutionG,
+		cupMl: settings.mixingCupMl,
+		scaleCapacityG: settings.scaleCapacityG
+	});
+	const batches = shot.batches.map((b) => tinted(b, inputs, context));
+	const first = batches[0]!;
+	const together = first.cups ? colourWords(first.cups, inputs) : { working: [], warnings: [] };
+	const late: Warning[] =
+		first.cups && !first.fits && shot.batches[0]!.fits
+			? [
+					{
+						code: 'cups-late',
+						level: 'harm',
+						message: 'Combined one after another, the first cup is too thick before the last is poured.',
+						action: 'Fewer colours, a second pair of hands, cooler parts, or smaller cups.'
+					}
+				]
+			: [];
+	return {
+		kind: 'solid',
+		shot: {
+			...shot,
+			batches,
+			working: [...shot.working, ...together.working],
+			warnings: [...late, ...shot.warnings, ...together.warnings]
+		},
+		...(pressure ? { pot: pressure } : {}),
+		roles: steps.map((s) => s.role),
+		balance: copyBalance({
+			cavityMl: context.cavityVolumeMl,
+			castMl,
+			castG: (castMl * first.massG) / first.volumeMl,
+			inserts: inputs.inserts ?? []
+		})
+	};
+}
+
+/** The batch with its colours: one recipe for all of it, or a cup for each with a clock of its own. */
+function tinted(batch: ShotBatch, inputs: Inputs, context: ShotContext): ShotBatch {
+	if (!inputs.cups?.length) {
+		const colours = coloursFor(inputs.recipeId ?? '', batch.a.massG + batch.b.massG, context);
+		return colours.length ? { ...batch, colours } : batch;
+	}
+	const cups = colourCups(batch.volumeMl, inputs, context);
+	const potLifeS = togetherPotLifeS(cups, inputs.mixS);
+	const times = budget({
+		steps: batch.steps,
+		potLifeS,
+		marginPercent: context.settings.marginPercent
+	});
+	return { ...batch, cups, potLifeS, budget: times, slackS: times.slackS, fits: times.fits };
+}

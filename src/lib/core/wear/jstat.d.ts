@@ -1,0 +1,15 @@
+declare module 'jstat' {
+	interface Distribution {
+		pdf(x: number, ...parameters: number[]): number;
+		cdf(x: number, ...parameters: number[]): number;
+	}
+	const jStat: {
+		gammaln(x: number): number;
+		ibeta(x: number, a: number, b: number): number;
+		beta: Distribution;
+		gamma: Distribution;
+		weibull: Distribution;
+		hypgeom: Distribution;
+	};
+	export default jStat;
+}

@@ -1,0 +1,138 @@
+import { z } from 'zod';
+
+/** What is looked at on a mould, and what each score means, so that two people score alike (ours). */
+export const SIGNS = {
+	detail: {
+		words: 'Detail',
+		soft: true,
+		rigid: true,
+		at: [
+			'as new',
+			'gloss a little dull',
+			'gloss gone, detail sharp',
+			'finest lines soft',
+			'lines filled or torn',
+			'casts need rework everywhere'
+		]
+	},
+	tear: {
+		words: 'Tears',
+		soft: true,
+		rigid: false,
+		at: [
+			'none',
+			'a nick at the seam',
+			'a tear under 5 mm',
+			'a tear at an undercut',
+			'tears that leave flash',
+			'a piece is missing'
+		]
+	},
+	stain: {
+		words: 'Stain',
+		soft: true,
+		rigid: false,
+		at: ['none', 'a tint in places', 'a tint all over', 'dark in places', 'dark and stiffer', 'brittle']
+	},
+	stick: {
+		words: 'Sticking',
+		soft: true,
+		rigid: true,
+		at: [
+			'falls out',
+			'a light pull',
+			'pulls at undercuts',
+			'wants release each time',
+			'leaves resin behind',
+			'tears cast or mould'
+		]
+	},
+	flash: {
+		words: 'Flash',
+		soft: true,
+		rigid: true,
+		at: ['none', 'a line to wipe off', 'a film', 'to be cut', 'thick', 'the joint no longer closes']
+	},
+	drift: {
+		words: 'Size',
+		soft: true,
+		rigid: true,
+		at: [
+			'as the master',
+			'under 0.2 % off',
+			'under 0.5 % off',
+			'under 1 % off',
+			'under 2 % off',
+			'does not fit its place'
+		]
+	},
+	warp: {
+		words: 'Warp',
+		soft: false,
+		rigid: true,
+		at: [
+			'lies flat',
+			'springs a little',
+			'closes with bands',
+			'closes with clamps',
+			'a step at the joint',
+			'does not close'
+		]
+	},
+	holes: {
+		words: 'Holes',
+		soft: false,
+		rigid: true,
+		at: ['none', 'a pinhole', 'several pinholes', 'a hole with putty', 'leaks through putty', 'runs out']
+	},
+	'stuck resin': {
+		words: 'Stuck resin',
+		soft: false,
+		rigid: true,
+		at: ['none', 'specks', 'a film in corners', 'scraped each time', 'scraping marks it', 'cannot be cleaned']
+	}
+} as const;
+export type Sign = keyof typeof SIGNS;
+export const SIGN_NAMES = Object.keys(SIGNS) as [Sign, ...Sign[]];
+
+/** At this a mould is out of use. */
+export const LIMIT = 5;
+
+/** The signs that a mould of rubber, or a rigid one, is looked over for. */
+export function signsFor(rigid: boolean): Sign[] {
+	return SIGN_NAMES.filter((s) => (rigid ? SIGNS[s].rigid : SIGNS[s].soft));
+}
+
+const score = z
+	.number({ error: 'Score it from 0 to 5.' })
+	.int('A whole score, 0 to 5.')
+	.min(0, 'From 0, as new.')
+	.max(LIMIT, 'To 5, out of use.');
+
+/** A place on a mould that is known to be bad: where on its sketch, in hundredths of its width and height. */
+export const spot = z.object({
+	x: z.number().min(0).max(100),
+	y: z.number().min(0).max(100),
+	what: z.string().trim().min(1, 'Say what is there.').max(80, 'Keep it under 80 characters.')
+});
+export type Spot = z.output<typeof spot>;
+
+/** One look at a mould; what was not looked at is left out. */
+export const mouldLook = z
+	.object({
+		scores: z.partialRecord(z.enum(SIGN_NAMES), score),
+		spots: z.array(spot).max(40, 'At most 40 places.').default([]),
+		note: z.string().trim().max(2000, 'Keep the note under 2000 characters.').default('')
+	})
+	.refine((l) => Object.values(l.scores).some((s) => s !== undefined), {
+		path: ['scores'],
+		error: 'Score at least one sign.'
+	});
+export type MouldLook = z.output<typeof mouldLook>;
+
+/** The worst sign of a look, and its score. */
+export function worstSign(scores: MouldLook['scores']): { sign: Sign; score: number } | undefined {
+	return (Object.entries(scores) as [Sign, number | undefined][])
+		.flatMap(([sign, s]) => (s === undefined ? [] : [{ sign, score: s }]))
+		.sort((a, b) => b.score - a.score)[0];
+}
