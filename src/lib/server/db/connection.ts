@@ -7,9 +7,16 @@ interface Shared {
 // one connection pool a process, also when the development server reloads modules
 const shared = ((globalThis as { __anthyposDb?: Shared }).__anthyposDb ??= {});
 
-// DECIMAL comes as a string when it does not fit a number: one rule, before the first connection
-(DataTypes as unknown as { mariadb: { DECIMAL: { parse: (v: unknown) => unknown } } }).mariadb.DECIMAL.parse =
-	Number;
+// DECIMAL, what every SUM() gives, comes as a field to be read: one rule, before the first connection
+interface Field {
+	string(): string | null;
+}
+(DataTypes as unknown as { mariadb: { DECIMAL: { parse: (f: Field) => unknown } } }).mariadb.DECIMAL.parse = (
+	field
+) => {
+	const text = field.string();
+	return text === null ? null : Number(text);
+};
 
 /** The connection to MariaDB named by `DATABASE_URL`. */
 export function db(): Sequelize {

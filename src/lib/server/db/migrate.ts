@@ -7,13 +7,27 @@ import * as containers from './migrations/0002-containers';
 import * as experiences from './migrations/0003-experiences';
 import * as meshes from './migrations/0004-meshes';
 import * as moulds from './migrations/0005-moulds';
+import * as devices from './migrations/0006-devices';
+import * as trials from './migrations/0007-trials';
+import * as ledger from './migrations/0008-ledger';
+import * as mouldPulls from './migrations/0009-mould-pulls';
+import * as pullPhotos from './migrations/0010-pull-photos';
+import * as pullsRevision from './migrations/0011-pulls-revision';
+import * as wholeShots from './migrations/0012-whole-shots';
 
 const MIGRATIONS = [
 	{ name: '0001-loop', up: () => loop.up() },
 	{ name: '0002-containers', up: () => containers.up() },
 	{ name: '0003-experiences', up: () => experiences.up() },
 	{ name: '0004-meshes', up: () => meshes.up() },
-	{ name: '0005-moulds', up: () => moulds.up() }
+	{ name: '0005-moulds', up: () => moulds.up() },
+	{ name: '0006-devices', up: () => devices.up() },
+	{ name: '0007-trials', up: () => trials.up() },
+	{ name: '0008-ledger', up: () => ledger.up() },
+	{ name: '0009-mould-pulls', up: () => mouldPulls.up() },
+	{ name: '0010-pull-photos', up: () => pullPhotos.up() },
+	{ name: '0011-pulls-revision', up: () => pullsRevision.up() },
+	{ name: '0012-whole-shots', up: () => wholeShots.up() }
 ];
 
 const LOCK = 'anthypos-migrate';

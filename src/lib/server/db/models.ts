@@ -2,7 +2,7 @@ import { DataTypes, type Model, type ModelAttributes, type ModelStatic } from 's
 import type { MasterRecord } from '$lib/core/master';
 import type { Inspection, MakingPlan } from '$lib/core/making';
 import type { MouldPlan, MouldInputs, MouldState } from '$lib/core/mould';
-import type { Grade, PourEvent, PourPlan } from '$lib/core/pour';
+import type { CastFindings, Grade, PourEvent, PourPlan } from '$lib/core/pour';
 import type { Experience } from '$lib/core/compat';
 import type {
 	ColourRecord,
@@ -14,7 +14,9 @@ import type {
 	RubberRecord,
 	ThermoplasticRecord
 } from '$lib/core/shelf';
-import type { PlannedShot, ShotInputs } from '$lib/core/shot';
+import type { PlannedShot, ShotInputs, TrialRecord } from '$lib/core/shot';
+import type { LookedAt, VesselRecord } from '$lib/core/pot';
+import type { MouldLook } from '$lib/core/wear';
 import type { WorkshopSettings } from '$lib/core/workshop';
 
 import { db } from './connection';
@@ -97,6 +99,74 @@ export interface ShotRow extends Versioned {
 	inputs: ShotInputs;
 	result: PlannedShot;
 }
+/** A pressure pot or a vacuum chamber. */
+export interface VesselRow extends Versioned {
+	id: string;
+	kind: VesselRecord['kind'];
+	name: string;
+	body: VesselRecord;
+}
+/** Once under pressure, by a pour or typed. */
+export interface CycleBody {
+	load: string;
+	targetGaugeKpa: number;
+	reachedGaugeKpa?: number | undefined;
+	timeToPressureS?: number | undefined;
+	lowestGaugeKpa?: number | undefined;
+	holdS?: number | undefined;
+	leakKpaPerMin?: number | undefined;
+	by: string;
+}
+export interface CycleRow extends Stamped {
+	id: string;
+	vesselId: string;
+	pourId: string | null;
+	at: Date;
+	body: CycleBody;
+}
+export interface VesselLookRow extends Stamped {
+	id: string;
+	vesselId: string;
+	part: LookedAt;
+	at: Date;
+	cycles: number;
+	ok: boolean;
+	body: { by: string; note: string };
+}
+/** What was foretold when a mould was looked at. */
+export interface LookForecast {
+	low: number;
+	median: number;
+	high: number;
+}
+export interface MouldLookRow extends Stamped {
+	id: string;
+	mouldId: string;
+	at: Date;
+	pulls: number;
+	body: MouldLook;
+	forecast: LookForecast | null;
+	photoId: string | null;
+}
+export interface CorrectionRow extends Stamped {
+	id: string;
+	pullId: string;
+	at: Date;
+	body: { field: string; from: unknown; to: unknown; who: string; why: string };
+}
+export interface SavedViewRow extends Stamped {
+	id: string;
+	name: string;
+	query: string;
+}
+/** A trial afloat of a piece. */
+export interface TrialRow extends Stamped {
+	id: string;
+	masterId: string;
+	shotId: string | null;
+	at: Date;
+	body: TrialRecord;
+}
 export interface PourRow extends Stamped {
 	id: string;
 	shotId: string;
@@ -126,27 +196,39 @@ export interface PourEventRow {
 }
 export interface PullRow extends Stamped {
 	id: string;
-	pourId: string;
+	/** Nothing for a pull out of an old notebook. */
+	pourId: string | null;
 	mouldId: string;
 	masterName: string;
 	resinName: string;
 	copies: number;
 	grade: Grade;
 	combinedAt: Date;
+	/** What the ledger is searched by. */
+	searchText: string;
 	body: PullBody;
 }
 /** Planned and real, as it stood when the pull was written into the ledger. */
 export interface PullBody {
 	batchIndex: number;
 	batchCount: number;
-	massG: number;
-	roomTempC: number;
-	relativeHumidity: number;
-	mouldTempC: number;
+	/** Nothing where an old notebook does not say. */
+	massG: number | null;
+	roomTempC: number | null;
+	relativeHumidity: number | null;
+	mouldTempC: number | null;
 	conditionsRead: boolean;
 	faults: readonly string[];
 	note: string;
 	abandonedBecause?: string;
+	/** Where each fault is, what the cast weighs, one size against the master’s, and what mending took. */
+	inspected?: CastFindings;
+	/** Lots of the tins that it was poured from. */
+	lots?: string[];
+	/** Peak at the mould's face by the part model, °C. */
+	peakFaceC?: number;
+	/** Written off a notebook. */
+	imported?: true;
 	/** Seconds after combining, but the last two: seconds after the mould was full. */
 	planned: {
 		potLifeS: number;
@@ -164,6 +246,7 @@ const id = { type: DataTypes.CHAR(36), primaryKey: true };
 const text = (length: number) => ({ type: DataTypes.STRING(length), allowNull: false });
 const json = { type: DataTypes.JSON, allowNull: false };
 const moment = { type: DataTypes.DATE(3), allowNull: true };
+const instant = { type: DataTypes.DATE(3), allowNull: false };
 const whole = { type: DataTypes.INTEGER, allowNull: false };
 const stamps = {
 	createdAt: { type: DataTypes.DATE(3), allowNull: false },
@@ -246,6 +329,15 @@ export const tables = {
 			result: json,
 			...versioned
 		}),
+	trials: () =>
+		define<TrialRow>('trials', {
+			id,
+			masterId: text(36),
+			shotId: { type: DataTypes.CHAR(36), allowNull: true },
+			at: { type: DataTypes.DATE(3), allowNull: false },
+			body: json,
+			...stamps
+		}),
 	pours: () =>
 		define<PourRow>('pours', {
 			id,
@@ -282,16 +374,53 @@ export const tables = {
 			emptied: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false },
 			...versioned
 		}),
+	vessels: () =>
+		define<VesselRow>('vessels', { id, kind: text(16), name: text(60), body: json, ...versioned }),
+	cycles: () =>
+		define<CycleRow>('pot_cycles', {
+			id,
+			vesselId: text(36),
+			pourId: { type: DataTypes.CHAR(36), allowNull: true },
+			at: instant,
+			body: json,
+			...stamps
+		}),
+	vesselLooks: () =>
+		define<VesselLookRow>('vessel_looks', {
+			id,
+			vesselId: text(36),
+			part: text(20),
+			at: instant,
+			cycles: whole,
+			ok: { type: DataTypes.BOOLEAN, allowNull: false },
+			body: json,
+			...stamps
+		}),
+	mouldLooks: () =>
+		define<MouldLookRow>('mould_looks', {
+			id,
+			mouldId: text(36),
+			at: instant,
+			pulls: whole,
+			body: json,
+			forecast: { type: DataTypes.JSON, allowNull: true },
+			photoId: { type: DataTypes.CHAR(36), allowNull: true },
+			...stamps
+		}),
+	corrections: () =>
+		define<CorrectionRow>('pull_corrections', { id, pullId: text(36), at: instant, body: json, ...stamps }),
+	savedViews: () => define<SavedViewRow>('saved_views', { id, name: text(60), query: text(500), ...stamps }),
 	pulls: () =>
 		define<PullRow>('pulls', {
 			id,
-			pourId: text(36),
+			pourId: { type: DataTypes.CHAR(36), allowNull: true },
 			mouldId: text(36),
 			masterName: text(120),
 			resinName: text(120),
 			copies: whole,
 			grade: text(16),
-			combinedAt: { type: DataTypes.DATE(3), allowNull: false },
+			combinedAt: instant,
+			searchText: { type: DataTypes.STRING(600), allowNull: false, defaultValue: '' },
 			body: json,
 			...stamps
 		})

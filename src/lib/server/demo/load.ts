@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { Op } from 'sequelize';
+import { Op, QueryTypes } from 'sequelize';
+import type { z } from 'zod';
 import { makingSteps } from '$lib/core/making';
 import type { Grade, PourEvent, PourPlan } from '$lib/core/pour';
 import { FAULTS, benchSteps } from '$lib/core/pour';
@@ -14,7 +15,9 @@ import {
 	thermoplasticRecord
 } from '$lib/core/shelf';
 import { mouldInputs } from '$lib/core/mould';
-import { shotInputs } from '$lib/core/shot';
+import { LOOK_DEFAULTS, LOOK_PARTS, vesselRecord, type LookedAt } from '$lib/core/pot';
+import { mouldLook } from '$lib/core/wear';
+import { shotInputs, trialRecord, type TrialRecord } from '$lib/core/shot';
 import { WORKSHOP_DEFAULTS, workshopSettings, type WorkshopSettings } from '$lib/core/workshop';
 import { db } from '../db/connection';
 import { tables } from '../db/models';
@@ -23,9 +26,13 @@ import { saveExperience } from '../repositories/experiences';
 import { saveContainer } from '../repositories/containers';
 import { addMakingEvents, beginMaking, getMaking } from '../repositories/makings';
 import { listMaterials, saveMaterial } from '../repositories/materials';
-import { getMould, saveMould, setMouldState } from '../repositories/moulds';
+import { getMould, listMoulds, saveMould, setMouldState } from '../repositories/moulds';
 import { addEvents, beginPour, getPour } from '../repositories/pours';
 import { saveSettings } from '../repositories/settings';
+import { addTrial } from '../repositories/trials';
+import { confirmCause } from '../repositories/ledgerBook';
+import { addLook, listVessels, saveVessel } from '../repositories/vessels';
+import { addMouldLook, families } from '../repositories/wear';
 import { saveShot } from '../repositories/shots';
 import { getMaster, saveMaster } from '../repositories/masters';
 import { saveMesh } from '../repositories/meshes';
@@ -51,6 +58,18 @@ const TABLES = [
 	'bookings',
 	'pulls',
 	'pour_events',
+	'pull_faults',
+	'pull_photos',
+	'mould_pulls',
+	'pull_causes',
+	'pull_corrections',
+	'pot_cycles',
+	'vessel_looks',
+	'vessels',
+	'mould_looks',
+	'saved_views',
+	'device_commands',
+	'trials',
 	'pours',
 	'shots',
 	'making_events',
@@ -116,8 +135,172 @@ async function tell(nowMs: number): Promise<void> {
 	for (const filler of DEMO_FILLERS) await saveMaterial('filler', fillerRecord.parse(filler));
 	await colourShelf(resinIds, rubberIds);
 	await stockShelf(nowMs, resinIds, rubberIds);
+	await stockPots(nowMs);
 	const story: Story = { nowMs, random, settings, resinIds, rubberIds };
 	for (const piece of DEMO_PIECES) await tellPiece(story, piece);
+	await oldCycles(story);
+	await lookMouldsOver(story);
+	await confirmSome(story);
+}
+
+/** A pot in order, an old one out of use, and a vacuum chamber. */
+async function stockPots(nowMs: number): Promise<void> {
+	const common = { dues: LOOK_DEFAULTS };
+	const pot = await saveVessel(
+		vesselRecord.parse({
+			...common,
+			kind: 'pot',
+			name: 'Pot 1',
+			volumeL: 18,
+			diameterMm: 260,
+			shelvesMm: [210, 110],
+			ratedGaugeKpa: 413,
+			targetGaugeKpa: 275,
+			regulatorGaugeKpa: 290,
+			freeAirLPerMin: 100,
+			secondGaugeKpa: 600,
+			secondLPerMin: 68
+		})
+	);
+	const old = await saveVessel(
+		vesselRecord.parse({
+			...common,
+			kind: 'pot',
+			name: 'Pot 2, small',
+			volumeL: 9.5,
+			diameterMm: 215,
+			shelvesMm: [230],
+			ratedGaugeKpa: 380,
+			targetGaugeKpa: 275,
+			freeAirLPerMin: 100
+		})
+	);
+	const chamber = await saveVessel(
+		vesselRecord.parse({
+			...common,
+			kind: 'chamber',
+			name: 'Chamber',
+			volumeL: 12,
+			diameterMm: 240,
+			shelvesMm: [240],
+			pumpLPerMin: 70,
+			reachesKpa: 3
+		})
+	);
+	const day = (n: number) => new Date(nowMs - n * DAY_MS);
+	for (const [i, id] of [pot, old, chamber].entries())
+		await db().query('UPDATE vessels SET createdAt = ? WHERE id = ?', { replacements: [day(400 - i), id] });
+	const look = (id: string, part: LookedAt, days: number, ok: boolean, note: string) =>
+		addLook(id, randomUUID(), { part, ok, by: 'Ines', note }, day(days));
+	for (const part of LOOK_PARTS) {
+		await look(
+			pot,
+			part,
+			part === 'vessel' ? 300 : 40,
+			true,
+			part === 'vessel' ? 'by the inspector, sticker on the lid' : ''
+		);
+		await look(chamber, part, 60, true, '');
+	}
+	await look(old, 'gasket', 30, false, 'a cut where the lid sits');
+}
+
+/** The years before: cycles that no pour of ours noted. */
+async function oldCycles({ random, nowMs }: Story): Promise<void> {
+	const vessels = await listVessels();
+	const pot = vessels.find((v) => v.record.name === 'Pot 1')!;
+	const rows = Array.from({ length: 230 }, (_, i) => {
+		const holdS = 900 + random() * 1500;
+		const leak = 0.05 + random() * 0.4;
+		return {
+			id: idFrom(random),
+			vesselId: pot.id,
+			pourId: null,
+			at: new Date(nowMs - (200 + (230 - i) * 0.8 + random()) * DAY_MS),
+			body: {
+				load: 'old notebook',
+				targetGaugeKpa: 275,
+				timeToPressureS: Math.round(24 + random() * 14),
+				lowestGaugeKpa: Math.round(275 - (leak * holdS) / 60),
+				holdS: Math.round(holdS),
+				leakKpaPerMin: leak,
+				by: i % 3 ? 'Ines' : 'Tom'
+			}
+		};
+	});
+	await tables.cycles().bulkCreate(rows);
+	// the looks were made when these were behind it
+	await db().query('UPDATE vessel_looks SET cycles = 230 WHERE vesselId = ?', { replacements: [pot.id] });
+}
+
+/** Looks at the moulds on their way, with what each foretold. */
+async function lookMouldsOver(story: Story): Promise<void> {
+	const { random, nowMs } = story;
+	const lives = await families();
+	for (const mould of await listMoulds()) {
+		if (mould.pulls < 6) continue;
+		const worn = mould.state === 'retired';
+		const times = await db().query<{ combinedAt: Date }>(
+			'SELECT combinedAt FROM pulls WHERE mouldId = ? ORDER BY combinedAt',
+			{ type: QueryTypes.SELECT, replacements: [mould.id] }
+		);
+		const every = 9;
+		for (let k = every; k <= times.length; k += every) {
+			const share = worn ? k / times.length : k / 70;
+			const wear = (by: number) =>
+				Math.max(0, Math.min(5, Math.round(5 * share * by + random() * 0.8 - 0.4)));
+			const scores = {
+				detail: wear(0.7),
+				tear: wear(0.9),
+				stain: wear(1),
+				stick: wear(0.6),
+				flash: wear(0.5)
+			};
+			const id = idFrom(random);
+			await addMouldLook(
+				mould.id,
+				id,
+				mouldLook.parse({
+					scores,
+					spots: share > 0.5 ? [{ x: 62, y: 40, what: 'tear at the undercut' }] : [],
+					note: ''
+				}),
+				new Date(new Date(times[k - 1]!.combinedAt).getTime() + 3_600_000),
+				undefined,
+				{ pulls: k, families: lives }
+			);
+		}
+		if (worn) {
+			await addMouldLook(
+				mould.id,
+				idFrom(random),
+				mouldLook.parse({
+					scores: { detail: 4, tear: 5, stain: 4, stick: 3, flash: 4 },
+					spots: [{ x: 62, y: 40, what: 'torn through' }],
+					note: 'Kept for the shape of its seam.'
+				}),
+				new Date(nowMs - 94 * DAY_MS),
+				undefined,
+				{ families: lives }
+			);
+		}
+	}
+}
+
+/** Some faults have had their cause confirmed. */
+async function confirmSome({ random, nowMs }: Story): Promise<void> {
+	const rows = await db().query<{ pullId: string; fault: string }>('SELECT pullId, fault FROM pull_faults', {
+		type: QueryTypes.SELECT
+	});
+	const usual: Record<string, string> = {
+		foam: 'damp air',
+		'soft or tacky': 'undermixed',
+		'bubbles on the face': 'air with no way out',
+		flash: 'mould closed unevenly',
+		'dull or torn detail': 'worn mould'
+	};
+	for (const { pullId, fault } of rows)
+		if (usual[fault] && random() < 0.6) await confirmCause(pullId, fault, usual[fault], new Date(nowMs));
 }
 
 /** Colours, a recipe in doses, releases, and what was found when things met. */
@@ -226,10 +409,13 @@ async function tellPiece(story: Story, piece: DemoPiece): Promise<void> {
 	} else if (name === 'Quay bollard, small') {
 		await tables
 			.moulds()
-			.update({ state: 'new', pouredAt: null, readyAt: null }, { where: { id: { [Op.in]: mouldIds } } });
+			.update(
+				{ state: 'new', pouredAt: null, readyAt: null },
+				{ where: { id: { [Op.in]: mouldIds.slice(0, 1) } } }
+			);
 	} else {
 		await pullSeries(story, piece, masterId, mouldIds.slice(0, 1), {
-			count: 12,
+			count: piece.pulls ?? 12,
 			fromDays: 75,
 			toDays: 3,
 			wearFrom: 99
@@ -247,6 +433,95 @@ async function tellPiece(story: Story, piece: DemoPiece): Promise<void> {
 		await otherWays(story, piece, masterId, mouldIds[0]!);
 		await hollowShot(story, piece, masterId, mouldIds[0]!);
 	}
+	if (MORE_SHOTS[name]) await moreShots(story, piece, masterId, mouldIds.at(-1)!, MORE_SHOTS[name]);
+}
+
+/** Shots that are planned and not yet poured: the kinds that the pulls do not show. */
+const MORE_SHOTS: Readonly<
+	Record<string, Partial<z.input<typeof shotInputs>> & { filler?: string; resin: string }>
+> = {
+	'Ammonite paperweight': {
+		resin: 'Lantern white',
+		pourTempC: 36,
+		cups: [
+			{ name: 'Old rope', recipeId: 'Old rope', sharePercent: 65 },
+			{ name: 'Its own white', sharePercent: 35 }
+		]
+	},
+	'Cobble tile': {
+		resin: 'Harbour slow',
+		kind: 'brushed',
+		filler: 'Feather silica',
+		wallMm: 4,
+		coatMm: 1.5,
+		stands: 'upright'
+	},
+	'Quay bollard, small': {
+		resin: 'Weir extended',
+		filler: 'Clean water',
+		fillerPercent: 50,
+		pourWay: 'open face'
+	},
+	'Rope fender': {
+		resin: 'Fender flexible',
+		pourWay: 'halves',
+		brushS: 30,
+		closeS: 25,
+		inserts: [{ name: 'Weight of lead-free shot', massG: 40, volumeMl: 5.2 }]
+	}
+};
+
+async function moreShots(
+	story: Story,
+	piece: DemoPiece,
+	masterId: string,
+	mouldId: string,
+	{ resin, filler, ...cast }: (typeof MORE_SHOTS)[string]
+): Promise<void> {
+	const mould = await getMould(mouldId);
+	// planned ahead for a mould that is not in use yet
+	if (mould.state !== 'active') return;
+	const recipes = await listMaterials('recipe');
+	const cups = cast.cups?.map((c) => ({
+		...c,
+		recipeId: recipes.find((r) => r.record.name === c.recipeId)?.id ?? ''
+	}));
+	const shotId = await saveShot(
+		shotInputs.parse({
+			masterId,
+			mouldIds: [mouldId],
+			resinId: story.resinIds.get(resin)!,
+			copies: 1,
+			sprueVolumeMl: piece.sprueVolumeMl,
+			sectionMm: piece.sectionMm,
+			startTempC: 21,
+			mouldTempC: 21,
+			roomTempC: 21,
+			relativeHumidity: 44,
+			...cast,
+			...(cups ? { cups } : {}),
+			...(filler ? { fillerId: await fillerId(filler) } : {})
+		}),
+		story.settings
+	);
+	if (!cast.inserts) return;
+	const trial = (addedG: number, sat: TrialRecord['sat'], massG: number, underWaterPercent?: number) =>
+		trialRecord.parse({ addedG, where: 'in the lower end', sat, massG, underWaterPercent });
+	const tried = [
+		trial(0, 'on its side', 128, 97),
+		trial(25, 'leaning', 148, undefined),
+		trial(40, 'sunk', 162, undefined)
+	];
+	for (const [i, record] of tried.entries()) {
+		const at = new Date(story.nowMs - (9 - i) * DAY_MS);
+		await addTrial(idFrom(story.random), masterId, shotId, record, at);
+	}
+}
+
+async function fillerId(name: string): Promise<string> {
+	const found = (await listMaterials('filler')).find((f) => f.record.name === name);
+	if (!found) throw new Error(`demo: there is no filler ${name}`);
+	return found.id;
 }
 
 /** A hollow figure in four rolled layers, weighted so that it stands. */
@@ -435,7 +710,7 @@ async function backdate(pourId: string, shotId: string, atMs: number): Promise<v
 	});
 }
 
-function makeShot(
+async function makeShot(
 	story: Story,
 	piece: DemoPiece,
 	masterId: string,
@@ -444,6 +719,7 @@ function makeShot(
 ): Promise<string> {
 	const resin = piece.resins[Math.floor(story.random() * piece.resins.length)]!;
 	const tempC = 19 + Math.round(story.random() * 5);
+	const { filler, ...cast } = piece.cast ?? {};
 	return saveShot(
 		shotInputs.parse({
 			masterId,
@@ -462,7 +738,9 @@ function makeShot(
 			startTempC: tempC,
 			mouldTempC: tempC,
 			roomTempC: tempC,
-			relativeHumidity: 35 + Math.round(story.random() * 18)
+			relativeHumidity: 35 + Math.round(story.random() * 18),
+			...cast,
+			...(filler ? { fillerId: await fillerId(filler) } : {})
 		}),
 		story.settings
 	);
@@ -489,6 +767,7 @@ function pourStory(story: Story, plan: PourPlan, combinedAtMs: number, worn: boo
 			atS = Math.max(atS + 3, step.deadlineS + slow);
 		} else if (step.kind === 'hold') atS += plan.holdUntilS * (1.02 + random() * 0.5);
 		else if (step.kind === 'cure') atS = Math.max(atS, plan.demouldS * (0.96 + random() * 0.6) + 90);
+		else if (step.waitS !== undefined) atS += step.waitS + random() * 30;
 		else atS += 25 + random() * 20;
 		if (step.kind === 'air')
 			add(atS - 1, { kind: 'air-read', roomTempC, relativeHumidity, mouldTempC: plan.mouldTempC + 1 });

@@ -175,7 +175,7 @@ export const DEMO_RESINS: z.input<typeof resinRecord>[] = [
 		demouldS: 3600,
 		heatOfCureJPerG: 180,
 		viscosityMpaS: 900,
-		note: 'Half water: cool, cheap, heavy.'
+		note: 'Takes its own weight of water: cool, cheap, heavy.'
 	}
 ];
 
@@ -290,6 +290,13 @@ export const DEMO_FILLERS: z.input<typeof fillerRecord>[] = [
 		creamyScoopsPerB: 0.8,
 		pasteScoopsPerB: 2,
 		note: 'Mask on: it hangs in the air.'
+	},
+	{
+		name: 'Clean water',
+		family: 'water',
+		densityGPerMl: 0.998,
+		bulkDensityGPerMl: 0.998,
+		note: 'For Weir only.'
 	}
 ];
 

@@ -1,4 +1,6 @@
+import type { z } from 'zod';
 import { masterRecord, type MasterRecord } from '$lib/core/master';
+import type { shotInputs } from '$lib/core/shot';
 
 /** A piece of the demo workshop: its master and how its moulds are used. */
 export interface DemoPiece {
@@ -11,6 +13,10 @@ export interface DemoPiece {
 	pot: boolean;
 	sectionMm: number;
 	sprueVolumeMl: number;
+	/** How its shots are cast, where that is not plain solid; the filler by its name on the shelf. */
+	cast?: Partial<z.input<typeof shotInputs>> & { filler?: string };
+	/** Pulls of its first mould so far. */
+	pulls?: number;
 	/** Age in days of each mould that was made of it, oldest first. */
 	mouldAgesDays: readonly number[];
 }
@@ -80,7 +86,8 @@ export const DEMO_PIECES: readonly DemoPiece[] = [
 		resins: ['Lantern white'],
 		pot: false,
 		sectionMm: 4,
-		sprueVolumeMl: 2,
+		sprueVolumeMl: 0,
+		cast: { kind: 'cold', filler: 'Bell bronze', fillerPercent: 60, faceMm: 1.5, wallMm: 6, areaMm2: 15_000 },
 		mouldAgesDays: [80]
 	},
 	{
@@ -121,6 +128,87 @@ export const DEMO_PIECES: readonly DemoPiece[] = [
 		pot: false,
 		sectionMm: 12,
 		sprueVolumeMl: 6,
-		mouldAgesDays: [25]
+		mouldAgesDays: [25, 18]
+	},
+	{
+		master: masterRecord.parse({
+			name: 'Stage anvil',
+			material: 'wood',
+			...square(150, 62, 70),
+			readings: [{ method: 'overflow', overflowMassG: 402, waterTempC: 20 }],
+			note: 'Light enough to be carried off by a puppet.'
+		}),
+		rubber: 'Slipway red',
+		shape: 'box',
+		place: 'Shelf 3',
+		resins: ['Bellows gradual'],
+		pot: false,
+		sectionMm: 3,
+		sprueVolumeMl: 0,
+		cast: { kind: 'rotocast', wallMm: 3, rimLengthMm: 240 },
+		pulls: 6,
+		mouldAgesDays: [88]
+	},
+	{
+		master: masterRecord.parse({
+			name: 'Amber block with a fern',
+			material: 'glass or glazed',
+			...square(70, 50, 30),
+			surface: 'gloss',
+			readings: [{ method: 'typed', volumeMl: 96 }],
+			note: 'Dried fern, pressed for a week.'
+		}),
+		rubber: 'Tidal grey',
+		shape: 'box',
+		place: 'Shelf 2',
+		resins: ['Amber clear'],
+		pot: false,
+		sectionMm: 10,
+		sprueVolumeMl: 0,
+		cast: {
+			kind: 'clear',
+			depthMm: 30,
+			mixS: 90,
+			embeds: [{ name: 'Dried fern', massG: 0.4, volumeMl: 1.1, heightMm: 3, atMm: 12 }]
+		},
+		pulls: 4,
+		mouldAgesDays: [66]
+	},
+	{
+		master: masterRecord.parse({
+			name: 'Cobble tile',
+			material: 'stone',
+			...square(160, 160, 18),
+			readings: [{ method: 'overflow', overflowMassG: 349, waterTempC: 18 }],
+			note: 'A street for the puppets, forty of them.'
+		}),
+		rubber: 'Slipway red',
+		shape: 'box',
+		place: 'Shelf 3',
+		resins: ['Harbour slow'],
+		pot: false,
+		sectionMm: 10,
+		sprueVolumeMl: 0,
+		cast: { filler: 'Slate flour', fillerPercent: 35, pourWay: 'open face', pourPlace: 'middle' },
+		pulls: 16,
+		mouldAgesDays: [140]
+	},
+	{
+		master: masterRecord.parse({
+			name: 'Rope fender',
+			material: 'wood',
+			...round(46, 120),
+			readings: [{ method: 'overflow', overflowMassG: 131, waterTempC: 20 }],
+			note: 'Soft: it is thrown about on stage.'
+		}),
+		rubber: 'Tidal grey',
+		shape: 'tube',
+		place: 'Shelf 2',
+		resins: ['Fender flexible'],
+		pot: false,
+		sectionMm: 12,
+		sprueVolumeMl: 3,
+		pulls: 9,
+		mouldAgesDays: [70]
 	}
 ];

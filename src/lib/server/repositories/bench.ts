@@ -1,43 +1,80 @@
 import { QueryTypes } from 'sequelize';
+import type { PourPlan } from '$lib/core/pour';
 import { db } from '../db/connection';
-import { listPulls, type Pull } from './ledger';
+import { lastPulls, pullLine, type PullLine } from './ledger';
 import { listMoulds, type Mould } from './moulds';
-import { listPours, type Pour } from './pours';
+import { listPours } from './pours';
+
+/** A mould as the bench shows it. */
+export interface BenchMould {
+	id: string;
+	number: number;
+	label: string;
+	state: Mould['state'];
+	kind: Mould['inputs']['kind'];
+	pulls: number;
+	rubberMassG: number;
+	readyAtMs: number | null;
+}
 
 /** The bench as it stands now. */
 export interface Bench {
-	open: Pour[];
+	open: ({ id: string } & Pick<
+		PourPlan,
+		'masterName' | 'moulds' | 'massG' | 'resinName' | 'batchIndex' | 'batchCount'
+	>)[];
 	/** Active moulds that are in no open pour, each with the resin that it was last poured with. */
-	free: (Mould & { lastResin: string | null; lastGrade: string | null })[];
+	free: (BenchMould & { lastResin: string | null; lastGrade: string | null })[];
+	freeCount: number;
 	/** New moulds: curing, ready to be opened, or still to be poured. */
-	coming: Mould[];
-	lastPulls: Pull[];
+	coming: BenchMould[];
+	lastPulls: (PullLine & { masterName: string })[];
 }
 
 const LAST = 5;
 
-export async function readBench(): Promise<Bench> {
-	const [open, moulds, { pulls }, last] = await Promise.all([
+const onBench = (m: Mould): BenchMould => ({
+	id: m.id,
+	number: m.number,
+	label: m.label,
+	state: m.state,
+	kind: m.inputs.kind,
+	pulls: m.pulls,
+	rubberMassG: m.plan.rubber.massG,
+	readyAtMs: m.readyAt?.getTime() ?? null
+});
+
+/** @param shown free moulds that are listed; the rest is counted */
+export async function readBench(shown: number): Promise<Bench> {
+	const [open, moulds, pulls, last] = await Promise.all([
 		listPours({ status: 'open' }),
 		listMoulds(),
-		listPulls({}, { offset: 0, limit: LAST }),
+		lastPulls(LAST),
 		db().query<{ mouldId: string; resinName: string; grade: string }>(
-			`SELECT p.mouldId, p.resinName, p.grade FROM pulls p
-			JOIN (SELECT mouldId, MAX(combinedAt) AS latest FROM pulls GROUP BY mouldId) l
-				ON l.mouldId = p.mouldId AND l.latest = p.combinedAt`,
+			'SELECT mp.mouldId, p.resinName, p.grade FROM mould_pulls mp JOIN pulls p ON p.id = mp.lastPullId',
 			{ type: QueryTypes.SELECT }
 		)
 	]);
 	const taken = new Set(open.flatMap((pour) => pour.plan.moulds.map((m) => m.id)));
+	const before = new Map(last.map((row) => [row.mouldId, row]));
+	const free = moulds.filter((m) => m.state === 'active' && !taken.has(m.id));
 	return {
-		open,
-		free: moulds
-			.filter((m) => m.state === 'active' && !taken.has(m.id))
-			.map((m) => {
-				const before = last.find((row) => row.mouldId === m.id);
-				return { ...m, lastResin: before?.resinName ?? null, lastGrade: before?.grade ?? null };
-			}),
-		coming: moulds.filter((m) => m.state === 'new' || m.state === 'being made'),
-		lastPulls: pulls
+		open: open.map(({ id, plan }) => ({
+			id,
+			masterName: plan.masterName,
+			moulds: plan.moulds,
+			massG: plan.massG,
+			resinName: plan.resinName,
+			batchIndex: plan.batchIndex,
+			batchCount: plan.batchCount
+		})),
+		free: free.slice(0, shown).map((m) => ({
+			...onBench(m),
+			lastResin: before.get(m.id)?.resinName ?? null,
+			lastGrade: before.get(m.id)?.grade ?? null
+		})),
+		freeCount: free.length,
+		coming: moulds.filter((m) => m.state === 'new' || m.state === 'being made').map(onBench),
+		lastPulls: pulls.map((p) => ({ ...pullLine(p), masterName: p.masterName }))
 	};
 }

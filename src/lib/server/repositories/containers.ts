@@ -1,8 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { containerRecord, remainingG, type ContainerRecord } from '$lib/core/shelf';
-import type { PourPlan, PourState } from '$lib/core/pour';
+import { takenG, type PourPlan, type PourState } from '$lib/core/pour';
 import { db } from '../db/connection';
+import { KeptRows, stampOf } from '../db/keptRows';
 import { tables, type ContainerRow } from '../db/models';
 import { NotFoundError } from '../errors';
 import { updateVersioned } from './versioned';
@@ -38,9 +39,12 @@ const SELECT = `
 		(SELECT COUNT(*) FROM bookings b WHERE b.containerId = c.id) AS bookings
 	FROM containers c JOIN materials m ON m.id = c.materialId`;
 
+const records = new KeptRows<ContainerRecord>();
+
 function toContainer(row: Joined): Container {
-	const body = typeof row.body === 'string' ? JSON.parse(row.body) : row.body;
-	const record = containerRecord.parse(body);
+	const record = records.get(row.id, stampOf(row), () =>
+		containerRecord.parse(typeof row.body === 'string' ? JSON.parse(row.body) : row.body)
+	);
 	const openings = record.openings + Number(row.bookings);
 	return {
 		id: row.id,
@@ -132,9 +136,10 @@ export async function bookPour(
 ): Promise<void> {
 	await db().query('DELETE FROM bookings WHERE pourId = ?', { replacements: [pourId], transaction });
 	if (state.combinedAtMs === undefined) return;
+	const { aG, bG } = takenG(plan, state);
 	const taken = [
-		{ containerId: plan.containers?.a, massG: plan.a.massG },
-		{ containerId: plan.containers?.b, massG: plan.b.massG }
+		{ containerId: plan.containers?.a, massG: aG },
+		{ containerId: plan.containers?.b, massG: bG }
 	];
 	for (const { containerId, massG } of taken) {
 		if (!containerId || !(massG > 0)) continue;
@@ -143,4 +148,23 @@ export async function bookPour(
 			transaction
 		});
 	}
+}
+
+/** What stood in a container over time: the last weighing, less every booking since; earlier ones before it. */
+export async function stockThroughTime(id: string): Promise<{ atMs: number; massG: number }[]> {
+	const container = await getContainer(id);
+	const rows = await db().query<{ at: Date; massG: number }>(
+		'SELECT at, massG FROM bookings WHERE containerId = ? ORDER BY at',
+		{ type: QueryTypes.SELECT, replacements: [id] }
+	);
+	const weighedMs = container.weighedAt.getTime();
+	let left = container.record.weighedG;
+	const since = rows.filter((r) => new Date(r.at).getTime() >= weighedMs);
+	return [
+		{ atMs: weighedMs, massG: left },
+		...since.map((r) => {
+			left = Math.max(0, left - Number(r.massG));
+			return { atMs: new Date(r.at).getTime(), massG: left };
+		})
+	];
 }

@@ -1,12 +1,13 @@
 import { QueryTypes } from 'sequelize';
-import type { Grade } from '$lib/core/pour';
+import type { FAULTS, Grade } from '$lib/core/pour';
 import { db } from '../db/connection';
 import type { PullBody, PullRow } from '../db/models';
 import { NotFoundError } from '../errors';
 
 export interface Pull {
 	id: string;
-	pourId: string;
+	/** Nothing for a pull out of an old notebook. */
+	pourId: string | null;
 	mouldId: string;
 	mouldNumber: number;
 	mouldLabel: string;
@@ -24,16 +25,38 @@ export interface LedgerFilter {
 	mouldId?: string;
 	grade?: Grade;
 	text?: string;
+	fault?: (typeof FAULTS)[number];
+	resin?: string;
+	/** Days, such as 2026-03-01, both included. */
+	from?: string;
+	to?: string;
 }
+
+/** What the ledger is sorted by; every one has an index of its own. */
+export const SORTS = {
+	when: 'p.combinedAt',
+	piece: 'p.masterName',
+	resin: 'p.resinName',
+	shot: 'p.massG',
+	humidity: 'p.humidity',
+	grade: 'p.grade'
+} as const;
+export type Sort = keyof typeof SORTS;
+export interface Order {
+	by: Sort;
+	down: boolean;
+}
+const NEWEST: Order = { by: 'when', down: true };
+
+/** Further than this is not counted: "over ten thousand" says enough and costs nothing. */
+export const COUNTED = 10_000;
+/** A word that is found more often than this is frequent: walking along the order finds it soon. */
+const FREQUENT = 2000;
 
 type Joined = PullRow & { mouldNumber: number; mouldLabel: string; pullNumber: number };
 
-// counting earlier pulls of a page of rows is cheap: (mouldId, combinedAt) is an index
-const SELECT = `
-	SELECT p.*, m.number AS mouldNumber, m.label AS mouldLabel,
-		(SELECT COUNT(*) FROM pulls q WHERE q.mouldId = p.mouldId
-			AND (q.combinedAt < p.combinedAt OR (q.combinedAt = p.combinedAt AND q.id <= p.id))) AS pullNumber
-	FROM pulls p JOIN moulds m ON m.id = p.mouldId`;
+const COLUMNS = 'p.*, m.number AS mouldNumber, m.label AS mouldLabel';
+const JOINS = 'JOIN moulds m ON m.id = p.mouldId';
 
 function toPull(row: Joined): Pull {
 	const body = typeof row.body === 'string' ? (JSON.parse(row.body) as PullBody) : row.body;
@@ -43,7 +66,7 @@ function toPull(row: Joined): Pull {
 		mouldId: row.mouldId,
 		mouldNumber: row.mouldNumber,
 		mouldLabel: row.mouldLabel,
-		pullNumber: Number(row.pullNumber),
+		pullNumber: row.pullNumber,
 		masterName: row.masterName,
 		resinName: row.resinName,
 		copies: row.copies,
@@ -53,48 +76,200 @@ function toPull(row: Joined): Pull {
 	};
 }
 
-function conditions(filter: LedgerFilter): { sql: string; replacements: Record<string, string> } {
-	const parts: string[] = [];
-	const replacements: Record<string, string> = {};
-	if (filter.mouldId) {
-		parts.push('p.mouldId = :mouldId');
-		replacements.mouldId = filter.mouldId;
-	}
-	if (filter.grade) {
-		parts.push('p.grade = :grade');
-		replacements.grade = filter.grade;
-	}
-	if (filter.text) {
-		parts.push('(p.masterName LIKE :text OR p.resinName LIKE :text OR m.label LIKE :text)');
-		replacements.text = `%${filter.text.replace(/[\\%_]/g, '\\$&')}%`;
-	}
-	return { sql: parts.length ? `WHERE ${parts.join(' AND ')}` : '', replacements };
+/** A pull as a row of a list. */
+export interface PullLine {
+	id: string;
+	mouldId: string;
+	mouldNumber: number;
+	mouldLabel: string;
+	pullNumber: number;
+	resinName: string;
+	grade: Grade;
+	faults: readonly string[];
+	combinedAtMs: number;
+	massG: PullBody['massG'];
+	roomTempC: PullBody['roomTempC'];
+	relativeHumidity: PullBody['relativeHumidity'];
+	pouredByS?: number;
+	/** It was settled after its pot life. */
+	late: boolean;
+	/** Reached, else aimed at. */
+	potGaugeKpa?: number;
 }
 
-/** A page of the ledger, newest first, and how many pulls the filter finds in all. */
+export function pullLine(pull: Pull): PullLine {
+	const { body } = pull;
+	const { pouredByS, settledByS } = body.real;
+	const potLifeS = body.planned.potLifeS;
+	return {
+		id: pull.id,
+		mouldId: pull.mouldId,
+		mouldNumber: pull.mouldNumber,
+		mouldLabel: pull.mouldLabel,
+		pullNumber: pull.pullNumber,
+		resinName: pull.resinName,
+		grade: pull.grade,
+		faults: body.faults,
+		combinedAtMs: pull.combinedAt.getTime(),
+		massG: body.massG,
+		roomTempC: body.roomTempC,
+		relativeHumidity: body.relativeHumidity,
+		late: settledByS !== undefined && potLifeS > 0 && settledByS > potLifeS,
+		...(pouredByS === undefined ? {} : { pouredByS }),
+		...(body.pot ? { potGaugeKpa: body.pot.reachedGaugeKpa ?? body.pot.targetGaugeKpa } : {})
+	};
+}
+
+interface Conditions {
+	join: string;
+	sql: string;
+	replacements: Record<string, string | number>;
+}
+
+/** The words of a text that is nothing but words; one with other signs is looked for as typed. */
+function wordsOf(text: string): string[] {
+	return /^[\p{L}\p{N}\s]+$/u.test(text) ? text.trim().toLowerCase().split(/\s+/).slice(0, 8) : [];
+}
+
+function conditions(filter: LedgerFilter, indexed: boolean): Conditions {
+	const parts: string[] = [];
+	const replacements: Record<string, string | number> = {};
+	const add = (sql: string, key: string, value: string | number) => {
+		parts.push(sql);
+		replacements[key] = value;
+	};
+	if (filter.mouldId) add('p.mouldId = :mouldId', 'mouldId', filter.mouldId);
+	if (filter.grade) add('p.grade = :grade', 'grade', filter.grade);
+	if (filter.resin) add('p.resinName = :resin', 'resin', filter.resin);
+	if (filter.from) add('p.combinedAt >= :from', 'from', `${filter.from} 00:00:00.000`);
+	if (filter.to) add('p.combinedAt < DATE_ADD(:to, INTERVAL 1 DAY)', 'to', filter.to);
+	if (filter.text) {
+		if (indexed)
+			add(
+				'MATCH (p.searchText) AGAINST (:words IN BOOLEAN MODE)',
+				'words',
+				wordsOf(filter.text)
+					.map((w) => `+${w}*`)
+					.join(' ')
+			);
+		else
+			(wordsOf(filter.text).length ? wordsOf(filter.text) : [filter.text]).forEach((word, i) =>
+				add(`p.searchText LIKE :text${i}`, `text${i}`, `%${word.replace(/[\\%_]/g, '\\$&')}%`)
+			);
+	}
+	const join = filter.fault ? 'JOIN pull_faults f ON f.pullId = p.id AND f.fault = :fault' : '';
+	if (filter.fault) replacements.fault = filter.fault;
+	return { join, sql: parts.length ? `WHERE ${parts.join(' AND ')}` : '', replacements };
+}
+
+const select = <T extends object>(sql: string, replacements: Record<string, string | number>) =>
+	db().query<T>(sql, { type: QueryTypes.SELECT, replacements });
+
+async function countUpTo(c: Conditions, most: number): Promise<number> {
+	if (!c.join && !c.sql) {
+		const [all] = await select<{ n: number | null }>('SELECT SUM(pulls) AS n FROM mould_pulls', {});
+		return Math.min(Number(all?.n ?? 0), most + 1);
+	}
+	const [row] = await select<{ n: number }>(
+		`SELECT COUNT(*) AS n FROM (SELECT 1 FROM pulls p ${c.join} ${c.sql} LIMIT ${most + 1}) x`,
+		c.replacements
+	);
+	return Number(row!.n);
+}
+
+/** Of the newest pulls, so many are looked at to know whether a word is frequent. */
+const PROBED = 300;
+/** Found in so many of them it is: walking along the order meets it soon. */
+const FREQUENT_IN_PROBED = 6;
+
+async function isFrequent(walked: Conditions): Promise<boolean> {
+	const [row] = await select<{ n: number }>(
+		`SELECT COUNT(*) AS n FROM (
+			SELECT id, mouldId, grade, resinName, combinedAt, searchText FROM pulls ORDER BY combinedAt DESC LIMIT ${PROBED}
+		) p ${walked.join} ${walked.sql}`,
+		walked.replacements
+	);
+	return Number(row!.n) >= FREQUENT_IN_PROBED;
+}
+
+/** Rare words are found by the full-text index, frequent ones on the way along the order. */
+async function conditionsFor(filter: LedgerFilter): Promise<{ found: Conditions; total: number }> {
+	const words = wordsOf(filter.text ?? '');
+	const walked = conditions(filter, false);
+	if (filter.text && words.length > 0 && words.every((w) => w.length >= 3) && !(await isFrequent(walked))) {
+		const indexed = conditions(filter, true);
+		const total = await countUpTo(indexed, COUNTED);
+		return { found: total > FREQUENT ? walked : indexed, total };
+	}
+	return { found: walked, total: await countUpTo(walked, COUNTED) };
+}
+
+/** A page of the ledger, and how many pulls the filter finds; past `COUNTED` it says one more than that. */
 export async function listPulls(
 	filter: LedgerFilter,
-	page: { offset: number; limit: number }
+	page: { offset: number; limit: number },
+	order: Order = NEWEST
 ): Promise<{ pulls: Pull[]; total: number }> {
-	const { sql, replacements } = conditions(filter);
-	const [rows, [count]] = await Promise.all([
-		db().query<Joined>(`${SELECT} ${sql} ORDER BY p.combinedAt DESC, p.id DESC LIMIT :limit OFFSET :offset`, {
-			type: QueryTypes.SELECT,
-			replacements: { ...replacements, ...page }
-		}),
-		db().query<{ total: number }>(
-			`SELECT COUNT(*) AS total FROM pulls p JOIN moulds m ON m.id = p.mouldId ${sql}`,
-			{ type: QueryTypes.SELECT, replacements }
-		)
-	]);
-	return { pulls: rows.map(toPull), total: Number(count!.total) };
+	const { found, total } = await conditionsFor(filter);
+	const way = order.down ? 'DESC' : 'ASC';
+	const by =
+		order.by === 'when'
+			? `p.combinedAt ${way}, p.id ${way}`
+			: `${SORTS[order.by]} ${way}, p.combinedAt DESC, p.id DESC`;
+	// ids first, by the index alone; whole rows only for the page
+	const rows = await select<Joined>(
+		`SELECT ${COLUMNS} FROM (
+			SELECT p.id FROM pulls p ${found.join} ${found.sql} ORDER BY ${by} LIMIT :limit OFFSET :offset
+		) x JOIN pulls p ON p.id = x.id ${JOINS} ORDER BY ${by}`,
+		{ ...found.replacements, ...page }
+	);
+	return { pulls: rows.map(toPull), total };
+}
+
+/** Every pull that a filter finds, in bites, for files that are written while they are sent. */
+export async function* everyPull(filter: LedgerFilter, bite = 1000): AsyncGenerator<Pull[]> {
+	const { found } = await conditionsFor(filter);
+	let last: { at: string; id: string } | undefined;
+	for (;;) {
+		const after = last
+			? `${found.sql ? `${found.sql} AND` : 'WHERE'} (p.combinedAt < :lastAt OR (p.combinedAt = :lastAt AND p.id < :lastId))`
+			: found.sql;
+		const rows = await select<Joined>(
+			`SELECT ${COLUMNS} FROM (
+				SELECT p.id FROM pulls p ${found.join} ${after} ORDER BY p.combinedAt DESC, p.id DESC LIMIT :bite
+			) x JOIN pulls p ON p.id = x.id ${JOINS} ORDER BY p.combinedAt DESC, p.id DESC`,
+			{ ...found.replacements, bite, ...(last ? { lastAt: last.at, lastId: last.id } : {}) }
+		);
+		if (rows.length === 0) return;
+		const pulls = rows.map(toPull);
+		yield pulls;
+		const end = pulls.at(-1)!;
+		last = { at: end.combinedAt.toISOString().replace('T', ' ').replace('Z', ''), id: end.id };
+	}
+}
+
+/** The newest pulls of all, nothing counted. */
+export async function lastPulls(limit: number): Promise<Pull[]> {
+	const rows = await select<Joined>(
+		`SELECT ${COLUMNS} FROM (SELECT id FROM pulls ORDER BY combinedAt DESC, id DESC LIMIT :limit) x
+		JOIN pulls p ON p.id = x.id ${JOINS}
+		ORDER BY p.combinedAt DESC, p.id DESC`,
+		{ limit }
+	);
+	return rows.map(toPull);
 }
 
 export async function getPull(id: string): Promise<Pull> {
-	const rows = await db().query<Joined>(`${SELECT} WHERE p.id = :id`, {
-		type: QueryTypes.SELECT,
-		replacements: { id }
-	});
+	const rows = await select<Joined>(`SELECT ${COLUMNS} FROM pulls p ${JOINS} WHERE p.id = :id`, { id });
 	if (!rows[0]) throw new NotFoundError('pull');
 	return toPull(rows[0]);
+}
+
+/** Resins that stand in the ledger, for its filter. */
+export async function resinsInLedger(): Promise<string[]> {
+	const rows = await select<{ resinName: string }>(
+		'SELECT DISTINCT resinName FROM pulls ORDER BY resinName LIMIT 200',
+		{}
+	);
+	return rows.map((r) => r.resinName);
 }

@@ -1,4 +1,4 @@
-import { Op, QueryTypes, type Transaction } from 'sequelize';
+import { QueryTypes, type Transaction } from 'sequelize';
 import {
 	makingClocks,
 	makingEvent,
@@ -201,18 +201,12 @@ async function project(
 	);
 }
 
-/** Clocks of every mould that is being made. */
-export async function makingsRunning(): Promise<Clock[]> {
-	const rows = await tables
-		.moulds()
-		.findAll({ where: { state: 'being made', making: { [Op.ne]: null as never } } });
-	const clocks: Clock[] = [];
-	for (const row of rows) {
-		const { id, making } = plain(row);
-		if (!making) continue;
-		const steps = makingSteps(making);
-		const { events } = await readMakingEvents(id);
-		clocks.push(...makingClocks(id, making, steps, reduceMaking(steps, events)));
-	}
-	return clocks;
+/** Clocks of a mould that is being made. */
+export async function clocksOfMaking(id: string): Promise<Clock[]> {
+	const row = await tables.moulds().findByPk(id, { attributes: ['making'] });
+	const making = row && plain(row).making;
+	if (!making) return [];
+	const steps = makingSteps(making);
+	const { events } = await readMakingEvents(id);
+	return makingClocks(id, making, steps, reduceMaking(steps, events));
 }

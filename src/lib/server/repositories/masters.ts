@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
 import { masterRecord, masterVolumeMl, type MasterRecord } from '$lib/core/master';
+import { KeptRows, stampOf } from '../db/keptRows';
 import { plain, tables, type MasterRow } from '../db/models';
 import { NotFoundError } from '../errors';
 import { updateVersioned } from './versioned';
@@ -14,9 +15,12 @@ export interface Master {
 	createdAt: Date;
 }
 
+const records = new KeptRows<MasterRecord>();
+
 function toMaster(row: MasterRow): Master {
 	const { id, version, body, volumeMl, photoId, createdAt } = row;
-	return { id, version, record: masterRecord.parse(body), volumeMl, photoId, createdAt };
+	const record = records.get(id, stampOf(row), () => masterRecord.parse(body));
+	return { id, version, record, volumeMl, photoId, createdAt };
 }
 
 export async function listMasters(): Promise<Master[]> {

@@ -10,7 +10,8 @@ import {
 	rubberRecord,
 	thermoplasticRecord
 } from '$lib/core/shelf';
-import { plain, tables, type MaterialKind, type MaterialRecords } from '../db/models';
+import { KeptRows, stampOf } from '../db/keptRows';
+import { plain, tables, type MaterialKind, type MaterialRecords, type MaterialRow } from '../db/models';
 import { NotFoundError } from '../errors';
 import { updateVersioned } from './versioned';
 
@@ -34,20 +35,24 @@ export const MATERIAL_SCHEMAS: { [K in MaterialKind]: z.ZodType<MaterialRecords[
 	thermoplastic: thermoplasticRecord
 };
 
+const records = new KeptRows<MaterialRecords[MaterialKind]>();
+
+function toKept<K extends MaterialKind>(kind: K, row: MaterialRow): Kept<K> {
+	const { id, version, body } = row;
+	const record = records.get(id, stampOf(row), () => MATERIAL_SCHEMAS[kind].parse(body));
+	return { id, version, record: record as MaterialRecords[K] };
+}
+
 export async function listMaterials<K extends MaterialKind>(kind: K): Promise<Kept<K>[]> {
 	const rows = await tables.materials().findAll({ where: { kind }, order: [['name', 'ASC']] });
-	return rows.map((row) => {
-		const { id, version, body } = plain(row);
-		return { id, version, record: MATERIAL_SCHEMAS[kind].parse(body) as MaterialRecords[K] };
-	});
+	return rows.map((row) => toKept(kind, plain(row)));
 }
 
 /** @throws NotFoundError when there is none of this kind under the id. */
 export async function getMaterial<K extends MaterialKind>(kind: K, id: string): Promise<Kept<K>> {
 	const row = await tables.materials().findOne({ where: { id, kind } });
 	if (!row) throw new NotFoundError(kind);
-	const { version, body } = plain(row);
-	return { id, version, record: MATERIAL_SCHEMAS[kind].parse(body) as MaterialRecords[K] };
+	return toKept(kind, plain(row));
 }
 
 export const listResins = () => listMaterials('resin');

@@ -14,12 +14,12 @@ import {
 	type MouldState
 } from '$lib/core/mould';
 import { db, inTransaction } from '../db/connection';
+import { KeptRows, stampOf } from '../db/keptRows';
 import { tables, type MouldRow } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
 import { nextNumber } from './counters';
 import { getMaster } from './masters';
 import { getMaterial, getResin, getRubber } from './materials';
-import { savePhoto } from './photos';
 import { updateVersioned } from './versioned';
 
 export interface Mould {
@@ -44,20 +44,32 @@ export interface Mould {
 	/** Pulls in the ledger; follows from it and is kept nowhere else. */
 	pulls: number;
 	lastPullAt: Date | null;
+	/** Another one after every change to its pulls; empty while there are none. */
+	pullsRevision: string;
 }
 
-type Joined = MouldRow & {
+type Joined = Omit<MouldRow, 'inputs' | 'plan'> & {
 	masterName: string;
 	rubberName: string | null;
 	pulls: number;
 	lastPullAt: Date | null;
+	pullsRevision: string | number | null;
 };
 
+/** Everything but the two large columns, which are read once for each state of a mould. */
 const SELECT = `
-	SELECT m.*, a.name AS masterName, r.name AS rubberName,
-		(SELECT COUNT(*) FROM pulls p WHERE p.mouldId = m.id) AS pulls,
-		(SELECT MAX(p.combinedAt) FROM pulls p WHERE p.mouldId = m.id) AS lastPullAt
-	FROM moulds m JOIN masters a ON a.id = m.masterId LEFT JOIN materials r ON r.id = m.rubberId`;
+	SELECT m.id, m.version, m.updatedAt, m.number, m.label, m.masterId, m.rubberId, m.predecessorId, m.making,
+		m.inspection, m.state, m.place, m.pouredAt, m.readyAt,
+		a.name AS masterName, r.name AS rubberName,
+		COALESCE(mp.pulls, 0) AS pulls, mp.lastPullAt, CAST(mp.revision AS CHAR) AS pullsRevision
+	FROM moulds m JOIN masters a ON a.id = m.masterId LEFT JOIN materials r ON r.id = m.rubberId
+	LEFT JOIN mould_pulls mp ON mp.mouldId = m.id`;
+
+interface Planned {
+	inputs: MouldInputs;
+	plan: MouldPlan;
+}
+const plans = new KeptRows<Planned>();
 
 function asDate(value: unknown): Date | null {
 	return value === null || value === undefined ? null : new Date(value as string | Date);
@@ -79,8 +91,37 @@ function planWithDefaults(plan: MouldPlan, { kind }: MouldInputs): MouldPlan {
 	return { ...plan, kind, pours: plan.pours ?? [] };
 }
 
-function toMould(row: Joined): Mould {
-	const inputs = withDefaults(parsed(row.inputs));
+/** Inputs and plan of these moulds, read for those only that changed since they were read last. */
+async function plansOf(rows: readonly Joined[]): Promise<Map<string, Planned>> {
+	const found = new Map<string, Planned>();
+	const missing = rows.filter((row) => {
+		const kept = plans.peek(row.id, stampOf(row));
+		if (kept) found.set(row.id, kept);
+		return !kept;
+	});
+	if (missing.length === 0) return found;
+	const read = await db().query<Pick<MouldRow, 'id' | 'version' | 'updatedAt' | 'inputs' | 'plan'>>(
+		'SELECT id, version, updatedAt, inputs, plan FROM moulds WHERE id IN (:ids)',
+		{ type: QueryTypes.SELECT, replacements: { ids: missing.map((row) => row.id) } }
+	);
+	for (const row of read) {
+		const inputs = withDefaults(parsed(row.inputs));
+		const plan = planWithDefaults(parsed(row.plan), inputs);
+		found.set(row.id, plans.keep(row.id, stampOf(row), { inputs, plan }));
+	}
+	return found;
+}
+
+async function toMoulds(rows: readonly Joined[]): Promise<Mould[]> {
+	const known = await plansOf(rows);
+	return rows.flatMap((row) => {
+		const planned = known.get(row.id);
+		// gone between the two questions
+		return planned ? [toMould(row, planned)] : [];
+	});
+}
+
+function toMould(row: Joined, { inputs, plan }: Planned): Mould {
 	return {
 		id: row.id,
 		version: row.version,
@@ -96,20 +137,35 @@ function toMould(row: Joined): Mould {
 		state: row.state,
 		place: row.place,
 		inputs,
-		plan: planWithDefaults(parsed(row.plan), inputs),
+		plan,
 		pouredAt: asDate(row.pouredAt),
 		readyAt: asDate(row.readyAt),
 		pulls: Number(row.pulls),
-		lastPullAt: asDate(row.lastPullAt)
+		lastPullAt: asDate(row.lastPullAt),
+		pullsRevision: String(row.pullsRevision ?? '')
 	};
 }
 
+/** Says whether any mould, its pulls, or a name that stands with it changed. */
+const STAMP = `
+	SELECT CONCAT_WS('/',
+		(SELECT CONCAT(COUNT(*), ':', COALESCE(SUM(version), 0), ':', COALESCE(MAX(updatedAt), '')) FROM moulds),
+		(SELECT CONCAT(COUNT(*), ':', COALESCE(BIT_XOR(revision), 0)) FROM mould_pulls),
+		(SELECT CONCAT(COUNT(*), ':', COALESCE(SUM(version), 0), ':', COALESCE(MAX(updatedAt), '')) FROM masters),
+		(SELECT CONCAT(COUNT(*), ':', COALESCE(SUM(version), 0), ':', COALESCE(MAX(updatedAt), '')) FROM materials)) AS stamp`;
+const lists = new KeptRows<Mould[]>(50);
+
+/** Moulds, the newest first; the list is read anew only when something in it changed. */
 export async function listMoulds(where: { masterId?: string } = {}): Promise<Mould[]> {
+	const [now] = await db().query<{ stamp: string }>(STAMP, { type: QueryTypes.SELECT });
+	const key = where.masterId ?? 'all';
+	const known = lists.peek(key, now!.stamp);
+	if (known) return [...known];
 	const rows = await db().query<Joined>(
 		`${SELECT} ${where.masterId ? 'WHERE m.masterId = :masterId' : ''} ORDER BY m.number DESC`,
 		{ type: QueryTypes.SELECT, replacements: where }
 	);
-	return rows.map(toMould);
+	return [...lists.keep(key, now!.stamp, await toMoulds(rows))];
 }
 
 export async function getMould(id: string): Promise<Mould> {
@@ -117,8 +173,9 @@ export async function getMould(id: string): Promise<Mould> {
 		type: QueryTypes.SELECT,
 		replacements: { id }
 	});
-	if (!rows[0]) throw new NotFoundError('mould');
-	return toMould(rows[0]);
+	const [mould] = await toMoulds(rows);
+	if (!mould) throw new NotFoundError('mould');
+	return mould;
 }
 
 /** Plans a mould from the records that its inputs name. */
@@ -208,57 +265,13 @@ export async function setMouldState(
 	await updateVersioned(tables.moulds(), 'mould', id, version, { state }, transaction);
 }
 
-/** A picture of a mould. */
-export interface MouldPhoto {
-	id: string;
-	photoId: string;
-	caption: string;
-	addedAt: Date;
-}
-
-export async function listMouldPhotos(mouldId: string): Promise<MouldPhoto[]> {
-	const rows = await db().query<{ id: string; photoId: string; caption: string; createdAt: Date }>(
-		'SELECT id, photoId, caption, createdAt FROM mould_photos WHERE mouldId = :mouldId ORDER BY createdAt, id',
-		{ type: QueryTypes.SELECT, replacements: { mouldId } }
-	);
-	return rows.map(({ id, photoId, caption, createdAt }) => ({
-		id,
-		photoId,
-		caption,
-		addedAt: new Date(createdAt)
-	}));
-}
-
-/** Most pictures of one mould. */
-const MOST_PHOTOS = 60;
-
-/** Keeps a picture with a mould. @throws RefusedError for what is no picture, or one too many */
-export async function addMouldPhoto(mouldId: string, bytes: Buffer, caption: string): Promise<void> {
-	await getMould(mouldId);
-	await inTransaction(async (transaction) => {
-		const photoId = await savePhoto(bytes, transaction);
-		const [count] = await db().query<{ n: number }>(
-			'SELECT COUNT(*) AS n FROM mould_photos WHERE mouldId = :mouldId',
-			{ type: QueryTypes.SELECT, replacements: { mouldId }, transaction }
-		);
-		if (Number(count?.n) >= MOST_PHOTOS)
-			throw new RefusedError(`At most ${MOST_PHOTOS} pictures of one mould.`, 'photo');
-		const now = new Date();
-		await db().query(
-			'INSERT INTO mould_photos (id, mouldId, photoId, caption, createdAt, updatedAt) VALUES (?, ?, ?, ?, ?, ?)',
-			{
-				type: QueryTypes.INSERT,
-				replacements: [randomUUID(), mouldId, photoId, caption.trim().slice(0, 120), now, now],
-				transaction
-			}
-		);
-	});
-}
-
-/** Takes a picture off a mould; the picture itself stays in the store. */
-export async function removeMouldPhoto(mouldId: string, id: string): Promise<void> {
-	await db().query('DELETE FROM mould_photos WHERE id = :id AND mouldId = :mouldId', {
-		type: QueryTypes.DELETE,
-		replacements: { id, mouldId }
+/** Numbers and labels of every mould, for choosing. */
+export async function mouldNames(): Promise<{ id: string; number: number; label: string }[]> {
+	const rows = await tables
+		.moulds()
+		.findAll({ attributes: ['id', 'number', 'label'], order: [['number', 'ASC']] });
+	return rows.map((row) => {
+		const { id, number, label } = row.get({ plain: true });
+		return { id, number, label };
 	});
 }

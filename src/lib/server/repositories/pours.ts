@@ -5,20 +5,26 @@ import {
 	benchSteps,
 	clocksOf,
 	correctedPlan,
+	partHeat,
 	pourEvent,
 	reducePour,
+	shotMassG,
 	type Clock,
+	type Graded,
 	type PourEvent,
 	type PourPlan,
 	type PourState
 } from '$lib/core/pour';
 import type { WorkshopSettings } from '$lib/core/workshop';
 import { db, inTransaction } from '../db/connection';
+import { KeptRows } from '../db/keptRows';
 import { plain, tables, type PourRow, type PullBody } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
 import { bookPour, setRateFactor, SPEED } from './containers';
-import { makingsRunning } from './makings';
+import { clocksOfMaking } from './makings';
+import { recount } from './mouldPulls';
 import { batchPlan } from './shots';
+import { getVessel, projectCycle } from './vessels';
 
 export interface Pour {
 	id: string;
@@ -39,6 +45,10 @@ export async function beginPour(
 	settings: WorkshopSettings
 ): Promise<string> {
 	const plan = await batchPlan(shotId, batchIndex, settings);
+	if (plan.pot?.vesselId) {
+		const { refused } = await getVessel(plan.pot.vesselId);
+		if (refused) throw new RefusedError(refused);
+	}
 	return inTransaction(async (transaction) => {
 		// the shot's row is the lock: two devices that begin at once get the same pour
 		await tables.shots().findByPk(shotId, { transaction, lock: transaction.LOCK.UPDATE });
@@ -65,6 +75,12 @@ export async function getPour(id: string): Promise<Pour> {
 	const row = await tables.pours().findByPk(id);
 	if (!row) throw new NotFoundError('pour');
 	return toPour(plain(row));
+}
+
+/** When the resin of a pour was combined, ms since 1970; nothing before that. */
+export async function combinedAtMs(id: string): Promise<number | undefined> {
+	const row = await tables.pours().findByPk(id, { attributes: ['combinedAt'] });
+	return row ? plain(row).combinedAt?.getTime() : undefined;
 }
 
 export async function listPours(where: { status?: PourRow['status']; shotId?: string }): Promise<Pour[]> {
@@ -126,14 +142,21 @@ export async function addEvents(pourId: string, events: readonly PourEvent[]): P
 		);
 		await bookPour(pourId, pour.plan, state, transaction);
 		await projectPulls(pour, state, transaction);
+		await projectCycle(pourId, pour.plan, state, transaction);
 		return state;
 	});
 }
 
 /** Writes the pulls that a finished pour amounts to; an abandoned one counts once resin was combined. */
 async function projectPulls(pour: PourRow, state: PourState, transaction: Transaction): Promise<void> {
+	const mouldIds = pour.plan.moulds.map((m) => m.id);
 	if (state.status === 'open' || state.combinedAtMs === undefined) {
-		await tables.pulls().destroy({ where: { pourId: pour.id }, transaction });
+		await db().query('DELETE f FROM pull_faults f JOIN pulls p ON p.id = f.pullId WHERE p.pourId = ?', {
+			replacements: [pour.id],
+			transaction
+		});
+		const gone = await tables.pulls().destroy({ where: { pourId: pour.id }, transaction });
+		if (gone > 0) await recount(transaction, mouldIds);
 		return;
 	}
 	for (const mould of pour.plan.moulds) {
@@ -149,18 +172,41 @@ async function projectPulls(pour: PourRow, state: PourState, transaction: Transa
 			copies: mould.copies,
 			grade: graded?.grade ?? ('scrap' as const),
 			combinedAt: new Date(state.combinedAtMs),
+			searchText: searchTextOf(pour.plan, mould, graded?.note ?? ''),
 			body: pullBody(pour.plan, state, graded)
 		};
-		if (existing) await existing.update(values, { transaction });
-		else await tables.pulls().create({ id: randomUUID(), ...values }, { transaction });
+		const pullId = existing ? plain(existing).id : randomUUID();
+		if (existing) {
+			// what was corrected in the ledger stays corrected
+			if (await tables.corrections().findOne({ where: { pullId }, transaction })) continue;
+			await existing.update(values, { transaction });
+		} else await tables.pulls().create({ id: pullId, ...values }, { transaction });
+		await writeFaults(pullId, values.body.faults, transaction);
 	}
+	await recount(transaction, mouldIds);
 }
 
-function pullBody(
-	plan: PourPlan,
-	state: PourState,
-	graded: PourState['grades'][string] | undefined
-): PullBody {
+/** Faults of a pull as rows, so that a hundred thousand pulls are found by them. */
+export async function writeFaults(
+	pullId: string,
+	faults: readonly string[],
+	transaction: Transaction
+): Promise<void> {
+	await db().query('DELETE FROM pull_faults WHERE pullId = ?', { replacements: [pullId], transaction });
+	for (const fault of new Set(faults))
+		await db().query('INSERT INTO pull_faults (pullId, fault) VALUES (?, ?)', {
+			replacements: [pullId, fault],
+			transaction
+		});
+}
+
+function searchTextOf(plan: PourPlan, mould: PourPlan['moulds'][number], note: string): string {
+	return [plan.masterName, plan.resinName, mould.label, `M${mould.number}`, ...(plan.lots ?? []), note]
+		.join(' ')
+		.slice(0, 600);
+}
+
+function pullBody(plan: PourPlan, state: PourState, graded: Graded | undefined): PullBody {
 	const since = (atMs: number | undefined) =>
 		atMs === undefined ? undefined : (atMs - state.combinedAtMs!) / 1000;
 	const given = <K extends string>(key: K, value: number | undefined) =>
@@ -170,13 +216,16 @@ function pullBody(
 	return {
 		batchIndex: plan.batchIndex,
 		batchCount: plan.batchCount,
-		massG: plan.massG,
+		massG: shotMassG(plan),
 		roomTempC: state.air?.roomTempC ?? plan.roomTempC,
 		relativeHumidity: state.air?.relativeHumidity ?? plan.relativeHumidity,
 		mouldTempC: state.air?.mouldTempC ?? plan.mouldTempC,
 		conditionsRead: state.air !== undefined,
 		faults: graded?.faults ?? [],
 		note: graded?.note ?? '',
+		...(graded?.findings ? { inspected: graded.findings } : {}),
+		...(plan.lots?.length ? { lots: plan.lots } : {}),
+		...given('peakFaceC', partHeat(plan)?.faceC),
 		...(state.status === 'abandoned' ? { abandonedBecause: state.reason ?? '' } : {}),
 		planned: {
 			potLifeS: plan.potLifeS,
@@ -224,30 +273,64 @@ export async function keepSpeed(pourId: string): Promise<number> {
 	return speed;
 }
 
-/** Every clock that is running now: open pours, and rubber that is curing. */
+/** Clocks by the last event: the plan of a pour does not change, and events are only added. */
+const clocksKept = new KeptRows<{ clocks: Clock[] }>(200);
+
+async function clocksOfPour(id: string): Promise<Clock[]> {
+	const { plan } = await getPour(id);
+	const { events } = await readEvents(id);
+	const state = reducePour(benchSteps(plan), events);
+	return clocksOf(id, correctedPlan(plan, benchForecast(plan, state)), state);
+}
+
+interface Running {
+	what: 'pour' | 'rubber' | 'making';
+	id: string;
+	/** Number of its last event. */
+	lastSeq: number | string;
+	version: number;
+	name: string;
+	fromAt: Date | null;
+	untilAt: Date | null;
+}
+
+/** All that may have a clock, in one question: every page asks it. */
+const RUNNING = `
+	SELECT 'pour' AS what, p.id, COALESCE((SELECT MAX(e.seq) FROM pour_events e WHERE e.pourId = p.id), 0) AS lastSeq,
+		0 AS version, '' AS name, NULL AS fromAt, NULL AS untilAt
+	FROM pours p WHERE p.status = 'open'
+	UNION ALL
+	SELECT 'rubber', m.id, 0, m.version, CONCAT('M', m.number, ' ', m.label), m.pouredAt, m.readyAt
+	FROM moulds m WHERE m.state = 'new' AND m.making IS NULL AND m.pouredAt IS NOT NULL
+	UNION ALL
+	SELECT 'making', m.id, COALESCE((SELECT MAX(e.seq) FROM making_events e WHERE e.mouldId = m.id), 0),
+		m.version, '', NULL, NULL
+	FROM moulds m WHERE m.state = 'being made' AND m.making IS NOT NULL`;
+
+/** Every clock that is running now: open pours, moulds being made, and rubber that is curing. */
 export async function runningClocks(): Promise<Clock[]> {
-	const [pours, moulds, making] = await Promise.all([
-		listPours({ status: 'open' }),
-		tables.moulds().findAll({ where: { state: 'new', making: null as never, pouredAt: { [Op.ne]: null } } }),
-		makingsRunning()
-	]);
-	const clocks: Clock[] = [...making];
-	for (const pour of pours) {
-		const { events } = await readEvents(pour.id);
-		const state = reducePour(benchSteps(pour.plan), events);
-		clocks.push(...clocksOf(pour.id, correctedPlan(pour.plan, benchForecast(pour.plan, state)), state));
-	}
-	for (const row of moulds) {
-		const { id, number, label, pouredAt, readyAt } = plain(row);
-		clocks.push({
-			id: `${id}-rubber`,
-			kind: 'rubber',
-			label: `M${number} ${label}`,
-			startedAtMs: pouredAt!.getTime(),
-			endsAtMs: readyAt!.getTime(),
-			then: 'try the witness cup, open the mould',
-			href: `/moulds/${id}`
-		});
+	const rows = await db().query<Running>(RUNNING, { type: QueryTypes.SELECT });
+	const clocks: Clock[] = [];
+	for (const { what, id, lastSeq, version, name, fromAt, untilAt } of rows) {
+		if (what === 'rubber') {
+			clocks.push({
+				id: `${id}-rubber`,
+				kind: 'rubber',
+				label: name,
+				startedAtMs: new Date(fromAt!).getTime(),
+				endsAtMs: new Date(untilAt!).getTime(),
+				then: 'try the witness cup, open the mould',
+				href: `/moulds/${id}`
+			});
+			continue;
+		}
+		const stamp = `${version}/${lastSeq}`;
+		const known =
+			clocksKept.peek(id, stamp) ??
+			clocksKept.keep(id, stamp, {
+				clocks: what === 'pour' ? await clocksOfPour(id) : await clocksOfMaking(id)
+			});
+		clocks.push(...known.clocks);
 	}
 	return clocks.sort((a, b) => a.endsAtMs - b.endsAtMs);
 }

@@ -1,15 +1,20 @@
 import { WORKSHOP_DEFAULTS, workshopSettings, type WorkshopSettings } from '$lib/core/workshop';
+import { KeptRows, stampOf } from '../db/keptRows';
 import { plain, tables } from '../db/models';
 import { updateVersioned } from './versioned';
 
 const ONLY_ROW = 1;
+const kept = new KeptRows<WorkshopSettings>(1);
 
 /** The workshop's settings with their version; the defaults before anything was saved. */
 export async function readSettings(): Promise<{ settings: WorkshopSettings; version: number }> {
 	const row = await tables.settings().findByPk(ONLY_ROW);
 	if (!row) return { settings: { ...WORKSHOP_DEFAULTS }, version: 0 };
-	const { body, version } = plain(row);
-	return { settings: workshopSettings.parse({ ...WORKSHOP_DEFAULTS, ...body }), version };
+	const { body, version, updatedAt } = plain(row);
+	const settings = kept.get(String(ONLY_ROW), stampOf({ version, updatedAt }), () =>
+		workshopSettings.parse({ ...WORKSHOP_DEFAULTS, ...body })
+	);
+	return { settings, version };
 }
 
 /** Saves the settings; `version` 0 means that none were saved before. */

@@ -1,18 +1,31 @@
 import { randomUUID } from 'node:crypto';
 import { chemistryOf, containerSpeed, cureOf, flashOffS } from '$lib/core/shelf';
-import { FILLS, planShot, type PlannedShot, type ShotContext, type ShotInputs } from '$lib/core/shot';
+import {
+	FILLS,
+	planShot,
+	rankSpares,
+	shotFiller,
+	shotRecipe,
+	type PlannedShot,
+	type ShotContext,
+	type ShotInputs,
+	type ShotRecipe
+} from '$lib/core/shot';
 import { skinOf } from '$lib/core/master/skin';
-import { outsideMl, spread, wallMm } from '$lib/core/mould';
+import { closingOf, outsideMl, spread, wallMm } from '$lib/core/mould';
+import { RATIO_TOLERANCE_PERCENT } from '$lib/core/mix';
 import type { PourPlan } from '$lib/core/pour';
 import type { WorkshopSettings } from '$lib/core/workshop';
 import { inTransaction } from '../db/connection';
+import { KeptRows, stampOf } from '../db/keptRows';
 import { plain, tables, type ShotRow } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
 import { nextNumber } from './counters';
 import { inUse } from './containers';
-import { getMaster, type Master } from './masters';
-import { getMaterial, getResin, type Kept, type Resin } from './materials';
-import { getMould, type Mould } from './moulds';
+import { getMaster, listMasters, type Master } from './masters';
+import { getMaterial, getResin, listMaterials, type Kept, type Resin } from './materials';
+import { getMould, listMoulds, type Mould } from './moulds';
+import { usualPot, withPot } from './vessels';
 
 export interface Shot {
 	id: string;
@@ -36,9 +49,18 @@ export async function getShot(id: string): Promise<Shot> {
 	return toShot(plain(row));
 }
 
+/** Shots of the lists by their state: a planned shot is large, and it is not read anew for every page. */
+const kept = new KeptRows<Shot>(500);
+
 export async function listShots(limit = 50): Promise<Shot[]> {
-	const rows = await tables.shots().findAll({ order: [['createdAt', 'DESC']], limit });
-	return rows.map((row) => toShot(plain(row)));
+	const stamps = await tables
+		.shots()
+		.findAll({ attributes: ['id', 'version', 'updatedAt'], order: [['createdAt', 'DESC']], limit });
+	const rows = stamps.map((row) => plain(row));
+	const missing = rows.filter((row) => !kept.peek(row.id, stampOf(row))).map(({ id }) => id);
+	const read = missing.length ? await tables.shots().findAll({ where: { id: missing } }) : [];
+	const fresh = new Map(read.map(plain).map((row) => [row.id, kept.keep(row.id, stampOf(row), toShot(row))]));
+	return rows.flatMap((row) => fresh.get(row.id) ?? kept.peek(row.id, stampOf(row)) ?? []);
 }
 
 /** What the records say about a shot, for the core's sums. */
@@ -47,7 +69,8 @@ export function shotContext(
 	moulds: readonly Mould[],
 	resin: Resin,
 	settings: WorkshopSettings,
-	filler?: Kept<'filler'>
+	filler?: Kept<'filler'>,
+	recipes: ShotRecipe[] = []
 ): ShotContext {
 	return {
 		cavityVolumeMl: master.volumeMl,
@@ -55,18 +78,17 @@ export function shotContext(
 		mouldsVolumeMl: moulds.reduce((sum, m) => sum + outsideMl(m, master.volumeMl), 0),
 		cavities: moulds.reduce((sum, m) => sum + m.inputs.cavities, 0),
 		...skinOf(master.record),
-		...(filler
-			? {
-					filler: {
-						name: filler.record.name,
-						densityGPerMl: filler.record.densityGPerMl,
-						bulkDensityGPerMl: filler.record.bulkDensityGPerMl
-					}
-				}
-			: {}),
+		...(filler ? { filler: shotFiller(filler.record) } : {}),
+		recipes,
 		resin: resin.record,
 		settings
 	};
+}
+
+/** Colour recipes of the shelf as this resin takes them. */
+async function recipesFor(resin: Resin): Promise<ShotRecipe[]> {
+	const [recipes, colours] = await Promise.all([listMaterials('recipe'), listMaterials('colour')]);
+	return recipes.map((r) => shotRecipe(r, colours, resin.record));
 }
 
 async function gather(inputs: ShotInputs) {
@@ -79,21 +101,28 @@ async function gather(inputs: ShotInputs) {
 	if (stranger) throw new RefusedError(`M${stranger.number} is a mould of another master.`, 'mouldIds');
 	if (inputs.releaseId) await getMaterial('release', inputs.releaseId);
 	const filler = inputs.fillerId ? await getMaterial('filler', inputs.fillerId) : undefined;
+	const recipes = await recipesFor(resin);
 	const unfit = moulds.find((m) => m.state !== 'active');
 	if (unfit) {
 		throw new RefusedError(`M${unfit.number} is ${unfit.state}: only an active mould is poured.`, 'mouldIds');
 	}
-	return { master, resin, moulds, filler };
+	return { master, resin, moulds, filler, recipes };
 }
 
 /** Keeps a shot; it is worked out again here from the records, whatever the browser showed. */
-export async function saveShot(inputs: ShotInputs, settings: WorkshopSettings): Promise<string> {
-	const [{ master, resin, moulds, filler }, tins] = await Promise.all([
-		gather(inputs),
-		inUse(inputs.resinId)
+export async function saveShot(typed: ShotInputs, settings: WorkshopSettings): Promise<string> {
+	const [{ master, resin, moulds, filler, recipes }, tins, vessel] = await Promise.all([
+		gather(typed),
+		inUse(typed.resinId),
+		usualPot(typed.potId)
 	]);
+	// which pot it was sized for stays with it, whatever becomes the usual one
+	const inputs = { ...typed, potId: typed.usePot ? (vessel?.id ?? '') : '' };
 	const rateFactor = tins.a && containerSpeed(tins.a.record.slowerPercent, tins.a.rateFactor);
-	const result = planShot(inputs, { ...shotContext(master, moulds, resin, settings, filler), rateFactor });
+	const result = planShot(inputs, {
+		...shotContext(master, moulds, resin, withPot(settings, vessel), filler, recipes),
+		rateFactor
+	});
 	return inTransaction(async (transaction) => {
 		const id = randomUUID();
 		const number = await nextNumber('shot', transaction);
@@ -112,6 +141,21 @@ const added = (list: readonly { massG: number; volumeMl: number }[]) => ({
 	volumeMl: list.reduce((sum, x) => sum + x.volumeMl, 0)
 });
 
+/** Left over when all goes well, as a share of the cup (a default of ours). */
+const LEFT_SHARE = 0.1;
+
+/** The three moulds that would take a left-over best. */
+async function sparesFor(except: readonly string[], leftMl: number) {
+	const [moulds, masters] = await Promise.all([listMoulds(), listMasters()]);
+	const volumes = new Map(masters.map((m) => [m.id, m.volumeMl]));
+	const free = moulds
+		.filter((m) => m.state === 'active' && !except.includes(m.id))
+		.map(({ id, number, label, masterId }) => ({ id, number, label, volumeMl: volumes.get(masterId) ?? 0 }));
+	return rankSpares(leftMl, free)
+		.slice(0, 3)
+		.map(({ number, label, volumeMl }) => ({ number, label, volumeMl }));
+}
+
 /** The plan of one batch, frozen for the bench. @throws RefusedError when the shot has no such batch. */
 export async function batchPlan(
 	shotId: string,
@@ -121,7 +165,12 @@ export async function batchPlan(
 	const shot = await getShot(shotId);
 	const batch = shot.planned.shot.batches[batchIndex];
 	if (!batch) throw new RefusedError(`Shot ${shot.number} has no batch ${batchIndex + 1}.`);
-	const [{ master, resin, moulds }, tins] = await Promise.all([gather(shot.inputs), inUse(shot.resinId)]);
+	const [{ master, resin, moulds }, tins, vessel] = await Promise.all([
+		gather(shot.inputs),
+		inUse(shot.resinId),
+		usualPot(shot.inputs.potId)
+	]);
+	const air = withPot(settings, vessel);
 	const { releaseId } = shot.inputs;
 	const release = releaseId ? (await getMaterial('release', releaseId)).record : undefined;
 	const speed = tins.a && containerSpeed(tins.a.record.slowerPercent, tins.a.rateFactor);
@@ -135,6 +184,9 @@ export async function batchPlan(
 			moulds.map((m) => ({ id: m.id, number: m.number, label: m.label, cavities: m.inputs.cavities }))
 		).map(({ id, number, label, copies }) => ({ id, number, label, copies })),
 		resinName: resin.record.name,
+		references: master.record.references.map(({ name, lengthMm }) => ({ name, lengthMm })),
+		lots: [...new Set([tins.a?.record.lot, tins.b?.record.lot].filter((l): l is string => Boolean(l)))],
+		traps: master.record.traps.length,
 		...(release
 			? { release: { name: release.name, kind: release.kind, flashOffS: flashOffS(release) } }
 			: {}),
@@ -159,10 +211,35 @@ export async function batchPlan(
 						recoatFromS: l.recoatFromS - l.startS,
 						recoatUntilS: l.recoatUntilS - l.startS,
 						serves: l.serves,
-						fillerPercent: l.fillerPercent
+						fillerPercent: l.fillerPercent,
+						...(l.way ? { way: l.way } : {}),
+						...(l.fillers?.length ? { fillers: l.fillers } : {}),
+						...(l.colours?.length ? { colours: l.colours } : {}),
+						...(l.levelMm === undefined ? {} : { levelMm: l.levelMm }),
+						...(l.setsIn?.length ? { setsIn: l.setsIn } : {})
 					}))
 				}
-			: { a: batch.a, b: batch.b }),
+			: batch.cups
+				? {
+						a: added(batch.cups.map((c) => c.a)),
+						b: added(batch.cups.map((c) => c.b)),
+						cups: batch.cups
+					}
+				: { a: batch.a, b: batch.b }),
+		...(batch.colours?.length ? { colours: batch.colours } : {}),
+		...(shot.inputs.pourTempC === undefined ? {} : { pourTempC: shot.inputs.pourTempC }),
+		...(shot.planned.dust
+			? {
+					dust: { name: shot.planned.dust.name, massG: shot.planned.dust.massG * batch.copies }
+				}
+			: {}),
+		measuring: shot.inputs.measuring ?? 'two cups',
+		pouring: { way: shot.inputs.pourWay ?? 'sprue', place: shot.inputs.pourPlace ?? 'lowest' },
+		tolerancePercent: resin.record.ratioTolerancePercent ?? RATIO_TOLERANCE_PERCENT,
+		scaleResolutionG: settings.scaleResolutionG,
+		scaleCapacityG: settings.scaleCapacityG,
+		closing: moulds.map((m) => ({ mould: `M${m.number}`, ...closingOf(m) })),
+		spares: await sparesFor(shot.inputs.mouldIds, batch.volumeMl * LEFT_SHARE),
 		...(batch.fillers?.length
 			? { fillers: batch.fillers.map(({ name, massG, volumeMl }) => ({ name, massG, volumeMl })) }
 			: {}),
@@ -191,9 +268,10 @@ export async function batchPlan(
 		...(shot.planned.pot
 			? {
 					pot: {
-						name: settings.potName,
-						targetGaugeKpa: settings.potTargetGaugeKpa,
-						ratedGaugeKpa: settings.potRatedGaugeKpa,
+						...(vessel ? { vesselId: vessel.id } : {}),
+						name: air.potName,
+						targetGaugeKpa: air.potTargetGaugeKpa,
+						ratedGaugeKpa: air.potRatedGaugeKpa,
 						bubbleDiameterRatio: shot.planned.pot.bubbleDiameterRatio
 					}
 				}

@@ -1,0 +1,189 @@
+import { createHash } from 'node:crypto';
+import { QueryTypes, type Transaction } from 'sequelize';
+import { BOOK, BOOK_TABLE_NAMES, BOOK_TABLES, type BookTable } from '$lib/core/openData';
+import { db, inTransaction } from '../db/connection';
+import { RefusedError } from '../errors';
+import { recount } from './mouldPulls';
+
+type Row = Record<string, unknown>;
+const BITE = 500;
+
+const columnsOf = (table: BookTable): string[] => Object.keys(BOOK_TABLES[table].shape);
+const quoted = (names: readonly string[]) => names.map((n) => `\`${n}\``).join(', ');
+/** Columns that hold JSON: their schema is a record or a list. */
+const JSON_COLUMNS: ReadonlySet<string> = new Set([
+	'body',
+	'inputs',
+	'plan',
+	'making',
+	'inspection',
+	'result',
+	'forecast'
+]);
+
+/** What the order of a table's rows is, so that two books of one workshop are the same to the letter. */
+function orderOf(table: BookTable): string {
+	const columns = columnsOf(table);
+	const keys = ['seq', 'id', 'sha256', 'pourId', 'containerId', 'pullId', 'fault', 'name'];
+	return keys
+		.filter((c) => columns.includes(c))
+		.map((c) => `\`${c}\``)
+		.join(', ');
+}
+
+function toBook(row: Row): Row {
+	return Object.fromEntries(
+		Object.entries(row).map(([key, value]) => {
+			if (value instanceof Date) return [key, value.toISOString()];
+			if (JSON_COLUMNS.has(key) && typeof value === 'string') return [key, JSON.parse(value)];
+			return [key, value];
+		})
+	);
+}
+
+async function* rowsOf(table: BookTable, transaction: Transaction): AsyncGenerator<Row[]> {
+	for (let offset = 0; ; offset += BITE) {
+		const rows = await db().query<Row>(
+			`SELECT ${quoted(columnsOf(table))} FROM ${table} ORDER BY ${orderOf(table)} LIMIT ${BITE} OFFSET ${offset}`,
+			{ type: QueryTypes.SELECT, transaction }
+		);
+		if (rows.length > 0) yield rows.map(toBook);
+		if (rows.length < BITE) return;
+	}
+}
+
+/** The whole workshop as JSON, written piece by piece, as it stood at one moment. */
+export async function* writeBook(now: Date): AsyncGenerator<string> {
+	const transaction = await db().transaction({ isolationLevel: 'REPEATABLE READ' as never });
+	try {
+		yield `{"form":${JSON.stringify(BOOK.form)},"version":${BOOK.version},"writtenAt":${JSON.stringify(now.toISOString())},"tables":{`;
+		for (const [i, table] of BOOK_TABLE_NAMES.entries()) {
+			yield `${i ? ',' : ''}\n${JSON.stringify(table)}:[`;
+			let first = true;
+			for await (const rows of rowsOf(table, transaction)) {
+				yield `${first ? '\n' : ',\n'}${rows.map((r) => JSON.stringify(r)).join(',\n')}`;
+				first = false;
+			}
+			yield ']';
+		}
+		yield '}}\n';
+	} finally {
+		await transaction.rollback();
+	}
+}
+
+/** Pictures and 3D files, each under its content's name. */
+export async function* bookFiles(): AsyncGenerator<{ name: string; bytes: Uint8Array }> {
+	const photos = await db().query<{ id: string; sha256: string }>(
+		'SELECT id, sha256 FROM photos ORDER BY sha256',
+		{
+			type: QueryTypes.SELECT
+		}
+	);
+	for (const { id, sha256 } of photos) {
+		const [row] = await db().query<{ bytes: Buffer }>('SELECT bytes FROM photos WHERE id = ?', {
+			type: QueryTypes.SELECT,
+			replacements: [id]
+		});
+		if (row) yield { name: `photos/${sha256}`, bytes: row.bytes };
+	}
+	const meshes = await db().query<{ sha256: string; uploadId: string; chunks: number }>(
+		'SELECT sha256, uploadId, chunks FROM meshes ORDER BY sha256',
+		{ type: QueryTypes.SELECT }
+	);
+	for (const { sha256, uploadId, chunks } of meshes) {
+		const parts: Buffer[] = [];
+		for (let n = 0; n < chunks; n++) {
+			const [row] = await db().query<{ bytes: Buffer }>(
+				'SELECT bytes FROM mesh_chunks WHERE uploadId = ? AND n = ?',
+				{
+					type: QueryTypes.SELECT,
+					replacements: [uploadId, n]
+				}
+			);
+			if (row) parts.push(row.bytes);
+		}
+		yield { name: `meshes/${sha256}`, bytes: Buffer.concat(parts) };
+	}
+}
+
+/** Whether anything was entered already: a book is only read into an empty workshop. */
+export async function isEmpty(transaction?: Transaction): Promise<boolean> {
+	for (const table of ['materials', 'masters', 'moulds', 'shots', 'pulls', 'vessels', 'containers']) {
+		const [row] = await db().query<{ n: number }>(`SELECT EXISTS (SELECT 1 FROM ${table}) AS n`, {
+			type: QueryTypes.SELECT,
+			...(transaction ? { transaction } : {})
+		});
+		if (Number(row!.n) === 1) return false;
+	}
+	return true;
+}
+
+const sha256 = (bytes: Uint8Array) => createHash('sha256').update(bytes).digest('hex');
+const MESH_PIECE = 1024 * 1024;
+
+function toDb(key: string, value: unknown): unknown {
+	if (value === null || value === undefined) return null;
+	if (JSON_COLUMNS.has(key)) return JSON.stringify(value);
+	if (typeof value === 'string' && /^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/.test(value))
+		return value.replace('T', ' ').replace('Z', '');
+	return value;
+}
+
+/**
+ * Reads a checked book into an empty workshop: all of it, or nothing.
+ * @throws RefusedError when the workshop is not empty, or a picture or 3D file is missing or not what its name says
+ */
+export async function readBook(
+	tables: Record<BookTable, Row[]>,
+	files: Readonly<Record<string, Uint8Array>>
+): Promise<number> {
+	const fileFor = (name: string, sha: string) => {
+		const bytes = files[name];
+		if (!bytes)
+			throw new RefusedError(`The book names ${name} and the file does not hold it: take the whole zip.`);
+		if (sha256(bytes) !== sha)
+			throw new RefusedError(`${name} is damaged: its content is not what the book says.`);
+		return Buffer.from(bytes);
+	};
+	return inTransaction(async (transaction) => {
+		if (!(await isEmpty(transaction)))
+			throw new RefusedError(
+				'There is a workshop in these books already. A book is read only into an empty one.'
+			);
+		let written = 0;
+		// settings and counters of the empty workshop make room
+		for (const table of ['settings', 'counters', 'experiences', 'saved_views'])
+			await db().query(`DELETE FROM ${table}`, { transaction });
+		for (const table of BOOK_TABLE_NAMES) {
+			const columns = columnsOf(table);
+			for (const row of tables[table]) {
+				const extra: Row =
+					table === 'photos'
+						? { bytes: fileFor(`photos/${String(row['sha256'])}`, String(row['sha256'])) }
+						: {};
+				const all = [...columns, ...Object.keys(extra)];
+				await db().query(`INSERT INTO ${table} (${quoted(all)}) VALUES (${all.map(() => '?').join(', ')})`, {
+					replacements: [...columns.map((c) => toDb(c, row[c])), ...Object.values(extra)],
+					transaction
+				});
+				written++;
+				if (table === 'meshes') {
+					const bytes = fileFor(`meshes/${String(row['sha256'])}`, String(row['sha256']));
+					for (let n = 0; n * MESH_PIECE < bytes.length; n++)
+						await db().query('INSERT INTO mesh_chunks (uploadId, n, bytes, createdAt) VALUES (?, ?, ?, ?)', {
+							replacements: [
+								row['uploadId'],
+								n,
+								bytes.subarray(n * MESH_PIECE, (n + 1) * MESH_PIECE),
+								toDb('createdAt', row['createdAt'])
+							],
+							transaction
+						});
+				}
+			}
+		}
+		await recount(transaction);
+		return written;
+	});
+}

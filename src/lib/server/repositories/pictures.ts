@@ -1,0 +1,79 @@
+import { randomUUID } from 'node:crypto';
+import { QueryTypes } from 'sequelize';
+import { db, inTransaction } from '../db/connection';
+import { NotFoundError, RefusedError } from '../errors';
+import { savePhoto } from './photos';
+
+/** A picture of a mould or a pull. */
+export interface Picture {
+	id: string;
+	photoId: string;
+	caption: string;
+	addedAt: Date;
+}
+
+/** What pictures are kept with, and where. */
+const OF = {
+	mould: { table: 'mould_photos', column: 'mouldId', owner: 'moulds' },
+	pull: { table: 'pull_photos', column: 'pullId', owner: 'pulls' }
+} as const;
+export type Pictured = keyof typeof OF;
+
+/** Most pictures of one thing. */
+const MOST = 60;
+
+export async function listPictures(of: Pictured, ownerId: string): Promise<Picture[]> {
+	const { table, column } = OF[of];
+	const rows = await db().query<{ id: string; photoId: string; caption: string; createdAt: Date }>(
+		`SELECT id, photoId, caption, createdAt FROM ${table} WHERE ${column} = :ownerId ORDER BY createdAt, id`,
+		{ type: QueryTypes.SELECT, replacements: { ownerId } }
+	);
+	return rows.map(({ id, photoId, caption, createdAt }) => ({
+		id,
+		photoId,
+		caption,
+		addedAt: new Date(createdAt)
+	}));
+}
+
+/** Keeps a picture with its owner. @throws NotFoundError, and RefusedError for no picture, or one too many */
+export async function addPicture(
+	of: Pictured,
+	ownerId: string,
+	bytes: Buffer,
+	caption: string
+): Promise<void> {
+	const { table, column, owner } = OF[of];
+	await inTransaction(async (transaction) => {
+		const [there] = await db().query<{ id: string }>(`SELECT id FROM ${owner} WHERE id = :ownerId`, {
+			type: QueryTypes.SELECT,
+			replacements: { ownerId },
+			transaction
+		});
+		if (!there) throw new NotFoundError(of);
+		const photoId = await savePhoto(bytes, transaction);
+		const [count] = await db().query<{ n: number }>(
+			`SELECT COUNT(*) AS n FROM ${table} WHERE ${column} = :ownerId`,
+			{ type: QueryTypes.SELECT, replacements: { ownerId }, transaction }
+		);
+		if (Number(count?.n) >= MOST) throw new RefusedError(`At most ${MOST} pictures of one ${of}.`, 'photo');
+		const now = new Date();
+		await db().query(
+			`INSERT INTO ${table} (id, ${column}, photoId, caption, createdAt, updatedAt) VALUES (?, ?, ?, ?, ?, ?)`,
+			{
+				type: QueryTypes.INSERT,
+				replacements: [randomUUID(), ownerId, photoId, caption.trim().slice(0, 120), now, now],
+				transaction
+			}
+		);
+	});
+}
+
+/** Takes a picture off; the picture itself stays in the store. */
+export async function removePicture(of: Pictured, ownerId: string, id: string): Promise<void> {
+	const { table, column } = OF[of];
+	await db().query(`DELETE FROM ${table} WHERE id = :id AND ${column} = :ownerId`, {
+		type: QueryTypes.DELETE,
+		replacements: { id, ownerId }
+	});
+}

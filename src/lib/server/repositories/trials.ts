@@ -1,0 +1,33 @@
+import { randomUUID } from 'node:crypto';
+import type { TrialRecord } from '$lib/core/shot';
+import { plain, tables } from '../db/models';
+
+export interface Trial {
+	id: string;
+	shotId: string | null;
+	at: Date;
+	record: TrialRecord;
+}
+
+/** Keeps a trial afloat with its piece. The id is made by the form, so that a second press adds nothing. */
+export async function addTrial(
+	id: string,
+	masterId: string,
+	shotId: string | null,
+	record: TrialRecord,
+	at: Date
+): Promise<void> {
+	await tables.trials().findOrCreate({
+		where: { id: id || randomUUID() },
+		defaults: { id, masterId, shotId, at, body: record }
+	});
+}
+
+/** Trials of a piece, the newest first. */
+export async function listTrials(masterId: string): Promise<Trial[]> {
+	const rows = await tables.trials().findAll({ where: { masterId }, order: [['at', 'DESC']], limit: 200 });
+	return rows.map((row) => {
+		const { id, shotId, at, body } = plain(row);
+		return { id, shotId, at, record: body };
+	});
+}

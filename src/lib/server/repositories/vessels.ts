@@ -1,0 +1,228 @@
+import { randomUUID } from 'node:crypto';
+import { QueryTypes, type Transaction } from 'sequelize';
+import {
+	LOOK_DEFAULTS,
+	leak,
+	looksDue,
+	refusedFor,
+	vesselRecord,
+	type Look,
+	type LookDue,
+	type LookedAt,
+	type VesselRecord
+} from '$lib/core/pot';
+import type { PourPlan, PourState } from '$lib/core/pour';
+import type { WorkshopSettings } from '$lib/core/workshop';
+import { db } from '../db/connection';
+import { plain, tables, type CycleBody } from '../db/models';
+import { NotFoundError } from '../errors';
+import { updateVersioned } from './versioned';
+
+export interface Vessel {
+	id: string;
+	version: number;
+	record: VesselRecord;
+	createdAt: Date;
+	cycles: number;
+	dues: LookDue[];
+	/** Why it may not be used; nothing when it may. */
+	refused: string | null;
+}
+export interface Cycle {
+	id: string;
+	pourId: string | null;
+	at: Date;
+	body: CycleBody;
+}
+
+async function cyclesOf(ids: readonly string[]): Promise<Map<string, number>> {
+	if (ids.length === 0) return new Map();
+	const rows = await db().query<{ vesselId: string; n: number }>(
+		'SELECT vesselId, COUNT(*) AS n FROM pot_cycles WHERE vesselId IN (:ids) GROUP BY vesselId',
+		{ type: QueryTypes.SELECT, replacements: { ids } }
+	);
+	return new Map(rows.map((r) => [r.vesselId, Number(r.n)]));
+}
+
+async function looksOf(ids: readonly string[]): Promise<Map<string, Look[]>> {
+	const rows = await tables.vesselLooks().findAll({ where: { vesselId: [...ids] }, order: [['at', 'DESC']] });
+	const found = new Map<string, Look[]>();
+	for (const row of rows.map(plain)) {
+		const look = {
+			part: row.part,
+			atMs: row.at.getTime(),
+			cycles: row.cycles,
+			ok: Boolean(row.ok),
+			...row.body
+		};
+		found.set(row.vesselId, [...(found.get(row.vesselId) ?? []), look]);
+	}
+	return found;
+}
+
+/** Every vessel with what is due on it. */
+export async function listVessels(now = new Date()): Promise<Vessel[]> {
+	const rows = (
+		await tables.vessels().findAll({
+			order: [
+				['kind', 'DESC'],
+				['createdAt', 'ASC'],
+				['name', 'ASC']
+			]
+		})
+	).map(plain);
+	const ids = rows.map((r) => r.id);
+	const [cycles, looks] = await Promise.all([cyclesOf(ids), looksOf(ids)]);
+	return rows.map(({ id, version, body, createdAt }) => {
+		const record = vesselRecord.parse(body);
+		const n = cycles.get(id) ?? 0;
+		const dues = looksDue(record, looks.get(id) ?? [], n, createdAt.getTime(), now.getTime());
+		return { id, version, record, createdAt, cycles: n, dues, refused: refusedFor(record, dues) ?? null };
+	});
+}
+
+/** @throws NotFoundError */
+export async function getVessel(id: string, now = new Date()): Promise<Vessel & { looks: Look[] }> {
+	const found = (await listVessels(now)).find((v) => v.id === id);
+	if (!found) throw new NotFoundError('vessel');
+	return { ...found, looks: (await looksOf([id])).get(id) ?? [] };
+}
+
+export async function saveVessel(
+	record: VesselRecord,
+	was?: { id: string; version: number }
+): Promise<string> {
+	const values = { kind: record.kind, name: record.name, body: record };
+	if (was) {
+		await updateVersioned(tables.vessels(), 'vessel', was.id, was.version, values);
+		return was.id;
+	}
+	const id = randomUUID();
+	await tables.vessels().create({ id, version: 1, ...values });
+	return id;
+}
+
+/** The pot that shots go into unless they name another: the first that may be used. */
+export async function usualPot(potId = ''): Promise<Vessel | undefined> {
+	const pots = (await listVessels()).filter((v) => v.record.kind === 'pot');
+	return pots.find((v) => v.id === potId) ?? pots.find((v) => !v.refused) ?? pots[0];
+}
+
+/** The workshop's settings with the figures of a pot; as they are when there is none. */
+export function withPot(settings: WorkshopSettings, pot: Vessel | undefined): WorkshopSettings {
+	if (!pot) return settings;
+	const r = pot.record;
+	return {
+		...settings,
+		potName: r.name,
+		potVolumeL: r.volumeL,
+		potRatedGaugeKpa: r.ratedGaugeKpa ?? settings.potRatedGaugeKpa,
+		potTargetGaugeKpa: r.targetGaugeKpa ?? settings.potTargetGaugeKpa,
+		freeAirLPerMin: r.freeAirLPerMin ?? settings.freeAirLPerMin,
+		secondGaugeKpa: r.secondGaugeKpa,
+		secondLPerMin: r.secondLPerMin
+	};
+}
+
+/** The pot of the settings as a record of its own, for a workshop that had none yet. */
+export function potFromSettings(s: WorkshopSettings): VesselRecord {
+	// as tall as wide: V = π·d³/4
+	const diameterMm = Math.floor(100 * Math.cbrt((4 * s.potVolumeL) / Math.PI));
+	return vesselRecord.parse({
+		kind: 'pot',
+		name: s.potName,
+		volumeL: s.potVolumeL,
+		diameterMm,
+		shelvesMm: [diameterMm],
+		ratedGaugeKpa: s.potRatedGaugeKpa,
+		targetGaugeKpa: s.potTargetGaugeKpa,
+		freeAirLPerMin: s.freeAirLPerMin,
+		dues: LOOK_DEFAULTS
+	});
+}
+
+export async function addLook(
+	vesselId: string,
+	id: string,
+	look: { part: LookedAt; ok: boolean; by: string; note: string },
+	at: Date
+): Promise<void> {
+	const cycles = (await cyclesOf([vesselId])).get(vesselId) ?? 0;
+	await tables.vesselLooks().findOrCreate({
+		where: { id },
+		defaults: {
+			id,
+			vesselId,
+			part: look.part,
+			ok: look.ok,
+			at,
+			cycles,
+			body: { by: look.by, note: look.note }
+		}
+	});
+}
+
+/** A cycle that was not a pour of ours, typed. The id is the form's, so that it counts once. */
+export async function addCycle(vesselId: string, id: string, body: CycleBody, at: Date): Promise<void> {
+	await tables.cycles().findOrCreate({ where: { id }, defaults: { id, vesselId, pourId: null, at, body } });
+}
+
+export async function listCycles(vesselId: string, limit = 200): Promise<Cycle[]> {
+	const rows = await tables.cycles().findAll({ where: { vesselId }, order: [['at', 'DESC']], limit });
+	return rows.map((row) => {
+		const { id, pourId, at, body } = plain(row);
+		return { id, pourId, at, body };
+	});
+}
+
+/** Writes the cycle that a pour amounts to; nothing before its pot was at pressure. */
+export async function projectCycle(
+	pourId: string,
+	plan: PourPlan,
+	state: PourState,
+	transaction: Transaction
+): Promise<void> {
+	const vesselId = plan.pot?.vesselId;
+	if (!plan.pot || !vesselId) return;
+	if (!state.reached) {
+		await tables.cycles().destroy({ where: { pourId }, transaction });
+		return;
+	}
+	const { reached, released, lowestGaugeKpa } = state;
+	const holdS = released && (released.atMs - reached.atMs) / 1000;
+	const loadDone = state.doneAtMs[loadStepId(plan)];
+	const body: CycleBody = {
+		load: plan.moulds.map((m) => `M${m.number}`).join(' '),
+		targetGaugeKpa: plan.pot.targetGaugeKpa,
+		reachedGaugeKpa: reached.gaugeKpa,
+		by: released?.who ?? '',
+		...(loadDone === undefined ? {} : { timeToPressureS: Math.max(0, (reached.atMs - loadDone) / 1000) }),
+		...(lowestGaugeKpa === undefined ? {} : { lowestGaugeKpa }),
+		...(holdS && holdS > 1
+			? { holdS, leakKpaPerMin: leak(1, reached.gaugeKpa, released.gaugeKpa, holdS).kpaPerMin }
+			: {})
+	};
+	const vessel = await tables.vessels().findByPk(vesselId, { transaction, attributes: ['id'] });
+	if (!vessel) return;
+	const at = new Date(reached.atMs);
+	const [row, made] = await tables.cycles().findOrCreate({
+		where: { pourId },
+		defaults: { id: randomUUID(), vesselId, pourId, at, body },
+		transaction
+	});
+	if (!made) await row.update({ at, body: { ...body, by: body.by || plain(row).body.by } }, { transaction });
+}
+
+/** The step before pumping: the lid is clamped. */
+function loadStepId(plan: PourPlan): string {
+	return `timed-${plan.steps.findIndex((s) => s.role === 'load')}`;
+}
+
+/** Looks that are due or soon due, for the bench and the calendar. */
+export async function looksComing(now = new Date()): Promise<{ vessel: Vessel; due: LookDue }[]> {
+	const vessels = await listVessels(now);
+	return vessels
+		.filter((v) => !v.record.outOfUse)
+		.flatMap((vessel) => vessel.dues.map((due) => ({ vessel, due })))
+		.sort((a, b) => a.due.dueAtMs - b.due.dueAtMs);
+}
