@@ -15,7 +15,7 @@
 		awake = true;
 	});
 	/** At the pour the bench has the whole screen; its own clock is on it. */
-	const bare = $derived(/^\/(pour\/[^/]+|moulds\/[^/]+\/make)$/.test(page.url.pathname));
+	const bare = $derived(/^\/(pour\/[^/]+|practice\/[^/]+|moulds\/[^/]+\/make)$/.test(page.url.pathname));
 </script>
 
 <svelte:head>
@@ -32,11 +32,14 @@
 
 <a href="#main" class="absolute left-2 z-50 -translate-y-20 rounded-lg bg-(--work) px-4 py-2 text-(--work-ink) focus:translate-y-2"
 	>Skip to the work</a>
-<div class="flex h-dvh flex-col">
+<div class="flex h-dvh flex-col print:block print:h-auto">
 	<ClockStrip clocks={data.clocks} nowMs={data.nowMs} />
-	<div class="flex min-h-0 flex-1 flex-col sm:flex-row">
+	<div class="flex min-h-0 flex-1 flex-col sm:flex-row print:block">
 		{#if !bare}<Rail />{/if}
-		<main id="main" tabindex="-1" class={['relative min-w-0 flex-1 overflow-y-auto focus:outline-none', bare ? '' : 'px-4 py-5 sm:px-7']}>
+		<main
+			id="main"
+			tabindex="-1"
+			class={['relative min-w-0 flex-1 overflow-y-auto focus:outline-none print:overflow-visible', bare ? '' : 'px-4 py-5 sm:px-7']}>
 			<!-- until the page listens nothing can be typed that it would then forget -->
 			<fieldset class="waking contents" disabled={!awake}>
 				<div class={bare ? 'h-full' : 'mx-auto max-w-[74rem]'}>{@render children()}</div>

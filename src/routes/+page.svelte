@@ -80,10 +80,10 @@
 		<ul class="slab divide-y divide-(--line)">
 			{#each bench.open as pour (pour.id)}
 				<li class="flex flex-wrap items-center gap-x-5 gap-y-2 px-5 py-3">
-					<span class="text-[1.15rem] font-bold">{pour.plan.masterName}</span>
+					<span class="text-[1.15rem] font-bold">{pour.masterName}</span>
 					<span class="soft"
-						>{pour.plan.moulds.map((m) => `M${m.number}`).join(' ')} · {units.show(pour.plan.massG, 'mass')}
-						{pour.plan.resinName} · cup {pour.plan.batchIndex + 1} of {pour.plan.batchCount}</span>
+						>{pour.moulds.map((m) => `M${m.number}`).join(' ')} · {units.show(pour.massG, 'mass')}
+						{pour.resinName} · cup {pour.batchIndex + 1} of {pour.batchCount}</span>
 					<Button href="/pour/{pour.id}" class="ml-auto">Back to the pour</Button>
 				</li>
 			{/each}
@@ -93,13 +93,27 @@
 
 <section class="grid items-start gap-6 lg:grid-cols-[1.5fr_1fr]">
 	<div>
-		<h2 class="mb-2">Can be poured next</h2>
+		<h2 class="mb-2">
+			Can be poured next <span class="soft text-[0.93rem] font-normal"
+				>with what they were poured with, at {units.show(settings.roomTempC, 'temperature')}{bench.freeCount > bench.free.length
+					? `; ${bench.free.length} of ${bench.freeCount}`
+					: ''}</span>
+		</h2>
 		<ul class="slab divide-y divide-(--line)">
 			{#each bench.free as mould (mould.id)}
-				<li class="flex items-center gap-x-4 px-5 py-1.5">
-					<a class="plain min-w-0 flex-1 truncate" href="/moulds/{mould.id}"
+				{@const now = data.today[mould.id]}
+				<li class="flex flex-wrap items-center gap-x-4 px-5 py-1.5 xl:flex-nowrap">
+					<a class="plain min-w-[13rem] flex-1 truncate" href="/moulds/{mould.id}"
 						><strong class="text-[1.1rem]">M{mould.number}</strong> {mould.label}</a>
-					<span class="soft text-[0.93rem]">{counted(mould.pulls, 'pull')}{mould.lastResin ? ` · ${mould.lastResin}` : ''}</span>
+					<span class={['min-w-0 text-[0.93rem]', now?.wait ? 'text-(--hot)' : 'soft']}
+						>{#if now}{now.resinName}
+							{units.show(now.massG, 'mass')}{now.potLifeS === null ? '' : `, ${units.show(now.potLifeS, 'time')} to pour`}{now.wait
+								? `; ${now.wait}`
+								: now.enoughFor === null
+									? ''
+									: `; ${now.enoughFor} on the shelf`}{:else}{counted(mould.pulls, 'pull')}{mould.lastResin
+								? ` · ${mould.lastResin}`
+								: ''}{/if}</span>
 					<Button href="/shots/new?mould={mould.id}" color="alternative" size="sm" class="min-h-[2.4rem] shrink-0">Size a shot</Button>
 				</li>
 			{:else}
@@ -108,6 +122,19 @@
 		</ul>
 	</div>
 	<div class="flex flex-col gap-6">
+		{#each [{ title: 'Due', list: data.due }, { title: 'Running out', list: data.out }] as part (part.title)}
+			{#if part.list.length > 0}
+				<div>
+					<h2 class="mb-2">{part.title}</h2>
+					<ul class="slab divide-y divide-(--line)">
+						{#each part.list.slice(0, 5) as item (item.what)}
+							<li class="px-5 py-2"><a class={['plain', item.late && 'font-semibold text-(--hot)']} href={item.href}>{item.what}</a></li>
+						{/each}
+						{#if part.list.length > 5}<li class="soft px-5 py-2">and {part.list.length - 5} more</li>{/if}
+					</ul>
+				</div>
+			{/if}
+		{/each}
 		{#if bench.coming.length > 0}
 			<div>
 				<h2 class="mb-2">Moulds on the way</h2>
@@ -117,11 +144,11 @@
 							<a class="plain" href="/moulds/{mould.id}"><strong>M{mould.number}</strong> {mould.label}</a>
 							<span class="soft block text-[0.93rem]">
 								{#if mould.state === 'being made'}<a class="plain" href="/moulds/{mould.id}/make">being made: go on</a>
-								{:else if !mould.readyAt && mould.plan.rubber.massG === 0}planned
-								{:else if !mould.readyAt}planned, {units.show(mould.plan.rubber.massG, 'mass')} to {mould.inputs.kind === 'press'
+								{:else if mould.readyAtMs === null && mould.rubberMassG === 0}planned
+								{:else if mould.readyAtMs === null}planned, {units.show(mould.rubberMassG, 'mass')} to {mould.kind === 'press'
 										? 'press'
 										: 'pour'}
-								{:else if mould.readyAt.getTime() > now.ms}rubber cures until {wallTime(mould.readyAt.getTime(), now.ms)}
+								{:else if mould.readyAtMs > now.ms}rubber cures until {wallTime(mould.readyAtMs, now.ms)}
 								{:else}cured: open it and take it into use{/if}
 							</span>
 						</li>
@@ -136,7 +163,7 @@
 					<li class="flex items-center gap-3 px-5 py-2.5">
 						<a class="plain min-w-0 flex-1" href="/ledger/{pull.id}"
 							><strong>M{pull.mouldNumber}</strong>
-							{pull.masterName}<span class="soft block text-[0.9rem]">{wallTime(pull.combinedAt.getTime(), now.ms)}</span></a>
+							{pull.masterName}<span class="soft block text-[0.9rem]">{wallTime(pull.combinedAtMs, now.ms)}</span></a>
 						<Tag word={pull.grade} />
 					</li>
 				{:else}<li class="soft p-5">Nothing was pulled yet.</li>{/each}

@@ -2,6 +2,7 @@
 	import { onMount } from 'svelte';
 	import type * as PlotlyTypes from 'plotly.js';
 	import { drawSoon, dropDrawing } from './drawQueue';
+	import { lightForPaper } from './theme';
 
 	/** A Plotly chart in the colours of the page. It is changed in place: nothing flickers while dragging. */
 	interface Props {
@@ -15,6 +16,10 @@
 	let box: HTMLDivElement;
 	let plotly = $state.raw<typeof PlotlyTypes>();
 	let dark = $state(false);
+	/** Between the margins of a sheet of A4, CSS px: a chart of the screen would be cut off at its edge. */
+	const SHEET_PX = 620;
+	/** So wide while it is on paper, whatever else has it drawn anew; nothing on the screen. */
+	let sheetPx: number | undefined;
 
 	onMount(() => {
 		let gone = false;
@@ -25,8 +30,23 @@
 		look();
 		const watcher = new MutationObserver(look);
 		watcher.observe(document.documentElement, { attributeFilter: ['class'] });
+		// a sheet does not wait for the next frame
+		const onPaper = () => {
+			lightForPaper();
+			sheetPx = Math.min(SHEET_PX, box.clientWidth);
+			if (plotly) draw(plotly, { traces, layout, height });
+		};
+		// the page's colours are back by the next task, whoever hears of it first
+		const onScreen = () => {
+			sheetPx = undefined;
+			setTimeout(() => plotly && !gone && draw(plotly, { traces, layout, height }));
+		};
+		window.addEventListener('beforeprint', onPaper);
+		window.addEventListener('afterprint', onScreen);
 		return () => {
 			gone = true;
+			window.removeEventListener('beforeprint', onPaper);
+			window.removeEventListener('afterprint', onScreen);
 			watcher.disconnect();
 			dropDrawing(box);
 			plotly?.purge(box);
@@ -54,6 +74,7 @@
 			{
 				...recolour(layout, colour),
 				height,
+				...(sheetPx ? { width: sheetPx, autosize: false } : { autosize: true }),
 				paper_bgcolor: 'rgba(0,0,0,0)',
 				plot_bgcolor: 'rgba(0,0,0,0)',
 				font: { family: 'Atkinson Hyperlegible Next Variable, sans-serif', size: 13, color: colour('--ink') },

@@ -64,7 +64,7 @@
 	<figcaption class="mt-1 flex justify-between gap-3 text-[0.9rem] font-semibold">
 		<span>combine</span>
 		<span class={slackS >= 0 ? 'text-(--work)' : 'text-(--hot)'}>
-			{slackS >= 0 ? `slack ${Math.round(slackS)} s before the margin` : `${Math.round(-slackS)} s too long`}
+			{slackS >= 0 ? `slack ${countdown(Math.floor(slackS))} before the margin` : `${countdown(Math.ceil(-slackS))} too long`}
 		</span>
 		<span class="text-(--hot)">too thick at {countdown(Math.floor(potLifeS))}</span>
 	</figcaption>

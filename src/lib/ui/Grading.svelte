@@ -1,5 +1,7 @@
 <script lang="ts">
-	import { FAULTS, GRADES, type Grade } from '$lib/core/pour';
+	import { castFindings, FAULTS, GRADES, shrinkagePercent, type CastFindings, type Grade } from '$lib/core/pour';
+	import ChoiceField from './ChoiceField.svelte';
+	import QuantityField from './QuantityField.svelte';
 	import Segments from './Segments.svelte';
 	import TextField from './TextField.svelte';
 
@@ -9,11 +11,28 @@
 		grade: Grade | '';
 		faults: string[];
 		note: string;
+		findings: CastFindings;
+		references?: readonly { name: string; lengthMm: number }[];
 		id: string;
 		wanting?: boolean;
 	}
-	let { title, grade = $bindable(), faults = $bindable(), note = $bindable(), id, wanting = false }: Props = $props();
+	let {
+		title,
+		grade = $bindable(),
+		faults = $bindable(),
+		note = $bindable(),
+		findings = $bindable(),
+		references = [],
+		id,
+		wanting = false
+	}: Props = $props();
 	const toggle = (fault: string) => (faults = faults.includes(fault) ? faults.filter((f) => f !== fault) : [...faults, fault]);
+	const set = (part: Partial<CastFindings>) => (findings = { ...findings, ...part });
+	const problems = $derived.by(() => {
+		const parsed = castFindings.safeParse(findings);
+		return parsed.success ? {} : Object.fromEntries(parsed.error.issues.map((i) => [String(i.path.at(-1)), [i.message]]));
+	});
+	const shrunk = $derived(shrinkagePercent(findings));
 	const noteError = $derived(note.length > 2000 ? [`This note has ${note.length} characters: at most 2000 are kept.`] : undefined);
 </script>
 
@@ -36,6 +55,55 @@
 			{/each}
 		</div>
 	{/if}
+	{#if grade && grade !== 'good' && faults.length > 0}
+		<div class="mt-2 grid gap-x-4 sm:grid-cols-2">
+			{#each faults as fault (fault)}
+				<TextField
+					label="Where: {fault}"
+					name="place-{id}-{fault}"
+					bind:value={
+						() => findings.places?.[fault as never] ?? '',
+						(v) => set({ places: { ...findings.places, [fault]: v ?? '' } as NonNullable<CastFindings['places']> })
+					}
+					error={problems[fault]} />
+			{/each}
+		</div>
+	{/if}
+	<details class="mt-2">
+		<summary class="w-fit cursor-pointer font-semibold">Weight, size, mending</summary>
+		<div class="mt-1 grid gap-x-4 sm:grid-cols-3">
+			<QuantityField
+				label="The cast weighs"
+				kind="mass"
+				name="castMass-{id}"
+				bind:value={() => findings.castMassG, (v) => set({ castMassG: v })}
+				error={problems['castMassG']} />
+			{#if references.length > 0}
+				<ChoiceField
+					label="Measured"
+					name="sizeOf-{id}"
+					bind:value={
+						() => findings.sizeOf ?? '', (v) => set({ sizeOf: v || undefined, masterMm: references.find((r) => r.name === v)?.lengthMm })
+					}
+					options={[{ value: '', label: 'Nothing' }, ...references.map((r) => ({ value: r.name, label: r.name }))]} />
+				{#if findings.sizeOf}<QuantityField
+						label="It is"
+						kind="length"
+						name="size-{id}"
+						bind:value={() => findings.sizeMm, (v) => set({ sizeMm: v })}
+						error={problems['sizeMm']}
+						hint={shrunk === undefined
+							? ''
+							: `${Math.abs(shrunk).toFixed(2)} % ${shrunk < 0 ? 'larger' : 'smaller'} than the master`} />{/if}
+			{/if}
+			<QuantityField
+				label="Mending took"
+				kind="time"
+				name="rework-{id}"
+				bind:value={() => findings.reworkS, (v) => set({ reworkS: v })}
+				error={problems['reworkS']} />
+		</div>
+	</details>
 	<div class="mt-2">
 		<TextField label="Note" name="note-{id}" bind:value={note} error={noteError} placeholder="where, and what you would do next time" />
 	</div>

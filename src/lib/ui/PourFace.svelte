@@ -16,8 +16,29 @@
 		nowMs: number;
 		air: { roomTempC: number; relativeHumidity: number; mouldTempC: number };
 		gaugeKpa: number;
+		/** A gauge speaks for itself; its compressor can be worked from here. */
+		gaugeLive: boolean;
+		onpot: (to: 'pump' | 'hold' | 'release') => void;
+		heading: string;
+		detail: string;
+		/** The amount is drawn by the scale's own face. */
+		weighs: boolean;
 	}
-	let { step, plan, elapsedS, pouredAtMs, sinceMs, nowMs, air = $bindable(), gaugeKpa = $bindable() }: Props = $props();
+	let {
+		step,
+		plan,
+		elapsedS,
+		pouredAtMs,
+		sinceMs,
+		nowMs,
+		air = $bindable(),
+		gaugeKpa = $bindable(),
+		gaugeLive,
+		onpot,
+		heading,
+		detail,
+		weighs
+	}: Props = $props();
 	const units = useUnits();
 
 	const leftS = $derived.by(() => {
@@ -32,7 +53,6 @@
 	const counts = $derived(step.kind === 'hold' || step.kind === 'cure' || step.kind === 'dry');
 	const potLifeS = $derived(step.layer ? plan.layers![step.layer]!.potLifeS : plan.potLifeS);
 	const thickS = $derived(elapsedS === undefined ? undefined : potLifeS - elapsedS);
-	const amount = $derived(step.amount ?? (step.part === 'A' ? plan.a : step.part === 'B' ? plan.b : undefined));
 	const dew = $derived(dewPointC({ tempC: air.roomTempC, relativeHumidity: air.relativeHumidity }));
 	const airWarning = $derived(
 		air.mouldTempC < dew + FACE_MARGIN_C
@@ -42,24 +62,23 @@
 				: ''
 	);
 	const overRating = $derived(plan.pot !== undefined && gaugeKpa > plan.pot.ratedGaugeKpa);
+	const potWords = $derived<['pump' | 'hold', string][]>(
+		step.kind === 'pump'
+			? [
+					['pump', 'Open the air'],
+					['hold', 'Shut the air']
+				]
+			: [['pump', 'Top the pressure up']]
+	);
 	const fahrenheit = $derived(units.system === 'us');
 </script>
 
 <div class="text-center">
-	<h1 class="text-[clamp(1.7rem,5vh,2.6rem)]!">{step.title}</h1>
-	<p class="mx-auto mt-1 max-w-[52rem] text-[1.2rem] leading-snug">{step.detail}</p>
+	<h1 class="text-[clamp(1.7rem,5vh,2.6rem)]!">{heading}</h1>
+	<p class="mx-auto mt-1 max-w-[52rem] text-[1.2rem] leading-snug">{detail}</p>
 </div>
 
-{#if amount}
-	<p class="flex items-center justify-center gap-6">
-		{#if step.part}<span
-				class={[
-					'grid size-28 place-items-center rounded-2xl text-[5rem] leading-none font-extrabold',
-					step.part === 'A' ? 'bg-(--part-a) text-(--paper)' : 'hatch-b text-(--ink)'
-				]}><span class={step.part === 'B' ? 'rounded-lg bg-(--paper) px-3' : ''}>{step.part}</span></span
-			>{/if}
-		<span class="answer text-[clamp(4.5rem,18vh,8.5rem)] whitespace-nowrap">{units.show(amount.massG, 'mass')}</span>
-	</p>
+{#if weighs}<!-- the scale's face stands below -->
 {:else if step.kind === 'air'}
 	<div class="flex flex-wrap justify-center gap-x-12 gap-y-4">
 		<Stepper
@@ -92,6 +111,7 @@
 			{#if step.kind === 'hold'}{late ? 'Past gel with a quarter to spare: it may be released' : 'until it may be released'}
 			{:else if step.id.startsWith('roll-')}{late ? 'By its time it stays where it is: look' : 'until it stays where it is'}
 			{:else if step.id.startsWith('gelled-')}{late ? 'By its time it has gelled: touch the left-over' : 'until the next layer may follow'}
+			{:else if step.id.startsWith('cooled-')}{late ? 'By its time it is cool: feel the mould' : 'until it is cool enough for the next'}
 			{:else if step.kind === 'dry'}{late ? 'Dry by its time: look and touch the rim' : 'until it has flashed off'}
 			{:else if step.kind === 'cure'}{late ? 'The slowest place has its strength' : 'until the slowest place is firm'}
 			{:else if late}late by this much{#if thickS !== undefined}{thickS > 0
@@ -109,6 +129,25 @@
 		min={0}
 		max={2000}
 		show={(v) => units.show(v, 'pressure')} />
+	{#if gaugeLive && plan.pot}
+		<div class="flex flex-wrap justify-center gap-3">
+			{#each potWords as [to, words] (to)}
+				<button
+					type="button"
+					class="min-h-[3.2rem] rounded-xl border-2 border-(--line-strong) bg-(--paper) px-5 text-[1.1rem] font-semibold"
+					onclick={() => onpot(to)}>{words}</button>
+			{/each}
+		</div>
+		{#if step.kind === 'pump' && gaugeKpa < plan.pot.targetGaugeKpa * 0.95}<p class="text-center text-[1.15rem]" role="status">
+				{units.show(Math.max(0, plan.pot.targetGaugeKpa - gaugeKpa), 'pressure')} to go
+			</p>{/if}
+		{#if step.kind === 'hold' && gaugeKpa < plan.pot.targetGaugeKpa * 0.95}<p
+				class="text-center text-[1.2rem] font-bold text-(--hot)"
+				role="alert">
+				It is losing pressure: under {units.show(plan.pot.targetGaugeKpa * 0.95, 'pressure')}. Top it up while the resin is liquid, within
+				the rating; look for the leak afterwards.
+			</p>{/if}
+	{/if}
 	{#if overRating}<p class="text-center text-[1.2rem] font-bold text-(--harm)" role="alert">
 			Past the rating of {units.show(plan.pot!.ratedGaugeKpa, 'pressure')}: stop the air and vent now.
 		</p>{/if}

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { PlannedShot } from '$lib/core/shot';
-	import { digits } from '$lib/core/units';
+	import { digits, formatDrops } from '$lib/core/units';
 	import Answer from './Answer.svelte';
 	import LayerStack from './shot/LayerStack.svelte';
 	import Parts from './Parts.svelte';
@@ -19,11 +19,13 @@
 <div class="flex flex-col gap-4">
 	<div class="grid grid-cols-2 gap-4">
 		<Answer
-			label={planned.rotocast
-				? `In each of ${planned.rotocast.layers.length} cups`
-				: shot.batches.length > 1
-					? `In each of ${shot.batches.length} cups`
-					: 'In the cup'}
+			label={batch.layers
+				? `In the first of ${batch.layers.length} cups`
+				: batch.cups
+					? `In ${batch.cups.length} cups together`
+					: shot.batches.length > 1
+						? `In each of ${shot.batches.length} cups`
+						: 'In the cup'}
 			value={units.show(batch.massG, 'mass')}
 			note="{units.other(batch.massG, 'mass')} · {units.show(batch.volumeMl, 'volume')}" />
 		<Answer
@@ -41,7 +43,7 @@
 			</div>
 			<div>
 				<dt class="label">Catalyst</dt>
-				<dd class="answer mt-1 text-[2.1rem]">{batch.catalyst.drops} drops</dd>
+				<dd class="answer mt-1 text-[2.1rem]">{formatDrops(batch.catalyst.drops)}</dd>
 				<dd class="soft mt-1">
 					{digits(batch.catalyst.volumeMl)} ml, {digits(batch.catalyst.mlPer100G)} ml to 100 g
 				</dd>
@@ -72,7 +74,35 @@
 					: ''} into B.{/each}
 		</p>
 	{/if}
-	{#if planned.rotocast && stack}<LayerStack cast={planned.rotocast} />{/if}
+	{#if stack && planned.rotocast}<LayerStack layers={planned.rotocast.layers} />{:else if stack && batch.layers}<LayerStack
+			layers={batch.layers}
+			rolled={false} />{/if}
+	{#if planned.dust}<p><strong>{units.show(planned.dust.massG, 'mass')} {planned.dust.name}</strong> dusted on each face first.</p>{/if}
+	{#if batch.colours?.length}
+		<p>
+			{#each batch.colours as c, i (i)}{i > 0 ? '; ' : ''}<strong
+					>{c.drops === undefined ? units.show(c.massG, 'mass') : formatDrops(c.drops)} {c.name}</strong>
+				into {batch.catalyst ? 'the resin' : c.part}{/each}.
+		</p>
+	{/if}
+	{#if batch.cups}
+		<ol class="divide-y divide-(--line) border-y border-(--line)">
+			{#each batch.cups as c, i (i)}
+				<li class="py-1.5">
+					<p class="flex flex-wrap justify-between gap-x-3">
+						<strong>{i + 1}: {c.name}, {units.show(c.massG, 'mass')}</strong>
+						<span>A {units.show(c.a.massG, 'mass')}{c.b.massG > 0 ? `, B ${units.show(c.b.massG, 'mass')}` : ''}</span>
+						<span class="soft"
+							>too thick {units.show(c.potLifeS, 'time')}{c.warmS === undefined ? '' : `, warm ${units.show(c.warmS, 'time')}`} after combining</span>
+					</p>
+					{#each c.colours as d, k (k)}<p class="soft text-[0.93rem]">
+							{d.drops === undefined ? units.show(d.massG, 'mass') : formatDrops(d.drops)}
+							{d.name} into {d.part}
+						</p>{/each}
+				</li>
+			{/each}
+		</ol>
+	{/if}
 	{#if planned.balance && (planned.kind !== 'solid' || planned.balance.insertsG > 0 || batch.fillers?.length)}
 		<p class="text-[1.1rem]">
 			{#if planned.kind === 'filled'}<strong>Fill: {units.show(planned.balance.mixG, 'mass')}</strong>

@@ -12,25 +12,29 @@ export function countdown(leftS: number): string {
 	return leftS < 0 ? `+${text}` : text;
 }
 
+// made once: building one of these costs a hundred times what using it does
+const HOUR_MINUTE = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
+const WEEKDAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
+const DAY_MONTH = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' });
+const DAY_YEAR = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
+
 /** A moment as the wall clock of this device says it: `14:05`, with the day when it is not today. */
 export function wallTime(atMs: number, nowMs: number): string {
 	const at = new Date(atMs);
-	const time = at.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+	const time = HOUR_MINUTE.format(at);
 	if (at.toDateString() === new Date(nowMs).toDateString()) return time;
-	return `${at.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })}, ${time}`;
+	return `${WEEKDAY.format(at)}, ${time}`;
 }
 
 /** The same, short enough for a column: `22 Nov 14:05`, with the year once it is another one. */
 export function shortTime(atMs: number, nowMs: number): string {
 	const at = new Date(atMs);
 	const otherYear = at.getFullYear() !== new Date(nowMs).getFullYear();
-	const day = at.toLocaleDateString('en-GB', {
-		day: 'numeric',
-		month: 'short',
-		...(otherYear ? { year: 'numeric' } : {})
-	});
-	return `${day} ${at.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`;
+	return `${(otherYear ? DAY_YEAR : DAY_MONTH).format(at)} ${HOUR_MINUTE.format(at)}`;
 }
+
+/** A day with its year: `22 Nov 2026`. */
+export const longDay = (atMs: number) => DAY_YEAR.format(new Date(atMs));
 
 /** `1 pull`, `7 pulls`. */
 export function counted(n: number, thing: string): string {

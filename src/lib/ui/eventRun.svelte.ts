@@ -56,12 +56,34 @@ export class EventRun<E extends Happened> {
 		};
 	}
 
+	/** The present moment of this work. */
+	nowMs(): number {
+		return Date.now();
+	}
+
 	/** Notes that something happened now, here. On screen at once; kept, then sent. */
 	record(...happenings: HappeningOf<E>[]): void {
-		const atMs = Date.now();
+		this.add(happenings, Math.round(this.nowMs()));
+	}
+
+	/** Notes what happened earlier; marked with the moment at which it was written down. */
+	recordLate(atMs: number, ...happenings: HappeningOf<E>[]): void {
+		const enteredAtMs = Math.round(this.nowMs());
+		this.add(
+			happenings.map((h) => ({ ...h, enteredAtMs }) as HappeningOf<E>),
+			Math.round(atMs)
+		);
+	}
+
+	protected add(happenings: readonly HappeningOf<E>[], atMs: number): void {
 		// one press may note several things: a millisecond apart they keep their order everywhere
 		const events = happenings.map((h, i) => ({ ...h, id: newId(), atMs: atMs + i }) as unknown as E);
 		this.#merge(events);
+		this.keep(events);
+	}
+
+	/** Holds on to events until the server has them. */
+	protected keep(events: readonly E[]): void {
 		this.unsent += events.length;
 		void this.#keepAndSend(events);
 	}

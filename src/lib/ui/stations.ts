@@ -4,6 +4,7 @@ import Beaker from '@lucide/svelte/icons/beaker';
 import ChartSpline from '@lucide/svelte/icons/chart-spline';
 import CupSoda from '@lucide/svelte/icons/cup-soda';
 import FlaskConical from '@lucide/svelte/icons/flask-conical';
+import Gauge from '@lucide/svelte/icons/gauge';
 import Hammer from '@lucide/svelte/icons/hammer';
 import Shapes from '@lucide/svelte/icons/shapes';
 import Timer from '@lucide/svelte/icons/timer';
@@ -19,5 +20,6 @@ export const STATIONS: readonly { href: string; name: string; icon: Component<{ 
 	{ href: '/mix', name: 'Mix', icon: Beaker },
 	{ href: '/shots', name: 'Shots', icon: CupSoda },
 	{ href: '/pour', name: 'Pour', icon: Timer },
+	{ href: '/pots', name: 'Pots', icon: Gauge },
 	{ href: '/ledger', name: 'Ledger', icon: BookOpen }
 ];

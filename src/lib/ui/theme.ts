@@ -1,4 +1,12 @@
-/** Puts the chosen theme on the page; `system` follows the device, also when it changes. */
+/** Paper is light. Whoever draws for it calls this first: listeners of one event have no order among them. */
+export function lightForPaper(): void {
+	document.documentElement.classList.remove('dark');
+}
+
+/**
+ * Puts the chosen theme on the page; `system` follows the device, also when it changes. What is printed
+ * from a dark page is printed as from a light one.
+ */
 export function followTheme(theme: 'light' | 'dark' | 'system'): () => void {
 	const media = matchMedia('(prefers-color-scheme: dark)');
 	const apply = () =>
@@ -8,5 +16,11 @@ export function followTheme(theme: 'light' | 'dark' | 'system'): () => void {
 		);
 	apply();
 	media.addEventListener('change', apply);
-	return () => media.removeEventListener('change', apply);
+	window.addEventListener('beforeprint', lightForPaper);
+	window.addEventListener('afterprint', apply);
+	return () => {
+		media.removeEventListener('change', apply);
+		window.removeEventListener('beforeprint', lightForPaper);
+		window.removeEventListener('afterprint', apply);
+	};
 }

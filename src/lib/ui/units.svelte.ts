@@ -1,5 +1,13 @@
 import { getContext, setContext } from 'svelte';
-import { formatOther, formatQuantity, type QuantityKind, type UnitSystem } from '$lib/core/units';
+import {
+	axisUnit,
+	formatOther,
+	formatQuantity,
+	onAxis,
+	type AxisKind,
+	type QuantityKind,
+	type UnitSystem
+} from '$lib/core/units';
 
 const KEY = Symbol('units');
 
@@ -14,6 +22,13 @@ export class Units {
 	}
 	show(value: number | undefined | null, kind: QuantityKind): string {
 		return formatQuantity(value, kind, this.system);
+	}
+	/** For an axis: the number alone, in the unit that `plotUnit` names. */
+	plotted(value: number, kind: AxisKind): number {
+		return onAxis(value, kind, this.system);
+	}
+	plotUnit(kind: AxisKind): string {
+		return axisUnit(kind, this.system);
 	}
 	other(value: number, kind: QuantityKind): string {
 		return formatOther(value, kind, this.system);

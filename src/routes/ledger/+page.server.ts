@@ -1,30 +1,56 @@
-import { GRADES, type Grade } from '$lib/core/pour';
-import { listPulls } from '$lib/server/repositories/ledger';
-import { listMoulds } from '$lib/server/repositories/moulds';
-import type { PageServerLoad } from './$types';
+import { fail } from '@sveltejs/kit';
+import { z } from 'zod';
+import { RefusedError } from '$lib/server/errors';
+import { filterOf, orderOf } from '$lib/server/ledgerQuery';
+import { COUNTED, listPulls, pullLine, resinsInLedger } from '$lib/server/repositories/ledger';
+import { forgetView, listViews, saveView } from '$lib/server/repositories/ledgerBook';
+import { mouldNames } from '$lib/server/repositories/moulds';
+import type { Actions, PageServerLoad } from './$types';
 
 const PAGE = 40;
 
 export const load: PageServerLoad = async ({ url }) => {
 	const page = Math.max(1, Math.min(100_000, Math.trunc(Number(url.searchParams.get('page') ?? 1)) || 1));
-	const mouldId = url.searchParams.get('mould') ?? '';
-	const grade = url.searchParams.get('grade') ?? '';
-	const text = (url.searchParams.get('text') ?? '').slice(0, 120);
-	const filter = {
-		...(mouldId ? { mouldId } : {}),
-		...(GRADES.includes(grade as Grade) ? { grade: grade as Grade } : {}),
-		...(text ? { text } : {})
-	};
-	const [{ pulls, total }, moulds] = await Promise.all([
-		listPulls(filter, { offset: (page - 1) * PAGE, limit: PAGE }),
-		listMoulds()
+	const { filter, shown } = filterOf(url.searchParams);
+	const order = orderOf(url.searchParams);
+	const [{ pulls, total }, moulds, resins, views] = await Promise.all([
+		listPulls(filter, { offset: (page - 1) * PAGE, limit: PAGE }, order),
+		mouldNames(),
+		resinsInLedger(),
+		listViews()
 	]);
 	return {
-		pulls,
-		total,
+		pulls: pulls.map(pullLine),
+		total: Math.min(total, COUNTED),
+		more: total > COUNTED,
 		page,
-		pages: Math.max(1, Math.ceil(total / PAGE)),
-		filter: { mould: mouldId, grade, text },
-		moulds: moulds.map(({ id, number, label }) => ({ id, number, label }))
+		pages: Math.max(1, Math.ceil(Math.min(total, COUNTED) / PAGE)),
+		filter: shown,
+		order,
+		moulds,
+		resins,
+		views
 	};
+};
+
+const name = z.string().trim().min(1, 'Name the view.').max(60, 'Keep it under 60 characters.');
+
+export const actions: Actions = {
+	keepView: async ({ request, url }) => {
+		const typed = name.safeParse((await request.formData()).get('name'));
+		if (!typed.success) return fail(400, { viewProblem: typed.error.issues[0]!.message });
+		const query = new URLSearchParams(
+			[...url.searchParams].filter(([k]) => k !== '/keepView' && k !== 'page')
+		);
+		try {
+			await saveView(typed.data, query.toString().slice(0, 500));
+		} catch (error) {
+			if (error instanceof RefusedError) return fail(400, { viewProblem: error.message });
+			throw error;
+		}
+		return { viewKept: typed.data };
+	},
+	forgetView: async ({ request }) => {
+		await forgetView(String((await request.formData()).get('id')));
+	}
 };

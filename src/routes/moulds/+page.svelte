@@ -15,6 +15,7 @@
 <PageHead title="Moulds" about="Every mould with its rubber and how often it was pulled.">
 	{#snippet actions()}
 		{#if moulds.length > 0}<Button href="/moulds/labels.pdf" target="_blank" size="lg" color="alternative">Labels</Button>{/if}
+		{#if moulds.some((m) => m.pulls > 0)}<Button href="/moulds/wear" size="lg" color="alternative">Wear</Button>{/if}
 		<Button href="/moulds/choose" size="lg" color="alternative">Which way?</Button>
 		<Button href="/moulds/new" size="lg">Plan a mould</Button>
 	{/snippet}
@@ -37,15 +38,13 @@
 						<td><a class="plain" href="/masters/{mould.masterId}">{mould.masterName}</a></td>
 						<td>
 							<Tag word={mould.state} />
-							{#if mould.state === 'new' && mould.readyAt}<span class="soft ml-1 text-[0.9rem]"
-									>ready {wallTime(mould.readyAt.getTime(), data.nowMs)}</span>
+							{#if mould.state === 'new' && mould.readyAtMs !== null}<span class="soft ml-1 text-[0.9rem]"
+									>ready {wallTime(mould.readyAtMs, data.nowMs)}</span>
 							{:else if mould.state === 'new'}<span class="soft ml-1 text-[0.9rem]">not poured</span>{/if}
 						</td>
 						<td class="num text-[1.2rem] font-bold">{mould.pulls}</td>
 						<td class="soft"
-							>{mould.rubberName
-								? `${mould.rubberName}, ${units.show(mould.plan.rubber.massG, 'mass')}`
-								: KIND_WORDS[mould.inputs.kind]}</td>
+							>{mould.rubberName ? `${mould.rubberName}, ${units.show(mould.rubberMassG, 'mass')}` : KIND_WORDS[mould.kind]}</td>
 						<td class="soft">{mould.place}</td>
 					</tr>
 				{/each}

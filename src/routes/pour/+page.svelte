@@ -38,3 +38,4 @@
 		<li class="p-5"><a class="plain" href="/shots/new">Size a shot first</a></li>
 	{/each}
 </ul>
+<p class="mt-5"><a class="plain" href="/practice">Practise a pour first</a>, with nothing spent and nothing kept.</p>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { MEASURING, type Measuring } from '$lib/core/pour';
 	import { enhance as plainEnhance } from '$app/forms';
 	import { Button } from 'flowbite-svelte';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
@@ -6,6 +7,7 @@
 	import { benchForm } from '$lib/ui/form';
 	import FormErrors from '$lib/ui/FormErrors.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
+	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import Segments from '$lib/ui/Segments.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
@@ -17,7 +19,9 @@
 	});
 </script>
 
-<PageHead title="Workshop" about="What holds for every shot until a shot says otherwise." />
+<PageHead title="Workshop" about="What holds for every shot until a shot says otherwise.">
+	{#snippet actions()}<Button href="/workshop" size="lg" color="alternative">The whole book, out and in</Button>{/snippet}
+</PageHead>
 
 <section class="slab mb-5 p-5">
 	<form method="POST" action="?/theme" use:plainEnhance class="flex flex-wrap items-end gap-3" aria-label="Light or dark">
@@ -76,6 +80,10 @@
 			hint="15 % is a default, no source" />
 	</div>
 	<h2 class="mt-5 mb-2">Pressure pot</h2>
+	<p class="soft mb-2">
+		For a workshop without a pot in the books. Pots have <a class="plain" href="/pots">pages of their own</a>, with looks and cycles, and go
+		before these figures.
+	</p>
 	<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
 		<TextField label="Name of the pot" name="potName" bind:value={$form.potName} error={$errors.potName} />
 		<QuantityField
@@ -116,6 +124,12 @@
 			bind:value={$form.scaleCapacityG}
 			error={$errors.scaleCapacityG} />
 		<QuantityField label="Largest mixing cup" kind="volume" name="mixingCupMl" bind:value={$form.mixingCupMl} error={$errors.mixingCupMl} />
+		<ChoiceField
+			label="Parts are measured"
+			name="measuring"
+			bind:value={$form.measuring}
+			options={Object.entries(MEASURING).map(([value, m]) => ({ value: value as Measuring, label: m.words }))}
+			hint={MEASURING[$form.measuring ?? 'two cups'].risk} />
 		<QuantityField label="An hour costs" kind="number" name="hourly" bind:value={$form.hourly} error={$errors.hourly} />
 		<TextField label="Money" name="currency" bind:value={$form.currency} error={$errors.currency} />
 		<QuantityField

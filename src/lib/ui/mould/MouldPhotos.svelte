@@ -2,12 +2,14 @@
 	import { enhance } from '$app/forms';
 	import { Button } from 'flowbite-svelte';
 
-	/** Pictures of a mould: added, looked at large, taken off. */
+	/** Pictures of a mould or a pull: added, looked at large, taken off. */
 	interface Props {
 		photos: readonly { id: string; photoId: string; caption: string }[];
 		problem: string;
+		/** What they show when nothing is said. */
+		of?: string;
 	}
-	let { photos, problem }: Props = $props();
+	let { photos, problem, of = 'The mould' }: Props = $props();
 	let saving = $state(false);
 	let unsent = $state('');
 </script>
@@ -21,7 +23,7 @@
 					<a href="/photos/{p.photoId}" target="_blank" rel="noopener"
 						><img
 							src="/photos/{p.photoId}"
-							alt={p.caption || 'The mould'}
+							alt={p.caption || of}
 							loading="lazy"
 							class="aspect-square w-full rounded-lg border border-(--line) object-cover" /></a>
 					<div class="mt-1 flex items-start justify-between gap-2">

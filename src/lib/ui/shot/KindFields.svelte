@@ -1,53 +1,125 @@
 <script lang="ts">
 	import type { Writable } from 'svelte/store';
-	import { FILL_KINDS, FILLS, RECOAT_SCHOOLS, type ShotInputs } from '$lib/core/shot';
+	import { CRACK_LIMIT_C, DUST_G_PER_M2, FILL_KINDS, FILLS, RECOAT_SCHOOLS, STANDS, type ShotInputs } from '$lib/core/shot';
+	import type { Skin } from '$lib/core/master/skin';
 	import ChoiceField from '../ChoiceField.svelte';
 	import QuantityField from '../QuantityField.svelte';
 	import { useUnits } from '../units.svelte';
+	import EmbedList from './EmbedList.svelte';
 
-	/** Wall, layers and rim of a rolled cast, and what its shell is filled with. */
+	/** What only this kind of cast asks: wall and layers, depth and what lies in it, the metal face, the coats. */
 	interface Props {
 		form: Writable<ShotInputs>;
 		problemAt: (field: string) => string[] | undefined;
-		skin: { skinAreaMm2: number; skinFromFile: boolean } | undefined;
+		problemIn: (list: string, index: number, field: string) => string[] | undefined;
+		skin: { skinAreaMm2: number; skinFrom: Skin['skinFrom']; heightMm?: number | undefined } | undefined;
 	}
-	let { form, problemAt, skin }: Props = $props();
+	let { form, problemAt, problemIn, skin }: Props = $props();
 	const units = useUnits();
+	const SKIN_WORDS = { file: 'by its 3D file', solids: 'by its plain solids', sizes: 'by its outer sizes' };
+	const TITLES = {
+		rotocast: 'Wall and layers',
+		filled: 'Wall, layers and fill',
+		clear: 'Depth and what lies in it',
+		cold: 'Metal face and backing',
+		brushed: 'Coats',
+		solid: ''
+	};
+	const rolled = $derived($form.kind === 'rotocast' || $form.kind === 'filled');
 </script>
 
-<h2 class="mt-2 mb-2">Wall and layers</h2>
+<h2 class="mt-2 mb-2">{TITLES[$form.kind ?? 'solid']}</h2>
 <div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
-	<QuantityField label="Wall" kind="length" name="wallMm" bind:value={$form.wallMm} error={problemAt('wallMm')} />
-	<QuantityField
-		label="Layers"
-		kind="number"
-		name="layers"
-		bind:value={$form.layers}
-		error={problemAt('layers')}
-		hint={$form.layers === undefined ? 'as many as the wall needs' : ''} />
-	<QuantityField
-		label="Skin of one copy"
-		kind="area"
-		name="areaMm2"
-		bind:value={$form.areaMm2}
-		error={problemAt('areaMm2')}
-		hint={$form.areaMm2 === undefined && skin
-			? `${units.show(skin.skinAreaMm2, 'area')} ${skin.skinFromFile ? 'by its 3D file' : 'by its outer sizes'}`
-			: ''} />
-	<QuantityField
-		label="Rim, long"
-		kind="length"
-		name="rimLengthMm"
-		bind:value={$form.rimLengthMm}
-		error={problemAt('rimLengthMm')}
-		hint="round the opening; it is built to 6 mm" />
-	<QuantityField
-		label="One turn takes"
-		kind="time"
-		name="turnS"
-		bind:value={$form.turnS}
-		error={problemAt('turnS')}
-		hint="slow and every way round" />
+	{#if $form.kind === 'clear'}
+		<QuantityField
+			label="Depth in the mould"
+			kind="length"
+			name="depthMm"
+			bind:value={$form.depthMm}
+			error={problemAt('depthMm')}
+			hint={$form.depthMm === undefined && skin?.heightMm ? `${units.show(skin.heightMm, 'length')}, the master’s height` : ''} />
+		<QuantityField
+			label="Thickest layer"
+			kind="length"
+			name="mostLayerMm"
+			bind:value={$form.mostLayerMm}
+			error={problemAt('mostLayerMm')}
+			hint={$form.mostLayerMm === undefined ? 'as thick as stays cool enough' : ''} />
+		<QuantityField
+			label="The middle may get"
+			kind="temperature"
+			name="crackLimitC"
+			bind:value={$form.crackLimitC}
+			error={problemAt('crackLimitC')}
+			hint={$form.crackLimitC === undefined ? `${units.show(CRACK_LIMIT_C, 'temperature')} is a default, not from its sheet` : ''} />
+	{:else}
+		{#if $form.kind === 'cold'}
+			<QuantityField label="Loaded face" kind="length" name="faceMm" bind:value={$form.faceMm} error={problemAt('faceMm')} />
+			<QuantityField
+				label="Dust, g/m²"
+				kind="number"
+				name="dustGPerM2"
+				bind:value={$form.dustGPerM2}
+				error={problemAt('dustGPerM2')}
+				hint={$form.dustGPerM2 === undefined ? `${DUST_G_PER_M2} is common practice` : ''} />
+		{:else}
+			<QuantityField label="Wall" kind="length" name="wallMm" bind:value={$form.wallMm} error={problemAt('wallMm')} />
+		{/if}
+		{#if rolled}
+			<QuantityField
+				label="Layers"
+				kind="number"
+				name="layers"
+				bind:value={$form.layers}
+				error={problemAt('layers')}
+				hint={$form.layers === undefined ? 'as many as the wall needs' : ''} />
+		{/if}
+		{#if $form.kind === 'brushed'}
+			<QuantityField label="One coat" kind="length" name="coatMm" bind:value={$form.coatMm} error={problemAt('coatMm')} />
+			<ChoiceField
+				label="Its faces are"
+				name="stands"
+				bind:value={$form.stands}
+				options={Object.entries(STANDS).map(([value, s]) => ({ value: value as keyof typeof STANDS, label: `${s.words}: ${s.needs}` }))} />
+		{/if}
+		<QuantityField
+			label="Skin of one copy"
+			kind="area"
+			name="areaMm2"
+			bind:value={$form.areaMm2}
+			error={problemAt('areaMm2')}
+			hint={$form.areaMm2 !== undefined
+				? ''
+				: $form.castMassG && $form.castWallMm
+					? 'by the earlier cast'
+					: skin
+						? `${units.show(skin.skinAreaMm2, 'area')} ${SKIN_WORDS[skin.skinFrom]}`
+						: ''} />
+		<QuantityField
+			label="Earlier cast weighs"
+			kind="mass"
+			name="castMassG"
+			bind:value={$form.castMassG}
+			error={problemAt('castMassG')}
+			hint="hollow, the same resin unfilled" />
+		<QuantityField label="…and its wall" kind="length" name="castWallMm" bind:value={$form.castWallMm} error={problemAt('castWallMm')} />
+	{/if}
+	{#if rolled}
+		<QuantityField
+			label="Rim, long"
+			kind="length"
+			name="rimLengthMm"
+			bind:value={$form.rimLengthMm}
+			error={problemAt('rimLengthMm')}
+			hint="round the opening; it is built to 6 mm" />
+		<QuantityField
+			label="One turn takes"
+			kind="time"
+			name="turnS"
+			bind:value={$form.turnS}
+			error={problemAt('turnS')}
+			hint="slow and every way round" />
+	{/if}
 	<ChoiceField
 		label="Next layer goes on"
 		name="school"
@@ -71,3 +143,6 @@
 				: ''} />
 	{/if}
 </div>
+{#if $form.kind === 'clear'}
+	<div class="mb-3"><EmbedList bind:embeds={$form.embeds} problem={(i, field) => problemIn('embeds', i, field)} /></div>
+{/if}

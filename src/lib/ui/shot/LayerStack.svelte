@@ -1,19 +1,36 @@
 <script lang="ts">
-	import { TURNS_WANTED, type Rotocast } from '$lib/core/shot';
+	import { TURNS_WANTED } from '$lib/core/shot';
 	import { useUnits } from '../units.svelte';
 
 	/** The layers on one another in time: rolled, gelling, open for the next. */
-	let { cast }: { cast: Rotocast } = $props();
+	interface Laid {
+		massG?: number;
+		volumeMl: number;
+		startS: number;
+		lockS: number;
+		gelS: number;
+		recoatFromS: number;
+		recoatUntilS: number;
+		/** Of a rolled layer. */
+		turns?: number;
+		serves: string;
+		fillerPercent?: number;
+		levelMm?: number;
+		setsIn?: string[];
+	}
+	let { layers, rolled = true, called = 'Layer' }: { layers: readonly Laid[]; rolled?: boolean; called?: 'Layer' | 'Coat' } = $props();
+	const short = (l: Laid) => l.turns !== undefined && l.turns < TURNS_WANTED;
 	const units = useUnits();
 	const uid = $props.id();
-	const endS = $derived(Math.max(...cast.layers.map((l) => Math.min(l.recoatUntilS, l.gelS * 1.6)), cast.layers.at(-1)!.gelS * 1.15));
+	const last = $derived(layers.at(-1)!);
+	const endS = $derived(Math.max(...layers.map((l) => Math.min(l.recoatUntilS, l.gelS * 1.6)), last.gelS * 1.15, last.startS * 1.05));
 	const ROW = 34;
 	const LEFT = 64;
 	const WIDTH = 440;
 	const x = (s: number) => LEFT + ((WIDTH - LEFT - 8) * Math.min(s, endS)) / endS;
-	const height = $derived(cast.layers.length * ROW + 34);
+	const height = $derived(layers.length * ROW + 34);
 	const ticks = $derived.by(() => {
-		const steps = [60, 120, 300, 600, 900, 1800, 3600, 7200, 14_400, 43_200, 86_400];
+		const steps = [60, 120, 300, 600, 900, 1800, 3600, 7200, 14_400, 28_800, 43_200, 86_400];
 		const step = steps.find((s) => endS / s <= 5) ?? endS / 5;
 		return Array.from({ length: Math.floor(endS / step) + 1 }, (_, i) => i * step);
 	});
@@ -23,7 +40,7 @@
 	viewBox="0 0 {WIDTH} {height}"
 	class="h-auto w-full"
 	role="img"
-	aria-label="{cast.layers.length} layers in time: the last is poured after {units.show(cast.layers.at(-1)!.startS, 'time')}">
+	aria-label="{layers.length} {called.toLowerCase()}s in time: the last is poured after {units.show(last.startS, 'time')}">
 	<defs>
 		<pattern id="{uid}-roll" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
 			<rect width="8" height="8" fill="var(--work)" />
@@ -32,12 +49,17 @@
 	</defs>
 	{#each ticks as t (t)}
 		<line x1={x(t)} y1="0" x2={x(t)} y2={height - 22} stroke="var(--line)" />
-		<text x={x(t)} y={height - 6} font-size="13" font-weight="600" fill="var(--ink-soft)" text-anchor={t === 0 ? 'start' : 'middle'}
-			>{t === 0 ? '0' : units.show(t, 'time')}</text>
+		<text
+			x={x(t)}
+			y={height - 6}
+			font-size="13"
+			font-weight="600"
+			fill="var(--ink-soft)"
+			text-anchor={t === 0 ? 'start' : x(t) > WIDTH - 30 ? 'end' : 'middle'}>{t === 0 ? '0' : units.show(t, 'time')}</text>
 	{/each}
-	{#each cast.layers as l, i (i)}
+	{#each layers as l, i (i)}
 		{@const y = i * ROW + 4}
-		<text x="0" y={y + 18} font-size="14" font-weight="700" fill="var(--ink)">Layer {i + 1}</text>
+		<text x="0" y={y + 18} font-size="14" font-weight="700" fill="var(--ink)">{called} {i + 1}</text>
 		<rect
 			x={x(l.recoatFromS)}
 			{y}
@@ -51,25 +73,30 @@
 			{y}
 			width={Math.max(2, x(l.gelS) - x(l.lockS))}
 			height={ROW - 10}
-			fill={l.turns < TURNS_WANTED ? 'var(--hot)' : 'var(--resin)'} />
+			fill={short(l) ? 'var(--hot)' : 'var(--resin)'} />
 	{/each}
 </svg>
 <p class="soft text-[0.9rem]">
-	Striped: roll it, it still runs. Solid: it stays and gels{cast.layers.some((l) => l.turns < TURNS_WANTED)
+	{rolled ? 'Striped: roll it, it still runs. Solid: it stays and gels' : 'Striped: it is liquid. Solid: it gels'}{layers.some(short)
 		? ' (orange: too short for even turns)'
 		: ''}. Outlined: the next layer bonds.
 </p>
 <ol class="mt-1 divide-y divide-(--line) border-y border-(--line)">
-	{#each cast.layers as l, i (i)}
+	{#each layers as l, i (i)}
 		<li class="py-1.5">
 			<p class="flex flex-wrap justify-between gap-x-2 text-[0.95rem]">
-				<strong>{i + 1}: {units.show(l.massG, 'mass')}</strong>
+				<strong>{i + 1}: {l.massG === undefined ? units.show(l.volumeMl, 'volume') : units.show(l.massG, 'mass')}</strong>
 				<span>{i === 0 ? 'at the start' : `at ${units.show(l.startS, 'time')}`}</span>
-				<span>roll {units.show(l.lockS - l.startS, 'time')}</span>
+				{#if rolled}<span>roll {units.show(l.lockS - l.startS, 'time')}</span>{:else if l.levelMm !== undefined}<span
+						>up to {units.show(l.levelMm, 'length')}</span
+					>{/if}
 				<span>gels in {units.show(l.gelS - l.startS, 'time')}</span>
 			</p>
 			<p class="soft text-[0.93rem]">
-				{l.serves}{l.fillerPercent > 0.5 ? `; ${Math.round(l.fillerPercent)} % of fine filler by volume keeps it up` : ''}
+				{l.serves}{(l.fillerPercent ?? 0) > 0.5 ? `; ${Math.round(l.fillerPercent ?? 0)} % of fine filler by volume keeps it up` : ''}{l
+					.setsIn?.length
+					? `; then set in: ${l.setsIn.join(', ')}`
+					: ''}
 			</p>
 		</li>
 	{/each}

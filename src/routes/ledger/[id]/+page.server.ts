@@ -1,11 +1,217 @@
+import { fail } from '@sveltejs/kit';
+import { z } from 'zod';
+import { cup } from '$lib/core/cure';
+import { CAUSES, rankCauses, type Evidence, type FaultName } from '$lib/core/faults';
+import { fieldErrors } from '$lib/core/fieldErrors';
+import { dewPointC } from '$lib/core/humidity';
+import { correction } from '$lib/core/ledger';
+import {
+	benchSteps,
+	evidenceOf,
+	FAULTS,
+	inOrder,
+	reducePour,
+	type PourPlan,
+	type PourState
+} from '$lib/core/pour';
+import { NotFoundError, RefusedError } from '$lib/server/errors';
 import { orNotFound } from '$lib/server/forms';
-import { getPull } from '$lib/server/repositories/ledger';
+import { getContainer } from '$lib/server/repositories/containers';
+import { getPull, type Pull } from '$lib/server/repositories/ledger';
+import {
+	confirmCause,
+	confirmedCauses,
+	correctPull,
+	listCorrections
+} from '$lib/server/repositories/ledgerBook';
+import { addPicture, listPictures, removePicture } from '$lib/server/repositories/pictures';
 import { getPour, readEvents } from '$lib/server/repositories/pours';
-import { inOrder } from '$lib/core/pour';
-import type { PageServerLoad } from './$types';
+import { listLooks } from '$lib/server/repositories/wear';
+import { worstSign } from '$lib/core/wear';
+import type { Actions, PageServerLoad } from './$types';
+
+const DAY_MS = 86_400_000;
+const SHOWN_CAUSES = 5;
+
+/** What other books say of a pull: its tins as they were, the mould's pulls and last look before it. */
+async function aroundOf(pull: Pull, plan: PourPlan | undefined) {
+	const atMs = pull.combinedAt.getTime();
+	const ids = [plan?.containers?.a, plan?.containers?.b].filter((id): id is string => Boolean(id));
+	const [looks, tins] = await Promise.all([
+		listLooks(pull.mouldId),
+		Promise.all(ids.map((id) => getContainer(id).catch(() => undefined)))
+	]);
+	const look = looks.filter((l) => l.at.getTime() <= atMs).at(-1);
+	const wear = look && worstSign(look.look.scores)?.score;
+	const open = tins.flatMap((t) => (t?.record.openedOn ? [Date.parse(t.record.openedOn)] : []));
+	const days = open.map((ms) => (atMs - ms) / DAY_MS).filter((d) => d >= 0);
+	const openings = tins.flatMap((t) => (t ? [t.record.openings] : []));
+	return {
+		mouldPulls: pull.pullNumber,
+		...(wear === undefined ? {} : { mouldWear: wear }),
+		...(days.length ? { tinDays: Math.max(...days) } : {}),
+		...(openings.length ? { tinOpenings: Math.max(...openings) } : {})
+	};
+}
+
+/** The log of its pour, with air and mould as the ledger has them now: a correction counts. */
+function evidenceFor(
+	{ body }: Pull,
+	plan: PourPlan | undefined,
+	state: PourState | undefined,
+	around: Awaited<ReturnType<typeof aroundOf>>
+): Evidence {
+	const { roomTempC, relativeHumidity, mouldTempC } = body;
+	if (plan && state) {
+		const air = {
+			roomTempC: roomTempC ?? plan.roomTempC,
+			relativeHumidity: relativeHumidity ?? plan.relativeHumidity,
+			mouldTempC: mouldTempC ?? plan.mouldTempC
+		};
+		return evidenceOf(plan, { ...state, air }, around);
+	}
+	const known = roomTempC !== null && relativeHumidity !== null && mouldTempC !== null;
+	return {
+		chemistry: 'urethane',
+		...around,
+		...(relativeHumidity === null ? {} : { relativeHumidity }),
+		...(mouldTempC === null ? {} : { mouldTempC }),
+		...(known ? { dewMarginC: mouldTempC - dewPointC({ tempC: roomTempC, relativeHumidity }) } : {})
+	};
+}
+
+/** Cup and pot as they were, beside what was foretold. */
+function curvesOf(plan: PourPlan, state: PourState, pressure: { atMs: number; gaugeKpa: number }[]) {
+	const from = state.combinedAtMs;
+	if (from === undefined) return null;
+	let foretold: { timeS: number; tempC: number }[] = [];
+	if (plan.cure && !plan.layers && !plan.cups) {
+		try {
+			const { series } = cup({
+				resin: plan.cure,
+				massG: plan.massG,
+				startTempC: plan.startTempC,
+				roomTempC: plan.roomTempC
+			});
+			const until = Math.max(plan.potLifeS * 1.3, ...state.temps.map((t) => t.timeS));
+			foretold = series.filter((p) => p.timeS <= until).map(({ timeS, tempC }) => ({ timeS, tempC }));
+		} catch (error) {
+			if (!fieldErrors(error)) throw error;
+		}
+	}
+	return {
+		foretold,
+		read: [...state.temps],
+		pressure: pressure.map((p) => ({ timeS: (p.atMs - from) / 1000, gaugeKpa: p.gaugeKpa })),
+		targetGaugeKpa: plan.pot?.targetGaugeKpa ?? null,
+		potLifeS: plan.potLifeS
+	};
+}
 
 export const load: PageServerLoad = async ({ params }) => {
 	const pull = await orNotFound(getPull(params.id));
-	const [pour, { events }] = await Promise.all([getPour(pull.pourId), readEvents(pull.pourId)]);
-	return { pull, plan: pour.plan, shotId: pour.plan.shotId, events: inOrder(events) };
+	const [pour, known, corrections, confirmed, photos] = await Promise.all([
+		pull.pourId ? getPour(pull.pourId) : undefined,
+		pull.pourId ? readEvents(pull.pourId) : undefined,
+		listCorrections(pull.id),
+		confirmedCauses(pull.id),
+		listPictures('pull', pull.id)
+	]);
+	const plan = pour?.plan;
+	const events = known?.events ?? [];
+	const state = plan && reducePour(benchSteps(plan), events);
+	const around = await aroundOf(pull, plan);
+	const evidence = evidenceFor(pull, plan, state, around);
+	return {
+		pull,
+		plan: plan ?? null,
+		shotId: plan?.shotId ?? null,
+		events: inOrder(events),
+		corrections,
+		photos,
+		causes: pull.body.faults
+			.filter((f): f is FaultName => (FAULTS as readonly string[]).includes(f))
+			.map((fault) => ({
+				fault,
+				confirmed: confirmed.here[fault] ?? null,
+				ranked: rankCauses(fault, evidence, confirmed.all[fault] ?? {}).slice(0, SHOWN_CAUSES)
+			})),
+		curves:
+			plan && state
+				? curvesOf(
+						plan,
+						state,
+						events.flatMap((e) =>
+							e.kind === 'pressure-read' ? [{ atMs: e.atMs, gaugeKpa: e.gaugeKpa }] : []
+						)
+					)
+				: null
+	};
+};
+
+const NUMBERS = ['massG', 'roomTempC', 'mouldTempC', 'relativeHumidity', 'copies'];
+
+export const actions: Actions = {
+	correct: async ({ params, request }) => {
+		const data = await request.formData();
+		const field = String(data.get('field') ?? '');
+		const raw = String(data.get('to') ?? '');
+		const typed = {
+			field,
+			to: NUMBERS.includes(field)
+				? raw === ''
+					? undefined
+					: Number(raw)
+				: field === 'faults'
+					? data.getAll('fault').map(String)
+					: raw,
+			who: String(data.get('who') ?? ''),
+			why: String(data.get('why') ?? '')
+		};
+		const parsed = correction.safeParse(typed);
+		const id = z.uuid().safeParse(data.get('entry'));
+		if (!parsed.success || !id.success)
+			return fail(400, {
+				problems: Object.fromEntries(
+					(parsed.success ? [] : (fieldErrors(parsed.error) ?? [])).map((e) => [
+						e.path.split('.')[0]!,
+						e.message
+					])
+				)
+			});
+		try {
+			await correctPull(params.id, id.data, parsed.data, new Date());
+		} catch (error) {
+			if (error instanceof RefusedError) return fail(400, { problems: { to: error.message } });
+			if (error instanceof NotFoundError) return fail(404, { problems: { to: error.message } });
+			throw error;
+		}
+		return { corrected: true };
+	},
+	cause: async ({ params, request }) => {
+		const data = await request.formData();
+		const fault = String(data.get('fault'));
+		const cause = String(data.get('cause'));
+		if (!(FAULTS as readonly string[]).includes(fault) || !CAUSES.some((c) => c.name === cause))
+			return fail(400, { problems: { cause: 'There is no such cause.' } });
+		await orNotFound(getPull(params.id));
+		await confirmCause(params.id, fault, cause, new Date());
+	},
+	photo: async ({ params, request }) => {
+		const data = await request.formData();
+		const photo = data.get('photo');
+		if (!(photo instanceof File) || photo.size === 0)
+			return fail(400, { photoProblem: 'Choose a picture first: JPEG, PNG or WebP.' });
+		await orNotFound(getPull(params.id));
+		try {
+			const bytes = Buffer.from(await photo.arrayBuffer());
+			await addPicture('pull', params.id, bytes, String(data.get('caption') ?? ''));
+		} catch (error) {
+			if (error instanceof RefusedError) return fail(400, { photoProblem: error.message });
+			throw error;
+		}
+	},
+	unphoto: async ({ params, request }) => {
+		await removePicture('pull', params.id, String((await request.formData()).get('id')));
+	}
 };

@@ -1,15 +1,21 @@
 <script lang="ts">
-	import { benchSteps, type PourEvent } from '$lib/core/pour';
+	import { DEVICE_NAMES } from '$lib/core/devices';
+	import { benchSteps, shrinkagePercent, type PourEvent } from '$lib/core/pour';
 	import Answer from '$lib/ui/Answer.svelte';
 	import { wallTime } from '$lib/ui/clockText';
+	import Causes from '$lib/ui/ledger/Causes.svelte';
+	import Correct from '$lib/ui/ledger/Correct.svelte';
+	import PullCurves from '$lib/ui/ledger/PullCurves.svelte';
+	import MouldPhotos from '$lib/ui/mould/MouldPhotos.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import Tag from '$lib/ui/Tag.svelte';
 	import { useUnits } from '$lib/ui/units.svelte';
 
-	let { data } = $props();
+	let { data, form } = $props();
 	const units = useUnits();
 	const body = $derived(data.pull.body);
-	const steps = $derived(benchSteps(data.plan, units.system));
+	const steps = $derived(data.plan ? benchSteps(data.plan, units.system) : []);
+	const shrunk = $derived(body.inspected && shrinkagePercent(body.inspected));
 	const time = (s: number | undefined) => (s === undefined ? '–' : units.show(s, 'time'));
 	const rows = $derived([
 		{
@@ -46,10 +52,16 @@
 				return `Room ${units.show(event.roomTempC, 'temperature')}, ${event.relativeHumidity} % humidity, mould ${units.show(event.mouldTempC, 'temperature')}`;
 			case 'temp-read':
 				return `Cup ${units.show(event.tempC, 'temperature')}`;
+			case 'weighed':
+				return `${steps.find((s) => s.id === event.stepId)?.title ?? event.stepId}: ${units.show(event.massG, 'mass')} in the cup`;
+			case 'device-lost':
+				return `${DEVICE_NAMES[event.device]} ${event.how === 'silent' ? 'went silent' : 'said nonsense'}`;
+			case 'remark':
+				return event.text;
 			case 'pressure-read':
 				return `Gauge ${units.show(event.gaugeKpa, 'pressure')}`;
 			case 'graded':
-				return `M${data.plan.moulds.find((m) => m.id === event.mouldId)?.number ?? ''} graded ${event.grade}${event.faults.length ? `: ${event.faults.join(', ')}` : ''}`;
+				return `M${data.plan?.moulds.find((m) => m.id === event.mouldId)?.number ?? ''} graded ${event.grade}${event.faults.length ? `: ${event.faults.join(', ')}` : ''}`;
 			case 'undone':
 				return 'A step was taken back';
 			case 'finished':
@@ -65,27 +77,35 @@
 	about={wallTime(data.pull.combinedAt.getTime(), data.nowMs)} />
 <div class="grid items-start gap-5 lg:grid-cols-[1fr_24rem]">
 	<section class="slab p-5">
-		<h2>Planned and real</h2>
-		<p class="soft mb-2">Counted from combining. Pot life of this cup {time(body.planned.potLifeS)}.</p>
-		<table class="bench">
-			<thead><tr><th>Step</th><th class="num">Planned</th><th class="num">Real</th></tr></thead>
-			<tbody>
-				{#each rows as row (row.what)}
-					<tr
-						><td>{row.what}</td><td class="num">{row.planned}</td><td class={['num font-bold', row.late && 'text-(--hot)']}>{row.real}</td
-						></tr>
+		{#if body.imported}<p class="mb-3 text-[1.1rem]">
+				Out of an old notebook: what it says stands beside; nothing was planned or noted here.
+			</p>{/if}
+		{#if data.causes.length > 0}<Causes causes={data.causes} />{/if}
+		{#if data.plan}
+			<h2>Planned and real</h2>
+			<p class="soft mb-2">Counted from combining. Pot life of this cup {time(body.planned.potLifeS)}.</p>
+			<table class="bench">
+				<thead><tr><th>Step</th><th class="num">Planned</th><th class="num">Real</th></tr></thead>
+				<tbody>
+					{#each rows as row (row.what)}
+						<tr
+							><td>{row.what}</td><td class="num">{row.planned}</td><td class={['num font-bold', row.late && 'text-(--hot)']}>{row.real}</td
+							></tr>
+					{/each}
+				</tbody>
+			</table>
+			{#if data.curves}<PullCurves curves={data.curves} />{/if}
+			<h2 class="mt-5 mb-1">What happened</h2>
+			<ol class="text-[0.95rem]">
+				{#each data.events as event (event.id)}
+					<li class="grid grid-cols-[5.5rem_1fr] gap-3 border-t border-(--line) py-1.5">
+						<time class="soft" datetime={new Date(event.atMs).toISOString()}>{new Date(event.atMs).toLocaleTimeString('en-GB')}</time><span
+							>{say(event)}</span>
+					</li>
 				{/each}
-			</tbody>
-		</table>
-		<h2 class="mt-5 mb-1">What happened</h2>
-		<ol class="text-[0.95rem]">
-			{#each data.events as event (event.id)}
-				<li class="grid grid-cols-[5.5rem_1fr] gap-3 border-t border-(--line) py-1.5">
-					<time class="soft" datetime={new Date(event.atMs).toISOString()}>{new Date(event.atMs).toLocaleTimeString('en-GB')}</time><span
-						>{say(event)}</span>
-				</li>
-			{/each}
-		</ol>
+			</ol>
+		{/if}
+		<Correct pull={data.pull} corrections={data.corrections} {form} />
 	</section>
 	<aside class="slab flex flex-col gap-4 p-5">
 		<div>
@@ -93,6 +113,30 @@
 			<span class="text-[1.5rem]"><Tag word={data.pull.grade} /></span>
 		</div>
 		{#if body.faults.length}<p><span class="label">Faults</span><br />{body.faults.join(', ')}</p>{/if}
+		{#if body.inspected}
+			<dl class="grid grid-cols-2 gap-3">
+				{#each Object.entries(body.inspected.places ?? {}) as [fault, place] (fault)}<div class="col-span-2">
+						<dt class="soft text-[0.9rem]">{fault}</dt>
+						<dd class="font-semibold">{place}</dd>
+					</div>{/each}
+				{#if body.inspected.castMassG}<div>
+						<dt class="soft text-[0.9rem]">The cast weighs</dt>
+						<dd class="text-[1.2rem] font-bold">{units.show(body.inspected.castMassG, 'mass')}</dd>
+					</div>{/if}
+				{#if body.inspected.sizeMm}<div>
+						<dt class="soft text-[0.9rem]">{body.inspected.sizeOf}</dt>
+						<dd class="text-[1.2rem] font-bold">
+							{units.show(body.inspected.sizeMm, 'length')}{#if shrunk !== undefined}<span class="soft block text-[0.9rem] font-normal"
+									>{Math.abs(shrunk).toFixed(2)} % {shrunk < 0 ? 'larger' : 'smaller'} than the master</span
+								>{/if}
+						</dd>
+					</div>{/if}
+				{#if body.inspected.reworkS}<div>
+						<dt class="soft text-[0.9rem]">Mending took</dt>
+						<dd class="text-[1.2rem] font-bold">{units.show(body.inspected.reworkS, 'time')}</dd>
+					</div>{/if}
+			</dl>
+		{/if}
 		{#if body.abandonedBecause !== undefined}<p>
 				<span class="label">Given up</span><br />{body.abandonedBecause}
 			</p>{/if}
@@ -110,7 +154,7 @@
 			</div>
 			<div>
 				<dt class="soft text-[0.9rem]">Humidity</dt>
-				<dd class="text-[1.2rem] font-bold">{Math.round(body.relativeHumidity)} %</dd>
+				<dd class="text-[1.2rem] font-bold">{body.relativeHumidity === null ? '–' : `${Math.round(body.relativeHumidity)} %`}</dd>
 			</div>
 			<div>
 				<dt class="soft text-[0.9rem]">Mould</dt>
@@ -125,7 +169,12 @@
 		</dl>
 		{#if !body.conditionsRead}<p class="soft">Temperatures and humidity are the planned ones: none were read at the bench.</p>{/if}
 		<p class="flex gap-4">
-			<a class="plain" href="/moulds/{data.pull.mouldId}">The mould</a><a class="plain" href="/shots/{data.shotId}">The shot</a>
+			<a class="plain" href="/moulds/{data.pull.mouldId}">The mould</a>{#if data.shotId}<a class="plain" href="/shots/{data.shotId}"
+					>The shot</a
+				>{/if}<a class="plain" href="/moulds/{data.pull.mouldId}/wear">Its wear</a>
 		</p>
 	</aside>
+</div>
+<div class="mt-5">
+	<MouldPhotos photos={data.photos} problem={form && 'photoProblem' in form ? String(form.photoProblem) : ''} of="The cast" />
 </div>

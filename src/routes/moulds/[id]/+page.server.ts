@@ -5,17 +5,10 @@ import { mouldInputs, MOULD_STATES, nextMouldStates, type MouldState } from '$li
 import { ConflictError, NotFoundError, RefusedError } from '$lib/server/errors';
 import { attempt, orNotFound } from '$lib/server/forms';
 import { mouldContext } from '$lib/server/mouldContext';
-import { listPulls } from '$lib/server/repositories/ledger';
+import { listPulls, pullLine } from '$lib/server/repositories/ledger';
 import { beginMaking } from '$lib/server/repositories/makings';
-import {
-	addMouldPhoto,
-	getMould,
-	listMouldPhotos,
-	pourRubber,
-	removeMouldPhoto,
-	saveMould,
-	setMouldState
-} from '$lib/server/repositories/moulds';
+import { getMould, pourRubber, saveMould, setMouldState } from '$lib/server/repositories/moulds';
+import { addPicture, listPictures, removePicture } from '$lib/server/repositories/pictures';
 import type { Actions, PageServerLoad } from './$types';
 
 const LAST_PULLS = 8;
@@ -26,13 +19,13 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 		superValidate(mould.inputs, zod4(mouldInputs)),
 		mouldContext(),
 		listPulls({ mouldId: params.id }, { offset: 0, limit: LAST_PULLS }),
-		listMouldPhotos(params.id)
+		listPictures('mould', params.id)
 	]);
 	return {
 		form,
 		mould,
 		...context,
-		pulls,
+		pulls: { total: pulls.total, pulls: pulls.pulls.map(pullLine) },
 		photos,
 		settings: locals.settings,
 		next: nextMouldStates(mould.state)
@@ -80,7 +73,8 @@ export const actions: Actions = {
 		if (!(photo instanceof File) || photo.size === 0)
 			return fail(400, { photoProblem: 'Choose a picture first: JPEG, PNG or WebP.' });
 		try {
-			await addMouldPhoto(
+			await addPicture(
+				'mould',
 				params.id,
 				Buffer.from(await photo.arrayBuffer()),
 				String(data.get('caption') ?? '')
@@ -92,6 +86,6 @@ export const actions: Actions = {
 	},
 	unphoto: async ({ params, request }) => {
 		const data = await request.formData();
-		await removeMouldPhoto(params.id, String(data.get('id')));
+		await removePicture('mould', params.id, String(data.get('id')));
 	}
 };

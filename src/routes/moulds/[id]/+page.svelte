@@ -57,6 +57,7 @@
 				<Button type="submit" size="lg" color={state === 'active' && mould.pouredAt ? 'primary' : 'alternative'}>{words(state)}</Button>
 			</form>
 		{/each}
+		{#if mould.pulls > 0 || mould.state === 'active'}<Button href="/moulds/{mould.id}/wear" size="lg" color="alternative">Wear</Button>{/if}
 		{#if mould.state === 'active'}<Button href="/shots/new?mould={mould.id}" size="lg">Size a shot</Button>{/if}
 	{/snippet}
 </PageHead>

@@ -1,26 +1,33 @@
 import { fail, redirect } from '@sveltejs/kit';
+import { superValidate } from 'sveltekit-superforms';
+import { zod4 } from 'sveltekit-superforms/adapters';
+import { z } from 'zod';
+import { trialRecord } from '$lib/core/shot';
 import { RefusedError } from '$lib/server/errors';
-import { orNotFound } from '$lib/server/forms';
+import { attempt, blank, orNotFound } from '$lib/server/forms';
 import { getMaster, listMasters } from '$lib/server/repositories/masters';
 import { getResin } from '$lib/server/repositories/materials';
 import { listMoulds } from '$lib/server/repositories/moulds';
 import { beginPour, listPours } from '$lib/server/repositories/pours';
 import { getShot } from '$lib/server/repositories/shots';
+import { addTrial, listTrials } from '$lib/server/repositories/trials';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params }) => {
 	const shot = await orNotFound(getShot(params.id));
-	const [master, resin, moulds, pours, masters] = await Promise.all([
+	const [master, resin, moulds, pours, masters, trials, trialForm] = await Promise.all([
 		getMaster(shot.masterId),
 		getResin(shot.resinId),
 		listMoulds(),
 		listPours({ shotId: params.id }),
-		listMasters()
+		listMasters(),
+		listTrials(shot.masterId),
+		superValidate(zod4(trialRecord))
 	]);
 	const used = moulds.filter((m) => shot.inputs.mouldIds.includes(m.id));
 	return {
 		shot,
-		master: { id: master.id, name: master.record.name },
+		master: { id: master.id, name: master.record.name, volumeMl: master.volumeMl },
 		resin: { id: resin.id, name: resin.record.name },
 		moulds: used.map(({ id, number, label, state }) => ({ id, number, label, state })),
 		spares: moulds
@@ -31,20 +38,35 @@ export const load: PageServerLoad = async ({ params }) => {
 				label: m.label,
 				volumeMl: masters.find((a) => a.id === m.masterId)?.volumeMl ?? 0
 			})),
+		trials,
+		trialForm: blank(trialForm, 'addedG', 'massG', 'sat', 'underWaterPercent'),
 		pours: pours.map(({ id, status, plan }) => ({ id, status, batchIndex: plan.batchIndex }))
 	};
 };
 
 export const actions: Actions = {
 	pour: async ({ params, request, locals }) => {
-		const batch = Number((await request.formData()).get('batch'));
+		const batch = String((await request.formData()).get('batch') ?? '');
+		if (!/^\d{1,4}$/.test(batch)) return fail(400, { refused: 'Say which cup is poured.' });
 		let id: string;
 		try {
-			id = await beginPour(params.id, batch, locals.settings);
+			id = await beginPour(params.id, Number(batch), locals.settings);
 		} catch (error) {
 			if (error instanceof RefusedError) return fail(400, { refused: error.message });
 			throw error;
 		}
 		redirect(303, `/pour/${id}`);
+	},
+	trial: async ({ params, request, url }) => {
+		const form = await superValidate(request, zod4(trialRecord));
+		const id = z.uuid().safeParse(url.searchParams.get('trial'));
+		if (!form.valid || !id.success) return fail(400, { form });
+		return attempt(form, async () => {
+			const { masterId } = await getShot(params.id);
+			await addTrial(id.data, masterId, params.id, form.data, new Date());
+			return {
+				form: blank(await superValidate(zod4(trialRecord)), 'addedG', 'massG', 'sat', 'underWaterPercent')
+			};
+		});
 	}
 };

@@ -2,11 +2,12 @@
 	import { enhance } from '$app/forms';
 	import { Button } from 'flowbite-svelte';
 	import FileDown from '@lucide/svelte/icons/file-down';
-	import { rankSpares } from '$lib/core/shot';
+	import { rankSpares, SHOT_KINDS } from '$lib/core/shot';
 	import Fuse from '$lib/ui/Fuse.svelte';
 	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import LayerStack from '$lib/ui/shot/LayerStack.svelte';
+	import Trials from '$lib/ui/shot/Trials.svelte';
 	import ShotResult from '$lib/ui/ShotResult.svelte';
 	import Tag from '$lib/ui/Tag.svelte';
 	import { useUnits } from '$lib/ui/units.svelte';
@@ -16,13 +17,20 @@
 	const batches = $derived(data.shot.planned.shot.batches);
 	const pourOf = (index: number) => data.pours.find((p) => p.batchIndex === index && p.status !== 'abandoned');
 	let leftMl = $state<number>();
-	const spares = $derived(rankSpares(leftMl ?? (batches[0]?.volumeMl ?? 0) * 0.1, data.spares).slice(0, 5));
+	/** Those that what is left fills, and the first that it does not. */
+	const spares = $derived.by(() => {
+		const ranked = rankSpares(leftMl ?? (batches[0]?.volumeMl ?? 0) * 0.1, data.spares);
+		const fitting = ranked.filter((m) => m.missingMl === 0).slice(0, 5);
+		return [...fitting, ...ranked.filter((m) => m.missingMl > 0).slice(0, 1)];
+	});
 	const next = $derived(batches.findIndex((_, i) => !pourOf(i)));
 </script>
 
 <PageHead
 	title="Shot S{data.shot.number}: {data.master.name}"
-	about="{data.shot.inputs.copies} {data.shot.inputs.copies === 1 ? 'copy' : 'copies'} in {data.resin.name}" />
+	about="{SHOT_KINDS[data.shot.planned.kind ?? 'solid']}: {data.shot.inputs.copies} {data.shot.inputs.copies === 1
+		? 'copy'
+		: 'copies'} in {data.resin.name}" />
 <p class="no-print mb-3">
 	<a
 		class="inline-flex min-h-[2.75rem] items-center gap-2 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-4 font-semibold hover:bg-(--work-soft)"
@@ -30,7 +38,7 @@
 		target="_blank"
 		rel="noopener"><FileDown class="size-5" aria-hidden="true" />Pour card</a>
 </p>
-{#if form?.refused}<p class="mb-3 font-semibold text-(--harm)" role="alert">{form.refused}</p>{/if}
+{#if form && 'refused' in form && form.refused}<p class="mb-3 font-semibold text-(--harm)" role="alert">{form.refused}</p>{/if}
 {#if batches[0]}
 	<section class="slab mb-5 px-5 pt-4 pb-3" aria-label="Steps against pot life">
 		<Fuse steps={batches[0].steps} potLifeS={batches[0].potLifeS} usableS={batches[0].budget.usableS} slackS={batches[0].slackS} />
@@ -72,7 +80,10 @@
 		</ol>
 		{#if data.shot.planned.rotocast}
 			<h2 class="mt-5 mb-2">Layer on layer</h2>
-			<LayerStack cast={data.shot.planned.rotocast} />
+			<LayerStack layers={data.shot.planned.rotocast.layers} />
+		{:else if batches[0]?.layers}
+			<h2 class="mt-5 mb-2">{data.shot.planned.kind === 'brushed' ? 'Coat on coat' : 'Layer on layer'}</h2>
+			<LayerStack layers={batches[0].layers} rolled={false} called={data.shot.planned.kind === 'brushed' ? 'Coat' : 'Layer'} />
 		{/if}
 		<p class="mt-3 flex flex-wrap items-center gap-x-3 gap-y-1">
 			<span class="label">Moulds</span>
@@ -102,7 +113,12 @@
 				{/each}
 			</ol>
 		{/if}
-		<p class="soft mt-2">
+		<Trials
+			open={data.trials.length > 0 || (data.shot.inputs.inserts?.length ?? 0) > 0}
+			form={data.trialForm}
+			trials={data.trials}
+			volumeMl={data.master.volumeMl} />
+		<p class="soft mt-4">
 			Resin {units.show(data.shot.inputs.startTempC, 'temperature')}, mould {units.show(data.shot.inputs.mouldTempC, 'temperature')}, room
 			{units.show(data.shot.inputs.roomTempC, 'temperature')}, {data.shot.inputs.relativeHumidity} % humidity.
 		</p>

@@ -12,10 +12,23 @@ import { listExperiences } from '$lib/server/repositories/experiences';
 import { listMaterials, listResins, listRubbers } from '$lib/server/repositories/materials';
 import { listMoulds } from '$lib/server/repositories/moulds';
 import { saveShot } from '$lib/server/repositories/shots';
+import { listVessels, withPot } from '$lib/server/repositories/vessels';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ url, locals }) => {
-	const [masters, resins, allMoulds, tins, releases, rubbers, experiences, fillers] = await Promise.all([
+	const [
+		masters,
+		resins,
+		allMoulds,
+		tins,
+		releases,
+		rubbers,
+		experiences,
+		fillers,
+		recipes,
+		colours,
+		vessels
+	] = await Promise.all([
 		listMasters(),
 		listResins(),
 		listMoulds(),
@@ -23,7 +36,10 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 		listMaterials('release'),
 		listRubbers(),
 		listExperiences(),
-		listMaterials('filler')
+		listMaterials('filler'),
+		listMaterials('recipe'),
+		listMaterials('colour'),
+		listVessels()
 	]);
 	const active = allMoulds.filter((m) => m.state === 'active');
 	const mould = active.find((m) => m.id === url.searchParams.get('mould'));
@@ -38,6 +54,7 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 		sprueVolumeMl: 0,
 		sectionMm: 6,
 		kind: 'solid',
+		measuring: locals.settings.measuring,
 		startTempC: roomTempC,
 		mouldTempC: roomTempC,
 		roomTempC,
@@ -51,7 +68,18 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 		rubbers,
 		experiences,
 		fillers,
+		recipes,
+		colours,
 		settings: locals.settings,
+		pots: vessels
+			.filter((v) => v.record.kind === 'pot')
+			.map((v) => ({
+				id: v.id,
+				name: v.record.name,
+				refused: v.refused,
+				settings: withPot(locals.settings, v),
+				outOfUse: v.record.outOfUse
+			})),
 		tins: tins
 			.filter((t) => !t.emptied && t.remainingG > 0)
 			.map(({ id, record, remainingG, rateFactor }) => ({

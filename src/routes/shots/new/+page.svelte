@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { onDestroy } from 'svelte';
 	import { Button, Checkbox } from 'flowbite-svelte';
 	import type { SuperValidated } from 'sveltekit-superforms';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
@@ -8,7 +9,17 @@
 	import { dewPointC } from '$lib/core/humidity';
 	import { chemistryOf, flashOffS } from '$lib/core/shelf';
 	import { skinOf } from '$lib/core/master/skin';
-	import { handsPerCopyS, shotInputs, type PlannedShot, type ShotInputs, type WhatIf } from '$lib/core/shot';
+	import {
+		handsPerCopyS,
+		SHOT_KINDS,
+		shotFiller,
+		shotInputs,
+		shotRecipe,
+		type PlannedShot,
+		type ShotInputs,
+		type ShotKind,
+		type WhatIf
+	} from '$lib/core/shot';
 	import Caution from '$lib/ui/Caution.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import { counted } from '$lib/ui/clockText';
@@ -21,11 +32,13 @@
 	import ShotResult from '$lib/ui/ShotResult.svelte';
 	import CostPanel from '$lib/ui/shot/CostPanel.svelte';
 	import InsertList from '$lib/ui/shot/InsertList.svelte';
+	import CupList from '$lib/ui/shot/CupList.svelte';
+	import HowFields from '$lib/ui/shot/HowFields.svelte';
 	import KindFields from '$lib/ui/shot/KindFields.svelte';
 	import WhatIfPanel from '$lib/ui/shot/WhatIfPanel.svelte';
 	import { useUnits } from '$lib/ui/units.svelte';
 	import Warnings from '$lib/ui/Warnings.svelte';
-	import { usePlanner } from '$lib/workers/planner';
+	import { FreshPlanner } from '$lib/workers/planner';
 
 	let { data } = $props();
 	const units = useUnits();
@@ -38,6 +51,11 @@
 	const chosen = $derived(moulds.filter((m) => $form.mouldIds.includes(m.id)));
 	const resin = $derived(data.resins.find((r) => r.id === $form.resinId));
 	const filler = $derived(data.fillers.find((f) => f.id === $form.fillerId));
+	const recipes = $derived(resin ? data.recipes.map((r) => shotRecipe(r, data.colours, resin.record)) : []);
+	const recipeOptions = $derived(recipes.map((r) => ({ value: r.id, label: r.name })));
+	/** The pot that it goes into: the chosen one, else the first in use. */
+	const pot = $derived(data.pots.find((p) => p.id === $form.potId) ?? data.pots.find((p) => !p.refused) ?? data.pots[0]);
+	const settings = $derived(pot?.settings ?? data.settings);
 	const skin = $derived(master && skinOf(master.record));
 	const rolled = $derived($form.kind !== 'solid');
 	let whatIf = $state.raw<{ sensitivity: WhatIf[]; helps: WhatIf[] }>();
@@ -74,6 +92,10 @@
 	let planned = $state.raw<PlannedShot>();
 	let problems = $state.raw<FieldError[]>([]);
 	let asked = 0;
+	// the shot is answered while a dozen what-ifs of the one before are still worked out
+	const plans = new FreshPlanner();
+	const whatIfs = new FreshPlanner();
+	onDestroy(() => [plans, whatIfs].forEach((p) => p.stop()));
 
 	// every change is worked out again off the main thread; only the newest answer counts
 	$effect(() => {
@@ -90,35 +112,28 @@
 			mouldsVolumeMl: chosen.reduce((sum, m) => sum + m.outsideMl, 0),
 			cavities: chosen.reduce((sum, m) => sum + m.cavities, 0),
 			...(skin ? { skinAreaMm2: skin.skinAreaMm2, radiusMm: skin.radiusMm, heightMm: skin.heightMm } : {}),
-			...(filler
-				? {
-						filler: {
-							name: filler.record.name,
-							densityGPerMl: filler.record.densityGPerMl,
-							bulkDensityGPerMl: filler.record.bulkDensityGPerMl
-						}
-					}
-				: {}),
+			...(filler ? { filler: shotFiller(filler.record) } : {}),
+			recipes,
 			resin: resin.record,
 			rateFactor: tins.find((t) => t.part !== 'B')?.speed,
-			settings: data.settings
+			settings
 		};
 		const timer = setTimeout(async () => {
-			const outcome = await usePlanner().tryPlanShot($state.snapshot(inputs), context);
-			if (mine !== asked) return;
+			const outcome = await plans.ask((p) => p.tryPlanShot($state.snapshot(inputs), context));
+			if (mine !== asked || !outcome) return;
 			planned = 'planned' in outcome ? outcome.planned : undefined;
 			problems = 'errors' in outcome ? outcome.errors : [];
 			whatIf = undefined;
 			if (!planned) return;
 			const others = data.resins.filter((r) => r.id !== resin.id).map((r) => ({ name: r.record.name, record: r.record }));
-			const answer = await usePlanner().tryWhatIf($state.snapshot(inputs), context, others);
+			const answer = await whatIfs.ask((p) => p.tryWhatIf($state.snapshot(inputs), context, others));
 			if (mine === asked) whatIf = answer;
 		}, 60);
 		return () => clearTimeout(timer);
 	});
 
-	const insertProblem = (i: number, field: string) => {
-		const found = problems.filter((p) => p.path === `inserts.${i}.${field}`).map((p) => p.message);
+	const problemIn = (list: string, i: number, field: string) => {
+		const found = problems.filter((p) => p.path === `${list}.${i}.${field}`).map((p) => p.message);
 		return found.length > 0 ? found : undefined;
 	};
 	const problemAt = (field: string) => {
@@ -150,7 +165,7 @@
 		<Fuse steps={first.steps} potLifeS={first.potLifeS} usableS={first.budget.usableS} slackS={first.slackS} />
 	</section>
 {/if}
-<form method="POST" use:enhance class="grid items-start gap-5 lg:grid-cols-[1fr_27rem]">
+<form method="POST" use:enhance class="grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_27rem]">
 	<div class="slab p-5">
 		<FormErrors errors={$errors._errors} />
 		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
@@ -178,11 +193,7 @@
 				label="Cast"
 				name="kind"
 				bind:value={$form.kind}
-				options={[
-					{ value: 'solid', label: 'Solid' },
-					{ value: 'rotocast', label: 'Hollow, in rolled layers' },
-					{ value: 'filled', label: 'A shell, then filled' }
-				]} />
+				options={Object.entries(SHOT_KINDS).map(([value, label]) => ({ value: value as ShotKind, label }))} />
 		</div>
 		<fieldset aria-describedby="moulds-note">
 			<legend class="label">Moulds that stand ready</legend>
@@ -227,7 +238,7 @@
 					hint="sets the demould" />{/if}
 			<QuantityField label="Pairs of hands" kind="number" name="hands" bind:value={$form.hands} error={problemAt('hands')} />
 		</div>
-		{#if rolled}<KindFields {form} {problemAt} {skin} />{/if}
+		{#if rolled}<KindFields {form} {problemAt} {problemIn} {skin} />{/if}
 		<div class="grid items-start gap-x-5 gap-y-1 sm:grid-cols-3">
 			{#if !rolled}<div class="sm:col-span-2">
 					<Segments
@@ -261,45 +272,58 @@
 						? release.record.kind
 						: `${release.record.kind}, flashes off in ${units.show(flashOffS(release.record), 'time')}`
 					: 'stays paintable'} />
-			<ChoiceField
-				label="Filler, through and through"
-				name="fillerId"
-				bind:value={$form.fillerId}
-				options={[{ value: '', label: 'None' }, ...data.fillers.map((f) => ({ value: f.id, label: f.record.name }))]}
-				error={problemAt('fillerId')} />
-			{#if filler}<QuantityField
-					label="Of the whole, by weight"
+			{#if $form.kind !== 'clear'}<ChoiceField
+					label={$form.kind === 'cold' ? 'Metal powder' : $form.kind === 'brushed' ? 'Thickened with' : 'Filler, through and through'}
+					name="fillerId"
+					bind:value={$form.fillerId}
+					options={[{ value: '', label: 'None' }, ...data.fillers.map((f) => ({ value: f.id, label: f.record.name }))]}
+					error={problemAt('fillerId')} />{/if}
+			{#if filler && $form.kind !== 'brushed' && $form.kind !== 'clear'}<QuantityField
+					label={$form.kind === 'cold' ? 'Of the face, by weight' : 'Of the whole, by weight'}
 					kind="percent"
 					name="fillerPercent"
 					bind:value={$form.fillerPercent}
 					error={problemAt('fillerPercent')} />{/if}
 		</div>
-		<div class="mt-2">
-			<InsertList bind:inserts={$form.inserts} problem={insertProblem} />
-			<p class="min-h-[1.35rem] text-[0.87rem] font-semibold text-(--harm)" aria-live="polite">
-				{problems.find((p) => p.path === 'inserts')?.message ?? ''}
-			</p>
-		</div>
-		<h2 class="mt-4 mb-2">Hands and clock</h2>
-		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
-			<QuantityField label="Mixing" kind="time" name="mixS" bind:value={$form.mixS} error={problemAt('mixS')} />
-			<QuantityField
-				label={rolled ? 'Pouring a layer' : 'Pouring one copy'}
-				kind="time"
-				name="pourS"
-				bind:value={$form.pourS}
-				error={problemAt('pourS')} />
-			{#if $form.usePot && !rolled}
-				<QuantityField label="Load and close" kind="time" name="loadS" bind:value={$form.loadS} error={problemAt('loadS')} />
-			{/if}
-		</div>
-		{#if !rolled}<label class="flex min-h-[2.65rem] w-fit cursor-pointer items-center gap-2 font-semibold">
-				<Checkbox bind:checked={$form.usePot} />
-				Cure it in the pressure pot ({data.settings.potName}, {units.show(data.settings.potTargetGaugeKpa, 'pressure')})
-			</label>{/if}
-		<p class="min-h-[1.35rem] text-[0.87rem] font-semibold text-(--harm)" aria-live="polite">
-			{problemAt('usePot')?.[0] ?? ''}
-		</p>
+		{#if $form.cups.length === 0}
+			<div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
+				<ChoiceField
+					label={$form.kind === 'cold' ? 'Backing is tinted with' : 'Colour recipe'}
+					name="recipeId"
+					bind:value={$form.recipeId}
+					options={[{ value: '', label: 'Its own shade' }, ...recipeOptions]}
+					error={problemAt('recipeId')} />
+			</div>
+		{/if}
+		{#if $form.kind === 'solid'}
+			<div class="mb-3">
+				<CupList bind:cups={$form.cups} recipes={recipeOptions} problem={(i, field) => problemIn('cups', i, field)} />
+				{#if $form.cups.length > 0}<div class="mt-2 sm:w-1/2 sm:pr-2">
+						<QuantityField
+							label="Poured when the cups read"
+							kind="temperature"
+							name="pourTempC"
+							bind:value={$form.pourTempC}
+							error={problemAt('pourTempC')}
+							hint="{units.show(35, 'temperature')} to {units.show(38, 'temperature')} keeps swirls apart; empty: at once" />
+					</div>{/if}
+			</div>
+		{/if}
+		{#if $form.kind !== 'clear' || $form.inserts.length > 0}
+			<div class="mt-2">
+				<InsertList bind:inserts={$form.inserts} problem={(i, field) => problemIn('inserts', i, field)} />
+				<p class="min-h-[1.35rem] text-[0.87rem] font-semibold text-(--harm)" aria-live="polite">
+					{problems.find((p) => p.path === 'inserts')?.message ?? ''}
+				</p>
+			</div>
+		{/if}
+		<HowFields
+			{form}
+			{problemAt}
+			layered={$form.kind !== 'solid'}
+			pots={data.pots}
+			refused={pot?.refused ?? ''}
+			potWords="{settings.potName}, {units.show(settings.potTargetGaugeKpa, 'pressure')}" />
 		<h2 class="mt-2 mb-2">Temperatures and air</h2>
 		<div class="grid grid-cols-2 gap-x-5 gap-y-1 sm:grid-cols-4">
 			<QuantityField label="Resin" kind="temperature" name="startTempC" bind:value={$form.startTempC} error={problemAt('startTempC')} />

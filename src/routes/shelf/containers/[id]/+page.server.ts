@@ -3,7 +3,13 @@ import { message, superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { chemistryOf, containerHealth, containerRecord } from '$lib/core/shelf';
 import { attempt, blank, orNotFound } from '$lib/server/forms';
-import { getContainer, saveContainer, setEmptied, setRateFactor } from '$lib/server/repositories/containers';
+import {
+	getContainer,
+	saveContainer,
+	setEmptied,
+	setRateFactor,
+	stockThroughTime
+} from '$lib/server/repositories/containers';
 import { getResin, listResins, listRubbers } from '$lib/server/repositories/materials';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -17,7 +23,7 @@ export const load: PageServerLoad = async ({ params, url, locals }) => {
 		form.data.materialId = url.searchParams.get('material') ?? '';
 		form.data.openedOn = today();
 		blank(form, 'sizeG', 'weighedG');
-		return { form, container: null, health: null, materials };
+		return { form, container: null, health: null, materials, stock: [] };
 	}
 	const container = await orNotFound(getContainer(params.id));
 	const resin = resins.find((r) => r.id === container.record.materialId);
@@ -26,6 +32,7 @@ export const load: PageServerLoad = async ({ params, url, locals }) => {
 	return {
 		form: await superValidate(shown, zod4(containerRecord)),
 		container,
+		stock: await stockThroughTime(params.id),
 		health: containerHealth(container.record, chemistry, today(), locals.settings.relativeHumidity),
 		materials
 	};

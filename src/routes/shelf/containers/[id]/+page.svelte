@@ -5,6 +5,7 @@
 	import { containerRecord } from '$lib/core/shelf';
 	import { digits } from '$lib/core/units';
 	import Answer from '$lib/ui/Answer.svelte';
+	import Chart from '$lib/ui/Chart.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import DayField from '$lib/ui/DayField.svelte';
 	import { benchForm } from '$lib/ui/form';
@@ -119,3 +120,22 @@
 		</aside>
 	{/if}
 </div>
+{#if data.stock.length > 2}
+	<section class="slab mt-5 p-5">
+		<h2>Through time</h2>
+		<Chart
+			label="What was left in it over time"
+			height={240}
+			traces={[
+				{
+					x: data.stock.map((s) => new Date(s.atMs).toISOString()),
+					y: data.stock.map((s) => units.plotted(s.massG, 'mass')),
+					mode: 'lines',
+					name: 'left',
+					line: { shape: 'hv', color: '--work', width: 3 },
+					fill: 'tozeroy'
+				}
+			]}
+			layout={{ xaxis: { type: 'date' }, yaxis: { title: { text: units.plotUnit('mass') }, rangemode: 'tozero' } }} />
+	</section>
+{/if}

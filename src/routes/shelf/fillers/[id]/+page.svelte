@@ -67,6 +67,13 @@
 			name="pasteScoopsPerB"
 			bind:value={$form.pasteScoopsPerB}
 			error={$errors.pasteScoopsPerB} />
+		<QuantityField
+			label="Yield stress of its paste"
+			kind="number"
+			name="yieldPa"
+			bind:value={$form.yieldPa}
+			error={$errors.yieldPa}
+			hint="Pa, what stays up on a wall; empty: 60" />
 	</div>
 	<TextField label="Note" name="note" rows={2} bind:value={$form.note} error={$errors.note} />
 	<p class="mb-4 rounded-lg border-[1.5px] border-(--harm) px-3 py-2">

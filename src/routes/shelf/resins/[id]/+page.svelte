@@ -236,6 +236,13 @@
 					options={(['not said', 'white', 'off-white', 'amber', 'clear', 'dark'] as const).map((value) => ({ value, label: value }))}
 					error={$errors.curedShade} />
 				{#if !catalysed}
+					<QuantityField
+						label="The ratio may be off by"
+						kind="percent"
+						name="ratioTolerancePercent"
+						bind:value={$form.ratioTolerancePercent}
+						error={$errors.ratioTolerancePercent}
+						hint={$form.ratioTolerancePercent === undefined ? '2 % is the usual, not from its sheet' : ''} />
 					<ChoiceField
 						label="Colour goes into"
 						name="colourSide"

@@ -42,14 +42,14 @@ export const GET: RequestHandler = async ({ params, locals, url }) => {
 			widths: ['auto', 'auto', 'auto', 'auto', '*'],
 			body: [
 				['', 'A', plan.catalyst ? 'Catalyst' : 'B', 'Mark A', 'Mark B'].map((text) => ({ text, bold: true })),
-				...(plan.layers ?? [plan]).map((cup, i) => [
-					plan.layers ? `Layer ${i + 1}` : 'Cup',
+				...(plan.layers ?? plan.cups ?? [plan]).map((cup, i) => [
+					plan.cups ? plan.cups[i]!.name : plan.layers ? `Layer ${i + 1}` : 'Cup',
 					both(cup.a.massG),
 					cup.catalyst
 						? `${cup.catalyst.drops} drops, ${digits(cup.catalyst.volumeMl)} ml`
 						: both(cup.b.massG),
-					plan.layers ? '' : show(plan.markAMm, 'length'),
-					plan.layers || cup.catalyst ? '' : show(plan.markBMm, 'length')
+					plan.layers || plan.cups ? '' : show(plan.markAMm, 'length'),
+					plan.layers || plan.cups || cup.catalyst ? '' : show(plan.markBMm, 'length')
 				])
 			]
 		},
@@ -111,6 +111,9 @@ export const GET: RequestHandler = async ({ params, locals, url }) => {
 					amounts(plan),
 					...(plan.fillers ?? []).map((f) => ({
 						text: `${f.name} into B: ${both(f.massG)}, ${show(f.volumeMl, 'volume')} solid`
+					})),
+					...(plan.colours ?? []).map((c) => ({
+						text: `${c.name} into ${c.part}: ${c.drops === undefined ? '' : `${c.drops} drops, `}${both(c.massG)}`
 					})),
 					stepRows(plan)
 				]),

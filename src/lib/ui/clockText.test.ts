@@ -1,0 +1,38 @@
+import { expect, it } from 'vitest';
+import { countdown, counted, longDay, lowerFirst, shortTime, wallTime } from './clockText';
+
+// local time of the machine throughout: that is what a wall clock shows
+const at = (year: number, month: number, day: number, hour = 0, minute = 0) =>
+	new Date(year, month - 1, day, hour, minute).getTime();
+const now = at(2026, 3, 14, 16, 30);
+
+it('today needs no day, another day is named', () => {
+	expect(wallTime(at(2026, 3, 14, 9, 5), now)).toBe('09:05');
+	expect(wallTime(at(2026, 3, 13, 23, 59), now)).toMatch(/^Fri,? 13 Mar, 23:59$/);
+	expect(wallTime(at(2026, 3, 15, 0, 0), now)).toMatch(/^Sun,? 15 Mar, 00:00$/);
+});
+
+it('a column has the year only where it is another one', () => {
+	expect(shortTime(at(2026, 1, 2, 7, 0), now)).toBe('2 Jan 07:00');
+	expect(shortTime(at(2025, 12, 31, 23, 1), now)).toBe('31 Dec 2025 23:01');
+	expect(longDay(at(2027, 2, 2))).toBe('2 Feb 2027');
+});
+
+it.each([
+	[0, '0:00'],
+	[0.2, '0:01'],
+	[59.001, '1:00'],
+	[125, '2:05'],
+	[3849, '1:04:09'],
+	[-0.4, '+0:00'],
+	[-30, '+0:30'],
+	[-3601, '+1:00:01']
+])('%d s left is %s: it reaches nothing when it is nothing, and counts on', (leftS, words) => {
+	expect(countdown(leftS)).toBe(words);
+});
+
+it('one is one, and a title goes on inside a sentence', () => {
+	expect([0, 1, 2].map((n) => counted(n, 'pull'))).toEqual(['0 pulls', '1 pull', '2 pulls']);
+	expect(lowerFirst('Measure A')).toBe('measure A');
+	expect(lowerFirst('')).toBe('');
+});

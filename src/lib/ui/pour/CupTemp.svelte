@@ -1,0 +1,59 @@
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import type { BenchForecast, PourPlan } from '$lib/core/pour';
+	import { digits } from '$lib/core/units';
+	import { countdown } from '../clockText';
+	import type { PourRun } from '../pourRun.svelte';
+	import Stepper from '../Stepper.svelte';
+	import { useUnits } from '../units.svelte';
+
+	/** The cup's temperature, noted by a press or by the gun itself, and what it makes of the time left. */
+	interface Props {
+		run: PourRun;
+		plan: PourPlan;
+		forecast: BenchForecast | undefined;
+		elapsedS: number | undefined;
+		/** What a gun thermometer says now, °C. */
+		gun?: number | undefined;
+	}
+	let { run, plan, forecast, elapsedS, gun }: Props = $props();
+	const units = useUnits();
+	let typedC = $state(untrack(() => Math.round(plan.startTempC) + 2));
+	const band = $derived(
+		forecast?.potLifeLowS !== undefined && elapsedS !== undefined
+			? [Math.max(0, forecast.potLifeLowS - elapsedS), Math.max(0, forecast.potLifeHighS! - elapsedS)]
+			: undefined
+	);
+	const count = $derived(run.state.temps.length);
+	const until = $derived(run.current?.untilTempC);
+	const cupC = $derived(gun ?? run.state.temps.at(-1)?.tempC);
+</script>
+
+<div class="mx-auto flex w-full max-w-[60rem] flex-wrap items-center justify-center gap-x-6 gap-y-2">
+	{#if gun === undefined}
+		<Stepper
+			label="Cup reads"
+			bind:value={typedC}
+			step={units.system === 'us' ? 5 / 9 : 1}
+			min={-20}
+			max={300}
+			show={(v) => units.show(v, 'temperature')}
+			small />
+		<button
+			type="button"
+			class="inline-flex min-h-[2.9rem] cursor-pointer items-center gap-2 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-4 font-semibold"
+			onclick={() => run.record({ kind: 'temp-read', tempC: typedC })}>Note it</button>
+	{:else}
+		<p class="text-[1.1rem]">The gun notes the cup by itself: <strong class="tnum">{units.show(gun, 'temperature')}</strong></p>
+	{/if}
+	<p class="min-w-[15rem] flex-1 text-[1.1rem]" role="status">
+		{#if until !== undefined && cupC !== undefined}
+			<strong class={cupC >= until ? 'text-(--work)' : 'text-(--hot)'}
+				>{cupC >= until ? 'Warm enough: pour now' : `Not yet: ${units.show(until, 'temperature')} wanted`}</strong>
+		{/if}
+		{#if band}<strong>Too thick in {countdown(band[0]!)} to {countdown(band[1]!)}</strong>
+			<span class="soft">by {count} reading{count === 1 ? '' : 's'}, × {digits(forecast!.rateFactor!)} of its sheet</span>
+		{:else if forecast}<span class="soft">Corrected for the room and the mould as you read them.</span>
+		{:else}<span class="soft">A gun thermometer corrects the forecast: the same temperature is the same state.</span>{/if}
+	</p>
+</div>

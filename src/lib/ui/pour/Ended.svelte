@@ -1,0 +1,46 @@
+<script lang="ts">
+	import { Button } from 'flowbite-svelte';
+	import { enhance } from '$app/forms';
+	import type { BenchForecast } from '$lib/core/pour';
+	import { digits } from '$lib/core/units';
+	import type { PourRun } from '../pourRun.svelte';
+	import LateEntry from './LateEntry.svelte';
+
+	/** A pour that is over: what was kept of it, what it taught, and what was forgotten to note. */
+	let { run, forecast }: { run: PourRun; forecast: BenchForecast | undefined } = $props();
+	const plan = $derived(run.plan);
+	const state_ = $derived(run.state);
+	let kept = $state('');
+</script>
+
+<div class="m-auto max-w-xl text-center">
+	<h1>{state_.status === 'finished' ? 'It is in the ledger' : 'Given up'}</h1>
+	<p class="mt-3 text-lg">
+		{#if state_.status === 'finished'}Every step with its time, the readings and the grades are kept.{:else if state_.combinedAtMs}Resin was
+			combined, so it counts as a scrapped pull of its mould.{:else}Nothing was combined, so no pull is counted.{/if}
+	</p>
+	{#if forecast?.rateFactor !== undefined}
+		<form
+			method="POST"
+			action="?/keep"
+			class="mt-4"
+			use:enhance={() =>
+				({ result }) => {
+					kept =
+						result.type === 'success'
+							? 'Kept: shots from this tin go by it.'
+							: result.type === 'failure'
+								? String(result.data?.['refused'])
+								: 'The server did not answer, so it is not kept yet: try again.';
+				}}>
+			<p class="mb-2">This batch went at <strong>× {digits(forecast.rateFactor)}</strong> of what was planned for it.</p>
+			{#if plan.containers?.a}<Button type="submit" size="lg" color="alternative">Keep that as the tin’s own speed</Button>{/if}
+			<span role="status" class="ml-2 font-semibold text-(--work)">{kept}</span>
+		</form>
+	{/if}
+	<p class="mt-6 flex flex-wrap justify-center gap-3">
+		{#if plan.batchCount > 1}<Button size="xl" href="/shots/{plan.shotId}">Next cup of this shot</Button>{/if}
+		<Button size="xl" color={plan.batchCount > 1 ? 'alternative' : 'primary'} href="/ledger">See the ledger</Button>
+	</p>
+	{#if state_.combinedAtMs !== undefined}<LateEntry {run} />{/if}
+</div>

@@ -1,0 +1,82 @@
+<script lang="ts">
+	import { Button } from 'flowbite-svelte';
+	import CloudOff from '@lucide/svelte/icons/cloud-off';
+	import Gauge from '@lucide/svelte/icons/gauge';
+	import Hand from '@lucide/svelte/icons/hand';
+	import Undo from '@lucide/svelte/icons/undo-2';
+	import Volume2 from '@lucide/svelte/icons/volume-2';
+	import VolumeX from '@lucide/svelte/icons/volume-x';
+	import type { PourPlan } from '$lib/core/pour';
+	import type { Devices } from '../devices.svelte';
+	import type { HandLayout } from '../hand.svelte';
+	import type { PourRun } from '../pourRun.svelte';
+	import type { SignalWay } from '../signals';
+	import type { Desk } from './desk.svelte';
+
+	/** What is poured, what is not yet sent, and the few switches of the bench. */
+	interface Props {
+		run: PourRun;
+		plan: PourPlan;
+		desk: Desk;
+		devices: Devices;
+		layout: HandLayout;
+		way: SignalWay;
+		/** Nothing is kept; its devices are always on. */
+		practice: boolean;
+		onway: () => void;
+	}
+	let { run, plan, desk, devices, layout, way, practice, onway }: Props = $props();
+	const open = $derived(run.state.status === 'open');
+	let givingUp = $state(false);
+	let reason = $state('');
+	const small =
+		'inline-flex min-h-[2.9rem] cursor-pointer items-center gap-2 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-4 font-semibold';
+</script>
+
+<header class="flex flex-wrap items-center gap-x-3 gap-y-2 py-2">
+	<p class="min-w-0 flex-1 truncate text-[1.05rem]">
+		{#if practice}<span class="mr-1 rounded-md border-2 border-(--hot) bg-(--hot-soft) px-2 py-0.5 font-bold text-(--ink)">Practice</span
+			>{/if}
+		<strong>{plan.masterName}</strong>
+		<span class="soft"
+			>{plan.moulds.map((m) => `M${m.number}`).join(' ')} · {plan.resinName} · cup {plan.batchIndex + 1} of {plan.batchCount}</span>
+	</p>
+	{#if run.unsent > 0}<span class="inline-flex items-center gap-2 font-semibold text-(--hot)" role="status"
+			><CloudOff class="size-5" aria-hidden="true" />{run.unsent} kept here, not yet on the server</span
+		>{/if}
+	{#if run.state.lastUndoable && open}<button type="button" class={small} onclick={() => desk.back()}
+			><Undo class="size-5" aria-hidden="true" />Back</button
+		>{/if}
+	{#if open && !practice}<button type="button" class={small} aria-pressed={devices.on} onclick={() => devices.toggle()}
+			><Gauge class="size-5" aria-hidden="true" />{devices.on ? 'Devices on' : 'Devices off'}</button
+		>{/if}
+	<button type="button" class={small} onclick={onway} aria-label="Deadlines are told by {way}: change it"
+		>{#if way === 'muted'}<VolumeX class="size-5" aria-hidden="true" />Muted{:else}<Volume2 class="size-5" aria-hidden="true" />{way ===
+			'voice'
+				? 'Voice'
+				: 'Tones'}{/if}</button>
+	{#if open}<button
+			type="button"
+			class={small}
+			onclick={() => layout.next()}
+			aria-label="The large button is for {layout.hand === 'both' ? 'both hands' : `the ${layout.hand} hand`}: change it"
+			><Hand class="size-5" aria-hidden="true" />{layout.hand}</button
+		>{/if}
+	{#if open}<button type="button" class={small} onclick={() => (givingUp = !givingUp)}>Give up</button>{/if}
+	<a class={small} href={practice ? '/practice' : '/'}>Leave</a>
+</header>
+{#if run.refused}<p class="mb-2 font-semibold text-(--harm)" role="alert">{run.refused}</p>{/if}
+{#if givingUp && open}
+	<div class="slab mb-3 flex flex-wrap items-center gap-3 p-3">
+		<label class="label" for="reason">Why is it given up?</label>
+		<input
+			id="reason"
+			class="min-h-[2.75rem] flex-1 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-3"
+			bind:value={reason}
+			maxlength="500"
+			placeholder="kicked in the cup" />
+		<Button color="red" size="lg" onclick={() => run.record({ kind: 'abandoned', reason: reason.trim() || 'no reason given' })}
+			>Give this pour up</Button>
+		<Button color="alternative" size="lg" onclick={() => (givingUp = false)}>Go on pouring</Button>
+	</div>
+{/if}

@@ -1,0 +1,100 @@
+<script lang="ts">
+	import type { Devices } from '../devices.svelte';
+	import QuantityField from '../QuantityField.svelte';
+	import { useUnits } from '../units.svelte';
+	import type { Scale } from './scale.svelte';
+
+	/** One amount to be in a cup: what is still to pour, the band in which it is right, and the scale itself. */
+	interface Props {
+		part: 'A' | 'B' | undefined;
+		scale: Scale;
+		devices: Devices;
+		/** Height of the mark in a straight cup, mm, when that is the school. */
+		markMm?: number | undefined;
+	}
+	let { part, scale, devices, markMm }: Props = $props();
+	const units = useUnits();
+	const g = (value: number) => units.show(value, 'mass');
+	const live = $derived(devices.live('scale') !== undefined);
+	const now = $derived(scale.now);
+	const tone = $derived(now?.state === 'over' ? 'var(--hot)' : now?.state === 'right' ? 'var(--work)' : 'var(--ink)');
+	/** The bar runs past the target so that an over-pour is seen. */
+	const span = $derived(scale.targetG * 1.25);
+	const percent = (value: number) => `${Math.min(100, Math.max(0, (100 * value) / span))}%`;
+	const holds = [
+		{ label: 'Pour', key: 'P', slow: false },
+		{ label: 'Trickle', key: 'T', slow: true }
+	] as const;
+</script>
+
+<div class="flex flex-col items-center gap-3">
+	<p class="flex items-center justify-center gap-6" style:color={live ? tone : 'inherit'}>
+		{#if part}<span
+				class={[
+					'grid size-28 place-items-center rounded-2xl text-[5rem] leading-none font-extrabold',
+					part === 'A' ? 'bg-(--part-a) text-(--paper)' : 'hatch-b text-(--ink)'
+				]}><span class={part === 'B' ? 'rounded-lg bg-(--paper) px-3' : ''}>{part}</span></span
+			>{/if}
+		<span class="answer text-[clamp(4rem,16vh,8rem)] whitespace-nowrap" data-testid="weigh">
+			{#if live && now}{now.state === 'right' ? g(scale.netG) : now.state === 'over' ? `+${g(-now.toGoG)}` : g(now.toGoG)}
+			{:else if markMm !== undefined}{units.show(markMm, 'length')}
+			{:else}{g(scale.targetG)}{/if}
+		</span>
+	</p>
+	{#if live && now}
+		<p class="text-[1.3rem] font-semibold" role="status">
+			{#if now.state === 'right'}Right: {g(scale.targetG)} wanted
+			{:else if now.state === 'over'}too much of {g(scale.targetG)}; the other side follows
+			{:else}to go of {g(scale.targetG)}{now.state === 'slow' ? ': trickle' : ''}{/if}
+			<span class="soft font-normal">· the scale shows {g(scale.netG)}{devices.live('scale')?.settled ? '' : ', still moving'}</span>
+		</p>
+		<div class="relative h-9 w-full max-w-[52rem] rounded-md bg-(--sunk)" aria-hidden="true">
+			<div class="absolute inset-y-0 left-0 rounded-l-md" style:background={tone} style:width={percent(scale.netG)}></div>
+			<div
+				class="absolute -inset-y-1 border-x-[3px] border-(--work) bg-(--work-soft) opacity-70"
+				style:left={percent(scale.targetG - now.bandG)}
+				style:width="max(10px, {(100 * 2 * now.bandG) / span}%)">
+			</div>
+		</div>
+		<div class="flex flex-wrap justify-center gap-3">
+			{#each holds as hold (hold.key)}
+				<button
+					type="button"
+					class="min-h-[3.6rem] min-w-[9rem] touch-none rounded-xl border-2 border-(--line-strong) bg-(--paper) px-5 text-[1.2rem] font-bold select-none active:bg-(--work-soft)"
+					onpointerdown={(e) => {
+						e.currentTarget.setPointerCapture(e.pointerId);
+						scale.stream(true, hold.slow);
+					}}
+					onpointerup={() => scale.stream(false)}
+					onpointercancel={() => scale.stream(false)}>
+					{hold.label} <kbd class="ml-1 rounded border border-current px-2 text-[0.9rem]">hold {hold.key}</kbd>
+				</button>
+			{/each}
+			<button
+				type="button"
+				class="min-h-[3.6rem] rounded-xl border-2 border-(--line-strong) bg-(--paper) px-5 text-[1.1rem] font-semibold"
+				onclick={() => scale.zero()}>Zero the scale</button>
+		</div>
+		<p class="soft text-[0.95rem]">
+			The scale here is a simulated one: hold to pour. Trickle near the end; what is in the air still falls.
+		</p>
+	{:else}
+		<div class="flex flex-wrap items-end justify-center gap-4">
+			{#if markMm !== undefined}<p class="text-[1.2rem] font-semibold">{g(scale.targetG)} on a scale</p>{/if}
+			<div class="w-64">
+				<QuantityField
+					label="What is in the cup, if it came out otherwise"
+					kind="mass"
+					name="inCup"
+					bind:value={scale.typedG}
+					error={scale.typedProblem ? [scale.typedProblem] : undefined} />
+			</div>
+		</div>
+	{/if}
+	{#if scale.factor > 1.0005 || scale.factor < 0.9995}
+		<p class="text-[1.1rem] font-semibold text-(--hot)" role="status">
+			Corrected × {scale.factor.toFixed(3)}, because the part before came out otherwise than planned.
+		</p>
+	{/if}
+	{#if scale.said}<p class="text-[1.15rem] font-bold text-(--harm)" role="alert">{scale.said}</p>{/if}
+</div>

@@ -1,0 +1,183 @@
+import { untrack } from 'svelte';
+import { castFindings, type CastFindings, type Grade } from '$lib/core/pour';
+import type { UnitSystem } from '$lib/core/units';
+import type { Devices } from '../devices.svelte';
+import type { Happening, PourRun } from '../pourRun.svelte';
+import { Scale } from './scale.svelte';
+
+const WHO = 'released-by';
+export const WHO_LONGEST = 60;
+// a browser that keeps nothing, or refuses to, still pours
+function keptWho(): string {
+	try {
+		return localStorage.getItem(WHO) ?? '';
+	} catch {
+		return '';
+	}
+}
+function keepWho(who: string): void {
+	try {
+		localStorage.setItem(WHO, who);
+	} catch {
+		// it is typed again the next time
+	}
+}
+
+/** What is on the desk beside the pour: readings about to be kept, grades about to be given, and the one press. */
+export class Desk {
+	air = $state({ roomTempC: 21, relativeHumidity: 45, mouldTempC: 21 });
+	gaugeKpa = $state(0);
+	/** Who lets the pressure out; the one of the last time until another is typed. */
+	who = $state(keptWho());
+	grades = $state<
+		{
+			id: string;
+			number: number;
+			grade: Grade | '';
+			faults: string[];
+			note: string;
+			findings: CastFindings;
+		}[]
+	>([]);
+	/** A grade is missing, or a note is too long. */
+	wanting = $state(false);
+	readonly scale: Scale;
+	readonly #run: PourRun;
+	readonly #devices: Devices;
+	#lastPressMs = 0;
+
+	constructor(run: PourRun, devices: Devices, system: () => UnitSystem) {
+		this.#run = run;
+		this.#devices = devices;
+		this.scale = new Scale(run, devices, system);
+		const { plan } = run;
+		this.air = {
+			roomTempC: plan.roomTempC,
+			relativeHumidity: plan.relativeHumidity,
+			mouldTempC: plan.mouldTempC
+		};
+		this.gaugeKpa = plan.pot?.targetGaugeKpa ?? 0;
+		this.grades = plan.moulds.map((m) => ({
+			id: m.id,
+			number: m.number,
+			grade: '',
+			faults: [],
+			note: '',
+			findings: {}
+		}));
+		// what a device says stands in the field until it is kept, unless it is typed by hand
+		$effect(() => {
+			const [air, gun, gauge] = [devices.live('air'), devices.live('gun'), devices.live('gauge')];
+			const kind = run.current?.kind;
+			untrack(() => {
+				if (kind === 'air' && air) {
+					this.air.roomTempC = air.value;
+					this.air.relativeHumidity = air.second ?? this.air.relativeHumidity;
+				}
+				if (kind === 'air' && gun) this.air.mouldTempC = gun.value;
+				if ((kind === 'pump' || kind === 'hold') && gauge) this.gaugeKpa = gauge.value;
+			});
+		});
+	}
+
+	/** Whether an amount is weighed now: a measuring step, or an addition that mends the ratio. */
+	readonly weighs = $derived.by(() => {
+		const step = this.#run.current;
+		return this.scale.mend !== undefined || (step?.kind === 'measure' && step.amount !== undefined);
+	});
+
+	back(): void {
+		const { lastUndoable } = this.#run.state;
+		if (lastUndoable) this.#run.record({ kind: 'undone', eventId: lastUndoable });
+	}
+
+	/** The compressor of a simulated pot. */
+	pot(to: 'pump' | 'hold' | 'release'): void {
+		this.#devices.act({ kind: 'pot', to, targetGaugeKpa: this.#run.plan.pot?.targetGaugeKpa ?? 0 });
+	}
+
+	/** A bounce of the key or a nervous second tap is not a second step. */
+	press(): void {
+		const atMs = Date.now();
+		if (atMs - this.#lastPressMs < 350) return;
+		this.#lastPressMs = atMs;
+		if (!this.#done()) this.#lastPressMs = 0;
+	}
+
+	#done(): boolean {
+		const run = this.#run;
+		const step = run.current;
+		if (!step || run.state.status !== 'open') return false;
+		const finished: Happening = { kind: 'step-done', stepId: step.id };
+		const weighed = this.scale.end(finished);
+		if (!weighed) return false;
+		if (weighed.length !== 1 || weighed[0] !== finished) {
+			run.record(...weighed);
+			return true;
+		}
+		switch (step.kind) {
+			case 'air':
+				run.record({ kind: 'air-read', ...$state.snapshot(this.air), ...this.#by('air') }, finished);
+				break;
+			case 'pump':
+				run.record(
+					{ kind: 'pressure-read', stepId: step.id, gaugeKpa: this.gaugeKpa, ...this.#by('gauge') },
+					finished
+				);
+				if (this.#devices.live('gauge')) this.pot('hold');
+				break;
+			case 'hold':
+				if (this.who.trim().length > WHO_LONGEST) return false;
+				keepWho(this.who.trim());
+				run.record(
+					{
+						kind: 'pressure-read',
+						stepId: 'release',
+						gaugeKpa: this.gaugeKpa,
+						...(this.who.trim() ? { who: this.who.trim() } : {}),
+						...this.#by('gauge')
+					},
+					finished
+				);
+				if (this.#devices.live('gauge')) this.pot('release');
+				break;
+			case 'inspect':
+				return this.#finish(finished);
+			default:
+				run.record(finished);
+		}
+		return true;
+	}
+
+	#by(kind: 'air' | 'gauge'): { by?: 'device' } {
+		return this.#devices.live(kind) ? { by: 'device' } : {};
+	}
+
+	/** What else was found, as far as anything was; places of faults that were unchosen again are left out. */
+	#findings(g: (typeof this.grades)[number]): { findings?: CastFindings } {
+		const { places, ...rest } = $state.snapshot(g.findings) as CastFindings;
+		const kept = Object.entries(places ?? {}).filter(([fault, at]) => at && g.faults.includes(fault));
+		const found = Object.fromEntries(Object.entries(rest).filter(([, v]) => v !== undefined && v !== ''));
+		const findings = { ...found, ...(kept.length ? { places: Object.fromEntries(kept) } : {}) };
+		return g.grade && Object.keys(findings).length ? { findings } : {};
+	}
+
+	#finish(finished: Happening): boolean {
+		if (
+			this.grades.some((g) => !g.grade || g.note.length > 2000 || !castFindings.safeParse(g.findings).success)
+		) {
+			this.wanting = true;
+			return false;
+		}
+		const graded = this.grades.map((g) => ({
+			kind: 'graded' as const,
+			mouldId: g.id,
+			grade: g.grade as Grade,
+			faults: g.grade === 'good' ? [] : ([...g.faults] as never[]),
+			note: g.note,
+			...this.#findings(g)
+		}));
+		this.#run.record(...graded, finished, { kind: 'finished' });
+		return true;
+	}
+}

@@ -1,0 +1,136 @@
+import { untrack } from 'svelte';
+import { weighing } from '$lib/core/devices';
+import { offRatio, targetOf, type RatioNow } from '$lib/core/pour';
+import { formatQuantity, type UnitSystem } from '$lib/core/units';
+import type { Devices } from '../devices.svelte';
+import type { Happening, PourRun } from '../pourRun.svelte';
+
+/** Seconds in which a full stream would fill the target. */
+const POURS_IN_S = 8;
+
+/** A zero shows in the readings within this, ms. */
+const ZERO_WITHIN_MS = 1500;
+
+/**
+ * The scale at the step at hand: what should be in the cup, what is, whether that may stand, and the amount
+ * that mends an over-pour.
+ */
+export class Scale {
+	/** Typed instead of weighed, g. */
+	typedG = $state<number | undefined>();
+	/** Why the step could not be ended. */
+	said = $state('');
+	readonly #run: PourRun;
+	readonly #devices: Devices;
+	readonly #system: () => UnitSystem;
+	#streaming = false;
+	/** When it was zeroed, and what stood on it then. */
+	#zeroed = $state.raw<{ atMs: number; fromG: number } | undefined>();
+
+	constructor(run: PourRun, devices: Devices, system: () => UnitSystem) {
+		this.#run = run;
+		this.#devices = devices;
+		this.#system = system;
+		let before: string | undefined;
+		$effect(() => {
+			const at = `${run.current?.id}${this.mend ? '-mend' : ''}`;
+			untrack(() => {
+				this.typedG = undefined;
+				this.said = '';
+				// each cup, and each addition, is weighed from nothing
+				if (before !== undefined && before !== at && (run.current?.kind === 'measure' || this.mend))
+					this.zero();
+				before = at;
+			});
+		});
+	}
+
+	/** The ratio as weighed is past its tolerance: this step does not end before it is mended. */
+	readonly mend = $derived.by((): RatioNow['mend'] | undefined => {
+		const step = this.#run.current;
+		return step && offRatio(this.#run.plan, step, this.#run.state)?.mend;
+	});
+	readonly mendWords = $derived.by(() => {
+		const step = this.#run.current;
+		return (step && offRatio(this.#run.plan, step, this.#run.state)?.words) ?? '';
+	});
+	readonly #target = $derived.by(() => {
+		const step = this.#run.current;
+		if (this.mend) return { massG: this.mend.addG, factor: 1 };
+		return step && targetOf(this.#run.plan, step, this.#run.state);
+	});
+	readonly targetG = $derived(this.#target?.massG ?? 0);
+	readonly factor = $derived(this.#target?.factor ?? 1);
+	readonly netG = $derived.by(() => {
+		const reading = this.#devices.live('scale');
+		if (!reading) return 0;
+		// until the zero has come through, the scale still shows what stood on it before
+		const pending =
+			this.#zeroed !== undefined &&
+			reading.atMs < this.#zeroed.atMs + ZERO_WITHIN_MS &&
+			Math.abs(reading.value) > Math.abs(this.#zeroed.fromG) / 2;
+		return pending ? 0 : reading.value;
+	});
+	readonly now = $derived.by(() =>
+		this.targetG > 0 && this.#devices.live('scale')
+			? weighing(
+					this.targetG,
+					this.netG,
+					this.#run.plan.scaleResolutionG ?? 1,
+					this.#run.plan.tolerancePercent
+				)
+			: undefined
+	);
+	get typedProblem(): string {
+		if (this.typedG === undefined) return '';
+		if (this.typedG < 0) return 'A cup cannot hold less than nothing.';
+		return this.typedG > 1e6 ? 'Over a tonne: check the unit.' : '';
+	}
+
+	zero(): void {
+		const reading = this.#devices.live('scale');
+		if (!reading) return;
+		this.#zeroed = { atMs: this.#run.nowMs(), fromG: reading.value };
+		this.#devices.act({ kind: 'zero' });
+	}
+	/** Hold to pour: a simulated stream into the cup. */
+	stream(on: boolean, slow = false): void {
+		if (on === this.#streaming || (on && !this.now)) return;
+		this.#streaming = on;
+		this.said = '';
+		const full = Math.max(2, this.targetG / POURS_IN_S);
+		const gPerS = slow ? Math.max(0.5, full / 8) : full;
+		this.#devices.act({ kind: 'stream', on, gPerS: on ? gPerS : 0 });
+	}
+
+	/**
+	 * What ends this step as far as the scale goes: events to note, or nothing with the reason in `said`.
+	 * A mended ratio is noted and, in one cup, ends the step with it.
+	 */
+	end(finished: Happening): readonly Happening[] | undefined {
+		const step = this.#run.current;
+		if (!step || (step.kind !== 'measure' && !this.mend)) return [finished];
+		this.said = this.typedProblem;
+		if (this.said) return undefined;
+		const shown = this.#devices.live('scale') ? this.netG : this.typedG;
+		if (this.#devices.live('scale') && this.now && this.now.state !== 'right' && this.now.state !== 'over') {
+			const g = (value: number) => formatQuantity(value, 'mass', this.#system());
+			this.said = `The scale shows ${g(this.netG)} of ${g(this.targetG)}: pour on, or switch the scale to typing.`;
+			return undefined;
+		}
+		const { weighedG } = this.#run.state;
+		const by = this.#devices.live('scale') ? { by: 'device' as const } : {};
+		if (this.mend) {
+			const { stepId, addG } = this.mend;
+			const massG = (weighedG[stepId] ?? 0) + (shown ?? addG);
+			const noted: Happening = { kind: 'weighed', stepId, massG, ...by };
+			const good = !offRatio(this.#run.plan, step, { weighedG: { ...weighedG, [stepId]: massG } });
+			return good && step.kind === 'measure' ? [noted, finished] : [noted];
+		}
+		if (shown === undefined) return [finished];
+		const noted: Happening = { kind: 'weighed', stepId: step.id, massG: shown, ...by };
+		// both in one cup: past tolerance the other side is added before this step ends
+		const off = offRatio(this.#run.plan, step, { weighedG: { ...weighedG, [step.id]: shown } });
+		return off ? [noted] : [noted, finished];
+	}
+}

@@ -1,0 +1,84 @@
+<script lang="ts">
+	import { Button } from 'flowbite-svelte';
+	import { FAULTS } from '$lib/core/pour';
+	import Chart from '$lib/ui/Chart.svelte';
+	import ChoiceField from '$lib/ui/ChoiceField.svelte';
+	import PageHead from '$lib/ui/PageHead.svelte';
+
+	let { data } = $props();
+	let fault = $derived(data.fault);
+	const what = $derived(data.fault || 'scrap');
+	const percent = (x: number) => `${Math.round(100 * x)}\u00a0%`;
+	const faults = $derived([...new Set(data.causes.map((c) => c.fault))]);
+	const causes = $derived([...new Set(data.causes.map((c) => c.cause))]);
+	const COLOURS = ['--ink-soft', '--work', '--hot', '--part-a', '--part-b', '--resin'];
+	const SHAPES = ['', '/', 'x', '.', '-', '+'];
+</script>
+
+<PageHead title="What changes with what" about="Across the whole ledger: how often {what} came with and without each circumstance.">
+	{#snippet actions()}<Button href="/ledger" size="lg" color="alternative">Back to the ledger</Button>{/snippet}
+</PageHead>
+<form method="GET" class="flex items-start gap-3">
+	<div class="w-72">
+		<ChoiceField
+			label="Fault"
+			name="fault"
+			bind:value={fault}
+			options={[{ value: '', label: 'Any scrap' }, ...FAULTS.map((value) => ({ value: value as string, label: value }))]} />
+	</div>
+	<Button type="submit" color="alternative" class="mt-[1.62rem] min-h-[2.75rem]">Look</Button>
+</form>
+{#if data.rows.length === 0}
+	<p class="slab p-6 text-lg">There are too few pulls to compare anything yet.</p>
+{:else}
+	<div class="slab overflow-x-auto">
+		<table class="bench">
+			<thead
+				><tr><th>Circumstance</th><th class="num">With it</th><th class="num">Without it</th><th>Could be chance</th><th>How sure</th></tr
+				></thead>
+			<tbody>
+				{#each data.rows as r (r.name)}
+					<tr>
+						<td class="font-semibold">{r.name}</td>
+						<td class="num"
+							><strong>{percent(r.withShare)}</strong>
+							<span class="soft block text-[0.93rem] whitespace-nowrap"
+								>{r.withHits} of {r.withAll}, {Math.round(100 * r.withLow)}–{percent(r.withHigh)}</span
+							></td>
+						<td class="num"
+							><strong>{percent(r.withoutShare)}</strong>
+							<span class="soft block text-[0.93rem] whitespace-nowrap"
+								>{r.withoutHits} of {r.withoutAll}, {Math.round(100 * r.withoutLow)}–{percent(r.withoutHigh)}</span
+							></td>
+						<td class="num">{r.p < 0.001 ? 'under 0.1 %' : `${(100 * r.p).toFixed(1)} %`}</td>
+						<td
+							>{#if r.small}<span class="font-semibold text-(--hot)">small numbers: a hint at most</span>{:else if r.p < 0.01}<span
+									class="font-semibold text-(--work)">it changes with it</span
+								>{:else}<span class="soft">nothing to be seen</span>{/if}</td>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	</div>
+	<p class="soft mt-2 text-[0.93rem]">
+		Ranges hold nine times in ten (Wilson); chance by Fisher’s exact test. Of {data.rows.length} comparisons one in a hundred looks sure by chance
+		alone, and what changes together need not cause one another.
+	</p>
+{/if}
+{#if data.causes.length > 0}
+	<section class="slab mt-6 p-5">
+		<h2>Faults by cause</h2>
+		<Chart
+			label="How often each fault was seen, by its confirmed cause"
+			height={90 + faults.length * 30}
+			traces={causes.map((cause, i) => ({
+				y: faults,
+				x: faults.map((f) => data.causes.find((c) => c.fault === f && c.cause === cause)?.n ?? 0),
+				type: 'bar' as const,
+				orientation: 'h' as const,
+				name: cause,
+				marker: { color: COLOURS[i % COLOURS.length]!, pattern: { shape: SHAPES[i % SHAPES.length]! as never } }
+			}))}
+			layout={{ barmode: 'stack', xaxis: { title: { text: 'pulls' } }, yaxis: { automargin: true, autorange: 'reversed' } }} />
+	</section>
+{/if}

@@ -1,0 +1,108 @@
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import { fieldErrors } from '$lib/core/fieldErrors';
+	import { planLoad, type LoadPlan } from '$lib/core/pot';
+	import { digits } from '$lib/core/units';
+	import Answer from '$lib/ui/Answer.svelte';
+	import Caution from '$lib/ui/Caution.svelte';
+	import ChoiceField from '$lib/ui/ChoiceField.svelte';
+	import PageHead from '$lib/ui/PageHead.svelte';
+	import Shelf from '$lib/ui/pots/Shelf.svelte';
+	import { useUnits } from '$lib/ui/units.svelte';
+
+	let { data } = $props();
+	const units = useUnits();
+	let potId = $state(
+		untrack(() => data.pots.find((p) => p.id === data.pot)?.id ?? data.pots.find((p) => !p.refused)?.id ?? data.pots[0]?.id ?? '')
+	);
+	let chosen = $state<string[]>(untrack(() => data.moulds.slice(0, 3).map((m) => m.id)));
+	const pot = $derived(data.pots.find((p) => p.id === potId));
+	const loads = $derived(data.moulds.filter((m) => chosen.includes(m.id)));
+	const gels = $derived(loads.flatMap((m) => (m.gelS === undefined ? [] : [m.gelS])));
+	const outcome = $derived.by((): { plan?: LoadPlan; problem?: string } => {
+		if (!pot) return {};
+		try {
+			return {
+				plan: planLoad(pot.record, loads, {
+					altitudeM: data.altitudeM,
+					...(gels.length ? { gelS: Math.min(...gels) } : {})
+				})
+			};
+		} catch (error) {
+			const said = fieldErrors(error);
+			if (!said) throw error;
+			return { problem: said[0]?.message ?? '' };
+		}
+	});
+	const plan = $derived(outcome.plan);
+</script>
+
+<PageHead title="Plan a load" about="Which moulds go in together, on which shelf, and whether pressure comes before gel." />
+{#if data.pots.length === 0}
+	<p class="slab p-6 text-lg">No pot is in the books yet. <a class="plain" href="/pots">Enter one first</a>.</p>
+{:else}
+	<div class="grid items-start gap-5 lg:grid-cols-[20rem_1fr]">
+		<section class="slab p-5">
+			<ChoiceField label="Pot" name="pot" bind:value={potId} options={data.pots.map((p) => ({ value: p.id, label: p.record.name }))} />
+			{#if pot?.refused}<p class="mb-2 font-bold text-(--harm)" role="alert">{pot.refused}</p>{/if}
+			<fieldset class="min-w-0">
+				<legend class="label">Moulds</legend>
+				<ul class="mt-1 flex flex-col gap-1">
+					{#each data.moulds as m (m.id)}
+						<li>
+							<label class="flex min-h-[2.5rem] cursor-pointer items-center gap-3 rounded-lg px-2 hover:bg-(--work-soft)">
+								<input type="checkbox" class="size-5 text-(--work)" bind:group={chosen} value={m.id} />
+								<span class="min-w-0 flex-1 truncate font-semibold">{m.name}</span>
+								<span class="soft text-[0.88rem] whitespace-nowrap">{units.show(m.heightMm, 'length')} high</span>
+							</label>
+						</li>
+					{:else}<li class="soft">No mould is in use.</li>{/each}
+				</ul>
+			</fieldset>
+		</section>
+		<div>
+			{#if outcome.problem}<p class="slab p-5 font-semibold text-(--harm)" role="alert">{outcome.problem}</p>{/if}
+			{#if plan && pot}
+				<section class="slab mb-5 p-5">
+					<div class="grid grid-cols-2 gap-4 md:grid-cols-4">
+						<Answer
+							label="To {units.show(pot.record.targetGaugeKpa, 'pressure')}"
+							value={Number.isFinite(plan.timeToPressureS) ? units.show(plan.timeToPressureS, 'time') : 'never'}
+							note={plan.slackS === undefined
+								? 'no shot says when it gels'
+								: plan.slackS >= 0
+									? `${units.show(plan.slackS, 'time')} before it is too thick`
+									: `${units.show(-plan.slackS, 'time')} too late`} />
+						<Answer
+							label="Free volume"
+							value={units.show(plan.freeL * 1000, 'volume')}
+							note="{units.show(plan.contentsL * 1000, 'volume')} of moulds" />
+						<Answer
+							label="A bubble keeps"
+							value={`${Math.round(plan.bubbleDiameterRatio * 100)}\u202f%`}
+							note={`of its diameter, ${Math.round(plan.bubbleVolumeRatio * 100)}\u00a0% of its volume`} />
+						<Answer
+							label="Energy in it"
+							value={`${digits(units.plotted(plan.storedEnergyJ, 'energy'))}\u202f${units.plotUnit('energy')}`}
+							note="compressed air" />
+					</div>
+					{#if plan.left.length > 0}
+						<ul class="mt-3 font-semibold text-(--hot)">
+							{#each plan.left as out (out.load)}<li>{loads[out.load]?.name} stays out: {out.why}.</li>{/each}
+						</ul>
+					{/if}
+					{#if plan.slackS !== undefined && plan.slackS < 0}<p class="mt-2 font-bold text-(--harm)" role="alert">
+							Pressure comes after the resin has thickened: fewer moulds do not help, a fuller pot does; else a slower resin or a stronger
+							compressor.
+						</p>{/if}
+				</section>
+				<div class="flex flex-wrap gap-5">
+					{#each plan.shelves as shelf, i (i)}
+						<Shelf {shelf} title={i === 0 ? 'On the floor' : `On shelf ${i}`} diameterMm={pot.record.diameterMm} {loads} />
+					{/each}
+				</div>
+				<div class="mt-5"><Caution topics={['pressure']} /></div>
+			{/if}
+		</div>
+	</div>
+{/if}

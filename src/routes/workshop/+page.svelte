@@ -1,0 +1,70 @@
+<script lang="ts">
+	import { Button } from 'flowbite-svelte';
+	import { invalidateAll } from '$app/navigation';
+	import { counted } from '$lib/ui/clockText';
+	import PageHead from '$lib/ui/PageHead.svelte';
+
+	let { data } = $props();
+	let said = $state('');
+	let problems = $state<{ path: string; message: string }[]>([]);
+	let reading = $state(false);
+
+	async function choose(event: Event) {
+		const input = event.currentTarget as HTMLInputElement;
+		const file = input.files?.[0];
+		if (!file) return;
+		[said, problems, reading] = ['', [], true];
+		try {
+			const answer = await fetch('/api/workshop', { method: 'POST', body: file, headers: { 'content-type': 'application/octet-stream' } });
+			const told = (await answer.json()) as { rows?: number; errors?: { path: string; message: string }[] };
+			if (answer.ok) {
+				said = `The whole book is in: ${counted(told.rows ?? 0, 'row')}.`;
+				await invalidateAll();
+			} else problems = told.errors ?? [{ path: '', message: 'The server did not take it. Nothing was read.' }];
+		} catch {
+			problems = [{ path: '', message: 'The server does not answer. Nothing was read; try again.' }];
+		} finally {
+			reading = false;
+			input.value = '';
+		}
+	}
+	const paper =
+		'inline-flex min-h-[3rem] items-center rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-5 font-semibold hover:bg-(--work-soft)';
+</script>
+
+<PageHead title="The workshop’s book" about="All that was entered and logged, as one open file, out and in.">
+	{#snippet actions()}<Button href="/settings" size="lg" color="alternative">Workshop</Button>{/snippet}
+</PageHead>
+<div class="grid items-start gap-5 lg:grid-cols-2">
+	<section class="slab p-5">
+		<h2 class="mb-2">Out</h2>
+		<p class="mb-3">Keep a copy where a burst pipe does not reach it. Nothing is left out: every event, every old value, every picture.</p>
+		<p class="flex flex-wrap gap-3">
+			<a class={paper} href="/workshop/book.zip" download>All, with pictures and 3D files (zip)</a>
+			<a class={paper} href="/workshop/book.json" download>The book alone (JSON)</a>
+			<a class={paper} href="/workshop/schema.json">What stands in it (JSON Schema)</a>
+			<a class={paper} href="/ledger/export.csv" download>The ledger (CSV)</a>
+			<a class={paper} href="/workshop/calendar.ics" download>Cures, demoulds and looks due (calendar)</a>
+		</p>
+	</section>
+	<section class="slab p-5">
+		<h2 class="mb-2">In</h2>
+		{#if data.empty}
+			<p class="mb-3">A book is read into this empty workshop: all of it, or nothing.</p>
+			<label class="label" for="book">The zip or the JSON</label>
+			<input id="book" type="file" accept=".zip,.json" class="mt-1 block w-full" onchange={choose} disabled={reading} />
+		{:else}
+			<p>
+				There is a workshop in these books already, and a book is read only into an empty one: start Anthypos with another database, or with <code
+					>npm run demo -- --fresh</code
+				>, before anything is entered.
+			</p>
+		{/if}
+		<p class="mt-3 min-h-[1.5rem] text-[1.1rem] font-semibold text-(--work)" role="status">{reading ? 'Reading it …' : said}</p>
+		{#if problems.length > 0}
+			<ul class="font-semibold text-(--harm)" role="alert">
+				{#each problems.slice(0, 20) as p, i (i)}<li>{p.path ? `${p.path}: ` : ''}{p.message}</li>{/each}
+			</ul>
+		{/if}
+	</section>
+</div>

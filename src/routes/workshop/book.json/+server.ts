@@ -1,0 +1,25 @@
+import type { RequestHandler } from '@sveltejs/kit';
+import { writeBook } from '$lib/server/repositories/book';
+
+/** The whole workshop as one JSON file, without pictures and 3D files. */
+export const GET: RequestHandler = () => {
+	const pieces = writeBook(new Date());
+	const text = new TextEncoder();
+	return new Response(
+		new ReadableStream({
+			async pull(c) {
+				const { value, done } = await pieces.next();
+				if (done) c.close();
+				else c.enqueue(text.encode(value));
+			},
+			cancel: () => void pieces.return(undefined)
+		}),
+		{
+			headers: {
+				'content-type': 'application/json; charset=utf-8',
+				'content-disposition': 'attachment; filename="workshop.json"',
+				'cache-control': 'no-store'
+			}
+		}
+	);
+};

@@ -1,0 +1,53 @@
+import { createEvents, type EventAttributes } from 'ics';
+import { error, type RequestHandler } from '@sveltejs/kit';
+import { runningClocks } from '$lib/server/repositories/pours';
+import { looksComing } from '$lib/server/repositories/vessels';
+
+const MINUTES = 15;
+
+function at(ms: number): [number, number, number, number, number] {
+	const d = new Date(ms);
+	return [d.getUTCFullYear(), d.getUTCMonth() + 1, d.getUTCDate(), d.getUTCHours(), d.getUTCMinutes()];
+}
+
+/** Cures, demoulds and looks that are due, for any calendar. */
+export const GET: RequestHandler = async ({ url }) => {
+	const now = new Date();
+	const [clocks, looks] = await Promise.all([runningClocks(), looksComing(now)]);
+	const events: EventAttributes[] = [
+		...clocks
+			.filter((c) => c.kind !== 'pot-life')
+			.map((c) => ({
+				uid: `${c.id}@anthypos`,
+				title: `${c.then[0]!.toUpperCase()}${c.then.slice(1)}: ${c.label}`,
+				start: at(c.endsAtMs),
+				startInputType: 'utc' as const,
+				startOutputType: 'utc' as const,
+				duration: { minutes: MINUTES },
+				url: `${url.origin}${c.href}`,
+				alarms: [{ action: 'display' as const, description: c.then, trigger: { minutes: 5, before: true } }]
+			})),
+		...looks.map(({ vessel, due }) => ({
+			uid: `${vessel.id}-${due.part.replace(' ', '-')}@anthypos`,
+			title: `Look at ${due.name.toLowerCase()}: ${vessel.record.name}`,
+			start: at(
+				Math.max(due.dueAtMs, due.state === 'due' || due.state === 'failed' ? now.getTime() : due.dueAtMs)
+			).slice(0, 3) as [number, number, number],
+			duration: { days: 1 },
+			url: `${url.origin}/pots/${vessel.id}`,
+			description:
+				due.state === 'failed'
+					? 'It failed its last look: no pressure before it is mended.'
+					: `Or after ${Math.max(0, due.cyclesLeft)} more cycles, whichever is first.`
+		}))
+	];
+	const made = createEvents(events, { productId: 'anthypos', calName: 'Workshop' });
+	if (made.error || made.value === undefined) error(500, 'The calendar could not be written.');
+	return new Response(made.value, {
+		headers: {
+			'content-type': 'text/calendar; charset=utf-8',
+			'content-disposition': 'attachment; filename="workshop.ics"',
+			'cache-control': 'no-store'
+		}
+	});
+};
