@@ -5,22 +5,12 @@ import { masterRecord } from '$lib/core/master';
 import { mouldInputs, type MouldInputs } from '$lib/core/mould';
 import { closeDb, db } from '$lib/server/db/connection';
 import { NotFoundError, RefusedError } from '$lib/server/errors';
-import {
-	addMakingEvents,
-	beginMaking,
-	getMaking,
-	makingsRunning,
-	readMakingEvents
-} from '$lib/server/repositories/makings';
+import { addMakingEvents, beginMaking, getMaking, readMakingEvents } from '$lib/server/repositories/makings';
 import { saveMaster } from '$lib/server/repositories/masters';
 import { listMaterials, listRubbers, saveMaterial } from '$lib/server/repositories/materials';
-import {
-	addMouldPhoto,
-	getMould,
-	listMouldPhotos,
-	removeMouldPhoto,
-	saveMould
-} from '$lib/server/repositories/moulds';
+import { getMould, saveMould } from '$lib/server/repositories/moulds';
+import { addPicture, listPictures, removePicture } from '$lib/server/repositories/pictures';
+import { runningClocks } from '$lib/server/repositories/pours';
 import { readSettings } from '$lib/server/repositories/settings';
 import { base as url } from './http';
 
@@ -134,7 +124,7 @@ describe('making one', () => {
 		const events = steps.slice(0, place).map((s) => done(s.id));
 		await addMakingEvents(id, events);
 		expect((await getMould(id)).pouredAt).toBeNull();
-		expect((await makingsRunning()).filter((c) => c.href.includes(id)).map((c) => c.kind)).toEqual([
+		expect((await runningClocks()).filter((c) => c.href.includes(id)).map((c) => c.kind)).toEqual([
 			'pot-life'
 		]);
 		const poured = done('place-0');
@@ -161,7 +151,7 @@ describe('making one', () => {
 		const made = await getMould(id);
 		expect(made.state).toBe('new');
 		expect(made.inspection).toMatchObject({ waterMl: 79, faults: ['torn'] });
-		expect((await makingsRunning()).some((c) => c.href.includes(id))).toBe(false);
+		expect((await runningClocks()).some((c) => c.href.includes(id))).toBe(false);
 	});
 
 	it('given up, it is retired; a step taken back takes its date back', async () => {
@@ -220,16 +210,16 @@ describe('pictures', () => {
 	);
 	it('are kept with their words, the same one twice shares its bytes, and come off', async () => {
 		const id = await saveMould(inputsOf());
-		await addMouldPhoto(id, png, '  the seam ');
-		await addMouldPhoto(id, png, 'again');
-		const photos = await listMouldPhotos(id);
+		await addPicture('mould', id, png, '  the seam ');
+		await addPicture('mould', id, png, 'again');
+		const photos = await listPictures('mould', id);
 		expect(photos.map((p) => p.caption)).toEqual(['the seam', 'again']);
 		expect(photos[0]!.photoId).toBe(photos[1]!.photoId);
-		await removeMouldPhoto(randomUUID(), photos[0]!.id);
-		expect(await listMouldPhotos(id)).toHaveLength(2);
-		await removeMouldPhoto(id, photos[0]!.id);
-		expect(await listMouldPhotos(id)).toHaveLength(1);
-		await expect(addMouldPhoto(id, Buffer.from('text'), '')).rejects.toThrow(RefusedError);
-		await expect(addMouldPhoto(randomUUID(), png, '')).rejects.toThrow(NotFoundError);
+		await removePicture('mould', randomUUID(), photos[0]!.id);
+		expect(await listPictures('mould', id)).toHaveLength(2);
+		await removePicture('mould', id, photos[0]!.id);
+		expect(await listPictures('mould', id)).toHaveLength(1);
+		await expect(addPicture('mould', id, Buffer.from('text'), '')).rejects.toThrow(RefusedError);
+		await expect(addPicture('mould', randomUUID(), png, '')).rejects.toThrow(NotFoundError);
 	});
 });

@@ -26,7 +26,17 @@ const PAGES = [
 	'/shots',
 	'/shots/new',
 	'/pour',
+	'/practice',
+	'/practice/lesson',
+	'/pots',
+	'/pots/new',
+	'/pots/load',
+	'/moulds/wear',
 	'/ledger',
+	'/ledger/faults',
+	'/ledger/yield',
+	'/ledger/import',
+	'/workshop',
 	'/settings'
 ];
 
@@ -39,7 +49,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
 	test(`every page in ${colorScheme} passes the accessibility rules of WCAG 2.2 AA and logs no error`, async ({
 		browser
 	}) => {
-		test.setTimeout(120_000);
+		test.setTimeout(180_000);
 		const context = await browser.newContext({ colorScheme });
 		const page = await context.newPage();
 		const errors: string[] = [];
@@ -102,4 +112,34 @@ test('the chosen theme holds and the keyboard reaches the work', async ({ page }
 	await page.goto('/settings');
 	await page.getByRole('button', { name: 'As the device' }).click();
 	await expect(page.locator('html')).not.toHaveClass(/dark/);
+});
+
+test('what is printed from a dark page is light, whole, and no wider than a sheet', async ({ page }) => {
+	await page.emulateMedia({ colorScheme: 'dark' });
+	await page.goto('/ledger/yield');
+	const chart = page.locator('.main-svg').first();
+	await expect(chart).toBeVisible();
+	await expect(page.locator('html')).toHaveClass(/dark/);
+	const paper = () =>
+		page
+			.locator('.slab')
+			.first()
+			.evaluate((slab) => getComputedStyle(slab).backgroundColor);
+	const dark = await paper();
+	await page.emulateMedia({ colorScheme: 'dark', media: 'print' });
+	await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));
+	await expect(page.locator('html')).not.toHaveClass(/dark/);
+	expect(await paper()).not.toBe(dark);
+	expect((await chart.boundingBox())!.width).toBeLessThanOrEqual(620);
+	// nothing is left in a box that scrolls: the whole page flows over the sheets
+	expect(
+		await page.evaluate(() => {
+			const main = document.querySelector('main')!;
+			return document.documentElement.scrollHeight - main.scrollHeight;
+		})
+	).toBeGreaterThanOrEqual(0);
+	await page.emulateMedia({ colorScheme: 'dark', media: 'screen' });
+	await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
+	await expect(page.locator('html')).toHaveClass(/dark/);
+	expect(await paper()).toBe(dark);
 });

@@ -72,7 +72,9 @@ test('sizes a shot, pours it with the space bar, and finds it in the ledger', as
 	await expect(page.getByRole('heading', { level: 1 })).toContainText(/Shot S\d+/);
 	await page.getByRole('button', { name: 'Pour this cup' }).click();
 
-	await step(page, /Mould is ready/);
+	await step(page, /Clean and whole/);
+	await step(page, /Closed and level/);
+	await step(page, /All within reach/);
 	await page.getByRole('button', { name: 'Humidity: more' }).click();
 	await page.getByRole('heading', { name: 'Room, humidity, mould' }).click();
 	await step(page, /Keep these readings/);

@@ -1,13 +1,8 @@
 import { expect, test, type Page } from '@playwright/test';
+import { choose } from './bench';
 
 test.describe.configure({ mode: 'serial' });
 
-async function choose(page: Page, label: string, text: RegExp) {
-	const select = page.getByLabel(label, { exact: true }).first();
-	await expect(select.locator('option').filter({ hasText: text }).first()).toBeAttached();
-	const options = (await select.locator('option').allTextContents()).map((o) => o.trim());
-	await select.selectOption({ label: options.find((o) => text.test(o))! });
-}
 async function plan(page: Page, opens: string, rubber?: RegExp) {
 	await page.goto('/moulds/new');
 	await choose(page, 'Round which master', /^Lamplighter figure$/);

@@ -37,7 +37,9 @@ test('a pour books out of its tin what it took, once resin was combined, and bac
 	await page.getByRole('button', { name: 'Keep this shot' }).click();
 	await page.getByRole('button', { name: 'Pour this cup' }).click();
 	for (const action of [
-		/Mould is ready/,
+		/Clean and whole/,
+		/Closed and level/,
+		/All within reach/,
 		/Keep these readings/,
 		/Both are stirred/,
 		/B is measured/,
@@ -181,12 +183,14 @@ test('a release is entered, coats the mould, and its wait is counted; readings c
 		await page.getByRole('button', { name }).click();
 		await page.waitForTimeout(400);
 	};
-	await press(/Mould is ready/);
+	await press(/Clean and whole/);
 	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Coat the mould: Fog bank');
 	await press(/It is coated/);
 	await expect(page.getByRole('timer')).toHaveText(/^[56]:\d\d/);
 	for (const action of [
 		/It is dry/,
+		/Closed and level/,
+		/All within reach/,
 		/Keep these readings/,
 		/Both are stirred/,
 		/B is measured/,
