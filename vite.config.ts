@@ -46,7 +46,12 @@ export default defineConfig({
 			{
 				// state classes of the page, compiled as the page has them
 				extends: true,
-				test: { name: 'ui', include: ['src/**/*.svelte.test.ts'], environment: 'node' }
+				resolve: { conditions: ['browser'] },
+				test: {
+					name: 'ui',
+					include: ['src/**/*.svelte.test.ts'],
+					environment: './tests/svelteEnvironment.ts'
+				}
 			},
 			{
 				extends: true,

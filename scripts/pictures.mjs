@@ -12,7 +12,6 @@ const choose = async (page, name, label) => page.locator(`select[name=${name}]`)
 /** Each main view and how to bring it into the state that shows what it is for. */
 const VIEWS = [
 	{ name: 'bench', path: '/' },
-	{ name: 'masters', path: '/masters' },
 	{
 		name: 'master',
 		path: '/masters',
@@ -34,7 +33,6 @@ const VIEWS = [
 			await page.waitForTimeout(400);
 		}
 	},
-	{ name: 'moulds', path: '/moulds' },
 	{
 		name: 'mould-ways',
 		path: '/moulds/choose',
@@ -64,21 +62,6 @@ const VIEWS = [
 		}
 	},
 	{ name: 'shelf', path: '/shelf' },
-	{
-		name: 'recipe',
-		path: '/shelf',
-		async prepare(page) {
-			await page.getByRole('link', { name: 'Old rope' }).click();
-		}
-	},
-	{
-		name: 'meets',
-		path: '/shelf/meets',
-		async prepare(page) {
-			await choose(page, 'first', 'Master of resin print');
-			await choose(page, 'second', 'Rubber Tidal grey');
-		}
-	},
 	{
 		name: 'cure',
 		path: '/cure',
@@ -135,12 +118,48 @@ const VIEWS = [
 			await page.getByRole('link', { name: 'Go to it' }).first().click();
 		}
 	},
+	{
+		name: 'practice',
+		path: '/practice/lesson',
+		async prepare(page) {
+			for (const action of [/Mould is ready/, /Keep these readings/, /Both are stirred/]) {
+				await page.getByRole('button', { name: action }).click();
+				await page.waitForTimeout(450);
+			}
+			await page.keyboard.down('p');
+			await page.waitForTimeout(5200);
+		}
+	},
+	{ name: 'pots', path: '/pots' },
+	{
+		name: 'load',
+		path: '/pots/load',
+		async prepare(page) {
+			for (const name of [
+				'M12 Ice shard',
+				'M11 Ice shard',
+				'M6 Lamplighter figure',
+				'M3 Ammonite paperweight'
+			])
+				await page.getByText(name, { exact: true }).first().click();
+		}
+	},
+	{
+		name: 'wear',
+		path: '/moulds/wear',
+		async prepare(page) {
+			await page.getByRole('row').filter({ hasText: 'M2 Ammonite' }).getByRole('link').first().click();
+			await page.getByLabel('Pulls still wanted').waitFor();
+			await page.waitForTimeout(800);
+		}
+	},
 	{ name: 'ledger', path: '/ledger' },
 	{
 		name: 'pull',
-		path: '/ledger',
+		path: '/ledger?fault=foam',
 		async prepare(page) {
 			await page.locator('tbody tr a').first().click();
+			await page.getByText('Why foam').waitFor();
 		}
 	},
 	{ name: 'bench-dark-820', path: '/', dark: true, width: 820, height: 1100 }
