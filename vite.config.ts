@@ -2,6 +2,7 @@ import tailwindcss from '@tailwindcss/vite';
 import { sveltekit } from '@sveltejs/kit/vite';
 import { build, type Plugin } from 'vite';
 import { defineConfig } from 'vitest/config';
+import { BaseSequencer, type TestSpecification } from 'vitest/node';
 
 /** `virtual:thread-NAME`: src/lib/server/thread/NAME.ts with all that it imports, as text for a node thread. */
 const threadSource: Plugin = {
@@ -26,11 +27,19 @@ const threadSource: Plugin = {
 	}
 };
 
+/** Files by name: without it the order follows what earlier runs left behind, and differs on a fresh machine. */
+class ByName extends BaseSequencer {
+	override async sort(files: TestSpecification[]) {
+		return [...files].sort((a, b) => (a.moduleId < b.moduleId ? -1 : 1));
+	}
+}
+
 export default defineConfig({
 	plugins: [tailwindcss(), sveltekit(), threadSource],
 	worker: { format: 'es' },
 	build: { chunkSizeWarningLimit: 1600 },
 	test: {
+		sequence: { sequencer: ByName },
 		projects: [
 			{
 				// the core needs no plugin: without them its checks run in seconds

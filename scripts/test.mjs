@@ -11,13 +11,15 @@ import { run } from './lib/run.mjs';
 import { main, say, Stop } from './lib/say.mjs';
 import { startWeb } from './lib/web.mjs';
 
-const npx = (args, env) => run('npx', ['--no-install', ...args], env ? { env } : {});
+const npx = (args, env = {}) => run('npx', ['--no-install', ...args], { env, show: 'both' });
+/** Lines of a failed part that are said once more at the very end, where the reader of a long log looks. */
+const REPEATED_LINES = 60;
 
 /** Checks that need nothing but the sources. */
 const STATIC = [
 	['format', () => npx(['prettier', '--check', '--log-level', 'warn', '.'])],
 	['lint', () => npx(['eslint', '.'])],
-	['types', () => run('npm', ['run', '--silent', 'test:types'])],
+	['types', () => run('npm', ['run', '--silent', 'test:types'], { show: 'both' })],
 	['core', () => npx(['vitest', 'run', '--project', 'core', '--reporter=default'])],
 	['ui', () => npx(['vitest', 'run', '--project', 'ui', '--reporter=default'])]
 ];
@@ -35,11 +37,11 @@ async function served(parts) {
 		const results = [];
 		for (const part of parts) {
 			say(`\n— ${part}`);
-			const { code } =
+			const { code, output } =
 				part === 'api'
 					? await npx(['vitest', 'run', '--project', 'api', '--reporter=default'], env)
 					: await npx(['playwright', 'test', '--config', 'tests/browser/playwright.config.ts'], env);
-			results.push([part, code]);
+			results.push([part, code, output]);
 		}
 		return results;
 	} finally {
@@ -66,10 +68,15 @@ main(async () => {
 		await npx(['svelte-kit', 'sync']);
 		for (const [name, check] of STATIC) {
 			say(`\n— ${name}`);
-			results.push([name, (await check()).code]);
+			const { code, output } = await check();
+			results.push([name, code, output]);
 		}
 	}
 	results.push(...(await served(all ? ['api', 'browser'] : only)));
+	for (const [name, , output] of results.filter(([, code]) => code !== 0)) {
+		say(`\n— ${name} failed; its last lines once more:`);
+		say(output.trimEnd().split('\n').slice(-REPEATED_LINES).join('\n'));
+	}
 	say('');
 	for (const [name, code] of results) say(`${code === 0 ? 'ok    ' : 'FAILED'} ${name}`);
 	const failed = results.filter(([, code]) => code !== 0).length;

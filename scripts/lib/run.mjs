@@ -3,18 +3,26 @@ import { root } from './paths.mjs';
 
 /**
  * Runs a command to its end in the project's folder.
- * @returns {Promise<{ code: number, output: string }>} exit code and what it printed (when not shown)
+ * `show`: true hands the terminal to it, false keeps what it prints, 'both' keeps it and prints it too.
+ * @returns {Promise<{ code: number, output: string }>} exit code and what it printed (when kept)
  */
 export function run(command, args, { env = {}, show = true, input, cwd = root } = {}) {
 	return new Promise((resolve, reject) => {
 		const child = spawn(command, args, {
 			cwd,
 			env: { ...process.env, ...env },
-			stdio: [input === undefined ? 'ignore' : 'pipe', show ? 'inherit' : 'pipe', show ? 'inherit' : 'pipe']
+			stdio: [
+				input === undefined ? 'ignore' : 'pipe',
+				...(show === true ? ['inherit', 'inherit'] : ['pipe', 'pipe'])
+			]
 		});
 		let output = '';
-		child.stdout?.on('data', (part) => (output += part));
-		child.stderr?.on('data', (part) => (output += part));
+		const keep = (part) => {
+			output += part;
+			if (show === 'both') process.stdout.write(part);
+		};
+		child.stdout?.setEncoding('utf8').on('data', keep);
+		child.stderr?.setEncoding('utf8').on('data', keep);
 		child.on('error', reject);
 		child.on('close', (code) => resolve({ code: code ?? 1, output }));
 		if (input !== undefined) child.stdin.end(input);

@@ -179,26 +179,31 @@ describe('the ledger', () => {
 
 	it('a confirmed cause counts from then on', async () => {
 		const [pull] = (await listPulls({ fault: 'foam' }, { offset: 0, limit: 1 })).pulls;
+		const unsaid = () => db().query('DELETE FROM pull_causes WHERE pullId = ?', { replacements: [pull!.id] });
+		await unsaid();
 		const before = (await confirmedCauses(pull!.id)).all['foam']?.['old or damp stock'] ?? 0;
 		for (let i = 0; i < 2; i++) await confirmCause(pull!.id, 'foam', 'old or damp stock', new Date());
 		const after = await confirmedCauses(pull!.id);
 		expect(after.here['foam']).toBe('old or damp stock');
 		expect(after.all['foam']!['old or damp stock']).toBe(before + 1);
+		await unsaid();
 	});
 
 	it('an old notebook goes in whole, once; a mould that is not there stops all of it', async () => {
 		const mould = (await listMoulds()).find((m) => m.pulls > 0)!;
+		const resin = `Notebook ${randomUUID().slice(0, 8)}`;
+		const word = `zanzibar${randomUUID().slice(0, 8)}`;
 		const row = (k: number, mouldNumber = mould.number) => ({
 			atMs: Date.UTC(2024, 3, 1 + k),
 			mouldNumber,
 			grade: 'scrap' as const,
-			resin: 'Notebook resin',
+			resin,
 			copies: 1,
 			massG: 120,
 			faults: ['foam' as const],
-			note: 'zanzibar'
+			note: word
 		});
-		const count = async () => (await listPulls({ resin: 'Notebook resin' }, { offset: 0, limit: 99 })).total;
+		const count = async () => (await listPulls({ resin }, { offset: 0, limit: 99 })).total;
 		await expect(importPulls(randomUUID(), [row(0), row(1, 99_999)])).rejects.toThrow(/no mould M99999/);
 		expect(await count()).toBe(0);
 		const entry = randomUUID();
@@ -206,9 +211,9 @@ describe('the ledger', () => {
 		expect(await importPulls(entry, [row(0), row(1), row(2)])).toBe(0);
 		expect(await count()).toBe(3);
 		expect((await getMould(mould.id)).pulls).toBe(mould.pulls + 3);
-		expect((await listPulls({ text: 'zanzibar' }, { offset: 0, limit: 9 })).total).toBe(3);
+		expect((await listPulls({ text: word }, { offset: 0, limit: 9 })).total).toBe(3);
 		const page = await get(
-			`/ledger/${(await listPulls({ text: 'zanzibar' }, { offset: 0, limit: 1 })).pulls[0]!.id}`
+			`/ledger/${(await listPulls({ text: word }, { offset: 0, limit: 1 })).pulls[0]!.id}`
 		);
 		expect(page.status).toBe(200);
 		expect(page.text).toContain('Out of an old notebook');

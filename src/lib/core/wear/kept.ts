@@ -30,7 +30,8 @@ export function wilson(hits: number, of: number, z = 1.645): { low: number; high
 	const z2 = z * z;
 	const middle = (p + z2 / (2 * of)) / (1 + z2 / of);
 	const half = (z / (1 + z2 / of)) * Math.sqrt((p * (1 - p)) / of + z2 / (4 * of * of));
-	return { low: Math.max(0, middle - half), high: Math.min(1, middle + half) };
+	// of none or of all the band ends at the share itself; rounding may not push it past
+	return { low: hits === 0 ? 0 : middle - half, high: hits === of ? 1 : middle + half };
 }
 
 /**

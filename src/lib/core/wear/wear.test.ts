@@ -268,6 +268,16 @@ describe('our own forecasts', () => {
 		expect(low).toBeCloseTo(0.49, 2);
 		expect(high).toBeCloseTo(0.943, 2);
 	});
+
+	it('the share itself is never outside its own band', () => {
+		for (let of = 1; of <= 120; of++)
+			for (let hits = 0; hits <= of; hits++) {
+				const { low, high } = wilson(hits, of);
+				expect(low).toBeLessThanOrEqual(hits / of);
+				expect(high).toBeGreaterThanOrEqual(hits / of);
+				expect(low >= 0 && high <= 1).toBe(true);
+			}
+	});
 });
 
 describe('signs', () => {
