@@ -207,6 +207,35 @@ describe('metal cold casts', () => {
 	});
 });
 
+describe('hollow casts with filler through and through', () => {
+	const spheres = { name: 'Spheres', densityGPerMl: 0.25 };
+	const rolled = (more: object) =>
+		planShot(inputs({ kind: 'rotocast', wallMm: 3, layers: 3, ...more }), { ...context, filler: spheres });
+	const loaded = { fillerId: 'f', fillerPercent: 6 };
+
+	it('the wall keeps its volume, gets lighter, and Krieger & Dougherty’s thickness carries it sooner', () => {
+		const [plain, filled] = [rolled({}), rolled(loaded)];
+		expect(filled.rotocast!.totalVolumeMl).toBeCloseTo(plain.rotocast!.totalVolumeMl, 9);
+		expect(filled.rotocast!.totalVolumeMl).toBeCloseTo(9000 * 3e-3, 9);
+		// by hand: volumes add, 0.94 g of resin and 0.06 g of spheres
+		const resinDensity = plain.rotocast!.totalMassG / plain.rotocast!.totalVolumeMl;
+		const density = 1 / (0.94 / resinDensity + 0.06 / 0.25);
+		expect(filled.rotocast!.totalMassG).toBeCloseTo(27 * density, 6);
+		expect(filled.shot.massG).toBeCloseTo(filled.rotocast!.totalMassG, 6);
+		// the carried film goes with √(ν): (1 − φ/0.63)^(−1.575), lighter besides
+		const share = (0.06 / 0.25) * density;
+		const nu = ((1 - share / 0.63) ** (-2.5 * 0.63) * resinDensity) / density;
+		expect(filled.rotocast!.thickestMm / plain.rotocast!.thickestMm).toBeCloseTo(Math.sqrt(nu), 6);
+		for (const [i, l] of filled.rotocast!.layers.entries())
+			expect(l.lockS).toBeLessThan(plain.rotocast!.layers[i]!.lockS);
+	});
+	it('past the packing limit it is refused at the filler, with its share of the volume', () => {
+		expect(() => rolled({ ...loaded, fillerPercent: 30 })).toThrow(
+			expect.objectContaining({ path: ['fillerPercent'], message: expect.stringMatching(/no longer runs/) })
+		);
+	});
+});
+
 describe('brushed coats', () => {
 	it('what stays up is τy/(ρ·g): 60 Pa at 1.1 g/ml is 5.56 mm (by hand)', () => {
 		expect(standingCoatMm(60, 1.1)).toBeCloseTo((60 / (1100 * 9.80665)) * 1000, 9);

@@ -31,13 +31,21 @@ export function skinFor(inputs: Inputs, context: ShotContext): number {
 export function planRolled(inputs: Inputs, context: ShotContext): PlannedShot {
 	const areaMm2 = skinFor(inputs, context);
 	const fillers = fillersOf(inputs, context);
+	// a filler through and through makes every layer heavier or lighter, and thicker
+	const { mixed } = cupOf((areaMm2 * inputs.wallMm) / 1000, fillers, inputs, context);
+	if (mixed.viscosityFactor === null) {
+		throw new InputError(
+			['fillerPercent'],
+			`So much filler is ${digits(100 * mixed.fillerVolumeFraction, 0)} % of the volume: it no longer runs, and cannot be rolled.`
+		);
+	}
 	const one = rotocast({
 		resin: cureOf(context.resin, context.rateFactor),
 		areaMm2,
 		wallMm: inputs.wallMm,
 		...(inputs.layers === undefined ? {} : { layers: inputs.layers }),
-		densityGPerMl: mixedDensityGPerMl(context.resin),
-		viscosityMpaS: viscosityOf(context.resin, 23),
+		densityGPerMl: mixed.total.massG / mixed.total.volumeMl,
+		viscosityMpaS: viscosityOf(context.resin, 23) * mixed.viscosityFactor,
 		rimLengthMm: inputs.rimLengthMm,
 		turnS: inputs.turnS,
 		...(context.radiusMm ? { radiusMm: context.radiusMm } : {}),
@@ -57,7 +65,6 @@ export function planRolled(inputs: Inputs, context: ShotContext): PlannedShot {
 			`A wall of ${digits(inputs.wallMm)} mm takes ${digits(castMl)} ml and the piece holds ${digits(context.cavityVolumeMl)} ml: cast it solid, or take a thinner wall.`
 		);
 	}
-	const { mixed } = cupOf(one.layers[0]!.volumeMl, fillers, inputs, context);
 	const balance = copyBalance({
 		cavityMl: context.cavityVolumeMl,
 		castMl,
