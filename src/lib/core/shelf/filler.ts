@@ -82,7 +82,10 @@ const PASTE_MPAS = 60_000;
 export function consistency(
 	viscosityMpaS: number,
 	viscosityFactor: number | null,
-	curves: readonly { record: FillerRecord; scoopsPerB: number }[]
+	curves: readonly {
+		record: Pick<FillerRecord, 'creamyScoopsPerB' | 'pasteScoopsPerB'>;
+		scoopsPerB: number;
+	}[]
 ): { consistency: Consistency; viscosityMpaS: number | null } {
 	const filled = viscosityFactor === null ? null : viscosityMpaS * viscosityFactor;
 	const by = (paste: boolean, creamy: boolean): Consistency =>

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { resinRecord } from '../shelf';
+import { viscosityOf } from '../shelf/resin';
 import { InputError } from '../working';
 import { WORKSHOP_DEFAULTS } from '../workshop';
 import {
@@ -204,6 +205,42 @@ describe('metal cold casts', () => {
 				filler: bronze
 			})
 		).toThrow(/thinner face/);
+	});
+});
+
+describe('solid casts with filler through and through', () => {
+	const planned = (filler: ShotContext['filler'], fillerPercent: number, more: object = {}) =>
+		planShot(inputs({ kind: 'solid', fillerId: 'f', fillerPercent, ...more }), { ...context, filler });
+	const codes = (p: ReturnType<typeof planned>) => p.shot.warnings.map((w) => w.code);
+
+	it('the film in the cup grows with the root of the thickness (by hand)', () => {
+		const film = (fillerPercent: number) =>
+			planned(bronze, fillerPercent, { lossBy: 'film' }).shot.batches[0]!.lossMl;
+		// 40 % by weight of 8.7 g/ml in what the resin alone weighs
+		const alone = planned(bronze, 0, { lossBy: 'film' }).shot.batches[0]!;
+		const [w, rho] = [0.4, alone.massG / alone.volumeMl];
+		const share = w / 8.7 / (w / 8.7 + (1 - w) / rho);
+		expect(film(40) / film(0)).toBeCloseTo(Math.sqrt((1 - share / 0.63) ** (-2.5 * 0.63)), 6);
+	});
+	it('Stokes by hand: heavy powder sinks, hollow spheres rise, fine ones stay', () => {
+		const p = planned(bronze, 40);
+		const said = p.shot.warnings.find((w) => w.code === 'settles')!;
+		const b = p.shot.batches[0]!;
+		const share = b.fillers[0]!.volumeMl / b.volumeMl;
+		const fresh = planned(bronze, 0).shot.batches[0]!;
+		const excess = (8.7 - fresh.massG / fresh.volumeMl) * 1000;
+		const paS = (viscosityOf(urethane, 21) / 1000) * (1 - share / 0.63) ** (-2.5 * 0.63);
+		const mm = ((2 * excess * 9.80665 * 0.00002 ** 2) / (9 * paS)) * (p.shot.holdUntilS / 1.25) * 1000;
+		expect(Number(/up to ([\d.]+) mm/.exec(said.message)![1])).toBeCloseTo(mm, 1);
+		expect(said.message).toMatch(/sinks/);
+		const light = planned({ name: 'Spheres', densityGPerMl: 0.25, grainMm: 0.06 }, 3);
+		expect(light.shot.warnings.find((w) => w.code === 'settles')!.message).toMatch(/rises/);
+		expect(codes(planned({ ...bronze, grainMm: 0.002 }, 40))).not.toContain('settles');
+	});
+	it('a mix that no longer runs is said, by its scoops or by its packing', () => {
+		expect(codes(planned(silica, 1))).not.toContain('thick-mix');
+		expect(codes(planned(silica, 3))).toContain('thick-mix');
+		expect(codes(planned({ name: 'Spheres', densityGPerMl: 0.25 }, 40))).toContain('too-much-filler');
 	});
 });
 

@@ -26,6 +26,7 @@ export const shotQuery = z.strictObject({
 	cure: cureRecord,
 	fillers: mixInput.shape.fillers,
 	loss: lossInput.default({ by: 'film' }),
+	/** Of the fresh mix without its fillers. */
 	viscosityMpaS: z.number().positive().max(1e7).default(150),
 	sectionMm: z.number().min(0.5, 'Under 0.5 mm: check the unit.').max(500).default(6),
 	mouldWallMm: z.number().min(0.5).max(500).default(12),
@@ -116,13 +117,16 @@ function rolled(q: z.output<typeof shotQuery>, raw: ShotQuery): ShotAnswer {
 			target: { volumeMl },
 			scaleResolutionG: q.scaleResolutionG
 		});
+	const fresh = per(100);
+	if (fresh.viscosityFactor === null)
+		throw new InputError(['fillers'], 'So much filler no longer runs, and cannot be rolled.');
 	const cast = rotocast({
 		resin: raw.cure,
 		areaMm2: need(q.areaMm2, 'areaMm2', 'Type the skin to cover, such as 420 cm2.'),
 		wallMm: need(q.wallMm, 'wallMm', 'Type the wall, such as 4 mm.'),
 		...(q.layers === undefined ? {} : { layers: q.layers }),
-		densityGPerMl: per(100).total.densityGPerMl,
-		viscosityMpaS: q.viscosityMpaS,
+		densityGPerMl: fresh.total.densityGPerMl,
+		viscosityMpaS: q.viscosityMpaS * fresh.viscosityFactor,
 		roomTempC: q.roomTempC,
 		mouldTempC: q.mouldTempC ?? q.roomTempC,
 		startTempC: q.startTempC,

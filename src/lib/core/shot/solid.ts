@@ -50,6 +50,7 @@ export const solidShotInput = z.object({
 	/** Through and through, for weight, float, cost or a metal look. */
 	fillers: z.array(fillerInput).max(10).default([]),
 	cure: cureRecord,
+	/** Of the fresh mix without its fillers. */
 	viscosityMpaS: z.number().positive().max(1e7),
 	sectionMm: z
 		.number({ error: 'Type the thinnest section that must be firm, such as 6 mm.' })
@@ -154,12 +155,12 @@ export interface SolidShot {
 /** Past gel by this share before the pot may be opened (common practice, no source). */
 export const HOLD_MARGIN = 0.25;
 
-function solveBatch(input: Parsed, raw: SolidShotInput, copies: number): ShotBatch {
+function solveBatch(input: Parsed, raw: SolidShotInput, copies: number, thickness: number): ShotBatch {
 	const pouredMl = copies * (input.cavityVolumeMl + input.sprueVolumeMl);
 	const lossMl =
 		input.loss.by === 'percent'
 			? (pouredMl * input.loss.percent) / 100
-			: cupLossMl(pouredMl, input.viscosityMpaS);
+			: cupLossMl(pouredMl, input.viscosityMpaS * thickness);
 	const mixed = mix({
 		resin: raw.resin,
 		...(raw.catalyst ? { catalyst: raw.catalyst } : {}),
@@ -218,9 +219,18 @@ function solveBatch(input: Parsed, raw: SolidShotInput, copies: number): ShotBat
  */
 export function solidShot(raw: SolidShotInput): SolidShot {
 	const input = solidShotInput.parse(raw);
+	const filled = raw.fillers?.length
+		? mix({
+				resin: raw.resin,
+				...(raw.catalyst ? { catalyst: raw.catalyst } : {}),
+				target: { volumeMl: 100 },
+				fillers: raw.fillers
+			})
+		: undefined;
 	const solved = new Map<number, ShotBatch>();
 	const batchOf = (copies: number) => {
-		const known = solved.get(copies) ?? solveBatch(input, raw, copies);
+		// past the packing limit there is no thickness, and the warning says so
+		const known = solved.get(copies) ?? solveBatch(input, raw, copies, filled?.viscosityFactor ?? 1);
 		solved.set(copies, known);
 		return known;
 	};
@@ -277,7 +287,11 @@ export function solidShot(raw: SolidShotInput): SolidShot {
 			...first.budget.working,
 			...firm.working
 		],
-		warnings: [...firm.warnings, ...shotWarnings(input, largestBatch, bound, first)]
+		warnings: [
+			...firm.warnings,
+			...(filled?.warnings.filter((w) => w.code === 'too-much-filler') ?? []),
+			...shotWarnings(input, largestBatch, bound, first)
+		]
 	};
 }
 

@@ -5,8 +5,9 @@ import { InputError, type Warning } from '../working';
 import { coloursFor, fillersOf, insertsMl, resinOf } from './amounts';
 import { colourCups, colourWords, togetherPotLifeS } from './colours';
 import { copyBalance } from './filled';
+import { fillerWarnings } from './fillerWords';
 import type { Inputs, PlannedShot, ShotContext } from './inputs';
-import { solidShot, type ShotBatch, type ShotStep } from './solid';
+import { HOLD_MARGIN, solidShot, type ShotBatch, type ShotStep } from './solid';
 import { budget } from '../budget/budget';
 import type { StepRole } from '../pour/plan';
 
@@ -141,7 +142,12 @@ export function planSolid(inputs: Inputs, context: ShotContext): PlannedShot {
 			...shot,
 			batches,
 			working: [...shot.working, ...together.working],
-			warnings: [...late, ...shot.warnings, ...together.warnings]
+			warnings: [
+				...late,
+				...shot.warnings,
+				...fillerWarnings(first, shot.holdUntilS / (1 + HOLD_MARGIN), inputs, context),
+				...together.warnings
+			]
 		},
 		...(pressure ? { pot: pressure } : {}),
 		roles: steps.map((s) => s.role),
