@@ -26,7 +26,7 @@ export interface Evidence {
 	reachedS?: number;
 	/** Lowest of the hold, and what was reached, as shares of the target. */
 	lowestShare?: number;
-	/** Released so long before it had gelled with its margin, s; less than nothing: after it. */
+	/** Released so long before its slowest place had gelled, s; less than nothing: after it. */
 	releasedEarlyS?: number;
 	/** Out of the mould so long before its time, as a share of that time; less than nothing: after it. */
 	demouldEarlyShare?: number;

@@ -3,7 +3,7 @@ import type { Evidence } from '../faults/evidence';
 import { fieldErrors } from '../fieldErrors';
 import { dewPointC } from '../humidity/dewPoint';
 import { HOLD_MARGIN } from '../shot/solid';
-import type { PourPlan } from './plan';
+import { mixOneCupS, type PourPlan } from './plan';
 import { ratioNow } from './ratio';
 import type { PourState } from './reduce';
 import { benchSteps } from './steps';
@@ -49,9 +49,13 @@ export function evidenceOf(
 		const step = steps.find(test);
 		return step && state.doneAtMs[step.id];
 	};
-	const mixPlannedS = plan.steps.find((s) => s.role === 'mix')?.durationS;
-	const combine = steps.find((s) => s.kind === 'combine');
-	const ratio = combine && ratioNow(plan, combine, state);
+	const mixPlannedS = mixOneCupS(plan);
+	// of several cups the one that is off the furthest
+	const ratios = steps
+		.filter((s) => s.kind === 'combine')
+		.flatMap((s) => ratioNow(plan, s, state)?.errorPercent ?? [])
+		.filter(Number.isFinite)
+		.sort((x, y) => Math.abs(y) - Math.abs(x));
 	const coat = state.doneAtMs['coat'];
 	const dry = state.doneAtMs['flash-off'];
 	const flashOffS = plan.release?.flashOffS;
@@ -77,10 +81,7 @@ export function evidenceOf(
 		roomTempC: air.roomTempC,
 		mouldTempC: air.mouldTempC,
 		...about,
-		...known(
-			'ratioErrorPercent',
-			ratio && Number.isFinite(ratio.errorPercent) ? ratio.errorPercent : undefined
-		),
+		...known('ratioErrorPercent', ratios[0]),
 		...known('ratioTolerancePercent', plan.tolerancePercent),
 		...known('mixS', since(done((s) => s.role === 'mix'))),
 		...known('mixPlannedS', mixPlannedS),

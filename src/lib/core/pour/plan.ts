@@ -174,3 +174,9 @@ export const pourPlan = z.object({
 	startTempC: z.number()
 });
 export type PourPlan = z.input<typeof pourPlan>;
+
+/** Planned mixing of one cup, s: colours poured together share the mixing step, one cup after another. */
+export function mixOneCupS(plan: Pick<PourPlan, 'steps' | 'cups'>): number | undefined {
+	const all = plan.steps.find((s) => s.role === 'mix')?.durationS;
+	return all === undefined ? undefined : all / Math.max(1, plan.cups?.length ?? 1);
+}

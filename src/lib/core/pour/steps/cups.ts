@@ -1,6 +1,7 @@
 import { cautionsFor } from '../../cautions';
+import { squareCupDiameterMm } from '../../mix/cupLoss';
 import { formatQuantity, type UnitSystem } from '../../units';
-import type { PourPlan } from '../plan';
+import { mixOneCupS, type PourPlan } from '../plan';
 import { measureSteps } from './measure';
 import { mouldNames, type BenchStep } from './step';
 
@@ -9,7 +10,7 @@ import { mouldNames, type BenchStep } from './step';
  * when they are warm and thick enough to stay apart. The clock is the first cup's.
  */
 export function cupSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
-	const mixS = plan.steps.find((s) => s.role === 'mix')?.durationS ?? 45;
+	const mixS = mixOneCupS(plan) ?? 45;
 	const cups = plan.cups!;
 	const made = cups.map((cup, i) => ({
 		cup,
@@ -24,7 +25,9 @@ export function cupSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
 				b: cup.b,
 				catalyst: cup.catalyst,
 				fillers: [],
-				colours: cup.colours
+				colours: cup.colours,
+				// a small share in the cup of the whole would stand a few millimetres high
+				cupDiameterMm: squareCupDiameterMm(Math.max(cup.a.volumeMl, cup.b.volumeMl))
 			},
 			units
 		)
@@ -67,7 +70,7 @@ export function cupSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
 
 /** When the slowest cup is warm, s after the first was combined; nothing when one never is in time. */
 function pourAtS(plan: PourPlan): number | undefined {
-	const mixS = plan.steps.find((s) => s.role === 'mix')?.durationS ?? 45;
+	const mixS = mixOneCupS(plan) ?? 45;
 	const pourS = plan.steps.find((s) => s.role === 'pour')?.durationS ?? 20;
 	const warm = plan.cups!.map((c, i) => (c.warmS === undefined ? NaN : mixS * i + c.warmS));
 	const at = Math.max(...warm) + pourS;

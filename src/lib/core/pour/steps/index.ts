@@ -77,8 +77,7 @@ function liquidSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
 				b: plan.b,
 				catalyst: plan.catalyst,
 				fillers: plan.fillers ?? [],
-				colours: plan.colours ?? [],
-				marks: { a: plan.markAMm, b: plan.markBMm }
+				colours: plan.colours ?? []
 			},
 			units
 		),

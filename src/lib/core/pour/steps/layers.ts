@@ -1,6 +1,6 @@
 import { cautionsFor } from '../../cautions';
 import { formatQuantity, formatTime, type UnitSystem } from '../../units';
-import type { PourPlan } from '../plan';
+import { mixOneCupS, type PourPlan } from '../plan';
 import { measureSteps } from './measure';
 import { mouldNames, sentence, type BenchStep } from './step';
 
@@ -12,7 +12,7 @@ const CALLED = { roll: 'Layer', flat: 'Layer', brush: 'Coat' } as const;
 /** Each layer: weigh, combine, mix, lay, and wait until the next may follow. */
 export function layerSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
 	const count = plan.layers!.length;
-	const mixS = plan.steps.find((s) => s.role === 'mix')?.durationS ?? 45;
+	const mixS = mixOneCupS(plan) ?? 45;
 	const pourS = plan.steps.find((s) => s.role === 'pour')?.durationS ?? 20;
 	return plan.layers!.flatMap((layer, i): BenchStep[] => {
 		const suffix = i === 0 ? '' : `-${i}`;

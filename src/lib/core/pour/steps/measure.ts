@@ -1,4 +1,5 @@
 import { cautionsFor } from '../../cautions';
+import { cupMarkHeightMm } from '../../mix/cupLoss';
 import { formatDrops, formatQuantity, type UnitSystem } from '../../units';
 import type { PourPlan } from '../plan';
 import { sentence, type BenchStep } from './step';
@@ -20,7 +21,8 @@ export interface Cup {
 	readonly catalyst?: Catalyst | undefined;
 	readonly fillers: readonly Filler[];
 	readonly colours: readonly Colour[];
-	readonly marks?: { a: number; b: number };
+	/** Its own straight cups, inner width, mm; the plan's unless said. */
+	readonly cupDiameterMm?: number;
 	/** Said with B. */
 	readonly hint?: string;
 }
@@ -40,7 +42,8 @@ export function measureSteps(plan: PourPlan, cup: Cup, units: UnitSystem): Bench
 	const school = plan.measuring ?? 'two cups';
 	const part = (which: 'A' | 'B'): BenchStep => {
 		const amount = which === 'A' ? cup.a : cup.b;
-		const markMm = cup.marks?.[which === 'A' ? 'a' : 'b'];
+		const wideMm = cup.cupDiameterMm ?? plan.cupDiameterMm;
+		const markMm = wideMm > 0 ? cupMarkHeightMm(amount.volumeMl, wideMm) : undefined;
 		return {
 			...common,
 			id: `measure-${which.toLowerCase()}${cup.suffix}`,
@@ -49,7 +52,7 @@ export function measureSteps(plan: PourPlan, cup: Cup, units: UnitSystem): Bench
 			amount,
 			...(markMm !== undefined ? { markMm } : {}),
 			title: title(`Measure ${which}`),
-			detail: partWords(plan, which, amount, markMm, cup.hint, units),
+			detail: partWords(plan, which, amount, { wideMm, markMm }, cup.hint, units),
 			action: `${which} is measured`,
 			cautions: chemistry
 		};
@@ -80,12 +83,12 @@ function partWords(
 	plan: PourPlan,
 	which: 'A' | 'B',
 	amount: PourPlan['a'],
-	markMm: number | undefined,
+	{ wideMm, markMm }: { wideMm: number; markMm: number | undefined },
 	hint: string | undefined,
 	units: UnitSystem
 ): string {
 	const ml = formatQuantity(amount.volumeMl, 'volume', units);
-	const wide = formatQuantity(plan.cupDiameterMm, 'length', units);
+	const wide = formatQuantity(wideMm, 'length', units);
 	const mark = markMm === undefined ? '' : formatQuantity(markMm, 'length', units);
 	const said = hint ? ` ${hint}` : '';
 	if (plan.measuring === 'one cup')
