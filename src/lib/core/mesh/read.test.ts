@@ -72,6 +72,17 @@ const model = (mesh: Mesh, over: { unit?: string; item?: string; extra?: string 
 		)}</triangles></mesh></object>${over.extra ?? ''}</resources><build>${over.item ?? '<item objectid="1"/>'}</build></model>`;
 const zip = (xml: string) =>
 	zipSync({ '[Content_Types].xml': strToU8('<x/>'), '3D/3dmodel.model': strToU8(xml) });
+/** One triangle, with one thing about it as the test wants it. */
+const oneTriangle = (over: {
+	x?: string;
+	v3?: string;
+	transform?: string;
+	item?: string;
+	triangles?: string;
+}) =>
+	`<?xml version="1.0"?><model xmlns="x"><resources><object id="1"><mesh><vertices><vertex x="${over.x ?? 0}" y="0" z="0"/><vertex x="1" y="0" z="0"/><vertex x="0" y="1" z="0"/></vertices><triangles>${
+		over.triangles ?? `<triangle v1="0" v2="1" v3="${over.v3 ?? 2}"/>`
+	}</triangles></mesh></object></resources><build><item objectid="${over.item ?? 1}"${over.transform ? ` transform="${over.transform}"` : ''}/></build></model>`;
 const volume = (b: Uint8Array, name: string, options = {}) => loadMesh(b, name, options).report.volumeMl;
 
 describe('every format gives the same cube of 24 ml', () => {
@@ -186,6 +197,129 @@ describe('files that are not what they say', () => {
 		expect(bomb.length).toBeLessThan(200_000);
 		expect(problem(bomb, 'x.3mf')).toMatch(/unfolds to/);
 	}, 60_000);
+
+	it('empty parts that hold each other cost no time without end', () => {
+		const none = '<object id="2"><mesh><vertices/><triangles/></mesh></object>';
+		const wide = (n: number) =>
+			`<object id="${n}"><components>${`<component objectid="${n - 1}"/>`.repeat(100)}</components></object>`;
+		const extra = none + [3, 4, 5, 6, 7].map(wide).join('');
+		expect(problem(zip(model(cube, { extra, item: '<item objectid="7"/>' })), 'x.3mf')).toMatch(
+			/without end/
+		);
+		// 10¹⁰ placings would take hours
+	}, 60_000);
+
+	it.each([
+		['a corner that is a word', oneTriangle({ x: 'one' }), /corner of this 3MF is not a number/],
+		['a part placed by three numbers', oneTriangle({ transform: '1 0 0' }), /placed by numbers/],
+		['a part that is not there', oneTriangle({ item: '9' }), /names a part \(9\) that is not in it/],
+		['a corner that is not there', oneTriangle({ v3: '7' }), /names a corner that is not there/],
+		['half a corner', oneTriangle({ v3: '1.5' }), /names a corner that is not there/],
+		['nothing but corners', oneTriangle({ triangles: '' }), /holds no triangle/]
+	])('a 3MF with %s', (_what, xml, message) => {
+		expect(problem(zip(xml), 'x.3mf')).toMatch(message);
+	});
+
+	it('a 3MF without a build places every object; one of an unknown unit is in millimetres', () => {
+		const xml = model(cube, { unit: 'cubit' }).replace(/<build>.*<\/build>/, '');
+		expect(volume(zip(xml), 'x.3mf')).toBeCloseTo(24, 6);
+	});
+
+	const head = (format: string, vertex: string, face: string) =>
+		`ply\nformat ${format} 1.0\nelement vertex 4\n${vertex}element face 1\n${face}end_header\n`;
+	const xyz = 'property float x\nproperty float y\nproperty float z\n';
+	const list = 'property list uchar int vertex_indices\n';
+	const square = '0 0 0\n1 0 0\n1 1 0\n0 1 0\n';
+	it.each([
+		['a kind that is not known', head('utf8', xyz, list), /kind "utf8" is not known/],
+		['a number that is not known', head('ascii', xyz.replace('float z', 'half z'), list), /kind "half"/],
+		[
+			'no count',
+			head('ascii', xyz, list).replace('vertex 4', 'vertex four'),
+			/does not say how many of "vertex"/
+		],
+		[
+			'too many faces',
+			head('ascii', xyz, list).replace('face 1', 'face 900'),
+			/more faces than it has bytes/
+		],
+		[
+			'a face of two corners',
+			head('ascii', xyz, list) + square + '2 0 1\n',
+			/Face 1 of this PLY has 2 corners/
+		],
+		[
+			'a face to nowhere',
+			head('ascii', xyz, list) + square + '3 0 1 4\n',
+			/names a corner that is not there/
+		],
+		[
+			'a line that is too short',
+			head('ascii', xyz, list) + square + '3 0 1\n',
+			/line of this PLY is too short/
+		],
+		['points only', head('ascii', xyz, list).replace('face 1', 'face 0') + square, /cloud of points/]
+	])('a PLY with %s', (_what, file, message) => {
+		expect(problem(text(file), 'x.ply')).toMatch(message);
+	});
+
+	it('a PLY with more than corners and faces: other lists and elements are read past', () => {
+		const file =
+			'ply\nformat ascii 1.0\nelement edge 2\nproperty int from\nproperty list uchar short to\nelement vertex 4\n' +
+			xyz +
+			'property list uchar float weights\nelement face 1\nproperty uchar red\nproperty list uchar float texcoord\n' +
+			list +
+			'end_header\n0 2 5 6\n1 0\n' +
+			square.replace(/\n/g, ' 2 0.5 0.5\n') +
+			'200 4 0 0 1 1 4 0 1 2 3\n';
+		const { parts } = readMeshFile(text(file), 'x.ply');
+		// a square as a fan of two triangles
+		expect(parts[0]!.positions.length / 9).toBe(2);
+	});
+
+	it('numbers of every kind in a PLY of bytes, either order', () => {
+		const kinds = ['int8', 'uint8', 'int16', 'uint16', 'int32', 'uint32', 'float32', 'float64'] as const;
+		const set = {
+			int8: (v: DataView, at: number, n: number) => v.setInt8(at, n),
+			uint8: (v: DataView, at: number, n: number) => v.setUint8(at, n),
+			int16: (v: DataView, at: number, n: number, l: boolean) => v.setInt16(at, n, l),
+			uint16: (v: DataView, at: number, n: number, l: boolean) => v.setUint16(at, n, l),
+			int32: (v: DataView, at: number, n: number, l: boolean) => v.setInt32(at, n, l),
+			uint32: (v: DataView, at: number, n: number, l: boolean) => v.setUint32(at, n, l),
+			float32: (v: DataView, at: number, n: number, l: boolean) => v.setFloat32(at, n, l),
+			float64: (v: DataView, at: number, n: number, l: boolean) => v.setFloat64(at, n, l)
+		};
+		const size = { int8: 1, uint8: 1, int16: 2, uint16: 2, int32: 4, uint32: 4, float32: 4, float64: 8 };
+		const points = [0, 0, 0, 7, 0, 0, 0, 5, 0, 0, 0, 3];
+		for (const kind of kinds)
+			for (const little of [true, false]) {
+				const body = new DataView(new ArrayBuffer(12 * size[kind] + 4));
+				points.forEach((n, i) => set[kind](body, i * size[kind], n, little));
+				[3, 1, 2, 3].forEach((n, i) => body.setUint8(12 * size[kind] + i, n));
+				const start = head(
+					`binary_${little ? 'little' : 'big'}_endian`,
+					xyz.replaceAll('float', kind),
+					'property list uchar uchar vertex_indices\n'
+				);
+				const { parts } = readMeshFile(
+					Uint8Array.from([...text(start), ...new Uint8Array(body.buffer)]),
+					'x.ply'
+				);
+				expect([...parts[0]!.positions], `${kind} ${little}`).toEqual(points.slice(3));
+			}
+	});
+
+	it('an OBJ counts corners from its end too, has fans, groups, and thousands of corners', () => {
+		const far = Array.from({ length: 5000 }, (_, i) => `v ${i} 0 0`).join('\n');
+		const file = `${far}\nv 0 0 0\nv 4 0 0\nv 4 3 0\nv 0 3 0\ng\nf -4 -3 -2 -1\n`;
+		const { parts } = readMeshFile(text(file), 'x.obj');
+		expect(parts).toHaveLength(1);
+		expect(parts[0]!.name).toBe('part 1');
+		expect([...parts[0]!.positions]).toEqual([0, 0, 0, 4, 0, 0, 4, 3, 0, 0, 0, 0, 4, 3, 0, 0, 3, 0]);
+		expect(problem(text('v 0 0 0\nf 1 1\n'), 'x.obj')).toMatch(/Line 2: a face has fewer than three corners/);
+		expect(problem(text('v 0 0 0\nf 1 -2 1\n'), 'x.obj')).toMatch(/corner -2, which is not there/);
+		expect(problem(text('v 0 0 x\nf 1 1 1\n'), 'x.obj')).toMatch(/not a number/);
+	});
 
 	it('inside out is turned and said; a hole is said with what it does to the volume', () => {
 		const inward = { ...cube, indices: cube.indices.slice().reverse() };

@@ -135,7 +135,11 @@ export function readPly(bytes: Uint8Array, progress?: Progress): TriangleSoup {
 			? textSource(bytes, bodyAt, progress)
 			: byteSource(bytes, bodyAt, format === 'binary_little_endian');
 	let corners = new Float32Array(0);
-	const soup = new SoupBuilder(elements.find((e) => e.name === 'face')?.count ?? 0);
+	const faces = elements.find((e) => e.name === 'face')?.count ?? 0;
+	// a face needs a count and three corners: a number beyond that is a lie, and would be allocated for
+	if (faces > bytes.length / 4)
+		throw new MeshError('This PLY names more faces than it has bytes: it was cut off.');
+	const soup = new SoupBuilder(faces);
 	for (const element of elements) {
 		if (element.name === 'vertex') corners = readCorners(source, element, bytes.length);
 		else if (element.name === 'face') readFaces(source, element, corners, soup, progress);

@@ -28,6 +28,8 @@ const SUSPECT_BYTES = 16 * 1024 * 1024;
 const SUSPECT_FOLD = 100;
 /** How deep components may hold components. */
 const DEEPEST = 16;
+/** So many parts are placed at most: empty ones that hold each other cost time without a triangle. */
+const MOST_PLACES = 2_000_000;
 
 interface ModelObject {
 	name: string;
@@ -49,7 +51,7 @@ interface Model {
 export function readThreeMf(bytes: Uint8Array, progress?: Progress): { parts: MeshPart[]; unit: FileUnit } {
 	const model = readModel(bytes, progress);
 	const parts: MeshPart[] = [];
-	const budget = { triangles: 0 };
+	const budget = { triangles: 0, places: 0 };
 	const items =
 		model.build.length > 0
 			? model.build
@@ -185,12 +187,13 @@ function place(
 	id: string,
 	m: Transform,
 	soup: SoupBuilder,
-	budget: { triangles: number },
+	budget: { triangles: number; places: number },
 	depth: number
 ): void {
 	const object = model.objects.get(id);
 	if (!object) throw new MeshError(`This 3MF names a part (${id.slice(0, 20)}) that is not in it.`);
-	if (depth > DEEPEST) throw new MeshError('The parts of this 3MF hold each other without end.');
+	if (depth > DEEPEST || ++budget.places > MOST_PLACES)
+		throw new MeshError('The parts of this 3MF hold each other without end.');
 	const v = object.vertices;
 	const at = (corner: number): [number, number, number] => {
 		const i = 3 * corner;
