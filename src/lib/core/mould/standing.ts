@@ -69,6 +69,13 @@ export function standingOf(
 		const { lengthMm, widthMm, heightMm } = cavity;
 		return { footprint: { shape: 'rectangular', lengthMm, widthMm }, heightMm };
 	}
+	if (cavity?.shape === 'courses') {
+		const widest = (of: 'lengthMm' | 'widthMm') => Math.max(...cavity.courses.map((c) => c[of]));
+		return {
+			footprint: { shape: 'rectangular', lengthMm: widest('lengthMm'), widthMm: widest('widthMm') },
+			heightMm: cavity.heightMm
+		};
+	}
 	const wall = wallMm({ inputs });
 	const heightMm = master.heightMm + 2 * wall;
 	return master.footprint === 'round'
