@@ -1,3 +1,4 @@
+export { MATERIAL_KINDS, MATERIAL_RECORDS, type CycleBody, type MaterialKind, type PullBody } from './bodies';
 export {
 	BOOK,
 	BOOK_TABLE_NAMES,

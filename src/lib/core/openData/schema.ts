@@ -1,9 +1,25 @@
 import { z } from 'zod';
+import { experienceRecord } from '../compat';
+import { deviceCommand } from '../devices';
+import { inspectionInput, makingEvent } from '../making';
 import { masterRecord } from '../master/master';
+import { mouldInputs } from '../mould';
 import { vesselRecord } from '../pot/vessel';
+import { pourPlan } from '../pour';
 import { pourEvent, GRADES, FAULTS } from '../pour/events';
+import { containerRecord } from '../shelf';
+import { shotInputs, trialRecord } from '../shot';
 import { mouldLook } from '../wear/signs';
 import { workshopSettings } from '../workshop/settings';
+import {
+	correctionBody,
+	cycleBody,
+	lookForecast,
+	MATERIAL_KINDS,
+	MATERIAL_RECORDS,
+	pullBody,
+	vesselLookBody
+} from './bodies';
 
 /** The book's own name and the version of its form; a reader refuses what is newer. */
 export const BOOK = { form: 'workshop-book', version: 1 } as const;
@@ -12,7 +28,8 @@ const id = z.uuid();
 const day = z.iso.datetime({ precision: 3 });
 const text = (most: number) => z.string().max(most);
 const whole = z.number().int();
-const any = z.union([z.record(z.string(), z.unknown()), z.array(z.unknown())]);
+/** A result that was worked out: it is shown as it stood. */
+const worked = z.record(z.string(), z.unknown());
 const stamps = { createdAt: day, updatedAt: day };
 const versioned = { version: whole, ...stamps };
 const row = z.strictObject;
@@ -24,8 +41,15 @@ const row = z.strictObject;
 export const BOOK_TABLES = {
 	settings: row({ id: whole, body: workshopSettings, ...versioned }),
 	counters: row({ name: text(40), value: whole }),
-	materials: row({ id, kind: text(16), name: text(120), body: any, ...versioned }),
-	experiences: row({ id, firstKey: text(100), secondKey: text(100), body: any, ...stamps }),
+	// which record belongs to which kind is checked beside it: a row of a union has no columns to ask for
+	materials: row({
+		id,
+		kind: z.enum(MATERIAL_KINDS),
+		name: text(120),
+		body: z.union(Object.values(MATERIAL_RECORDS)),
+		...versioned
+	}),
+	experiences: row({ id, firstKey: text(100), secondKey: text(100), body: experienceRecord, ...stamps }),
 	photos: row({ id, sha256: text(64), mime: text(40), sizeBytes: whole, ...stamps }),
 	masters: row({
 		id,
@@ -51,13 +75,13 @@ export const BOOK_TABLES = {
 		rubberId: id.nullable(),
 		state: text(16),
 		place: text(120),
-		inputs: any,
-		plan: any,
+		inputs: mouldInputs,
+		plan: worked,
 		pouredAt: day.nullable(),
 		readyAt: day.nullable(),
 		predecessorId: id.nullable(),
-		making: any.nullable(),
-		inspection: any.nullable(),
+		making: worked.nullable(),
+		inspection: inspectionInput.nullable(),
 		...versioned
 	}),
 	mould_photos: row({ id, mouldId: id, photoId: id, caption: text(200), ...stamps }),
@@ -67,33 +91,41 @@ export const BOOK_TABLES = {
 		mouldId: id,
 		kind: text(24),
 		at: day,
-		body: any,
+		body: makingEvent,
 		receivedAt: day
 	}),
 	containers: row({
 		id,
 		materialId: id,
-		part: text(8),
-		body: any,
+		part: z.enum(['A', 'B', 'whole']),
+		body: containerRecord,
 		weighedAt: day,
 		rateFactor: z.number().nullable(),
 		emptied: z.union([z.literal(0), z.literal(1)]),
 		...versioned
 	}),
-	shots: row({ id, number: whole, masterId: id, resinId: id, inputs: any, result: any, ...versioned }),
+	shots: row({
+		id,
+		number: whole,
+		masterId: id,
+		resinId: id,
+		inputs: shotInputs,
+		result: worked,
+		...versioned
+	}),
 	vessels: row({ id, kind: text(16), name: text(60), body: vesselRecord, ...versioned }),
 	pours: row({
 		id,
 		shotId: id,
 		batchIndex: whole,
 		status: z.enum(['open', 'finished', 'abandoned']),
-		plan: any,
+		plan: pourPlan,
 		combinedAt: day.nullable(),
 		endedAt: day.nullable(),
 		...stamps
 	}),
 	pour_events: row({ id, seq: whole, pourId: id, kind: text(24), at: day, body: pourEvent, receivedAt: day }),
-	device_commands: row({ id, pourId: id, at: day, body: any }),
+	device_commands: row({ id, pourId: id, at: day, body: deviceCommand }),
 	bookings: row({ pourId: id, containerId: id, massG: z.number(), at: day }),
 	pulls: row({
 		id,
@@ -104,15 +136,15 @@ export const BOOK_TABLES = {
 		copies: whole,
 		grade: z.enum(GRADES),
 		combinedAt: day,
-		body: any,
+		body: pullBody,
 		searchText: text(600),
 		...stamps
 	}),
 	pull_photos: row({ id, pullId: id, photoId: id, caption: text(200), ...stamps }),
 	pull_faults: row({ pullId: id, fault: z.enum(FAULTS) }),
-	pull_corrections: row({ id, pullId: id, at: day, body: any, ...stamps }),
+	pull_corrections: row({ id, pullId: id, at: day, body: correctionBody, ...stamps }),
 	pull_causes: row({ id, pullId: id, fault: z.enum(FAULTS), cause: text(60), ...stamps }),
-	pot_cycles: row({ id, vesselId: id, pourId: id.nullable(), at: day, body: any, ...stamps }),
+	pot_cycles: row({ id, vesselId: id, pourId: id.nullable(), at: day, body: cycleBody, ...stamps }),
 	vessel_looks: row({
 		id,
 		vesselId: id,
@@ -120,7 +152,7 @@ export const BOOK_TABLES = {
 		at: day,
 		cycles: whole,
 		ok: z.union([z.literal(0), z.literal(1)]),
-		body: any,
+		body: vesselLookBody,
 		...stamps
 	}),
 	mould_looks: row({
@@ -129,11 +161,11 @@ export const BOOK_TABLES = {
 		at: day,
 		pulls: whole,
 		body: mouldLook,
-		forecast: any.nullable(),
+		forecast: lookForecast.nullable(),
 		photoId: id.nullable(),
 		...stamps
 	}),
-	trials: row({ id, masterId: id, shotId: id.nullable(), at: day, body: any, ...stamps }),
+	trials: row({ id, masterId: id, shotId: id.nullable(), at: day, body: trialRecord, ...stamps }),
 	saved_views: row({ id, name: text(60), query: text(500), ...stamps })
 } as const;
 export type BookTable = keyof typeof BOOK_TABLES;
@@ -159,6 +191,17 @@ export function bookJsonSchema() {
 export interface BookProblem {
 	where: string;
 	message: string;
+}
+
+/** What is wrong with a row; a material by the record of its own kind, so that the field is named. */
+function issueOf(name: BookTable, raw: unknown): { path: PropertyKey[]; message: string } | undefined {
+	if (name === 'materials') {
+		const head = z.object({ kind: z.enum(MATERIAL_KINDS), body: z.unknown() }).safeParse(raw);
+		const body = head.success ? MATERIAL_RECORDS[head.data.kind].safeParse(head.data.body) : undefined;
+		const issue = body?.error?.issues[0];
+		if (issue) return { path: ['body', ...issue.path], message: issue.message };
+	}
+	return BOOK_TABLES[name].safeParse(raw).error?.issues[0];
 }
 
 /**
@@ -189,11 +232,9 @@ export function checkBook(raw: unknown, most = 50): BookProblem[] {
 		}
 		for (const [i, r] of rows.entries()) {
 			if (problems.length >= most) return problems;
-			const parsed = BOOK_TABLES[name].safeParse(r);
-			if (!parsed.success) {
-				const first = parsed.error.issues[0]!;
-				problems.push({ where: `${name}, row ${i + 1}, ${first.path.join('.')}`, message: first.message });
-			}
+			const issue = issueOf(name, r);
+			if (issue)
+				problems.push({ where: `${name}, row ${i + 1}, ${issue.path.join('.')}`, message: issue.message });
 		}
 	}
 	return problems;

@@ -1,9 +1,9 @@
-import type { CastFindings, Grade, PourEvent } from './events';
+import type { CastFindings, FAULTS, Grade, PourEvent } from './events';
 import type { BenchStep } from './steps';
 
 export interface Graded {
 	grade: Grade;
-	faults: readonly string[];
+	faults: readonly (typeof FAULTS)[number][];
 	note: string;
 	findings?: CastFindings;
 }

@@ -17,7 +17,9 @@ export function digits(value: number, decimals?: number): string {
 	const size = Math.abs(value);
 	const places = decimals ?? (size >= 100 ? 0 : size >= 10 ? 1 : size >= 1 ? 2 : 3);
 	const fixed = value.toFixed(places);
-	return places > 0 && decimals === undefined ? fixed.replace(/\.?0+$/, '') : fixed;
+	const short = places > 0 && decimals === undefined ? fixed.replace(/\.?0+$/, '') : fixed;
+	// what rounds to nothing has no sign
+	return /[1-9]/.test(short) ? short : short.replace('-', '');
 }
 
 /** Seconds as people say them: `2:30`, `45 s`, `1 h 20 min`, `2 d 3 h`. Sign kept. */

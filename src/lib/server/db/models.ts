@@ -1,19 +1,12 @@
 import { DataTypes, type Model, type ModelAttributes, type ModelStatic } from 'sequelize';
+import type { z } from 'zod';
 import type { MasterRecord } from '$lib/core/master';
 import type { Inspection, MakingPlan } from '$lib/core/making';
 import type { MouldPlan, MouldInputs, MouldState } from '$lib/core/mould';
-import type { CastFindings, Grade, PourEvent, PourPlan } from '$lib/core/pour';
+import type { CycleBody, MATERIAL_RECORDS, MaterialKind, PullBody } from '$lib/core/openData';
+import type { Grade, PourEvent, PourPlan } from '$lib/core/pour';
 import type { Experience } from '$lib/core/compat';
-import type {
-	ColourRecord,
-	ContainerRecord,
-	FillerRecord,
-	RecipeRecord,
-	ReleaseRecord,
-	ResinRecord,
-	RubberRecord,
-	ThermoplasticRecord
-} from '$lib/core/shelf';
+import type { ContainerRecord } from '$lib/core/shelf';
 import type { PlannedShot, ShotInputs, TrialRecord } from '$lib/core/shot';
 import type { LookedAt, VesselRecord } from '$lib/core/pot';
 import type { MouldLook } from '$lib/core/wear';
@@ -37,16 +30,8 @@ export interface MarkerRow extends Stamped {
 	name: string;
 }
 /** Record of each kind of material on the shelf. */
-export interface MaterialRecords {
-	resin: ResinRecord;
-	rubber: RubberRecord;
-	filler: FillerRecord;
-	colour: ColourRecord;
-	recipe: RecipeRecord;
-	release: ReleaseRecord;
-	thermoplastic: ThermoplasticRecord;
-}
-export type MaterialKind = keyof MaterialRecords;
+export type MaterialRecords = { [K in MaterialKind]: z.output<(typeof MATERIAL_RECORDS)[K]> };
+export type { CycleBody, MaterialKind, PullBody };
 export interface MaterialRow extends Versioned {
 	id: string;
 	kind: MaterialKind;
@@ -105,17 +90,6 @@ export interface VesselRow extends Versioned {
 	kind: VesselRecord['kind'];
 	name: string;
 	body: VesselRecord;
-}
-/** Once under pressure, by a pour or typed. */
-export interface CycleBody {
-	load: string;
-	targetGaugeKpa: number;
-	reachedGaugeKpa?: number | undefined;
-	timeToPressureS?: number | undefined;
-	lowestGaugeKpa?: number | undefined;
-	holdS?: number | undefined;
-	leakKpaPerMin?: number | undefined;
-	by: string;
 }
 export interface CycleRow extends Stamped {
 	id: string;
@@ -208,40 +182,6 @@ export interface PullRow extends Stamped {
 	searchText: string;
 	body: PullBody;
 }
-/** Planned and real, as it stood when the pull was written into the ledger. */
-export interface PullBody {
-	batchIndex: number;
-	batchCount: number;
-	/** Nothing where an old notebook does not say. */
-	massG: number | null;
-	roomTempC: number | null;
-	relativeHumidity: number | null;
-	mouldTempC: number | null;
-	conditionsRead: boolean;
-	faults: readonly string[];
-	note: string;
-	abandonedBecause?: string;
-	/** Where each fault is, what the cast weighs, one size against the master’s, and what mending took. */
-	inspected?: CastFindings;
-	/** Lots of the tins that it was poured from. */
-	lots?: string[];
-	/** Peak at the mould's face by the part model, °C. */
-	peakFaceC?: number;
-	/** Written off a notebook. */
-	imported?: true;
-	/** Seconds after combining, but the last two: seconds after the mould was full. */
-	planned: {
-		potLifeS: number;
-		usableS: number;
-		pouredByS: number;
-		settledByS: number;
-		holdUntilS: number;
-		demouldS: number;
-	};
-	real: { pouredByS?: number; settledByS?: number; reachedS?: number; releasedS?: number; demouldS?: number };
-	pot?: { name: string; targetGaugeKpa: number; reachedGaugeKpa?: number; releasedGaugeKpa?: number };
-}
-
 const id = { type: DataTypes.CHAR(36), primaryKey: true };
 const text = (length: number) => ({ type: DataTypes.STRING(length), allowNull: false });
 const json = { type: DataTypes.JSON, allowNull: false };

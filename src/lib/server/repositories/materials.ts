@@ -1,15 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
 import type { z } from 'zod';
-import {
-	colourRecord,
-	fillerRecord,
-	recipeRecord,
-	releaseRecord,
-	resinRecord,
-	rubberRecord,
-	thermoplasticRecord
-} from '$lib/core/shelf';
+import { MATERIAL_RECORDS } from '$lib/core/openData';
 import { KeptRows, stampOf } from '../db/keptRows';
 import { plain, tables, type MaterialKind, type MaterialRecords, type MaterialRow } from '../db/models';
 import { NotFoundError } from '../errors';
@@ -25,15 +17,7 @@ export type Resin = Kept<'resin'>;
 export type Rubber = Kept<'rubber'>;
 
 /** The schema of each kind: what is read from the database is checked by it, and gets newer defaults. */
-export const MATERIAL_SCHEMAS: { [K in MaterialKind]: z.ZodType<MaterialRecords[K]> } = {
-	resin: resinRecord,
-	rubber: rubberRecord,
-	filler: fillerRecord,
-	colour: colourRecord,
-	recipe: recipeRecord,
-	release: releaseRecord,
-	thermoplastic: thermoplasticRecord
-};
+export const MATERIAL_SCHEMAS: { [K in MaterialKind]: z.ZodType<MaterialRecords[K]> } = MATERIAL_RECORDS;
 
 const records = new KeptRows<MaterialRecords[MaterialKind]>();
 

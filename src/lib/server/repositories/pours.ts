@@ -221,7 +221,7 @@ function pullBody(plan: PourPlan, state: PourState, graded: Graded | undefined):
 		relativeHumidity: state.air?.relativeHumidity ?? plan.relativeHumidity,
 		mouldTempC: state.air?.mouldTempC ?? plan.mouldTempC,
 		conditionsRead: state.air !== undefined,
-		faults: graded?.faults ?? [],
+		faults: [...(graded?.faults ?? [])],
 		note: graded?.note ?? '',
 		...(graded?.findings ? { inspected: graded.findings } : {}),
 		...(plan.lots?.length ? { lots: plan.lots } : {}),

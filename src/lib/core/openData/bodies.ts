@@ -1,0 +1,104 @@
+import { z } from 'zod';
+import { FAULTS, castFindings } from '../pour/events';
+import {
+	colourRecord,
+	fillerRecord,
+	recipeRecord,
+	releaseRecord,
+	resinRecord,
+	rubberRecord,
+	thermoplasticRecord
+} from '../shelf';
+
+/** The record of each kind of material on the shelf. */
+export const MATERIAL_RECORDS = {
+	resin: resinRecord,
+	rubber: rubberRecord,
+	filler: fillerRecord,
+	colour: colourRecord,
+	recipe: recipeRecord,
+	release: releaseRecord,
+	thermoplastic: thermoplasticRecord
+} as const;
+export type MaterialKind = keyof typeof MATERIAL_RECORDS;
+export const MATERIAL_KINDS = Object.keys(MATERIAL_RECORDS) as [MaterialKind, ...MaterialKind[]];
+
+const seconds = z.number();
+const kpa = z.number();
+
+/** Planned and real of a pull, as it stood when it was written into the ledger; times in s after combining, but for hold and demould: s after it was full. */
+export const pullBody = z.object({
+	batchIndex: z.number().int(),
+	batchCount: z.number().int(),
+	/** Nothing where an old notebook does not say; the air likewise. */
+	massG: z.number().nullable(),
+	roomTempC: z.number().nullable(),
+	relativeHumidity: z.number().nullable(),
+	mouldTempC: z.number().nullable(),
+	conditionsRead: z.boolean(),
+	faults: z.array(z.enum(FAULTS)),
+	note: z.string(),
+	abandonedBecause: z.string().optional(),
+	/** Where each fault is, what the cast weighs, one size against the master’s, and what mending took. */
+	inspected: castFindings.optional(),
+	/** Lots of the tins that it was poured from. */
+	lots: z.array(z.string()).optional(),
+	/** Peak at the mould's face by the part model, °C. */
+	peakFaceC: z.number().optional(),
+	/** Written off a notebook. */
+	imported: z.literal(true).optional(),
+	planned: z.object({
+		potLifeS: seconds,
+		usableS: seconds,
+		pouredByS: seconds,
+		settledByS: seconds,
+		holdUntilS: seconds,
+		demouldS: seconds
+	}),
+	real: z.object({
+		pouredByS: seconds.optional(),
+		settledByS: seconds.optional(),
+		reachedS: seconds.optional(),
+		releasedS: seconds.optional(),
+		demouldS: seconds.optional()
+	}),
+	pot: z
+		.looseObject({
+			name: z.string(),
+			targetGaugeKpa: kpa,
+			reachedGaugeKpa: kpa.optional(),
+			releasedGaugeKpa: kpa.optional()
+		})
+		.optional()
+});
+
+export type PullBody = z.infer<typeof pullBody>;
+
+/** Once under pressure, by a pour or typed. */
+export const cycleBody = z.object({
+	load: z.string(),
+	targetGaugeKpa: kpa,
+	reachedGaugeKpa: kpa.optional(),
+	timeToPressureS: seconds.optional(),
+	lowestGaugeKpa: kpa.optional(),
+	holdS: seconds.optional(),
+	leakKpaPerMin: z.number().optional(),
+	by: z.string()
+});
+
+export type CycleBody = z.infer<typeof cycleBody>;
+
+/** A correction as it is kept: the old value beside the new one, with who and why. */
+export const correctionBody = z.object({
+	field: z.string(),
+	from: z.unknown(),
+	to: z.unknown(),
+	who: z.string(),
+	why: z.string()
+});
+
+/** A look at a part of a vessel. */
+export const vesselLookBody = z.object({ by: z.string(), note: z.string() });
+
+/** What was foretold when a mould was looked at, pulls. */
+export const lookForecast = z.object({ low: z.number(), median: z.number(), high: z.number() });
