@@ -19,6 +19,7 @@
 	/** The soonest thing that wants hands. */
 	const next = $derived(data.clocks[0]);
 	const nextLeftS = $derived(next ? (next.endsAtMs - now.ms) / 1000 : 0);
+	const left = $derived(countdown(nextLeftS));
 </script>
 
 <svelte:head><title>The bench · Anthypos</title></svelte:head>
@@ -27,10 +28,12 @@
 	<div
 		class={['slab flex flex-wrap items-center gap-x-6 gap-y-3 p-5 md:flex-nowrap', next && nextLeftS <= 0 && 'border-2! border-(--hot)!']}>
 		{#if next}
-			<p class={['answer text-[4.2rem]', nextLeftS <= 0 && 'text-(--hot)']} role="timer">
-				{countdown(nextLeftS)}
+			<p
+				class={['answer whitespace-nowrap', left.length > 6 ? 'text-[2.9rem]' : 'text-[4.2rem]', nextLeftS <= 0 && 'text-(--hot)']}
+				role="timer">
+				{left}
 			</p>
-			<div class="min-w-0 flex-1">
+			<div class="min-w-[11rem] flex-1">
 				<p class="soft">{nextLeftS <= 0 ? 'Hands are wanted now' : 'Hands are wanted next'}</p>
 				<h1 class="text-[1.45rem]!">{next.then.slice(0, 1).toUpperCase()}{next.then.slice(1)}</h1>
 				<p>{next.label}</p>

@@ -58,7 +58,7 @@
 				leftS <= 0 && 'bg-[#a33a06] text-white hover:bg-[#8c3205]'
 			]}>
 			<Icon class="size-6 shrink-0" aria-hidden="true" />
-			<span class="text-[1.5rem] leading-none font-bold">{countdown(leftS)}</span>
+			<span class="text-[1.5rem] leading-none font-bold whitespace-nowrap">{countdown(leftS)}</span>
 			<span class="min-w-0 leading-tight">
 				<span class="block truncate text-[0.9rem] font-semibold">{clock.label}</span>
 				<span class="block truncate text-[0.85rem]">

@@ -5,16 +5,25 @@
 		value: T | undefined;
 		name: string;
 		options: readonly { value: T; label: string }[];
+		/** Many or long ones: two beside each other, in rows that line up. */
+		paired?: boolean;
 	}
-	let { label, value = $bindable(), name, options }: Props = $props();
+	let { label, value = $bindable(), name, options, paired = false }: Props = $props();
 </script>
 
 <fieldset class="min-w-0">
 	<legend class="label mb-1">{label}</legend>
-	<div class="inline-flex flex-wrap overflow-hidden rounded-lg border-[1.5px] border-(--line-strong)">
+	<div
+		class={[
+			'overflow-hidden rounded-lg border-[1.5px] border-(--line-strong)',
+			paired ? 'grid grid-cols-2 gap-px bg-(--line)' : 'inline-flex flex-wrap'
+		]}>
 		{#each options as option (option.value)}
 			<label
-				class="flex min-h-[2.65rem] cursor-pointer items-center border-r border-(--line) bg-(--paper) px-4 font-semibold last:border-r-0 has-checked:bg-(--work) has-checked:text-(--work-ink) has-focus-visible:outline-3 has-focus-visible:outline-(--hot)">
+				class={[
+					'flex min-h-[2.65rem] cursor-pointer items-center bg-(--paper) px-4 font-semibold has-checked:bg-(--work) has-checked:text-(--work-ink) has-focus-visible:outline-3 has-focus-visible:outline-(--hot)',
+					paired ? 'leading-tight' : 'border-r border-(--line) last:border-r-0'
+				]}>
 				<input class="sr-only" type="radio" {name} value={option.value} bind:group={value} />
 				{option.label}
 			</label>

@@ -1,14 +1,21 @@
 /** Said on the window when what runs may have changed, so that the strip asks again at once. */
 export const CLOCKS_CHANGED = 'anthypos-clocks';
 
-/** Time left as a clock shows it: `2:05`, `1:04:09`, and `+0:30` once it has run out. */
+/** From here on seconds say nothing, s. */
+const DAYS_FROM_S = 48 * 3600;
+
+/** Time left as a clock shows it: `2:05`, `1:04:09`, `2 d 3 h`, and `+0:30` once it has run out. */
 export function countdown(leftS: number): string {
 	const total = Math.floor(Math.abs(leftS) + (leftS >= 0 ? 0.999 : 0));
 	const seconds = String(total % 60).padStart(2, '0');
 	const minutes = Math.floor(total / 60) % 60;
 	const hours = Math.floor(total / 3600);
 	const text =
-		hours > 0 ? `${hours}:${String(minutes).padStart(2, '0')}:${seconds}` : `${minutes}:${seconds}`;
+		total >= DAYS_FROM_S
+			? `${Math.floor(hours / 24)} d ${hours % 24} h`
+			: hours > 0
+				? `${hours}:${String(minutes).padStart(2, '0')}:${seconds}`
+				: `${minutes}:${seconds}`;
 	return leftS < 0 ? `+${text}` : text;
 }
 

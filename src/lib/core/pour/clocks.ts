@@ -14,6 +14,15 @@ export interface Clock {
 	readonly href: string;
 }
 
+/** Past its end for so long nothing is lost by a while more, ms (a default of ours). */
+const STALE_MS = 24 * 3_600_000;
+
+/** The soonest end first; what has been over for more than a day waits behind all that still runs. */
+export function mostPressingFirst(clocks: readonly Clock[], nowMs: number): Clock[] {
+	const stale = (c: Clock) => (nowMs - c.endsAtMs > STALE_MS ? 1 : 0);
+	return [...clocks].sort((a, b) => stale(a) - stale(b) || a.endsAtMs - b.endsAtMs);
+}
+
 /** The clocks that a pour keeps running, worked out from its plan and state. */
 export function clocksOf(pourId: string, plan: PourPlan, state: PourState): Clock[] {
 	if (state.status !== 'open' || state.combinedAtMs === undefined) return [];

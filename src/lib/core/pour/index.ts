@@ -27,7 +27,7 @@ export {
 } from './events';
 export { inOrder, reducePour, type Graded, type PourState } from './reduce';
 export { evidenceOf, partHeat } from './evidence';
-export { clocksOf, type Clock } from './clocks';
+export { clocksOf, mostPressingFirst, type Clock } from './clocks';
 export { benchForecast, correctedPlan, type BenchForecast } from './correct';
 export { lateAdvice } from './late';
 export { shotMassG, takenG } from './taken';

@@ -1,6 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { benchSteps, clocksOf, pourEvent, reducePour, type PourEvent, type PourPlan } from '.';
+import {
+	benchSteps,
+	clocksOf,
+	mostPressingFirst,
+	pourEvent,
+	reducePour,
+	type PourEvent,
+	type PourPlan
+} from '.';
 
 const plan: PourPlan = {
 	shotId: 's',
@@ -143,6 +151,24 @@ describe('clocks', () => {
 	const upTo = (atS: number) => story().filter((e) => e.atMs <= T0 + atS * 1000);
 	const running = (atS: number) =>
 		clocksOf('p', plan, reducePour(steps, upTo(atS))).map((c) => [c.kind, (c.endsAtMs - T0) / 1000]);
+	it('what has been over for more than a day waits behind all that still runs', () => {
+		const clock = (id: string, leftS: number) => ({
+			id,
+			kind: 'cure' as const,
+			label: '',
+			startedAtMs: 0,
+			endsAtMs: T0 + leftS * 1000,
+			then: '',
+			href: ''
+		});
+		const clocks = [
+			clock('forgotten', -428_000),
+			clock('later', 4000),
+			clock('over', -300),
+			clock('soon', 190)
+		];
+		expect(mostPressingFirst(clocks, T0).map((c) => c.id)).toEqual(['over', 'soon', 'later', 'forgotten']);
+	});
 	it('pot life from combining, then hold and cure from the end of the pour, then nothing', () => {
 		expect(running(-1)).toEqual([]);
 		expect(running(50)).toEqual([['pot-life', 150]]);

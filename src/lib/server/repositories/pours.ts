@@ -5,6 +5,7 @@ import {
 	benchSteps,
 	clocksOf,
 	correctedPlan,
+	mostPressingFirst,
 	partHeat,
 	pourEvent,
 	reducePour,
@@ -307,8 +308,8 @@ const RUNNING = `
 		m.version, '', NULL, NULL
 	FROM moulds m WHERE m.state = 'being made' AND m.making IS NOT NULL`;
 
-/** Every clock that is running now: open pours, moulds being made, and rubber that is curing. */
-export async function runningClocks(): Promise<Clock[]> {
+/** Every clock that is running: open pours, moulds being made, and rubber that is curing; the most pressing first. */
+export async function runningClocks(now = new Date()): Promise<Clock[]> {
 	const rows = await db().query<Running>(RUNNING, { type: QueryTypes.SELECT });
 	const clocks: Clock[] = [];
 	for (const { what, id, lastSeq, version, name, fromAt, untilAt } of rows) {
@@ -332,5 +333,5 @@ export async function runningClocks(): Promise<Clock[]> {
 			});
 		clocks.push(...known.clocks);
 	}
-	return clocks.sort((a, b) => a.endsAtMs - b.endsAtMs);
+	return mostPressingFirst(clocks, now.getTime());
 }

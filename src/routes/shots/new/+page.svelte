@@ -192,6 +192,7 @@
 			<Segments
 				label="Cast"
 				name="kind"
+				paired
 				bind:value={$form.kind}
 				options={Object.entries(SHOT_KINDS).map(([value, label]) => ({ value: value as ShotKind, label }))} />
 		</div>
