@@ -70,7 +70,7 @@
 		</div>
 	{/if}
 	<details class="mt-2">
-		<summary class="w-fit cursor-pointer font-semibold">Weight, size, mending</summary>
+		<summary class="w-fit font-semibold">Weight, size, mending</summary>
 		<div class="mt-1 grid gap-x-4 sm:grid-cols-3">
 			<QuantityField
 				label="The cast weighs"

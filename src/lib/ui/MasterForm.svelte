@@ -208,7 +208,7 @@
 				{#each meets as m (m.id)}
 					<li class="border-t border-(--line) py-1.5">
 						<details>
-							<summary class="cursor-pointer"
+							<summary
 								><strong>{m.name}</strong>:
 								<span class={m.harm ? 'text-(--harm)' : m.said.length > 0 ? 'text-(--hot)' : 'text-(--work)'}
 									>{m.harm ? 'will not cure or bonds' : m.said.length > 0 ? 'with care' : 'nothing against it'}</span

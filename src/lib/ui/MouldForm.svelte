@@ -195,7 +195,7 @@
 		</div>
 		{#if inRubber($form.kind) && choices.length > 0 && !fixed}
 			<details class="mb-3">
-				<summary class="cursor-pointer py-1 font-semibold text-(--work)">Every rubber on the shelf for this master</summary>
+				<summary class="font-semibold text-(--work)">Every rubber on the shelf for this master</summary>
 				<RubberChoices {choices} chosen={$form.rubberId} onpick={(id) => ($form.rubberId = id)} />
 			</details>
 		{/if}
@@ -210,7 +210,7 @@
 		{/if}
 		{#if plan}
 			<details class="mb-3" open>
-				<summary class="cursor-pointer py-1 font-semibold text-(--work)">What to cut and count out</summary>
+				<summary class="font-semibold text-(--work)">What to cut and count out</summary>
 				<CutList {plan} />
 			</details>
 		{/if}

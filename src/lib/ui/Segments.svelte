@@ -22,7 +22,7 @@
 			<label
 				class={[
 					'flex min-h-[2.65rem] cursor-pointer items-center bg-(--paper) px-4 font-semibold has-checked:bg-(--work) has-checked:text-(--work-ink) has-focus-visible:outline-3 has-focus-visible:outline-(--hot)',
-					paired ? 'leading-tight' : 'border-r border-(--line) last:border-r-0'
+					paired ? 'py-1.5 leading-tight' : 'border-r border-(--line) last:border-r-0'
 				]}>
 				<input class="sr-only" type="radio" {name} value={option.value} bind:group={value} />
 				{option.label}

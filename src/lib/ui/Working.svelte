@@ -1,6 +1,5 @@
 <script lang="ts">
 	import type { WorkingLine } from '$lib/core/working';
-	import ChevronRight from '@lucide/svelte/icons/chevron-right';
 
 	interface Props {
 		lines: readonly WorkingLine[];
@@ -10,10 +9,8 @@
 </script>
 
 <!-- nobody trusts a number at a bench that cannot be checked -->
-<details class="group" {open}>
-	<summary class="flex cursor-pointer list-none items-center gap-1 py-1 font-semibold text-(--work)">
-		<ChevronRight class="size-5 transition-transform group-open:rotate-90" aria-hidden="true" /> How it is worked out
-	</summary>
+<details {open}>
+	<summary class="font-semibold text-(--work)">How it is worked out</summary>
 	<dl class="mt-1 divide-y divide-(--line) border-y border-(--line) text-[0.93rem]">
 		{#each lines as line, i (i)}
 			<div class="grid grid-cols-[1fr_auto] gap-x-4 py-1.5">

@@ -86,7 +86,7 @@
 		<Button type="submit" color="alternative" class="mt-[1.62rem] min-h-[2.75rem]">Find</Button>
 	</div>
 	<details bind:open={more}>
-		<summary class="w-fit cursor-pointer font-semibold">Fault, resin, days</summary>
+		<summary class="w-fit font-semibold">Fault, resin, days</summary>
 		<div class="mt-1 grid items-start gap-x-4 sm:grid-cols-4">
 			<ChoiceField
 				label="Fault"

@@ -44,7 +44,7 @@
 </script>
 
 <details class="mt-5 border-t border-(--line) pt-3" open={corrections.length > 0 || Object.keys(problems).length > 0}>
-	<summary class="cursor-pointer text-[1.05rem] font-bold">Correct what is written here</summary>
+	<summary class="text-[1.05rem] font-bold">Correct what is written here</summary>
 	{#if corrections.length > 0}
 		<ul class="mt-2 mb-3">
 			{#each corrections as c (c.id)}

@@ -37,7 +37,7 @@
 			>{/if}
 		<span class="answer text-[clamp(4rem,16vh,8rem)] whitespace-nowrap" data-testid="weigh">
 			{#if live && now}{now.state === 'right' ? g(scale.netG) : now.state === 'over' ? `+${g(-now.toGoG)}` : g(now.toGoG)}
-			{:else if markMm !== undefined}{units.show(markMm, 'length')}
+			{:else if markMm !== undefined}{units.show(markMm * scale.factor, 'length')}
 			{:else}{g(scale.targetG)}{/if}
 		</span>
 	</p>
@@ -79,16 +79,14 @@
 			The scale here is a simulated one: hold to pour. Trickle near the end; what is in the air still falls.
 		</p>
 	{:else}
-		<div class="flex flex-wrap items-end justify-center gap-4">
-			{#if markMm !== undefined}<p class="text-[1.2rem] font-semibold">{g(scale.targetG)} on a scale</p>{/if}
-			<div class="w-64">
-				<QuantityField
-					label="What is in the cup, if it came out otherwise"
-					kind="mass"
-					name="inCup"
-					bind:value={scale.typedG}
-					error={scale.typedProblem ? [scale.typedProblem] : undefined} />
-			</div>
+		{#if markMm !== undefined}<p class="text-[1.3rem] font-semibold">{g(scale.targetG)} on a scale</p>{/if}
+		<div class="w-80">
+			<QuantityField
+				label="What is in the cup, if it came out otherwise"
+				kind="mass"
+				name="inCup"
+				bind:value={scale.typedG}
+				error={scale.typedProblem ? [scale.typedProblem] : undefined} />
 		</div>
 	{/if}
 	{#if scale.factor > 1.0005 || scale.factor < 0.9995}

@@ -41,7 +41,7 @@
 </script>
 
 <details>
-	<summary class="cursor-pointer py-1 font-semibold text-(--work)"
+	<summary class="font-semibold text-(--work)"
 		>What a good copy costs{outcome.cost && outcome.cost.good > 0 ? `: ${currency} ${digits(outcome.cost.good, 2)}` : ''}</summary>
 	<div class="mt-1 grid grid-cols-2 gap-x-4">
 		<QuantityField label="A mould gives, pulls" kind="number" name="mouldPulls" bind:value={mouldPulls} error={at('mouldPulls')} />

@@ -32,7 +32,7 @@
 </script>
 
 <details class="mt-6" {open}>
-	<summary class="cursor-pointer text-[1.15rem] font-bold">Trials afloat</summary>
+	<summary class="text-[1.15rem] font-bold">Trials afloat</summary>
 	<form method="POST" action="?/trial&trial={id}" use:enhance>
 		<FormErrors errors={$errors._errors} />
 		<div class="grid gap-x-4 gap-y-1 sm:grid-cols-3">

@@ -9,7 +9,7 @@
 </script>
 
 <details open={tight}>
-	<summary class="cursor-pointer py-1 font-semibold text-(--work)">What would give time</summary>
+	<summary class="font-semibold text-(--work)">What would give time</summary>
 	{#if helps.length === 0}<p class="soft">Nothing here gives more than a second.</p>{/if}
 	<ul class="divide-y divide-(--line)">
 		{#each helps.slice(0, 12) as w (w.what)}
@@ -20,7 +20,7 @@
 	</ul>
 </details>
 <details>
-	<summary class="cursor-pointer py-1 font-semibold text-(--work)">If it is not as planned</summary>
+	<summary class="font-semibold text-(--work)">If it is not as planned</summary>
 	<table class="bench">
 		<thead><tr><th>If</th><th class="num">Slack</th><th class="num">Demould</th></tr></thead>
 		<tbody>

@@ -181,7 +181,7 @@
 				<LookForm form={data.lookForm} />
 				{#if vessel.looks.length > 0}
 					<details class="mt-3">
-						<summary class="cursor-pointer font-semibold">Looks so far</summary>
+						<summary class="font-semibold">Looks so far</summary>
 						<ul class="mt-1 text-[0.93rem]">
 							{#each vessel.looks as look (`${look.atMs}-${look.part}`)}
 								<li class="border-t border-(--line) py-1">

@@ -34,7 +34,15 @@ export function cupSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
 	}));
 	const measured = made.flatMap(({ steps }) => steps.filter((s) => s.kind !== 'combine'));
 	const mixed = made.flatMap(({ cup, steps }, i): BenchStep[] => [
-		{ ...steps.find((s) => s.kind === 'combine')!, title: `${cup.name}: combine` },
+		{
+			...steps.find((s) => s.kind === 'combine')!,
+			title: `${cup.name}: combine`,
+			detail:
+				i === 0
+					? 'The clock starts when the one goes into the other; scrape the emptied cup out.'
+					: 'The clock of the first cup runs on; scrape the emptied cup out.',
+			...(i === 0 ? {} : { action: 'Combined' })
+		},
 		{
 			id: `mix-${i}`,
 			kind: 'timed',

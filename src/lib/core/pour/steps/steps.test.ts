@@ -259,6 +259,10 @@ describe('colours poured together', () => {
 		expect(step(swirl, 'pour-together')).toMatchObject({ untilTempC: 35, fills: true });
 		expect(said(swirl, 'pour-together')).toMatch(/once the cups read 35 °C/);
 	});
+	it('the clock is started once: with the first cup', () => {
+		const combines = benchSteps(swirl).filter((s) => s.kind === 'combine');
+		expect(combines.map((s) => s.action)).toEqual(['Combined: start the clock', 'Combined', 'Combined']);
+	});
 	it('waits for the slowest cup to be warm, unless that is never in time', () => {
 		const warm = (black: number | undefined): PourPlan => ({
 			...swirl,

@@ -205,7 +205,7 @@
 				{ value: 'gradual', label: 'Gradual' }
 			]} />
 		<details class="mt-4">
-			<summary class="cursor-pointer font-semibold text-(--work)">Viscosity at a second temperature, colour and cured shade</summary>
+			<summary class="font-semibold text-(--work)">Viscosity at a second temperature, colour and cured shade</summary>
 			<div class="mt-2 grid gap-x-5 gap-y-1 sm:grid-cols-3">
 				<QuantityField
 					label="The viscosity is at"
@@ -266,7 +266,7 @@
 			</div>
 		</details>
 		<details class="mt-4">
-			<summary class="cursor-pointer font-semibold text-(--work)">Constants of the cure model</summary>
+			<summary class="font-semibold text-(--work)">Constants of the cure model</summary>
 			<p class="soft my-2">Empty fields keep the default, which is not from your sheet.</p>
 			<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
 				{#each CONSTANTS as [field, label] (field)}
