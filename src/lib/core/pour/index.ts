@@ -1,4 +1,5 @@
 export {
+	marksOf,
 	MEASURING,
 	MEASURING_SCHOOLS,
 	POUR_PLACE_KEYS,

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { partInput } from '../cure/part';
 import { cureRecord } from '../cure/record';
+import { cupMarkHeightMm, squareCupDiameterMm } from '../mix/cupLoss';
 
 const amount = z.object({ massG: z.number(), volumeMl: z.number() });
 const named = amount.extend({ name: z.string() });
@@ -174,6 +175,24 @@ export const pourPlan = z.object({
 	startTempC: z.number()
 });
 export type PourPlan = z.input<typeof pourPlan>;
+
+/**
+ * Straight cups for a school that measures by marks, mm: colours each in a cup that suits them, since a small share in
+ * the cup of the whole would stand a few millimetres high; everything else in the cup of the plan.
+ */
+export function marksOf(
+	plan: Pick<PourPlan, 'cups' | 'cupDiameterMm'>,
+	cup: { a: { volumeMl: number }; b: { volumeMl: number } }
+): { wideMm: number; aMm: number; bMm: number } {
+	const wideMm = plan.cups
+		? squareCupDiameterMm(Math.max(cup.a.volumeMl, cup.b.volumeMl))
+		: plan.cupDiameterMm;
+	return {
+		wideMm,
+		aMm: cupMarkHeightMm(cup.a.volumeMl, wideMm),
+		bMm: cupMarkHeightMm(cup.b.volumeMl, wideMm)
+	};
+}
 
 /** Planned mixing of one cup, s: colours poured together share the mixing step, one cup after another. */
 export function mixOneCupS(plan: Pick<PourPlan, 'steps' | 'cups'>): number | undefined {

@@ -1,5 +1,4 @@
 import { cautionsFor } from '../../cautions';
-import { squareCupDiameterMm } from '../../mix/cupLoss';
 import { formatQuantity, type UnitSystem } from '../../units';
 import { mixOneCupS, type PourPlan } from '../plan';
 import { measureSteps } from './measure';
@@ -25,9 +24,7 @@ export function cupSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
 				b: cup.b,
 				catalyst: cup.catalyst,
 				fillers: [],
-				colours: cup.colours,
-				// a small share in the cup of the whole would stand a few millimetres high
-				cupDiameterMm: squareCupDiameterMm(Math.max(cup.a.volumeMl, cup.b.volumeMl))
+				colours: cup.colours
 			},
 			units
 		)

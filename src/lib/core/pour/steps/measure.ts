@@ -1,7 +1,6 @@
 import { cautionsFor } from '../../cautions';
-import { cupMarkHeightMm } from '../../mix/cupLoss';
 import { formatDrops, formatQuantity, type UnitSystem } from '../../units';
-import type { PourPlan } from '../plan';
+import { marksOf, type PourPlan } from '../plan';
 import { sentence, type BenchStep } from './step';
 
 type Colour = NonNullable<PourPlan['colours']>[number];
@@ -21,8 +20,6 @@ export interface Cup {
 	readonly catalyst?: Catalyst | undefined;
 	readonly fillers: readonly Filler[];
 	readonly colours: readonly Colour[];
-	/** Its own straight cups, inner width, mm; the plan's unless said. */
-	readonly cupDiameterMm?: number;
 	/** Said with B. */
 	readonly hint?: string;
 }
@@ -42,8 +39,9 @@ export function measureSteps(plan: PourPlan, cup: Cup, units: UnitSystem): Bench
 	const school = plan.measuring ?? 'two cups';
 	const part = (which: 'A' | 'B'): BenchStep => {
 		const amount = which === 'A' ? cup.a : cup.b;
-		const wideMm = cup.cupDiameterMm ?? plan.cupDiameterMm;
-		const markMm = wideMm > 0 ? cupMarkHeightMm(amount.volumeMl, wideMm) : undefined;
+		const marks = marksOf(plan, cup);
+		const { wideMm } = marks;
+		const markMm = wideMm > 0 ? (which === 'A' ? marks.aMm : marks.bMm) : undefined;
 		return {
 			...common,
 			id: `measure-${which.toLowerCase()}${cup.suffix}`,

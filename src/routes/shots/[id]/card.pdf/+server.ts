@@ -1,8 +1,8 @@
 import { error } from '@sveltejs/kit';
 import type { Content } from 'pdfmake/interfaces';
 import { caution, CAUTION_ORDER } from '$lib/core/cautions';
-import { benchSteps, type PourPlan } from '$lib/core/pour';
-import { digits, formatOther, formatQuantity, formatTime } from '$lib/core/units';
+import { benchSteps, marksOf, type BenchStep, type PourPlan } from '$lib/core/pour';
+import { digits, formatDrops, formatOther, formatQuantity, formatTime } from '$lib/core/units';
 import { RefusedError } from '$lib/server/errors';
 import { orNotFound } from '$lib/server/forms';
 import { onPaper, PT_PER_MM, sheet } from '$lib/server/paper';
@@ -18,6 +18,18 @@ async function orRefused<T>(work: Promise<T>): Promise<T> {
 		throw failure;
 	}
 }
+
+/** What the clock says of a step. */
+function whenOf(step: BenchStep, plan: PourPlan): string {
+	if (step.deadlineS !== undefined) return `by ${formatTime(step.deadlineS)}`;
+	if (step.waitS) return `wait ${formatTime(step.waitS)}`;
+	if (step.kind === 'cure') return `after ${formatTime(plan.demouldS)}`;
+	return step.kind === 'hold' ? `hold ${formatTime(plan.holdUntilS)}` : '';
+}
+
+/** Hardened by a catalyst instead of a part B. */
+const isCatalysed = (plan: PourPlan) =>
+	Boolean(plan.catalyst ?? plan.layers?.[0]?.catalyst ?? plan.cups?.[0]?.catalyst);
 
 /** The pour on paper: amounts in both units, cup marks, steps with their deadlines, cautions, a code to the shot. */
 export const GET: RequestHandler = async ({ params, locals, url }) => {
@@ -39,18 +51,25 @@ export const GET: RequestHandler = async ({ params, locals, url }) => {
 	}
 	const amounts = (plan: PourPlan): Content => ({
 		table: {
-			widths: ['auto', 'auto', 'auto', 'auto', '*'],
+			widths: ['auto', 'auto', 'auto', 'auto', 'auto', '*'],
 			body: [
-				['', 'A', plan.catalyst ? 'Catalyst' : 'B', 'Mark A', 'Mark B'].map((text) => ({ text, bold: true })),
-				...(plan.layers ?? plan.cups ?? [plan]).map((cup, i) => [
-					plan.cups ? plan.cups[i]!.name : plan.layers ? `Layer ${i + 1}` : 'Cup',
-					both(cup.a.massG),
-					cup.catalyst
-						? `${cup.catalyst.drops} drops, ${digits(cup.catalyst.volumeMl)} ml`
-						: both(cup.b.massG),
-					plan.layers || plan.cups ? '' : show(plan.markAMm, 'length'),
-					plan.layers || plan.cups || cup.catalyst ? '' : show(plan.markBMm, 'length')
-				])
+				['', 'A', isCatalysed(plan) ? 'Catalyst' : 'B', 'Straight cups', 'Mark A', 'Mark B'].map((text) => ({
+					text,
+					bold: true
+				})),
+				...(plan.layers ?? plan.cups ?? [plan]).map((cup, i) => {
+					const marks = marksOf(plan, cup);
+					return [
+						plan.cups ? plan.cups[i]!.name : plan.layers ? `Layer ${i + 1}` : 'Cup',
+						both(cup.a.massG),
+						cup.catalyst
+							? `${formatDrops(cup.catalyst.drops)}, ${digits(cup.catalyst.volumeMl)} ml`
+							: both(cup.b.massG),
+						`${show(marks.wideMm, 'length')} wide`,
+						show(marks.aMm, 'length'),
+						cup.catalyst ? '' : show(marks.bMm, 'length')
+					];
+				})
 			]
 		},
 		layout: 'lightHorizontalLines',
@@ -58,19 +77,12 @@ export const GET: RequestHandler = async ({ params, locals, url }) => {
 	});
 	const stepRows = (plan: PourPlan): Content => ({
 		table: {
+			headerRows: 0,
 			widths: [14, '*', 'auto'],
 			body: benchSteps(plan, units).map((s, i) => [
 				`${i + 1}`,
 				{ text: [{ text: `${onPaper(s.title)}. `, bold: true }, onPaper(s.detail)] },
-				s.deadlineS !== undefined
-					? `by ${formatTime(s.deadlineS)}`
-					: s.waitS
-						? `wait ${formatTime(s.waitS)}`
-						: s.kind === 'cure'
-							? `after ${formatTime(plan.demouldS)}`
-							: s.kind === 'hold'
-								? `hold ${formatTime(plan.holdUntilS)}`
-								: ''
+				{ text: whenOf(s, plan), noWrap: true, bold: s.deadlineS !== undefined }
 			])
 		},
 		layout: 'lightHorizontalLines'
@@ -105,15 +117,15 @@ export const GET: RequestHandler = async ({ params, locals, url }) => {
 				},
 				...plans.flatMap((plan): Content[] => [
 					{
-						text: `${plans.length > 1 ? `Cup with ${plan.moulds.reduce((s, m) => s + m.copies, 0)}: ` : ''}${plan.moulds.map((m) => `M${m.number}${m.copies > 1 ? ` ×${m.copies}` : ''}`).join(', ')}; straight cups ${show(plan.cupDiameterMm, 'length')} wide for the marks`,
+						text: `${plans.length > 1 ? `Cup with ${plan.moulds.reduce((s, m) => s + m.copies, 0)}: ` : ''}${plan.moulds.map((m) => `M${m.number}${m.copies > 1 ? ` ×${m.copies}` : ''}`).join(', ')}`,
 						margin: [0, 8, 0, 0]
 					},
 					amounts(plan),
 					...(plan.fillers ?? []).map((f) => ({
-						text: `${f.name} into B: ${both(f.massG)}, ${show(f.volumeMl, 'volume')} solid`
+						text: `${f.name} into ${isCatalysed(plan) ? 'the resin' : 'B'}: ${both(f.massG)}, ${show(f.volumeMl, 'volume')} solid`
 					})),
 					...(plan.colours ?? []).map((c) => ({
-						text: `${c.name} into ${c.part}: ${c.drops === undefined ? '' : `${c.drops} drops, `}${both(c.massG)}`
+						text: `${c.name} into ${isCatalysed(plan) ? 'the resin' : c.part}: ${c.drops === undefined ? '' : `${formatDrops(c.drops)}, `}${both(c.massG)}`
 					})),
 					stepRows(plan)
 				]),
