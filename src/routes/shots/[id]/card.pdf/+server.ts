@@ -122,7 +122,7 @@ export const GET: RequestHandler = async ({ params, locals, url }) => {
 					},
 					amounts(plan),
 					...(plan.fillers ?? []).map((f) => ({
-						text: `${f.name} into ${isCatalysed(plan) ? 'the resin' : 'B'}: ${both(f.massG)}, ${show(f.volumeMl, 'volume')} solid`
+						text: `${f.name} into ${isCatalysed(plan) ? 'the resin' : 'B'}: ${both(f.massG)}, ${show(f.volumeMl, 'volume')} in the mix`
 					})),
 					...(plan.colours ?? []).map((c) => ({
 						text: `${c.name} into ${isCatalysed(plan) ? 'the resin' : c.part}: ${c.drops === undefined ? '' : `${formatDrops(c.drops)}, `}${both(c.massG)}`
