@@ -1,6 +1,6 @@
 import { fieldErrors } from '../fieldErrors';
 import { cup } from '../cure/cup';
-import type { PourPlan } from '../pour/plan';
+import { clockCups, type PourPlan } from '../pour/plan';
 import { SIMULATED, type SimulatedShop } from './simulated';
 
 /** What is otherwise in the shop than the plan takes it to be. */
@@ -26,23 +26,30 @@ export function simulatedShop(
 ): SimulatedShop {
 	const warmer = change.warmerByC ?? 0;
 	const roomTempC = plan.roomTempC + warmer;
-	const startTempC = plan.startTempC + warmer;
 	return {
 		...about,
 		roomTempC,
 		relativeHumidity: Math.min(98, plan.relativeHumidity + (change.damperBy ?? 0)),
 		mouldTempC: plan.mouldTempC + warmer,
-		cupTempC: cupCurve(plan, startTempC, roomTempC),
+		cupTempC: cupCurve(plan, warmer, roomTempC),
 		timeToPressureS: plan.steps.find((s) => s.role === 'pump')?.durationS ?? 30,
 		leakPerMin: change.leakPerMin ?? SIMULATED.leakPerMin,
 		overshootS: change.overshootS ?? SIMULATED.overshootS
 	};
 }
 
-function cupCurve(plan: PourPlan, startTempC: number, roomTempC: number): (elapsedS: number) => number {
+/** The gun's cup: of several the first. */
+function cupCurve(plan: PourPlan, warmer: number, roomTempC: number): (elapsedS: number) => number {
+	const [first] = clockCups(plan);
+	const startTempC = (first?.startTempC ?? plan.startTempC) + warmer;
 	if (!plan.cure) return () => startTempC;
 	try {
-		const { series } = cup({ resin: plan.cure, massG: plan.massG, startTempC, roomTempC });
+		const { series } = cup({
+			resin: plan.cure,
+			massG: first?.resinG ?? plan.massG,
+			startTempC,
+			roomTempC
+		});
 		return (elapsedS) => {
 			const i = series.findIndex((p) => p.timeS >= elapsedS);
 			if (i < 0) return series.at(-1)?.tempC ?? startTempC;

@@ -2,7 +2,15 @@ import { expect, it } from 'vitest';
 import { DEMO_RESINS } from '../../server/demo/materials';
 import { cup } from '../cure';
 import { cureOf, resinRecord } from '../shelf';
-import { benchForecast, benchSteps, correctedPlan, reducePour, type PourEvent, type PourPlan } from '.';
+import {
+	benchForecast,
+	benchSteps,
+	clockCups,
+	correctedPlan,
+	reducePour,
+	type PourEvent,
+	type PourPlan
+} from '.';
 
 const cure = cureOf(resinRecord.parse(DEMO_RESINS.find((r) => r.name === 'Harbour slow')));
 const common = { massG: 150, startTempC: 23, roomTempC: 23 };
@@ -92,4 +100,50 @@ it('a release stands before the air is read, with its wait; talc has none', () =
 	]);
 	expect(kinds({ name: 'Talc', kind: 'talc', flashOffS: 0 })).toEqual(['look', 'coat', 'air', 'shake']);
 	expect(kinds(undefined)).toEqual(['look', 'air', 'shake', 'measure-b']);
+});
+
+it('a filler in the cup does not shorten the clock: readings of the planned cup leave it as it was', () => {
+	const filled: PourPlan = { ...plan, massG: 230, fillers: [{ name: 'chalk', massG: 80, volumeMl: 30 }] };
+	expect(clockCups(filled)).toEqual([{ resinG: 150, startTempC: 23 }]);
+	const temps = cup({ resin: cure, ...common })
+		.series.filter((p) => p.timeS > 20 && p.timeS < potLifeS * 0.7)
+		.filter((_, i) => i % 8 === 0)
+		.slice(0, 6)
+		.map(({ timeS, tempC }) => ({ timeS, tempC }));
+	expect(temps.length).toBeGreaterThan(3);
+	const forecast = benchForecast(filled, { temps })!;
+	expect(forecast.potLifeS / potLifeS).toBeCloseTo(1, 1);
+	expect(forecast.rateFactor).toBeCloseTo(1, 1);
+});
+
+it('colours poured together: each cup by its own mass and temperature, the first too thick ends the pour', () => {
+	const small = { a: { massG: 26, volumeMl: 23 }, b: { massG: 24, volumeMl: 23 }, massG: 50, startTempC: 23 };
+	const large = {
+		a: { massG: 53, volumeMl: 47 },
+		b: { massG: 47, volumeMl: 47 },
+		massG: 100,
+		startTempC: 30
+	};
+	const cups = [small, large].map((c, i) => ({ ...c, name: `${i}`, potLifeS: 0, colours: [] }));
+	const swirled: PourPlan = {
+		...plan,
+		cups,
+		steps: [{ name: 'Mix 2 cups', durationS: 120, role: 'mix' }]
+	};
+	const alone = (massG: number, startTempC: number, roomTempC: number) =>
+		cup({ resin: cure, massG, startTempC, roomTempC }).potLifeS;
+	const warm = benchForecast(swirled, { temps: [], air: air(28) })!;
+	// the one stood in the room, the other was warmed; it is combined a minute later
+	expect(warm.potLifeS).toBeCloseTo(Math.min(alone(50, 28, 28), 60 + alone(100, 30, 28)), 6);
+});
+
+it('of a cast in layers the first cup is the one that is read', () => {
+	const layer = { a: { massG: 20, volumeMl: 18 }, b: { massG: 18, volumeMl: 18 } };
+	const rolled = { ...plan, layers: [layer, layer] as NonNullable<PourPlan['layers']> };
+	expect(clockCups(rolled)).toEqual([{ resinG: 38, startTempC: 23 }]);
+	const warm = benchForecast(rolled, { temps: [], air: air(28) })!;
+	expect(warm.potLifeS).toBeCloseTo(
+		cup({ resin: cure, massG: 38, startTempC: 28, roomTempC: 28 }).potLifeS,
+		6
+	);
 });

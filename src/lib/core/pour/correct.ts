@@ -3,7 +3,8 @@ import { cup } from '../cure/cup';
 import { cupFit } from '../cure/cupFit';
 import { part } from '../cure/part';
 import { HOLD_MARGIN } from '../shot/solid';
-import type { PourPlan } from './plan';
+import { togetherPotLifeS } from '../shot/colours';
+import { clockCups, mixOneCupS, type PourPlan } from './plan';
 import type { PourState } from './reduce';
 
 /** A room that differs from the plan by less is taken as planned, °C. */
@@ -42,12 +43,24 @@ export function benchForecast(
 		Math.abs(mouldTempC - plan.mouldTempC) >= SAME_ROOM_C;
 	if (!moved && state.temps.length === 0) return undefined;
 	// resin that was planned at room temperature stands in the room; one that was warmed or cooled does not
-	const startTempC = plan.startTempC === plan.roomTempC ? roomTempC : plan.startTempC;
-	const common = { resin: cure, massG: plan.massG, startTempC, roomTempC };
+	const now = (plannedC: number) => (plannedC === plan.roomTempC ? roomTempC : plannedC);
+	const startTempC = now(plan.startTempC);
+	const cups = clockCups(plan).map(({ resinG, startTempC: plannedC }) => ({
+		massG: resinG,
+		startTempC: now(plannedC),
+		roomTempC
+	}));
 	try {
-		const fit = state.temps.length > 0 ? cupFit({ ...common, readings: [...state.temps] }) : undefined;
-		const { potLifeS } = fit ?? cup(common);
+		// of several cups the first stands longest, and is the one that is read
+		const fit =
+			state.temps.length > 0 ? cupFit({ resin: cure, ...cups[0]!, readings: [...state.temps] }) : undefined;
 		const rateFactor = Math.min(10, Math.max(0.1, (cure.rateFactor ?? 1) * (fit?.rateFactor ?? 1)));
+		const potLifeS = togetherPotLifeS(
+			cups.map((c, i) =>
+				i === 0 && fit ? fit : { potLifeS: cup({ resin: { ...cure, rateFactor }, ...c }).potLifeS }
+			),
+			mixOneCupS(plan) ?? 0
+		);
 		const firm = part({ resin: { ...cure, rateFactor }, ...section, startTempC, mouldTempC, roomTempC });
 		return {
 			potLifeS,

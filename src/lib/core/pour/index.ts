@@ -1,4 +1,5 @@
 export {
+	clockCups,
 	marksOf,
 	MEASURING,
 	MEASURING_SCHOOLS,

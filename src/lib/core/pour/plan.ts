@@ -194,6 +194,20 @@ export function marksOf(
 	};
 }
 
+/**
+ * The cups that the plan's pot life was worked out for: the one of a solid shot, the first of a cast in layers, each
+ * of colours poured together. A filler takes up heat and gives none: the resin alone counts, g.
+ */
+export function clockCups(
+	plan: Pick<PourPlan, 'massG' | 'fillers' | 'layers' | 'cups' | 'startTempC'>
+): { resinG: number; startTempC: number }[] {
+	const both = (c: { a: { massG: number }; b: { massG: number } }) => c.a.massG + c.b.massG;
+	if (plan.cups) return plan.cups.map((c) => ({ resinG: both(c), startTempC: c.startTempC }));
+	const [first] = plan.layers ?? [];
+	const fillersG = (plan.fillers ?? []).reduce((sum, f) => sum + f.massG, 0);
+	return [{ resinG: first ? both(first) : plan.massG - fillersG, startTempC: plan.startTempC }];
+}
+
 /** Planned mixing of one cup, s: colours poured together share the mixing step, one cup after another. */
 export function mixOneCupS(plan: Pick<PourPlan, 'steps' | 'cups'>): number | undefined {
 	const all = plan.steps.find((s) => s.role === 'mix')?.durationS;

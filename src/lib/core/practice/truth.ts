@@ -1,7 +1,7 @@
 import { cup } from '../cure/cup';
 import { part } from '../cure/part';
 import type { ShopChange } from '../devices/shop';
-import type { PourPlan } from '../pour/plan';
+import { clockCups, type PourPlan } from '../pour/plan';
 
 /** What the resin really does in the simulated shop, whatever was planned; s. */
 export interface PracticeTruth {
@@ -27,7 +27,8 @@ export function practiceTruth(plan: PourPlan, change: ShopChange): PracticeTruth
 		};
 	}
 	const [startTempC, roomTempC] = [plan.startTempC + by, plan.roomTempC + by];
-	const { potLifeS } = cup({ resin: plan.cure, massG: plan.massG, startTempC, roomTempC });
+	const [{ resinG }] = clockCups(plan) as [ReturnType<typeof clockCups>[number]];
+	const { potLifeS } = cup({ resin: plan.cure, massG: resinG, startTempC, roomTempC });
 	const firm = part({
 		resin: plan.cure,
 		...plan.section,
