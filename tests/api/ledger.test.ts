@@ -219,6 +219,31 @@ describe('the ledger', () => {
 		expect(page.text).toContain('Out of an old notebook');
 	});
 
+	it('a notebook’s resin that stands on the shelf is known for what it is', async () => {
+		const mould = (await listMoulds()).find((m) => m.pulls > 0)!;
+		const causes = async (resin: string) => {
+			const word = `foamed${randomUUID().slice(0, 8)}`;
+			await importPulls(randomUUID(), [
+				{
+					atMs: Date.UTC(2024, 4, 2),
+					mouldNumber: mould.number,
+					grade: 'scrap',
+					resin,
+					copies: 1,
+					massG: 80,
+					faults: ['foam'],
+					note: word
+				}
+			]);
+			const { pulls } = await listPulls({ text: word }, { offset: 0, limit: 1 });
+			return (await get(`/ledger/${pulls[0]!.id}`)).text;
+		};
+		expect(await causes(' amber CLEAR ')).toContain('polyester does not foam with water');
+		expect(await causes('Lantern white')).not.toContain('does not foam with water');
+		// a name that nobody knows is taken for nothing in particular
+		expect(await causes('Something from a jar')).not.toContain('does not foam with water');
+	});
+
 	it('its CSV holds every pull of the view, and nothing that a spreadsheet would run', async () => {
 		const mould = (await listMoulds()).find((m) => m.pulls > 0)!;
 		await importPulls(randomUUID(), [

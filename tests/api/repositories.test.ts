@@ -11,6 +11,7 @@ import { migrate } from '$lib/server/db/migrate';
 import { ConflictError, NotFoundError, RefusedError } from '$lib/server/errors';
 import {
 	getContainer,
+	openingsBy,
 	inUse,
 	saveContainer,
 	setEmptied,
@@ -262,6 +263,10 @@ describe('tins', () => {
 		expect((await getContainer(a)).remainingG).toBeCloseTo(1000 - plan.a.massG, 6);
 		expect((await getContainer(b)).remainingG).toBeCloseTo(900 - plan.b.massG, 6);
 		expect((await getContainer(a)).openings).toBe(4);
+		// what is said of an earlier pull counts what had happened by then
+		const then = new Date(combine.atMs);
+		expect(await openingsBy(await getContainer(a), then)).toBe(4);
+		expect(await openingsBy(await getContainer(a), new Date(combine.atMs - 1))).toBe(3);
 
 		const before = await getContainer(a);
 		await saveContainer({ ...before.record, weighedG: 800 }, new Date(clockMs + 60_000), {

@@ -33,8 +33,11 @@ function graded(
 }
 const yes = (value: boolean | undefined, whenTrue: Clue, whenFalse: Clue): Clue[] =>
 	value === undefined ? none : [value ? whenTrue : whenFalse];
+/** What holds for urethane; of a resin that is not known it is taken as it reads. */
 const urethane = (e: Evidence, clues: Clue[]) =>
-	e.chemistry === 'urethane' ? clues : [{ ratio: 0.1, words: `${e.chemistry} does not foam with water` }];
+	e.chemistry === undefined || e.chemistry === 'urethane'
+		? clues
+		: [{ ratio: 0.1, words: `${e.chemistry} does not foam with water` }];
 
 /** Ratios and weights are field values from memory; what is confirmed at this bench moves them. */
 export const CAUSES: readonly Cause[] = [

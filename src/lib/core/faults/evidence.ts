@@ -1,6 +1,6 @@
 /** What the log holds about one pull; what was not recorded is left out, and counts neither way. */
 export interface Evidence {
-	chemistry: 'urethane' | 'polyester' | 'epoxy';
+	chemistry?: 'urethane' | 'polyester' | 'epoxy';
 	relativeHumidity?: number;
 	/** Mould face over the dew point, °C. */
 	dewMarginC?: number;

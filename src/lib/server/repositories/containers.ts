@@ -76,6 +76,18 @@ export async function getContainer(id: string): Promise<Container> {
 	return toContainer(row);
 }
 
+/** How often it had been opened by then: pours that came after do not count. */
+export async function openingsBy(container: Pick<Container, 'id' | 'openings'>, at: Date): Promise<number> {
+	const [row] = await db().query<{ n: number }>(
+		'SELECT COUNT(*) AS n FROM bookings WHERE containerId = :id AND at > :at',
+		{
+			type: QueryTypes.SELECT,
+			replacements: { id: container.id, at: at.toISOString().replace('T', ' ').replace('Z', '') }
+		}
+	);
+	return Math.max(0, container.openings - Number(row!.n));
+}
+
 /** Adds a container, or changes one: what is typed as its content counts as weighed now. */
 export async function saveContainer(
 	record: ContainerRecord,

@@ -7,6 +7,7 @@ import { dewPointC } from '$lib/core/humidity';
 import { correction } from '$lib/core/ledger';
 import {
 	benchSteps,
+	clockCups,
 	evidenceOf,
 	FAULTS,
 	inOrder,
@@ -14,9 +15,10 @@ import {
 	type PourPlan,
 	type PourState
 } from '$lib/core/pour';
+import { chemistryOf } from '$lib/core/shelf';
 import { NotFoundError, RefusedError } from '$lib/server/errors';
 import { orNotFound } from '$lib/server/forms';
-import { getContainer } from '$lib/server/repositories/containers';
+import { getContainer, openingsBy } from '$lib/server/repositories/containers';
 import { getPull, type Pull } from '$lib/server/repositories/ledger';
 import {
 	confirmCause,
@@ -25,6 +27,7 @@ import {
 	listCorrections
 } from '$lib/server/repositories/ledgerBook';
 import { addPicture, listPictures, removePicture } from '$lib/server/repositories/pictures';
+import { listResins } from '$lib/server/repositories/materials';
 import { getPour, readEvents } from '$lib/server/repositories/pours';
 import { listLooks } from '$lib/server/repositories/wear';
 import { worstSign } from '$lib/core/wear';
@@ -45,7 +48,7 @@ async function aroundOf(pull: Pull, plan: PourPlan | undefined) {
 	const wear = look && worstSign(look.look.scores)?.score;
 	const open = tins.flatMap((t) => (t?.record.openedOn ? [Date.parse(t.record.openedOn)] : []));
 	const days = open.map((ms) => (atMs - ms) / DAY_MS).filter((d) => d >= 0);
-	const openings = tins.flatMap((t) => (t ? [t.record.openings] : []));
+	const openings = await Promise.all(tins.flatMap((t) => (t ? [openingsBy(t, pull.combinedAt)] : [])));
 	return {
 		mouldPulls: pull.pullNumber,
 		...(wear === undefined ? {} : { mouldWear: wear }),
@@ -54,12 +57,20 @@ async function aroundOf(pull: Pull, plan: PourPlan | undefined) {
 	};
 }
 
+/** What its resin is by the shelf, where a notebook's name is found there. */
+async function chemistryByName(resinName: string): Promise<Evidence['chemistry']> {
+	const name = resinName.trim().toLowerCase();
+	const resin = (await listResins()).find((r) => r.record.name.toLowerCase() === name);
+	return resin && chemistryOf(resin.record.family);
+}
+
 /** The log of its pour, with air and mould as the ledger has them now: a correction counts. */
 function evidenceFor(
 	{ body }: Pull,
 	plan: PourPlan | undefined,
 	state: PourState | undefined,
-	around: Awaited<ReturnType<typeof aroundOf>>
+	around: Awaited<ReturnType<typeof aroundOf>>,
+	chemistry: Evidence['chemistry']
 ): Evidence {
 	const { roomTempC, relativeHumidity, mouldTempC } = body;
 	if (plan && state) {
@@ -72,7 +83,7 @@ function evidenceFor(
 	}
 	const known = roomTempC !== null && relativeHumidity !== null && mouldTempC !== null;
 	return {
-		chemistry: 'urethane',
+		...(chemistry ? { chemistry } : {}),
 		...around,
 		...(relativeHumidity === null ? {} : { relativeHumidity }),
 		...(mouldTempC === null ? {} : { mouldTempC }),
@@ -85,12 +96,14 @@ function curvesOf(plan: PourPlan, state: PourState, pressure: { atMs: number; ga
 	const from = state.combinedAtMs;
 	if (from === undefined) return null;
 	let foretold: { timeS: number; tempC: number }[] = [];
-	if (plan.cure && !plan.layers && !plan.cups) {
+	// of several cups the first is the one that is read
+	const [first] = clockCups(plan);
+	if (plan.cure && first) {
 		try {
 			const { series } = cup({
 				resin: plan.cure,
-				massG: plan.massG,
-				startTempC: plan.startTempC,
+				massG: first.resinG,
+				startTempC: first.startTempC,
 				roomTempC: plan.roomTempC
 			});
 			const until = Math.max(plan.potLifeS * 1.3, ...state.temps.map((t) => t.timeS));
@@ -121,7 +134,8 @@ export const load: PageServerLoad = async ({ params }) => {
 	const events = known?.events ?? [];
 	const state = plan && reducePour(benchSteps(plan), events);
 	const around = await aroundOf(pull, plan);
-	const evidence = evidenceFor(pull, plan, state, around);
+	const chemistry = plan ? plan.chemistry : await chemistryByName(pull.resinName);
+	const evidence = evidenceFor(pull, plan, state, around, chemistry);
 	return {
 		pull,
 		plan: plan ?? null,
