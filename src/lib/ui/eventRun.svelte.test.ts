@@ -37,6 +37,9 @@ class Server {
 	kept = new Map<string, PourEvent>();
 	away = false;
 	refusing = '';
+	/** Refuses any post that holds such an event, as a schema does. */
+	bad: ((e: PourEvent) => boolean) | undefined;
+	most = 500;
 	posts = 0;
 	readonly fetch = vi.fn(async (url: string, init?: RequestInit): Promise<Response> => {
 		if (this.away) throw new TypeError('no network');
@@ -44,8 +47,13 @@ class Server {
 			this.posts++;
 			if (this.refusing)
 				return Response.json({ errors: [{ path: '', message: this.refusing }] }, { status: 422 });
-			for (const e of (JSON.parse(String(init.body)) as { events: PourEvent[] }).events)
-				this.kept.set(e.id, e);
+			const { events } = JSON.parse(String(init.body)) as { events: PourEvent[] };
+			if (events.length > this.most || events.some((e) => this.bad?.(e)))
+				return Response.json(
+					{ errors: [{ path: 'events', message: 'This cannot be read.' }] },
+					{ status: 422 }
+				);
+			for (const e of events) this.kept.set(e.id, e);
 			return Response.json({ state: {} });
 		}
 		const after = Number(new URL(url, 'http://x').searchParams.get('after'));
@@ -189,6 +197,72 @@ describe('work at the bench as one device knows it', () => {
 		await settle();
 		expect(run.refused).toBe('');
 		expect(server.kept.size).toBe(1);
+	});
+
+	it('a long time without a network: more than the server takes at once arrives all the same, each once', async () => {
+		const run = start(memoryStore());
+		server.away = true;
+		for (let i = 0; i < 730; i++) {
+			run.record({ kind: 'temp-read', tempC: 20 + i / 100 });
+			vi.setSystemTime(Date.now() + 10_000);
+		}
+		await settle();
+		expect(run.unsent).toBe(730);
+		server.away = false;
+		await settle();
+		expect(server.kept.size).toBe(730);
+		expect(run.unsent).toBe(0);
+		// the oldest first, as they happened
+		const at = [...server.kept.values()].map((e) => e.atMs);
+		expect(at).toEqual([...at].sort((a, b) => a - b));
+	});
+
+	it('one event that the server refuses holds up none of the others, and is not lost', async () => {
+		const store = memoryStore();
+		const run = start(store);
+		server.bad = (e) => e.kind === 'remark';
+		server.away = true;
+		run.record({ kind: 'step-done', stepId: 'look' });
+		run.record({ kind: 'remark', text: 'x' });
+		run.record({ kind: 'step-done', stepId: 'air' });
+		await settle();
+		server.away = false;
+		await settle();
+		expect([...server.kept.values()].map((e) => e.kind)).toEqual(['step-done', 'step-done']);
+		expect(run.refused).toBe('This cannot be read.');
+		expect(run.unsent).toBe(1);
+		expect([...store.rows.values()].map((e) => e.kind)).toEqual(['remark']);
+		// what follows goes through at once
+		run.record({ kind: 'step-done', stepId: 'shake' });
+		await settle();
+		expect(server.kept.size).toBe(3);
+		// and once the server can read it, it arrives
+		server.bad = undefined;
+		await settle();
+		expect(server.kept.size).toBe(4);
+		expect([run.refused, run.unsent]).toEqual(['', 0]);
+	});
+
+	it('a pour that is gone is said; a server that stumbles is asked again', async () => {
+		const run = start(memoryStore());
+		const real = server.fetch.getMockImplementation()!;
+		server.fetch.mockImplementation(async (url, init) =>
+			init?.method === 'POST'
+				? Response.json({ errors: [{ path: '', message: 'There is no such pour.' }] }, { status: 404 })
+				: real(url, init)
+		);
+		run.record({ kind: 'step-done', stepId: 'look' });
+		await settle();
+		expect([run.refused, run.unsent]).toEqual(['There is no such pour.', 1]);
+		server.fetch.mockImplementation(async (url, init) =>
+			init?.method === 'POST' ? new Response('down', { status: 502 }) : real(url, init)
+		);
+		run.record({ kind: 'step-done', stepId: 'air' });
+		await settle();
+		expect(run.unsent).toBe(2);
+		server.fetch.mockImplementation(real);
+		await settle();
+		expect([server.kept.size, run.refused, run.unsent]).toEqual([2, '', 0]);
 	});
 
 	it('back takes the last step back for every device', async () => {

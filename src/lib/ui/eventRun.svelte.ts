@@ -11,6 +11,10 @@ interface Happened {
 }
 
 const SYNC_EVERY_MS = 2000;
+/** Events that go out together; the server takes a few times as many. */
+const BATCH = 100;
+/** Refused events that are asked again in each round. */
+const HELD_A_ROUND = 5;
 
 /**
  * Work at the bench as this device knows it: the server's events and its own, in one list. Recording works
@@ -125,27 +129,56 @@ export class EventRun<E extends Happened> {
 		}
 	}
 
+	/** Events that the server refused, with its sentence: they stay here, and hold nobody else up. */
+	// eslint-disable-next-line svelte/prefer-svelte-reactivity -- said through `refused`, never drawn
+	readonly #held = new Map<string, string>();
+
 	async #send(): Promise<void> {
 		const kept = (await this.#store?.pending<E>(this.id).catch(() => [])) ?? [];
-		// eslint-disable-next-line svelte/prefer-svelte-reactivity -- lives for one request
+		// eslint-disable-next-line svelte/prefer-svelte-reactivity -- lives for one round
 		const waiting = new Map([...this.#unkept, ...kept.map((e) => [e.id, e] as const)]);
 		this.unsent = waiting.size;
 		if (waiting.size === 0) return;
+		const inOrder = [...waiting.values()].sort((a, b) => a.atMs - b.atMs);
+		try {
+			const fresh = inOrder.filter((e) => !this.#held.has(e.id));
+			for (let i = 0; i < fresh.length; i += BATCH)
+				await this.#sendTogether(fresh.slice(i, i + BATCH), waiting);
+			// what was refused once is asked again: the other side may have been mended
+			for (const e of inOrder.filter((w) => this.#held.has(w.id)).slice(0, HELD_A_ROUND))
+				await this.#sendTogether([e], waiting);
+		} finally {
+			// noted meanwhile, these have not been sent yet
+			const since = [...this.#unkept.keys()].filter((id) => !waiting.has(id)).length;
+			this.unsent = waiting.size + since;
+			this.refused = [...this.#held.values()][0] ?? '';
+		}
+	}
+
+	/** Sends some events; where they are refused together, each alone, so that one of them does not stop the others. */
+	async #sendTogether(events: readonly E[], waiting: Map<string, E>): Promise<void> {
 		const response = await fetch(this.#url, {
 			method: 'POST',
 			headers: { 'content-type': 'application/json' },
-			body: JSON.stringify({ events: [...waiting.values()] })
+			body: JSON.stringify({ events })
 		});
 		if (response.ok) {
-			const ids = [...waiting.keys()];
-			for (const id of ids) this.#unkept.delete(id);
+			const ids = events.map((e) => e.id);
+			for (const id of ids) {
+				this.#unkept.delete(id);
+				this.#held.delete(id);
+				waiting.delete(id);
+			}
 			await this.#store?.confirmed(ids).catch(() => undefined);
-			this.unsent = this.#unkept.size;
-			this.refused = '';
 			window.dispatchEvent(new Event(CLOCKS_CHANGED));
 		} else if (response.status === 422 || response.status === 404) {
+			if (events.length > 1 && response.status === 422) {
+				for (const e of events) await this.#sendTogether([e], waiting);
+				return;
+			}
 			const { errors } = (await response.json()) as { errors: { message: string }[] };
-			this.refused = errors[0]?.message ?? 'The server refused what was noted.';
-		}
+			const said = errors[0]?.message ?? 'The server refused what was noted.';
+			for (const e of events) this.#held.set(e.id, said);
+		} else throw new Error(`The server answered ${response.status}.`);
 	}
 }
