@@ -9,7 +9,7 @@ import { listMoulds } from '$lib/server/repositories/moulds';
 import { listPours } from '$lib/server/repositories/pours';
 import { listShots } from '$lib/server/repositories/shots';
 import { listVessels } from '$lib/server/repositories/vessels';
-import { base, get } from './http';
+import { get, sendForm } from './http';
 
 // what a hand, a stale bookmark or another program may send to a page: a sentence or a page, never a breakdown
 let ids = { pull: '', mould: '', vessel: '', shot: '', container: '' };
@@ -84,19 +84,6 @@ describe('addresses that nobody made', () => {
 	});
 });
 
-/** Sends a form as the page's own script does; the answer says how it went. */
-async function send(path: string, fields: readonly (readonly [string, string])[]) {
-	const form = new FormData();
-	for (const [name, value] of fields) form.append(name, value);
-	const response = await fetch(base + path, {
-		method: 'POST',
-		headers: { accept: 'application/json', 'x-sveltekit-action': 'true', origin: base },
-		body: form
-	});
-	const text = await response.text();
-	return { status: response.status, text };
-}
-
 describe('forms that nobody typed', () => {
 	let before: string[] = [];
 	beforeAll(async () => {
@@ -110,7 +97,7 @@ describe('forms that nobody typed', () => {
 	it.each(['', 'x', '-1', '1.5', '999', 'NaN', ' 0'])('no pour begins for cup %j', async (batch) => {
 		const open = async () => (await listPours({ status: 'open' })).length;
 		const had = await open();
-		const { text } = await send(`/shots/${ids.shot}?/pour`, [['batch', batch]]);
+		const { text } = await sendForm(`/shots/${ids.shot}?/pour`, [['batch', batch]]);
 		expect(text).toMatch(/"type":"failure","status":400/);
 		expect(await open()).toBe(had);
 	});
@@ -129,6 +116,7 @@ describe('forms that nobody typed', () => {
 		['a shot', () => '/shots/new', ['__superform_json', 'copies', 'masterId', 'resinId']],
 		['a trial', () => `/shots/${ids.shot}?/trial`, ['__superform_json', 'massG', 'what']],
 		['an experience', () => '/shelf/meets?/keep', ['first', 'second', 'outcome', 'note']],
+		['a tin’s speed', () => '/cure?/keep', ['containerId', 'asked', 'rateFactor']],
 		['settings', () => '/settings?/save', ['__superform_json', 'roomTempC', 'units']]
 	];
 	it.each(forms)('%s: refused with a sentence, or nothing at all', async (_what, path, names) => {
@@ -136,7 +124,7 @@ describe('forms that nobody typed', () => {
 			fc.asyncProperty(
 				fc.array(fc.tuple(fc.constantFrom(...names, 'stranger'), junk), { maxLength: 6 }),
 				async (fields) => {
-					const { status, text } = await send(path(), fields);
+					const { status, text } = await sendForm(path(), fields);
 					expect(status, `${path()} ${JSON.stringify(fields)}`).toBeLessThan(500);
 					expect(text, JSON.stringify(fields)).not.toMatch(
 						/"type":"error","status":5\d\d|went wrong on our side/

@@ -1,9 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { cup } from '$lib/core/cure';
 import { masterThing, rubberThing, whatMeets } from '$lib/core/compat';
 import { benchSteps, reducePour, type PourEvent } from '$lib/core/pour';
 import {
 	colourRecord,
+	containerSpeed,
+	cureOf,
 	recipeRecord,
 	releaseRecord,
 	thermoplasticRecord,
@@ -12,7 +15,7 @@ import {
 import { closeDb } from '$lib/server/db/connection';
 import { migrate } from '$lib/server/db/migrate';
 import { ConflictError, NotFoundError, RefusedError } from '$lib/server/errors';
-import { getContainer, inUse, setRateFactor } from '$lib/server/repositories/containers';
+import { getContainer, inUse, listContainers, setRateFactor } from '$lib/server/repositories/containers';
 import { listExperiences, removeExperience, saveExperience } from '$lib/server/repositories/experiences';
 import { listMasters } from '$lib/server/repositories/masters';
 import { getMaterial, listMaterials, listResins, saveMaterial } from '$lib/server/repositories/materials';
@@ -29,7 +32,7 @@ import { readSettings } from '$lib/server/repositories/settings';
 import { saveShot } from '$lib/server/repositories/shots';
 import { shotInputs } from '$lib/core/shot';
 import { thingsOnShelf } from '$lib/server/things';
-import { get, post } from './http';
+import { get, post, sendForm } from './http';
 
 beforeAll(migrate);
 afterAll(closeDb);
@@ -218,5 +221,74 @@ describe('a thermometer at the bench', () => {
 				.map((e) => event({ kind: 'undone', eventId: e.id, atMs: Date.now() }))
 		);
 		await expect(keepSpeed(pourId)).rejects.toThrow(/No cup temperature/);
+	});
+});
+
+describe('a tin’s speed by readings on the cure screen', () => {
+	const cupRead = { massG: 150, startTempC: 23, roomTempC: 23 };
+	let tin: Awaited<ReturnType<typeof listContainers>>[number];
+	let resin: Awaited<ReturnType<typeof listResins>>[number];
+	/** A batch that goes a third faster than its sheet. */
+	let readings: { timeS: number; tempC: number }[];
+
+	beforeAll(async () => {
+		const resins = await listResins();
+		const urethane = (id: string) =>
+			resins.find((r) => r.id === id && /urethane/.test(r.record.family) && r.record.potLifeS);
+		const tins = (await listContainers()).filter((t) => !t.emptied && t.record.part !== 'B');
+		tin = tins.find((t) => urethane(t.record.materialId))!;
+		resin = urethane(tin.record.materialId)!;
+		await setRateFactor(tin.id, 1);
+		const faster = cup({ resin: { ...cureOf(resin.record), rateFactor: 1.33 }, ...cupRead });
+		readings = faster.series
+			.filter((p) => p.timeS > 15 && p.timeS < 0.8 * faster.potLifeS)
+			.filter((_, i) => i % 6 === 0)
+			.slice(0, 7)
+			.map(({ timeS, tempC }) => ({ timeS, tempC }));
+	});
+	afterAll(async () => setRateFactor(tin.id, tin.rateFactor ?? 1));
+	const keep = (asked: unknown, more: [string, string][] = []) =>
+		sendForm('/cure?/keep', [
+			['containerId', tin.id],
+			['asked', typeof asked === 'string' ? asked : JSON.stringify(asked)],
+			...more
+		]);
+	const speed = async () => (await getContainer(tin.id)).rateFactor;
+
+	it('is worked out by the server; what the browser says of it is not believed', async () => {
+		expect(readings.length).toBeGreaterThan(3);
+		const { text } = await keep({ ...cupRead, readings }, [['rateFactor', '9']]);
+		expect(text).toMatch(/"type":"success"/);
+		const kept = (await speed())!;
+		// as slow as the tin is said to be, its sheet stands for that already
+		const slower = containerSpeed(tin.record.slowerPercent, 1) ?? 1;
+		expect(kept * slower).toBeGreaterThan(1.2);
+		expect(kept * slower).toBeLessThan(1.46);
+	});
+
+	it.each([
+		['no JSON', '{"massG":'],
+		['nothing', '{}'],
+		['no readings', JSON.stringify({ ...cupRead, readings: [] })],
+		[
+			'a cup of less than nothing',
+			JSON.stringify({ ...cupRead, massG: -4, readings: [{ timeS: 1, tempC: 20 }] })
+		],
+		['words', JSON.stringify({ ...cupRead, readings: [{ timeS: 'soon', tempC: 'warm' }] })]
+	])('%s: refused with a sentence, and the tin stays as it was', async (_what, asked) => {
+		const before = await speed();
+		const { status, text } = await keep(asked);
+		expect(status).toBe(200);
+		expect(text).toMatch(/"type":"failure","status":400/);
+		expect(text).toMatch(/refused/);
+		expect(await speed()).toBe(before);
+	});
+
+	it('a tin that is not there is not found', async () => {
+		const { status } = await sendForm('/cure?/keep', [
+			['containerId', randomUUID()],
+			['asked', JSON.stringify({ ...cupRead, readings })]
+		]);
+		expect(status).toBe(404);
 	});
 });

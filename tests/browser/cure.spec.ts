@@ -39,6 +39,20 @@ test('the cure screen follows mass, temperature and readings', async ({ page }) 
 	expect(Buffer.concat(text).toString()).toMatch(/^place,timeS,tempC,conversion\r?\ncup,0\.0,/);
 });
 
+test('what a cup showed is kept for its tin, by the server’s own sum', async ({ page }) => {
+	await page.goto('/cure');
+	// a resin that no other test pours
+	await page.locator('select[name=resin]').selectOption({ label: 'Fender flexible' });
+	await page.getByLabel('After combining').fill('1:00');
+	await page.getByLabel('It shows').fill('23 C');
+	await page.getByRole('button', { name: 'Add it' }).click();
+	await page
+		.getByRole('button', { name: /^Keep it for/ })
+		.first()
+		.click();
+	await expect(page.getByText('Kept: shots from this tin go by it.')).toBeVisible();
+});
+
 test('polyester: the share that fits a thin film, and none for a great block', async ({ page }) => {
 	await page.goto('/cure');
 	await page.locator('select[name=resin]').selectOption({ label: 'Amber clear' });

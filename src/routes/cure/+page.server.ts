@@ -1,32 +1,69 @@
 import { fail } from '@sveltejs/kit';
-import { containerSpeed } from '$lib/core/shelf';
-import { listContainers, setRateFactor, SPEED } from '$lib/server/repositories/containers';
-import { listResins } from '$lib/server/repositories/materials';
+import { z } from 'zod';
+import { cupFit, cupFitInput } from '$lib/core/cure';
+import { fieldErrors } from '$lib/core/fieldErrors';
+import { containerSpeed, cureOf, isCatalysed } from '$lib/core/shelf';
+import { orNotFound } from '$lib/server/forms';
+import {
+	getContainer,
+	listContainers,
+	setRateFactor,
+	SPEED,
+	type Container
+} from '$lib/server/repositories/containers';
+import { getMaterial, listResins } from '$lib/server/repositories/materials';
 import type { Actions, PageServerLoad } from './$types';
+
+/** Tins whose speed a cup shows, in the order in which the page takes them. */
+const speaking = (tins: readonly Container[], materialId?: string) =>
+	tins.filter((t) => !t.emptied && (materialId === undefined || t.record.materialId === materialId));
 
 export const load: PageServerLoad = async ({ url }) => ({
 	resins: await listResins(),
-	tins: (await listContainers())
-		.filter((t) => !t.emptied)
-		.map(({ id, record, rateFactor }) => ({
-			id,
-			materialId: record.materialId,
-			part: record.part,
-			lot: record.lot,
-			rateFactor,
-			speed: containerSpeed(record.slowerPercent, rateFactor)
-		})),
+	tins: speaking(await listContainers()).map(({ id, record, rateFactor }) => ({
+		id,
+		materialId: record.materialId,
+		part: record.part,
+		lot: record.lot,
+		rateFactor,
+		speed: containerSpeed(record.slowerPercent, rateFactor)
+	})),
 	chosen: url.searchParams.get('resin') ?? ''
 });
+
+const { massG, startTempC, roomTempC, readings } = cupFitInput.shape;
+const askedOf = z.object({ massG, startTempC, roomTempC, readings, catalystPercent: z.number().optional() });
+const TOO_FAR = 'These readings are too far from the sheet to be kept: check them.';
+
+/** The tin's speed by the readings of a cup, worked out here: a number that a browser sends is not believed. */
+async function speedBy(containerId: string, raw: unknown): Promise<number> {
+	const asked = askedOf.parse(raw);
+	const { record } = await orNotFound(getContainer(containerId));
+	const { record: resin } = await getMaterial('resin', record.materialId);
+	const [used] = speaking(await listContainers({ materialId: record.materialId })).filter(
+		(t) => t.record.part !== 'B'
+	);
+	const { catalystPercent, ...cup } = asked;
+	const cure = cureOf(
+		isCatalysed(resin.family) && catalystPercent !== undefined ? { ...resin, catalystPercent } : resin,
+		used && containerSpeed(used.record.slowerPercent, used.rateFactor)
+	);
+	return cupFit({ resin: cure, ...cup }).rateFactor * (used?.rateFactor ?? 1);
+}
 
 export const actions: Actions = {
 	keep: async ({ request }) => {
 		const data = await request.formData();
-		const rateFactor = Number(data.get('rateFactor'));
-		if (!(rateFactor >= SPEED.least && rateFactor <= SPEED.most)) {
-			return fail(400, { refused: 'These readings are too far from the sheet to be kept: check them.' });
+		const containerId = String(data.get('containerId'));
+		try {
+			const rateFactor = await speedBy(containerId, JSON.parse(String(data.get('asked'))));
+			if (!(rateFactor >= SPEED.least && rateFactor <= SPEED.most)) return fail(400, { refused: TOO_FAR });
+			await setRateFactor(containerId, rateFactor);
+			return { kept: true };
+		} catch (error) {
+			const problems = error instanceof SyntaxError ? [{ message: TOO_FAR }] : fieldErrors(error);
+			if (!problems) throw error;
+			return fail(400, { refused: problems[0]?.message ?? TOO_FAR });
 		}
-		await setRateFactor(String(data.get('containerId')), rateFactor);
-		return { kept: true };
 	}
 };

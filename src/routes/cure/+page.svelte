@@ -1,18 +1,18 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
 	import { Button } from 'flowbite-svelte';
 	import { onMount, untrack } from 'svelte';
-	import { SvelteMap } from 'svelte/reactivity';
 	import type { CatalystPlan, Forecast, ForecastInput } from '$lib/core/cure';
 	import type { CureAnswer, CureQuestion } from '$lib/core/cure/tryForecast';
 	import type { FieldError } from '$lib/core/fieldErrors';
 	import { cautionsFor } from '$lib/core/cautions';
 	import { chemistryOf, cureOf, isCatalysed } from '$lib/core/shelf';
-	import { digits, fahrenheitFromCelsius } from '$lib/core/units';
+	import { fahrenheitFromCelsius } from '$lib/core/units';
 	import Answer from '$lib/ui/Answer.svelte';
 	import Caution from '$lib/ui/Caution.svelte';
 	import Chart from '$lib/ui/Chart.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
+	import CatalystCard from '$lib/ui/cure/CatalystCard.svelte';
+	import CureReadings from '$lib/ui/cure/CureReadings.svelte';
 	import { cupChart, partChart, type Reading } from '$lib/ui/cureCharts';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import QuantityField from '$lib/ui/QuantityField.svelte';
@@ -23,7 +23,7 @@
 	import { latest } from '$lib/workers/latest';
 	import { usePlanner } from '$lib/workers/planner';
 
-	let { data, form } = $props();
+	let { data } = $props();
 	const units = useUnits();
 	let resinId = $state(untrack(() => data.resins.find((r) => r.id === data.chosen)?.id ?? data.resins[0]?.id ?? ''));
 	let otherId = $state('');
@@ -38,8 +38,6 @@
 	let crackLimitC = $state<number | undefined>(100);
 	let neededS = $state<number | undefined>(300);
 	let readings = $state<Reading[]>([]);
-	let newTimeS = $state<number | undefined>();
-	let newTempC = $state<number | undefined>();
 
 	const resin = $derived(data.resins.find((r) => r.id === resinId));
 	const other = $derived(data.resins.find((r) => r.id === otherId));
@@ -118,18 +116,6 @@
 			})
 	);
 	const partDrawn = $derived(main && partChart(main, second, { show, unit, otherName: other?.record.name ?? '' }));
-	const newProblem = new SvelteMap<string, string[]>();
-
-	function addReading() {
-		newProblem.clear();
-		if (!(newTimeS !== undefined && newTimeS >= 0)) newProblem.set('time', ['Type when it was read, such as 1:20.']);
-		if (!(newTempC !== undefined && newTempC > -20 && newTempC < 300)) newProblem.set('temp', ['Type what it showed, such as 31 C.']);
-		if (newProblem.size > 0) return;
-		readings = [...readings, { timeS: newTimeS!, tempC: newTempC! }].sort((a, b) => a.timeS - b.timeS);
-		newTimeS = undefined;
-		newTempC = undefined;
-	}
-
 	async function download() {
 		if (!main || !now) return;
 		const { default: papa } = await import('papaparse');
@@ -289,93 +275,9 @@
 				<Warnings warnings={main.warnings} />
 			{/if}
 			{#if plan}
-				<section class="slab p-5">
-					<h2 class="mb-2">How much catalyst</h2>
-					<div class="grid gap-x-5 sm:grid-cols-[auto_1fr_1fr]">
-						<Answer
-							label="At most"
-							value={plan.percent === null ? 'none fits' : `${digits(plan.percent, 1)} %`}
-							tone={plan.percent === null ? 'harm' : 'work'}
-							note={{
-								crack: 'more would crack it',
-								time: 'more would set too soon',
-								range: 'the usual most',
-								'none-fits': ''
-							}[plan.limitedBy]} />
-						<QuantityField
-							label="Middle may reach"
-							kind="temperature"
-							name="crackLimit"
-							bind:value={crackLimitC}
-							error={problem('crackLimitC')}
-							hint="from the sheet or a trial block" />
-						<QuantityField label="Stir and pour take" kind="time" name="needed" bind:value={neededS} error={problem('neededS')} />
-					</div>
-					{#if plan.stages}
-						<dl class="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-4">
-							{#each [['Gel: next layer, embed', plan.stages.gelS], ['Soft, crumbles', plan.stages.softS], ['Firm', plan.stages.firmS], ['Hard', plan.stages.hardS]] as const as [word, atS] (word)}
-								<div>
-									<dt class="soft text-[0.9rem]">{word}</dt>
-									<dd class="text-[1.2rem] font-bold">{units.show(atS, 'time')}</dd>
-								</div>
-							{/each}
-						</dl>
-					{/if}
-					<Warnings warnings={plan.warnings} />
-					<Working lines={plan.working} />
-				</section>
+				<CatalystCard {plan} bind:crackLimitC bind:neededS {problem} />
 			{/if}
-			<section class="slab p-5">
-				<h2>Readings of a gun thermometer</h2>
-				<p class="soft mb-2">Each one corrects the forecast at once: the same temperature means the same state in summer and winter.</p>
-				<form
-					class="grid items-start gap-x-4 sm:grid-cols-[1fr_1fr_auto]"
-					onsubmit={(e) => {
-						e.preventDefault();
-						addReading();
-					}}>
-					<QuantityField label="After combining" kind="time" name="readingTime" bind:value={newTimeS} error={newProblem.get('time')} />
-					<QuantityField label="It shows" kind="temperature" name="readingTemp" bind:value={newTempC} error={newProblem.get('temp')} />
-					<Button type="submit" class="mt-[1.62rem] min-h-[2.75rem]">Add it</Button>
-				</form>
-				{#if readings.length > 0}
-					<ul class="flex flex-wrap gap-2">
-						{#each readings as reading, i (i)}
-							<li>
-								<button
-									type="button"
-									class="tag min-h-[2.2rem] cursor-pointer"
-									aria-label="Remove the reading {units.show(reading.tempC, 'temperature')} after {units.show(reading.timeS, 'time')}"
-									onclick={() => (readings = readings.filter((_, k) => k !== i))}
-									>{units.show(reading.timeS, 'time')} · {units.show(reading.tempC, 'temperature')} ✕</button>
-							</li>
-						{/each}
-					</ul>
-					{#if main?.fit}
-						<p class="mt-2">
-							This batch goes at <strong>× {digits(main.fit.rateFactor)}</strong> of its sheet; the curve is {digits(main.fit.rmsC, 1)} °C off
-							the readings on average.
-						</p>
-						{#if tins.length > 0}
-							<form
-								method="POST"
-								action="?/keep"
-								use:enhance={() =>
-									async ({ update }) =>
-										update({ reset: false })}
-								class="mt-2 flex flex-wrap items-center gap-3">
-								<input type="hidden" name="rateFactor" value={main.fit.rateFactor * (tins[0]!.rateFactor ?? 1)} />
-								{#each tins as tin (tin.id)}
-									<Button type="submit" name="containerId" value={tin.id} color="alternative"
-										>Keep it for {tin.part === 'whole' ? 'the tin' : `tin ${tin.part}`} {tin.lot}</Button>
-								{/each}
-								<span role="status" class="font-semibold text-(--work)"
-									>{form?.kept ? 'Kept: shots from this tin go by it.' : ''}{form?.refused ?? ''}</span>
-							</form>
-						{/if}
-					{/if}
-				{/if}
-			</section>
+			<CureReadings bind:readings fit={main?.fit} {tins} asked={{ massG, startTempC, roomTempC, catalystPercent }} />
 			{#if now && main}
 				<section class="slab p-5">
 					<Working lines={now.working} />

@@ -1,6 +1,7 @@
 import { QueryTypes } from 'sequelize';
 import type { FAULTS, Grade } from '$lib/core/pour';
 import { db } from '../db/connection';
+import { KeptRows } from '../db/keptRows';
 import type { PullBody, PullRow } from '../db/models';
 import { NotFoundError } from '../errors';
 
@@ -192,16 +193,39 @@ async function isFrequent(walked: Conditions): Promise<boolean> {
 	return Number(row!.n) >= FREQUENT_IN_PROBED;
 }
 
+/** Says whether anything changed that these sums follow from: pulls, what moulds are called, confirmed causes. */
+export async function ledgerStamp(): Promise<string> {
+	const [row] = await select<{ stamp: string }>(
+		`SELECT CONCAT_WS('/', (SELECT CONCAT(COUNT(*), ':', COALESCE(BIT_XOR(revision), 0)) FROM mould_pulls),
+			(SELECT CONCAT(COUNT(*), ':', COALESCE(MAX(updatedAt), '')) FROM moulds),
+			(SELECT CONCAT(COUNT(*), ':', COALESCE(MAX(updatedAt), '')) FROM pull_causes)) AS stamp`,
+		{}
+	);
+	return row!.stamp;
+}
+/** How many pulls a filter finds, and which way, for as long as the ledger stands as it is. */
+const counted = new KeptRows<{ total: number; indexed: boolean }>(500);
+
 /** Rare words are found by the full-text index, frequent ones on the way along the order. */
 async function conditionsFor(filter: LedgerFilter): Promise<{ found: Conditions; total: number }> {
-	const words = wordsOf(filter.text ?? '');
 	const walked = conditions(filter, false);
+	if (!walked.join && !walked.sql) return { found: walked, total: await countUpTo(walked, COUNTED) };
+	const [what, stamp] = [JSON.stringify(filter), await ledgerStamp()];
+	const { total, indexed } =
+		counted.peek(what, stamp) ?? counted.keep(what, stamp, await countedWay(filter, walked));
+	return { found: indexed ? conditions(filter, true) : walked, total };
+}
+
+async function countedWay(
+	filter: LedgerFilter,
+	walked: Conditions
+): Promise<{ total: number; indexed: boolean }> {
+	const words = wordsOf(filter.text ?? '');
 	if (filter.text && words.length > 0 && words.every((w) => w.length >= 3) && !(await isFrequent(walked))) {
-		const indexed = conditions(filter, true);
-		const total = await countUpTo(indexed, COUNTED);
-		return { found: total > FREQUENT ? walked : indexed, total };
+		const total = await countUpTo(conditions(filter, true), COUNTED);
+		return { total, indexed: total <= FREQUENT };
 	}
-	return { found: walked, total: await countUpTo(walked, COUNTED) };
+	return { total: await countUpTo(walked, COUNTED), indexed: false };
 }
 
 /** A page of the ledger, and how many pulls the filter finds; past `COUNTED` it says one more than that. */

@@ -4,6 +4,7 @@ import type { Grade } from '$lib/core/pour';
 import { wilson } from '$lib/core/wear';
 import { db } from '../db/connection';
 import { KeptRows } from '../db/keptRows';
+import { ledgerStamp } from './ledger';
 
 export interface Yield {
 	group: string;
@@ -36,15 +37,6 @@ export type Grouping = keyof typeof GROUPINGS;
 const select = <T extends object>(sql: string, replacements: Record<string, unknown> = {}) =>
 	db().query<T>(sql, { type: QueryTypes.SELECT, replacements });
 
-/** Says whether anything changed that these sums follow from: pulls, what moulds are called, confirmed causes. */
-async function ledgerStamp(): Promise<string> {
-	const [row] = await select<{ stamp: string }>(
-		`SELECT CONCAT_WS('/', (SELECT CONCAT(COUNT(*), ':', COALESCE(BIT_XOR(revision), 0)) FROM mould_pulls),
-			(SELECT CONCAT(COUNT(*), ':', COALESCE(MAX(updatedAt), '')) FROM moulds),
-			(SELECT CONCAT(COUNT(*), ':', COALESCE(MAX(updatedAt), '')) FROM pull_causes)) AS stamp`
-	);
-	return row!.stamp;
-}
 /** Sums over the whole ledger by that stamp: a hundred thousand pulls are added up once, not for every page. */
 const summed = new KeptRows<object>(100);
 
