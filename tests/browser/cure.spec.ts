@@ -42,7 +42,7 @@ test('the cure screen follows mass, temperature and readings', async ({ page }) 
 test('what a cup showed is kept for its tin, by the server’s own sum', async ({ page }) => {
 	await page.goto('/cure');
 	// a resin that no other test pours
-	await page.locator('select[name=resin]').selectOption({ label: 'Fender flexible' });
+	await page.locator('select[name=resin]').selectOption({ label: 'Glasswater clear' });
 	await page.getByLabel('After combining').fill('1:00');
 	await page.getByLabel('It shows').fill('23 C');
 	await page.getByRole('button', { name: 'Add it' }).click();
