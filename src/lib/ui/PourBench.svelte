@@ -151,60 +151,70 @@
 	{:else if step}
 		{#if devices.on}<div class="pb-2"><DeviceStrip {devices} /></div>{/if}
 		<div class={layout.frame}>
-			<div class="flex min-h-0 flex-1 flex-col [justify-content:safe_center] gap-[clamp(0.6rem,2vh,1.25rem)] overflow-y-auto py-1">
-				<PourFace
-					{step}
-					{plan}
-					{elapsedS}
-					pouredAtMs={state_.pouredAtMs}
-					sinceMs={lastDoneMs}
-					nowMs={now.ms}
-					bind:air={desk.air}
-					bind:gaugeKpa={desk.gaugeKpa}
-					gaugeLive={devices.live('gauge') !== undefined}
-					onpot={(to) => desk.pot(to)}
-					heading={desk.scale.mend ? `Add ${desk.scale.mend.part}` : step.title}
-					detail={desk.scale.mend ? desk.scale.mendWords : step.detail}
-					weighs={desk.weighs} />
-				{#if step.kind === 'hold' && !source}
-					<div class="mx-auto w-full max-w-[22rem]">
-						<TextField
-							label="Released by"
-							name="who"
-							bind:value={desk.who}
-							error={desk.who.trim().length > WHO_LONGEST ? ['Keep the name under 60 characters.'] : undefined} />
-					</div>
-				{/if}
-				{#if desk.weighs}
-					<WeighFace
-						part={desk.scale.mend?.part ?? step.part}
-						scale={desk.scale}
-						{devices}
-						markMm={run.plan.measuring === 'marks' && !desk.scale.mend ? step.markMm : undefined} />
-				{/if}
-				{#if step.kind === 'inspect'}
-					<div class="mx-auto flex w-full max-w-[60rem] flex-col gap-3">
-						{#each desk.grades as g, i (g.id)}
-							<Grading
-								title="Cast from M{g.number}"
-								id={g.id}
-								bind:grade={desk.grades[i]!.grade}
-								bind:faults={desk.grades[i]!.faults}
-								bind:note={desk.grades[i]!.note}
-								bind:findings={desk.grades[i]!.findings}
-								references={run.plan.references ?? []}
-								wanting={desk.wanting} />
-						{/each}
-					</div>
-				{/if}
-				{#if happened}{@render happened()}{/if}
-				{#if late}<div class="mx-auto w-full max-w-[60rem] text-[1.15rem]"><Warnings warnings={[late]} /></div>{/if}
-				{#if burning}
-					<Fuse steps={plan.steps} {potLifeS} {usableS} slackS={usableS - plannedS} {...elapsedS === undefined ? {} : { elapsedS }} large />
-				{/if}
-				{#if burning && !desk.weighs}<CupTemp {run} {plan} {forecast} {elapsedS} gun={devices.live('gun')?.value} />{/if}
-				{#if waiting && waitS > 20}{@render waiting(waitS)}{/if}
-				{#if step.cautions.length > 0}<div class="mx-auto max-w-[60rem]">
+			<div class="flex min-h-0 flex-1 flex-col gap-2 py-1">
+				<div class="flex min-h-0 flex-1 flex-col [justify-content:safe_center] gap-[clamp(0.6rem,2vh,1.25rem)] overflow-y-auto">
+					<PourFace
+						{step}
+						{plan}
+						{elapsedS}
+						pouredAtMs={state_.pouredAtMs}
+						sinceMs={lastDoneMs}
+						nowMs={now.ms}
+						bind:air={desk.air}
+						bind:gaugeKpa={desk.gaugeKpa}
+						gaugeLive={devices.live('gauge') !== undefined}
+						onpot={(to) => desk.pot(to)}
+						heading={desk.scale.mend ? `Add ${desk.scale.mend.part}` : step.title}
+						detail={desk.scale.mend ? desk.scale.mendWords : step.detail}
+						weighs={desk.weighs}>
+						{#if step.kind === 'hold' && !source}
+							<div class="w-full max-w-[18rem]">
+								<TextField
+									label="Released by"
+									name="who"
+									bind:value={desk.who}
+									error={desk.who.trim().length > WHO_LONGEST ? ['Keep the name under 60 characters.'] : undefined} />
+							</div>
+						{/if}
+					</PourFace>
+					{#if desk.weighs}
+						<WeighFace
+							part={desk.scale.mend?.part ?? step.part}
+							scale={desk.scale}
+							{devices}
+							markMm={run.plan.measuring === 'marks' && !desk.scale.mend ? step.markMm : undefined} />
+					{/if}
+					{#if step.kind === 'inspect'}
+						<div class="mx-auto flex w-full max-w-[60rem] flex-col gap-3">
+							{#each desk.grades as g, i (g.id)}
+								<Grading
+									title="Cast from M{g.number}"
+									id={g.id}
+									bind:grade={desk.grades[i]!.grade}
+									bind:faults={desk.grades[i]!.faults}
+									bind:note={desk.grades[i]!.note}
+									bind:findings={desk.grades[i]!.findings}
+									references={run.plan.references ?? []}
+									wanting={desk.wanting} />
+							{/each}
+						</div>
+					{/if}
+					{#if happened}{@render happened()}{/if}
+					{#if late}<div class="mx-auto w-full max-w-[60rem] text-[1.15rem]"><Warnings warnings={[late]} /></div>{/if}
+					{#if burning}
+						<Fuse
+							steps={plan.steps}
+							{potLifeS}
+							{usableS}
+							slackS={usableS - plannedS}
+							{...elapsedS === undefined ? {} : { elapsedS }}
+							large />
+					{/if}
+					{#if burning && !desk.weighs}<CupTemp {run} {plan} {forecast} {elapsedS} gun={devices.live('gun')?.value} />{/if}
+					{#if waiting && waitS > 20}{@render waiting(waitS)}{/if}
+				</div>
+				<!-- never scrolled away: it belongs to the step -->
+				{#if step.cautions.length > 0}<div class="mx-auto max-w-[60rem] shrink-0">
 						<Caution topics={step.cautions} order={!burning} />
 					</div>{/if}
 			</div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import type { Snippet } from 'svelte';
 	import { dewPointC, FACE_MARGIN_C } from '$lib/core/humidity';
 	import type { BenchStep, PourPlan } from '$lib/core/pour';
 	import { countdown } from './clockText';
@@ -23,6 +24,8 @@
 		detail: string;
 		/** The amount is drawn by the scale's own face. */
 		weighs: boolean;
+		/** Beside the gauge. */
+		children?: Snippet;
 	}
 	let {
 		step,
@@ -37,7 +40,8 @@
 		onpot,
 		heading,
 		detail,
-		weighs
+		weighs,
+		children
 	}: Props = $props();
 	const units = useUnits();
 
@@ -122,13 +126,16 @@
 	</div>
 {/if}
 {#if step.kind === 'pump' || step.kind === 'hold'}
-	<Stepper
-		label="Gauge reads"
-		bind:value={gaugeKpa}
-		step={units.system === 'us' ? 6.894757293168 : 5}
-		min={0}
-		max={2000}
-		show={(v) => units.show(v, 'pressure')} />
+	<div class="flex flex-wrap items-start justify-center gap-x-10 gap-y-2">
+		<Stepper
+			label="Gauge reads"
+			bind:value={gaugeKpa}
+			step={units.system === 'us' ? 6.894757293168 : 5}
+			min={0}
+			max={2000}
+			show={(v) => units.show(v, 'pressure')} />
+		{@render children?.()}
+	</div>
 	{#if gaugeLive && plan.pot}
 		<div class="flex flex-wrap justify-center gap-3">
 			{#each potWords as [to, words] (to)}

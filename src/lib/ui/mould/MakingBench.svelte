@@ -103,7 +103,7 @@
 
 <div class="flex h-full min-h-[34rem] flex-col px-4 pb-4 sm:px-6">
 	<header class="flex flex-wrap items-center gap-x-3 gap-y-2 py-2">
-		<p class="min-w-0 flex-1 truncate text-[1.05rem]">
+		<p class="min-w-0 flex-1 basis-full truncate text-[1.05rem] lg:basis-0">
 			<strong>M{run.plan.number} {run.plan.label}</strong>
 			<span class="soft"
 				>{run.plan.materialName}&nbsp;{#if state_.status === 'open'}
@@ -154,64 +154,67 @@
 		</div>
 	{:else if step}
 		<div class={layout.frame}>
-			<div class="flex min-h-0 flex-1 flex-col [justify-content:safe_center] gap-[clamp(0.6rem,2vh,1.25rem)] overflow-y-auto py-1">
-				<div class="text-center">
-					<h1 class="text-[clamp(1.7rem,5vh,2.6rem)]!">{step.title}</h1>
-					<p class="mx-auto mt-1 max-w-[52rem] text-[1.2rem] leading-snug">{step.detail}</p>
-				</div>
-				{#if step.amounts}
-					<dl class="flex flex-wrap justify-center gap-x-14 gap-y-3">
-						{#each step.amounts as amount (amount.label)}
-							<div class="text-center">
-								<dt class="text-[1.3rem] font-bold">{amount.label}</dt>
-								<dd class="answer text-[clamp(2.8rem,11vh,5.2rem)] whitespace-nowrap">{units.show(amount.massG, 'mass')}</dd>
-							</div>
-						{/each}
-					</dl>
-				{/if}
-				{#if workingS !== undefined}
-					<div class="text-center" style:color={workingS < 0 ? 'var(--hot)' : 'inherit'}>
-						<p class="answer text-[clamp(4rem,17vh,8rem)]" role="timer">{countdown(workingS)}</p>
-						<p class="mt-2 text-[1.2rem] font-semibold">{workingS < 0 ? 'past its working time' : 'left of its working time'}</p>
+			<div class="flex min-h-0 flex-1 flex-col gap-2 py-1">
+				<div class="flex min-h-0 flex-1 flex-col [justify-content:safe_center] gap-[clamp(0.6rem,2vh,1.25rem)] overflow-y-auto">
+					<div class="text-center">
+						<h1 class="text-[clamp(1.7rem,5vh,2.6rem)]!">{step.title}</h1>
+						<p class="mx-auto mt-1 max-w-[52rem] text-[1.2rem] leading-snug">{step.detail}</p>
 					</div>
-				{:else if waitS !== undefined}
-					<div class="text-center" style:color={waitS < 0 ? 'var(--work)' : 'inherit'}>
-						<p class="answer text-[clamp(4rem,17vh,8rem)]" role="timer">{waitS < 0 ? 'Ready' : countdown(waitS)}</p>
-						<p class="mt-2 text-[1.2rem] font-semibold">
-							{waitS < 0 ? `by its time: ${step.then ?? 'look at it'}` : `until ${wallTime(sinceMs! + step.waitS! * 1000, now.ms)}`}
-						</p>
-					</div>
-				{/if}
-				{#if step.kind === 'inspect'}
-					<div class="mx-auto flex w-full max-w-[44rem] flex-col gap-3">
-						<div class="max-w-[18rem]">
-							<QuantityField
-								label="Water that one cavity takes"
-								kind="volume"
-								name="waterMl"
-								bind:value={waterMl}
-								error={wrong && waterMl !== undefined ? [wrong] : undefined}
-								hint="its weight in grams is its volume in ml" />
+					{#if step.amounts}
+						<dl class="flex flex-wrap justify-center gap-x-14 gap-y-3">
+							{#each step.amounts as amount (amount.label)}
+								<div class="text-center">
+									<dt class="text-[1.3rem] font-bold">{amount.label}</dt>
+									<dd class="answer text-[clamp(2.8rem,11vh,5.2rem)] whitespace-nowrap">{units.show(amount.massG, 'mass')}</dd>
+								</div>
+							{/each}
+						</dl>
+					{/if}
+					{#if workingS !== undefined}
+						<div class="text-center" style:color={workingS < 0 ? 'var(--hot)' : 'inherit'}>
+							<p class="answer text-[clamp(4rem,17vh,8rem)]" role="timer">{countdown(workingS)}</p>
+							<p class="mt-2 text-[1.2rem] font-semibold">{workingS < 0 ? 'past its working time' : 'left of its working time'}</p>
 						</div>
-						<fieldset>
-							<legend class="label mb-1">What is wrong with it</legend>
-							<div class="flex flex-wrap gap-2">
-								{#each MOULD_FAULTS as fault (fault)}
-									<label
-										class="flex min-h-[2.75rem] cursor-pointer items-center gap-2 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-3 font-semibold has-checked:bg-(--work) has-checked:text-(--work-ink)"
-										><input type="checkbox" class="size-5 rounded" value={fault} bind:group={faults} />{fault}</label>
-								{/each}
+					{:else if waitS !== undefined}
+						<div class="text-center" style:color={waitS < 0 ? 'var(--work)' : 'inherit'}>
+							<p class="answer text-[clamp(4rem,17vh,8rem)]" role="timer">{waitS < 0 ? 'Ready' : countdown(waitS)}</p>
+							<p class="mt-2 text-[1.2rem] font-semibold">
+								{waitS < 0 ? `by its time: ${step.then ?? 'look at it'}` : `until ${wallTime(sinceMs! + step.waitS! * 1000, now.ms)}`}
+							</p>
+						</div>
+					{/if}
+					{#if step.kind === 'inspect'}
+						<div class="mx-auto flex w-full max-w-[44rem] flex-col gap-3">
+							<div class="max-w-[18rem]">
+								<QuantityField
+									label="Water that one cavity takes"
+									kind="volume"
+									name="waterMl"
+									bind:value={waterMl}
+									error={wrong && waterMl !== undefined ? [wrong] : undefined}
+									hint="its weight in grams is its volume in ml" />
 							</div>
-						</fieldset>
-						<label class="label"
-							>Note
-							<input
-								class="mt-1 block min-h-[2.75rem] w-full rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-3 font-normal"
-								maxlength="2000"
-								bind:value={note} /></label>
-					</div>
-				{/if}
-				{#if step.cautions.length > 0}<div class="mx-auto max-w-[60rem]">
+							<fieldset>
+								<legend class="label mb-1">What is wrong with it</legend>
+								<div class="flex flex-wrap gap-2">
+									{#each MOULD_FAULTS as fault (fault)}
+										<label
+											class="flex min-h-[2.75rem] cursor-pointer items-center gap-2 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-3 font-semibold has-checked:bg-(--work) has-checked:text-(--work-ink)"
+											><input type="checkbox" class="size-5 rounded" value={fault} bind:group={faults} />{fault}</label>
+									{/each}
+								</div>
+							</fieldset>
+							<label class="label"
+								>Note
+								<input
+									class="mt-1 block min-h-[2.75rem] w-full rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-3 font-normal"
+									maxlength="2000"
+									bind:value={note} /></label>
+						</div>
+					{/if}
+				</div>
+				<!-- never scrolled away: it belongs to the step -->
+				{#if step.cautions.length > 0}<div class="mx-auto max-w-[60rem] shrink-0">
 						<Caution topics={[...step.cautions]} order={workingS === undefined} />
 					</div>{/if}
 			</div>

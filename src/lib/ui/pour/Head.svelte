@@ -34,7 +34,7 @@
 </script>
 
 <header class="flex flex-wrap items-center gap-x-3 gap-y-2 py-2">
-	<p class="min-w-0 flex-1 truncate text-[1.05rem]">
+	<p class="min-w-0 flex-1 basis-full truncate text-[1.05rem] lg:basis-0">
 		{#if practice}<span class="mr-1 rounded-md border-2 border-(--hot) bg-(--hot-soft) px-2 py-0.5 font-bold text-(--ink)">Practice</span
 			>{/if}
 		<strong>{plan.masterName}</strong>

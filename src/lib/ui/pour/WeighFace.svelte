@@ -27,15 +27,17 @@
 	] as const;
 </script>
 
-<div class="flex flex-col items-center gap-3">
+<!-- with a scale there is more to show: on a low screen all of it is a little smaller, so that the caution stays in sight -->
+<div class={['flex flex-col items-center gap-3', live && '[@media(max-height:860px)]:gap-2']}>
 	<p class="flex items-center justify-center gap-6" style:color={live ? tone : 'inherit'}>
 		{#if part}<span
 				class={[
-					'grid size-28 place-items-center rounded-2xl text-[5rem] leading-none font-extrabold',
+					'grid place-items-center rounded-2xl leading-none font-extrabold',
+					live ? 'size-28 text-[5rem] [@media(max-height:860px)]:size-20 [@media(max-height:860px)]:text-[3.6rem]' : 'size-28 text-[5rem]',
 					part === 'A' ? 'bg-(--part-a) text-(--paper)' : 'hatch-b text-(--ink)'
 				]}><span class={part === 'B' ? 'rounded-lg bg-(--paper) px-3' : ''}>{part}</span></span
 			>{/if}
-		<span class="answer text-[clamp(4rem,16vh,8rem)] whitespace-nowrap" data-testid="weigh">
+		<span class={['answer whitespace-nowrap', live ? 'text-[clamp(4rem,13vh,8rem)]' : 'text-[clamp(4rem,16vh,8rem)]']} data-testid="weigh">
 			{#if live && now}{now.state === 'right' ? g(scale.netG) : now.state === 'over' ? `+${g(-now.toGoG)}` : g(now.toGoG)}
 			{:else if markMm !== undefined}{units.show(markMm * scale.factor, 'length')}
 			{:else}{g(scale.targetG)}{/if}
@@ -75,7 +77,7 @@
 				class="min-h-[3.6rem] rounded-xl border-2 border-(--line-strong) bg-(--paper) px-5 text-[1.1rem] font-semibold"
 				onclick={() => scale.zero()}>Zero the scale</button>
 		</div>
-		<p class="soft text-[0.95rem]">
+		<p class="soft text-[0.95rem] [@media(max-height:860px)]:hidden">
 			The scale here is a simulated one: hold to pour. Trickle near the end; what is in the air still falls.
 		</p>
 	{:else}

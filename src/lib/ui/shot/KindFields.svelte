@@ -120,12 +120,14 @@
 			error={problemAt('turnS')}
 			hint="slow and every way round" />
 	{/if}
-	<ChoiceField
-		label="Next layer goes on"
-		name="school"
-		bind:value={$form.school}
-		options={Object.entries(RECOAT_SCHOOLS).map(([value, s]) => ({ value: value as keyof typeof RECOAT_SCHOOLS, label: s.words }))}
-		hint={RECOAT_SCHOOLS[$form.school ?? 'gel'].risk} />
+	<div class="sm:col-span-2">
+		<ChoiceField
+			label="Next layer goes on"
+			name="school"
+			bind:value={$form.school}
+			options={Object.entries(RECOAT_SCHOOLS).map(([value, s]) => ({ value: value as keyof typeof RECOAT_SCHOOLS, label: s.words }))}
+			hint={RECOAT_SCHOOLS[$form.school ?? 'gel'].risk} />
+	</div>
 	{#if $form.kind === 'filled'}
 		<ChoiceField
 			label="Filled with"
