@@ -52,6 +52,18 @@ function events(of: PourPlan, times: Record<string, number | undefined> = {}): P
 		return when === undefined ? [] : [done(s.id, when)];
 	});
 }
+const layer = {
+	a: { massG: 50, volumeMl: 46 },
+	b: { massG: 45, volumeMl: 46 },
+	thicknessMm: 1,
+	potLifeS: 150,
+	lockS: 60,
+	gelS: 180,
+	recoatFromS: 180,
+	recoatUntilS: 600,
+	serves: 'detail',
+	fillerPercent: 0
+};
 const evidence = (of: PourPlan, happened: PourEvent[], about = {}) =>
 	evidenceOf(of, reducePour(benchSteps(of), happened), about);
 
@@ -123,18 +135,6 @@ describe('what the log of a pour holds', () => {
 	});
 
 	it('of several cups the ratio that is furthest off counts', () => {
-		const layer = {
-			a: { massG: 50, volumeMl: 46 },
-			b: { massG: 45, volumeMl: 46 },
-			thicknessMm: 1,
-			potLifeS: 150,
-			lockS: 60,
-			gelS: 180,
-			recoatFromS: 180,
-			recoatUntilS: 600,
-			serves: 'detail',
-			fillerPercent: 0
-		};
 		const rolled: PourPlan = { ...plan, pot: undefined, layers: [layer, layer, layer] };
 		const e = evidence(rolled, [
 			...events(rolled, { 'combine-1': 300, 'combine-2': 800 }),
@@ -149,18 +149,6 @@ describe('what the log of a pour holds', () => {
 	});
 
 	it('a layer past its window, counted from the pour of the one below', () => {
-		const layer = {
-			a: { massG: 50, volumeMl: 46 },
-			b: { massG: 45, volumeMl: 46 },
-			thicknessMm: 1,
-			potLifeS: 150,
-			lockS: 60,
-			gelS: 180,
-			recoatFromS: 180,
-			recoatUntilS: 600,
-			serves: 'detail',
-			fillerPercent: 0
-		};
 		const rolled: PourPlan = { ...plan, pot: undefined, layers: [layer, layer, layer] };
 		const late = (second: number, third: number) =>
 			evidence(rolled, events(rolled, { 'pour-0': 60, 'pour-1': second, 'pour-2': third })).layerLateS;
