@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { onMount, untrack } from 'svelte';
 	import { Button } from 'flowbite-svelte';
+	import GiveUp from '../GiveUp.svelte';
 	import CloudOff from '@lucide/svelte/icons/cloud-off';
 	import Hand from '@lucide/svelte/icons/hand';
 	import Undo from '@lucide/svelte/icons/undo-2';
@@ -40,7 +41,6 @@
 	let note = $state('');
 	let wrong = $state('');
 	let givingUp = $state(false);
-	let reason = $state('');
 
 	function done() {
 		if (!step || state_.status !== 'open') return;
@@ -129,18 +129,12 @@
 	</header>
 	{#if run.refused}<p class="mb-2 font-semibold text-(--harm)" role="alert">{run.refused}</p>{/if}
 	{#if givingUp && state_.status === 'open'}
-		<div class="slab mb-3 flex flex-wrap items-center gap-3 p-3">
-			<label class="label" for="reason">Why is it given up?</label>
-			<input
-				id="reason"
-				class="min-h-[2.75rem] flex-1 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-3"
-				bind:value={reason}
-				maxlength="500"
-				placeholder="the box leaked" />
-			<Button color="red" size="lg" onclick={() => run.record({ kind: 'abandoned', reason: reason.trim() || 'no reason given' })}
-				>Give this mould up</Button>
-			<Button color="alternative" size="lg" onclick={() => (givingUp = false)}>Go on making it</Button>
-		</div>
+		<GiveUp
+			giveUp="Give this mould up"
+			goOn="Go on making it"
+			example="the box leaked"
+			onend={(reason) => run.record({ kind: 'abandoned', reason })}
+			onback={() => (givingUp = false)} />
 	{/if}
 	{#if state_.status !== 'open'}
 		<div class="m-auto max-w-xl text-center">

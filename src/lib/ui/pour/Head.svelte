@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { Button } from 'flowbite-svelte';
+	import GiveUp from '../GiveUp.svelte';
 	import CloudOff from '@lucide/svelte/icons/cloud-off';
 	import Gauge from '@lucide/svelte/icons/gauge';
 	import Hand from '@lucide/svelte/icons/hand';
@@ -28,7 +28,6 @@
 	let { run, plan, desk, devices, layout, way, practice, onway }: Props = $props();
 	const open = $derived(run.state.status === 'open');
 	let givingUp = $state(false);
-	let reason = $state('');
 	const small =
 		'inline-flex min-h-[2.9rem] cursor-pointer items-center gap-2 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-4 font-semibold';
 </script>
@@ -67,16 +66,10 @@
 </header>
 {#if run.refused}<p class="mb-2 font-semibold text-(--harm)" role="alert">{run.refused}</p>{/if}
 {#if givingUp && open}
-	<div class="slab mb-3 flex flex-wrap items-center gap-3 p-3">
-		<label class="label" for="reason">Why is it given up?</label>
-		<input
-			id="reason"
-			class="min-h-[2.75rem] flex-1 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-3"
-			bind:value={reason}
-			maxlength="500"
-			placeholder="kicked in the cup" />
-		<Button color="red" size="lg" onclick={() => run.record({ kind: 'abandoned', reason: reason.trim() || 'no reason given' })}
-			>Give this pour up</Button>
-		<Button color="alternative" size="lg" onclick={() => (givingUp = false)}>Go on pouring</Button>
-	</div>
+	<GiveUp
+		giveUp="Give this pour up"
+		goOn="Go on pouring"
+		example="kicked in the cup"
+		onend={(reason) => run.record({ kind: 'abandoned', reason })}
+		onback={() => (givingUp = false)} />
 {/if}
