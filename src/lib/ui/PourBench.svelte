@@ -178,11 +178,7 @@
 						{/if}
 					</PourFace>
 					{#if desk.weighs}
-						<WeighFace
-							part={desk.scale.mend?.part ?? step.part}
-							scale={desk.scale}
-							{devices}
-							markMm={run.plan.measuring === 'marks' && !desk.scale.mend ? step.markMm : undefined} />
+						<WeighFace part={desk.scale.mend?.part ?? step.part} scale={desk.scale} {devices} />
 					{/if}
 					{#if step.kind === 'inspect'}
 						<div class="mx-auto flex w-full max-w-[60rem] flex-col gap-3">

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
 	import { dewPointC, FACE_MARGIN_C } from '$lib/core/humidity';
-	import type { BenchStep, PourPlan } from '$lib/core/pour';
+	import { holdFloorKpa, type BenchStep, type PourPlan } from '$lib/core/pour';
 	import { countdown } from './clockText';
 	import Stepper from './Stepper.svelte';
 	import { useUnits } from './units.svelte';
@@ -145,14 +145,14 @@
 					onclick={() => onpot(to)}>{words}</button>
 			{/each}
 		</div>
-		{#if step.kind === 'pump' && gaugeKpa < plan.pot.targetGaugeKpa * 0.95}<p class="text-center text-[1.15rem]" role="status">
+		{#if step.kind === 'pump' && gaugeKpa < holdFloorKpa(plan.pot.targetGaugeKpa)}<p class="text-center text-[1.15rem]" role="status">
 				{units.show(Math.max(0, plan.pot.targetGaugeKpa - gaugeKpa), 'pressure')} to go
 			</p>{/if}
-		{#if step.kind === 'hold' && gaugeKpa < plan.pot.targetGaugeKpa * 0.95}<p
+		{#if step.kind === 'hold' && gaugeKpa < holdFloorKpa(plan.pot.targetGaugeKpa)}<p
 				class="text-center text-[1.2rem] font-bold text-(--hot)"
 				role="alert">
-				It is losing pressure: under {units.show(plan.pot.targetGaugeKpa * 0.95, 'pressure')}. Top it up while the resin is liquid, within
-				the rating; look for the leak afterwards.
+				It is losing pressure: under {units.show(holdFloorKpa(plan.pot.targetGaugeKpa), 'pressure')}. Top it up while the resin is liquid,
+				within the rating; look for the leak afterwards.
 			</p>{/if}
 	{/if}
 	{#if overRating}<p class="text-center text-[1.2rem] font-bold text-(--harm)" role="alert">

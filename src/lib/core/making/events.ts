@@ -33,6 +33,13 @@ export const inspectionInput = z.strictObject({
 });
 export type Inspection = z.infer<typeof inspectionInput>;
 
+/** How much more water a cavity takes than its master displaces, percent; less than nothing: it takes less. */
+export function waterOffPercent(waterMl: number, masterVolumeMl: number): number {
+	if (!(waterMl > 0 && masterVolumeMl > 0))
+		throw new RangeError(`waterOffPercent: both over 0, got ${waterMl} ml, ${masterVolumeMl} ml`);
+	return (100 * (waterMl - masterVolumeMl)) / masterVolumeMl;
+}
+
 /** Something that happened while a mould was made. Only ever added; saving one twice changes nothing. */
 export const makingEvent = z.discriminatedUnion('kind', [
 	z.strictObject({ ...base, kind: z.literal('step-done'), stepId: z.string().min(1).max(40) }),

@@ -1,4 +1,11 @@
 export { settingTimes, shellSetS, type MakingPlan } from './plan';
 export { makingSteps, type MakingStep } from './steps';
-export { inspectionInput, makingEvent, MOULD_FAULTS, type Inspection, type MakingEvent } from './events';
+export {
+	inspectionInput,
+	makingEvent,
+	MOULD_FAULTS,
+	waterOffPercent,
+	type Inspection,
+	type MakingEvent
+} from './events';
 export { makingClocks, placed, readyAtMs, reduceMaking, type MakingState } from './reduce';

@@ -14,7 +14,8 @@ import {
 	settingTimes,
 	shellSetS,
 	type MakingEvent,
-	type MakingPlan
+	type MakingPlan,
+	waterOffPercent
 } from '.';
 
 const rubber = rubberRecord.parse(DEMO_RUBBERS[0]);
@@ -204,5 +205,21 @@ describe('where a making stands', () => {
 		[{ kind: 'step-done', stepId: 'fix', extra: 1 }]
 	])('%j is refused', (part) => {
 		expect(makingEvent.safeParse({ id: uuid(), atMs: T0, ...part }).success).toBe(false);
+	});
+});
+
+describe('water that a made mould takes', () => {
+	it('against its master, by hand', () => {
+		expect(waterOffPercent(84, 80)).toBeCloseTo(5, 9);
+		expect(waterOffPercent(76, 80)).toBeCloseTo(-5, 9);
+		expect(waterOffPercent(80, 80)).toBe(0);
+	});
+	it.each([
+		[0, 80],
+		[80, 0],
+		[NaN, 80],
+		[80, -1]
+	])('%d ml against %d ml is no comparison', (waterMl, masterMl) => {
+		expect(() => waterOffPercent(waterMl, masterMl)).toThrow(/waterOffPercent: both over 0/);
 	});
 });

@@ -1,5 +1,6 @@
 export {
 	clockCups,
+	holdFloorKpa,
 	marksOf,
 	MEASURING,
 	MEASURING_SCHOOLS,

@@ -208,6 +208,12 @@ export function clockCups(
 	return [{ resinG: first ? both(first) : plan.massG - fillersG, startTempC: plan.startTempC }];
 }
 
+/** Under this share of its target a hold loses what it is for (a default of ours). */
+const HOLD_FLOOR = 0.95;
+
+/** The least gauge pressure of a hold, kPa: under it the pressure is topped up, within the rating. */
+export const holdFloorKpa = (targetGaugeKpa: number) => targetGaugeKpa * HOLD_FLOOR;
+
 /** Planned mixing of one cup, s: colours poured together share the mixing step, one cup after another. */
 export function mixOneCupS(plan: Pick<PourPlan, 'steps' | 'cups'>): number | undefined {
 	const all = plan.steps.find((s) => s.role === 'mix')?.durationS;

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { lessonPlan } from '../practice';
 import { WORKSHOP_DEFAULTS } from '../workshop';
-import { benchSteps, offRatio, ratioNow, takenG, targetOf, type PourPlan } from '.';
+import { benchSteps, holdFloorKpa, offRatio, ratioNow, takenG, targetOf, type PourPlan } from '.';
 
 const plan: PourPlan = {
 	...lessonPlan(WORKSHOP_DEFAULTS),
@@ -19,6 +19,15 @@ describe('what should be in the next cup', () => {
 		expect(target.massG).toBeCloseTo(110, 9);
 		expect(target.volumeMl).toBeCloseTo(92 * 1.1, 9);
 		expect(target.factor).toBeCloseTo(1.1, 9);
+	});
+	it('by marks the mark moves with it: a tenth more A stands a tenth higher', () => {
+		const marks: PourPlan = { ...plan, measuring: 'marks', cupDiameterMm: 50 };
+		const planned = targetOf(marks, step('measure-a', marks), { weighedG: {} })!;
+		// 92 ml in a straight cup 50 mm wide (by hand: V = π·r²·h)
+		expect(planned.markMm).toBeCloseTo(92_000 / (Math.PI * 25 ** 2), 9);
+		const over = targetOf(marks, step('measure-a', marks), { weighedG: { 'measure-b': 99 } })!;
+		expect(over.markMm! / planned.markMm!).toBeCloseTo(1.1, 9);
+		expect(over.volumeMl / planned.volumeMl).toBeCloseTo(over.markMm! / planned.markMm!, 9);
 	});
 	it('is the plan where nothing was weighed, and nothing where nothing is measured', () => {
 		expect(targetOf(plan, step('measure-a'), { weighedG: {} })!.massG).toBe(100);
@@ -88,5 +97,21 @@ describe('what a pour took', () => {
 			aG: 20,
 			bG: 18
 		});
+	});
+});
+
+describe('the floor of a hold', () => {
+	it('is said in the step as it is held against (a default of ours: 95 % of the target)', () => {
+		expect(holdFloorKpa(300)).toBeCloseTo(285, 9);
+		const pot = { name: 'Pot', targetGaugeKpa: 300, ratedGaugeKpa: 400, bubbleDiameterRatio: 0.63 };
+		expect(step('release', { ...plan, pot }).detail.replace(/\u202f/g, ' ')).toMatch(/Stay above 285 kPa/);
+	});
+	it('is never over the target, and so never over the rating', () => {
+		fc.assert(
+			fc.property(fc.double({ min: 1, max: 2000, noNaN: true }), (targetKpa) => {
+				expect(holdFloorKpa(targetKpa)).toBeLessThan(targetKpa);
+				expect(holdFloorKpa(targetKpa)).toBeGreaterThan(0);
+			})
+		);
 	});
 });

@@ -22,14 +22,19 @@ export function targetOf(
 	plan: PourPlan,
 	step: BenchStep,
 	state: Pick<PourState, 'weighedG'>
-): (Amount & { factor: number }) | undefined {
+): (Amount & { factor: number; markMm?: number }) | undefined {
 	if (step.kind !== 'measure' || !step.amount) return undefined;
 	const { a, b, suffix } = plannedParts(plan, step);
 	const first =
 		b.massG > 0 ? { id: `measure-b${suffix}`, planned: b } : { id: `measure-a${suffix}`, planned: a };
 	const weighed = step.id === first.id ? undefined : state.weighedG[first.id];
 	const factor = weighed === undefined || !(first.planned.massG > 0) ? 1 : weighed / first.planned.massG;
-	return { massG: step.amount.massG * factor, volumeMl: step.amount.volumeMl * factor, factor };
+	return {
+		massG: step.amount.massG * factor,
+		volumeMl: step.amount.volumeMl * factor,
+		factor,
+		...(step.markMm === undefined ? {} : { markMm: step.markMm * factor })
+	};
 }
 
 /** The ratio as it stands in the cups, and what would mend it. */

@@ -50,6 +50,6 @@ export {
 export { sensitivity, whatHelps, type OtherResin, type WhatIf } from './whatIf';
 export { copyCost, costInput, handsPerCopyS, type CopyCost, type CostInput } from './cost';
 export { shotAnswer, shotQuery, type ShotAnswer, type ShotQuery } from './open';
-export { rankSpares, type SpareMould } from './spare';
+export { rankSpares, usuallyLeftMl, type SpareMould } from './spare';
 export { shotFiller, shotRecipe } from './recipes';
 export { AFLOAT, foretoldPercent, trialRecord, type TrialRecord } from './trial';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
-import { rankSpares } from './spare';
+import { rankSpares, usuallyLeftMl } from './spare';
 
 const mould = (number: number, volumeMl: number) => ({ id: String(number), number, label: '', volumeMl });
 
@@ -26,4 +26,14 @@ it('no mould is lost, and none that fits stands behind one that does not', () =>
 			}
 		)
 	);
+});
+
+it('a tenth of the cup is what spare moulds are made ready for (a default of ours)', () => {
+	expect(usuallyLeftMl(240)).toBeCloseTo(24, 9);
+	expect(usuallyLeftMl(0)).toBe(0);
+	// so a mould of 20 ml is filled by it, one of 30 ml wants 6 ml more
+	expect(rankSpares(usuallyLeftMl(240), [mould(1, 30), mould(2, 20)]).map((m) => m.missingMl)).toEqual([
+		0,
+		expect.closeTo(6, 9)
+	]);
 });

@@ -7,6 +7,12 @@ export interface SpareMould {
 	volumeMl: number;
 }
 
+/** What a slip usually leaves of a cup, as a share of it (a default of ours). */
+const USUALLY_LEFT = 0.1;
+
+/** Resin that a cup of so many ml usually leaves, ml: spare moulds are made ready for it. */
+export const usuallyLeftMl = (cupMl: number) => cupMl * USUALLY_LEFT;
+
 /**
  * Moulds for what is left over, the best first: the largest that it still fills, then those that are too
  * large for it, the smallest first, with how much is missing.

@@ -4,6 +4,7 @@ import {
 	FILLS,
 	planShot,
 	rankSpares,
+	usuallyLeftMl,
 	shotFiller,
 	shotRecipe,
 	type PlannedShot,
@@ -141,9 +142,6 @@ const added = (list: readonly { massG: number; volumeMl: number }[]) => ({
 	volumeMl: list.reduce((sum, x) => sum + x.volumeMl, 0)
 });
 
-/** Left over when all goes well, as a share of the cup (a default of ours). */
-const LEFT_SHARE = 0.1;
-
 /** The three moulds that would take a left-over best. */
 async function sparesFor(except: readonly string[], leftMl: number) {
 	const [moulds, masters] = await Promise.all([listMoulds(), listMasters()]);
@@ -239,7 +237,7 @@ export async function batchPlan(
 		scaleResolutionG: settings.scaleResolutionG,
 		scaleCapacityG: settings.scaleCapacityG,
 		closing: moulds.map((m) => ({ mould: `M${m.number}`, ...closingOf(m) })),
-		spares: await sparesFor(shot.inputs.mouldIds, batch.volumeMl * LEFT_SHARE),
+		spares: await sparesFor(shot.inputs.mouldIds, usuallyLeftMl(batch.volumeMl)),
 		...(batch.fillers?.length
 			? { fillers: batch.fillers.map(({ name, massG, volumeMl }) => ({ name, massG, volumeMl })) }
 			: {}),

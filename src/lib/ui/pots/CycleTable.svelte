@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { holdFloorKpa } from '$lib/core/pour';
 	import type { Cycle } from '$lib/server/repositories/vessels';
 	import { shortTime } from '../clockText';
 	import { useUnits } from '../units.svelte';
@@ -23,7 +24,7 @@
 			</thead>
 			<tbody>
 				{#each shown as c (c.id)}
-					{@const low = c.body.lowestGaugeKpa !== undefined && c.body.lowestGaugeKpa < 0.9 * c.body.targetGaugeKpa}
+					{@const low = c.body.lowestGaugeKpa !== undefined && c.body.lowestGaugeKpa < holdFloorKpa(c.body.targetGaugeKpa)}
 					<tr>
 						<td class="whitespace-nowrap"
 							>{#if c.pourId}<a class="plain font-semibold" href="/pour/{c.pourId}">{shortTime(c.at.getTime(), nowMs)}</a>{:else}{shortTime(

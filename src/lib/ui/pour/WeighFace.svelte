@@ -9,10 +9,8 @@
 		part: 'A' | 'B' | undefined;
 		scale: Scale;
 		devices: Devices;
-		/** Height of the mark in a straight cup, mm, when that is the school. */
-		markMm?: number | undefined;
 	}
-	let { part, scale, devices, markMm }: Props = $props();
+	let { part, scale, devices }: Props = $props();
 	const units = useUnits();
 	const g = (value: number) => units.show(value, 'mass');
 	const live = $derived(devices.live('scale') !== undefined);
@@ -39,7 +37,7 @@
 			>{/if}
 		<span class={['answer whitespace-nowrap', live ? 'text-[clamp(4rem,13vh,8rem)]' : 'text-[clamp(4rem,16vh,8rem)]']} data-testid="weigh">
 			{#if live && now}{now.state === 'right' ? g(scale.netG) : now.state === 'over' ? `+${g(-now.toGoG)}` : g(now.toGoG)}
-			{:else if markMm !== undefined}{units.show(markMm * scale.factor, 'length')}
+			{:else if scale.markMm !== undefined}{units.show(scale.markMm, 'length')}
 			{:else}{g(scale.targetG)}{/if}
 		</span>
 	</p>
@@ -81,7 +79,7 @@
 			The scale here is a simulated one: hold to pour. Trickle near the end; what is in the air still falls.
 		</p>
 	{:else}
-		{#if markMm !== undefined}<p class="text-[1.3rem] font-semibold">{g(scale.targetG)} on a scale</p>{/if}
+		{#if scale.markMm !== undefined}<p class="text-[1.3rem] font-semibold">{g(scale.targetG)} on a scale</p>{/if}
 		<div class="w-80">
 			<QuantityField
 				label="What is in the cup, if it came out otherwise"

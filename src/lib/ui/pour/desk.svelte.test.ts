@@ -229,6 +229,39 @@ describe('the scale', () => {
 		expect(run.state.weighedG).toMatchObject({ 'measure-b': 99, 'measure-a': 110 });
 	});
 
+	it('by marks the cup has a mark, which moves with what the part before came out at', () => {
+		begin({ measuring: 'marks', cupDiameterMm: 50 }, false);
+		upTo('measure-b');
+		const planned = 91_000 / (Math.PI * 25 ** 2);
+		expect(desk.scale.markMm).toBeCloseTo(planned, 9);
+		// B came out a tenth over: typed, since there is no scale
+		desk.scale.typedG = 99;
+		press();
+		expect(run.current?.id).toBe('measure-a');
+		expect(desk.scale.markMm).toBeCloseTo(planned * 1.1, 9);
+		expect(desk.scale.targetG).toBeCloseTo(110, 9);
+	});
+
+	it('by scale there is no mark to look for', () => {
+		begin({ measuring: 'two cups' }, false);
+		upTo('measure-b');
+		expect(desk.scale.markMm).toBeUndefined();
+		expect(desk.scale.targetG).toBeCloseTo(90, 9);
+	});
+
+	it('while the ratio is mended only what is missing counts, and no mark', () => {
+		begin({ measuring: 'marks', cupDiameterMm: 50 }, false);
+		upTo('measure-b');
+		desk.scale.typedG = 90;
+		press();
+		desk.scale.typedG = 120;
+		press();
+		expect(run.current?.id).toBe('combine');
+		expect(desk.scale.mend?.part).toBe('B');
+		expect(desk.scale.markMm).toBeUndefined();
+		expect(desk.scale.targetG).toBeCloseTo(desk.scale.mend!.addG, 9);
+	});
+
 	it('a cup is weighed from nothing, also while the scale still shows the last one', () => {
 		begin();
 		upTo('measure-b');

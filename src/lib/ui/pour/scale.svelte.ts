@@ -56,10 +56,14 @@ export class Scale {
 	});
 	readonly #target = $derived.by(() => {
 		const step = this.#run.current;
-		if (this.mend) return { massG: this.mend.addG, factor: 1 };
+		if (this.mend) return { massG: this.mend.addG, factor: 1, markMm: undefined };
 		return step && targetOf(this.#run.plan, step, this.#run.state);
 	});
 	readonly targetG = $derived(this.#target?.massG ?? 0);
+	/** Where the cup is filled to, by the school that measures by marks; nothing while the ratio is mended. */
+	readonly markMm = $derived.by(() =>
+		this.#run.plan.measuring === 'marks' ? this.#target?.markMm : undefined
+	);
 	readonly factor = $derived(this.#target?.factor ?? 1);
 	readonly netG = $derived.by(() => {
 		const reading = this.#devices.live('scale');

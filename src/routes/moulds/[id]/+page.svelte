@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { waterOffPercent } from '$lib/core/making';
 	import { enhance } from '$app/forms';
 	import { Button } from 'flowbite-svelte';
 	import FileDown from '@lucide/svelte/icons/file-down';
@@ -34,9 +35,7 @@
 	const paper =
 		'inline-flex min-h-[2.75rem] items-center gap-2 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-4 font-semibold hover:bg-(--work-soft)';
 	const inspected = $derived(mould.inspection);
-	const off = $derived(
-		inspected?.waterMl && mould.making ? (100 * (inspected.waterMl - mould.making.masterVolumeMl)) / mould.making.masterVolumeMl : undefined
-	);
+	const off = $derived(inspected?.waterMl && mould.making ? waterOffPercent(inspected.waterMl, mould.making.masterVolumeMl) : undefined);
 </script>
 
 <PageHead title="M{mould.number} {mould.label}" about="{KIND_WORDS[kind]} round {mould.masterName}, {counted(mould.pulls, 'pull')}">

@@ -2,7 +2,7 @@
 	import { enhance } from '$app/forms';
 	import { Button } from 'flowbite-svelte';
 	import FileDown from '@lucide/svelte/icons/file-down';
-	import { rankSpares, SHOT_KINDS } from '$lib/core/shot';
+	import { rankSpares, usuallyLeftMl, SHOT_KINDS } from '$lib/core/shot';
 	import Fuse from '$lib/ui/Fuse.svelte';
 	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
@@ -19,7 +19,7 @@
 	let leftMl = $state<number>();
 	/** Those that what is left fills, and the first that it does not. */
 	const spares = $derived.by(() => {
-		const ranked = rankSpares(leftMl ?? (batches[0]?.volumeMl ?? 0) * 0.1, data.spares);
+		const ranked = rankSpares(leftMl ?? usuallyLeftMl(batches[0]?.volumeMl ?? 0), data.spares);
 		const fitting = ranked.filter((m) => m.missingMl === 0).slice(0, 5);
 		return [...fitting, ...ranked.filter((m) => m.missingMl > 0).slice(0, 1)];
 	});
@@ -98,7 +98,9 @@
 					kind="volume"
 					name="leftMl"
 					bind:value={leftMl}
-					hint={leftMl === undefined ? `a slip of a tenth would leave ${units.show((batches[0]?.volumeMl ?? 0) * 0.1, 'volume')}` : ''} />
+					hint={leftMl === undefined
+						? `a slip of a tenth would leave ${units.show(usuallyLeftMl(batches[0]?.volumeMl ?? 0), 'volume')}`
+						: ''} />
 			</div>
 			<ol class="divide-y divide-(--line)">
 				{#each spares as m (m.id)}

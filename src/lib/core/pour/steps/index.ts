@@ -1,6 +1,6 @@
 import { cautionsFor } from '../../cautions';
 import { formatQuantity, type UnitSystem } from '../../units';
-import type { PourPlan } from '../plan';
+import { holdFloorKpa, type PourPlan } from '../plan';
 import { beforeSteps } from './before';
 import { cupSteps } from './cups';
 import { layerSteps } from './layers';
@@ -32,7 +32,7 @@ export function benchSteps(plan: PourPlan, units: UnitSystem = 'metric'): BenchS
 						id: 'release',
 						kind: 'hold' as const,
 						title: 'Hold the pressure',
-						detail: `Stay above ${formatQuantity(plan.pot.targetGaugeKpa * 0.95, 'pressure', units)} until it is firm: opened early, the bubbles grow back.`,
+						detail: `Stay above ${formatQuantity(holdFloorKpa(plan.pot.targetGaugeKpa), 'pressure', units)} until it is firm: opened early, the bubbles grow back.`,
 						action: 'Pressure released',
 						cautions: ['pressure' as const]
 					}
