@@ -159,14 +159,16 @@ describe('the ledger', () => {
 	});
 
 	it('a correction keeps the old value, once however often it is sent', async () => {
-		const [pull] = (await listPulls({ grade: 'good' }, { offset: 0, limit: 1 })).pulls;
+		const { pulls } = await listPulls({ grade: 'good' }, { offset: 0, limit: 50 });
+		const pull = pulls.find((p) => p.body.faults.length === 0);
 		const id = randomUUID();
+		// other tests may have corrected this pull before
+		const before = (await listCorrections(pull!.id)).map((c) => c.id);
+		const ours = async () => (await listCorrections(pull!.id)).filter((c) => !before.includes(c.id));
 		const said = { field: 'faults', to: ['flash'], who: 'J', why: 'seen in daylight' } as const;
 		for (let i = 0; i < 2; i++) await correctPull(pull!.id, id, { ...said, to: ['flash'] }, new Date());
 		expect((await getPull(pull!.id)).body.faults).toEqual(['flash']);
-		expect(await listCorrections(pull!.id)).toMatchObject([
-			{ field: 'faults', from: [], to: ['flash'], who: 'J' }
-		]);
+		expect(await ours()).toMatchObject([{ field: 'faults', from: [], to: ['flash'], who: 'J' }]);
 		expect((await listPulls({ fault: 'flash' }, { offset: 0, limit: 500 })).pulls.map((p) => p.id)).toContain(
 			pull!.id
 		);
@@ -174,7 +176,7 @@ describe('the ledger', () => {
 			RefusedError
 		);
 		await correctPull(pull!.id, randomUUID(), { ...said, to: [], why: 'it was another' }, new Date());
-		expect(await listCorrections(pull!.id)).toHaveLength(2);
+		expect(await ours()).toHaveLength(2);
 	});
 
 	it('a confirmed cause counts from then on', async () => {
