@@ -1,6 +1,7 @@
 // npm test: sets up a fresh machine and runs every check. Parts: api, browser.
 import { rmSync } from 'node:fs';
 import { join } from 'node:path';
+import { stripVTControlCharacters } from 'node:util';
 import { ensureBuild } from './lib/build.mjs';
 import { ensureCommand } from './lib/debian.mjs';
 import { startDatabase } from './lib/mariadb.mjs';
@@ -14,6 +15,12 @@ import { startWeb } from './lib/web.mjs';
 const npx = (args, env = {}) => run('npx', ['--no-install', ...args], { env, show: 'both' });
 /** Lines of a failed part that are said once more at the very end, where the reader of a long log looks. */
 const REPEATED_LINES = 60;
+/** Lines that say which check failed, of what, and where: the shortest word about a failure, said last of all. */
+const TELLING =
+	/^\s*(\d+\) |FAIL |× |(\w*Error|Expected|Received|Locator|Timeout)\b.*: |(❯|at) \S.*:\d+:\d+\)?$|> ?\d+ \|)/;
+const TELLING_LINES = 16;
+// colours are for a screen
+const plain = (text) => stripVTControlCharacters(text).trimEnd().split('\n');
 
 /** Checks that need nothing but the sources. */
 const STATIC = [
@@ -73,13 +80,19 @@ main(async () => {
 		}
 	}
 	results.push(...(await served(all ? ['api', 'browser'] : only)));
-	for (const [name, , output] of results.filter(([, code]) => code !== 0)) {
+	const broken = results.filter(([, code]) => code !== 0);
+	for (const [name, , output] of broken) {
 		say(`\n— ${name} failed; its last lines once more:`);
-		say(output.trimEnd().split('\n').slice(-REPEATED_LINES).join('\n'));
+		say(plain(output).slice(-REPEATED_LINES).join('\n'));
+	}
+	for (const [name, , output] of broken) {
+		const telling = [...new Set(plain(output).filter((line) => TELLING.test(line)))];
+		say(`\n— ${name} in short:`);
+		say(telling.slice(0, TELLING_LINES).join('\n'));
 	}
 	say('');
 	for (const [name, code] of results) say(`${code === 0 ? 'ok    ' : 'FAILED'} ${name}`);
-	const failed = results.filter(([, code]) => code !== 0).length;
+	const failed = broken.length;
 	say(`${results.length - failed} passed, ${failed} failed`);
 	process.exit(failed === 0 ? 0 : 1);
 });

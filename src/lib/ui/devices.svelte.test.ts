@@ -9,6 +9,8 @@ const kept = new Map<string, string>();
 /** A stream of server-sent events as the browser has it. */
 class Stream {
 	static all: Stream[] = [];
+	static CLOSED = 2;
+	readyState = 1;
 	onmessage: ((m: { data: unknown }) => void) | undefined;
 	closed = false;
 	constructor(readonly url: string) {
@@ -16,6 +18,7 @@ class Stream {
 	}
 	close() {
 		this.closed = true;
+		this.readyState = Stream.CLOSED;
 	}
 }
 
@@ -65,6 +68,62 @@ describe('devices of a pour on the server', () => {
 		stop();
 		expect(stream!.closed).toBe(true);
 		expect(vi.getTimerCount()).toBe(0);
+	});
+
+	it('a stream that ended for good, or says nothing, is opened anew; one that speaks is left alone', async () => {
+		server();
+		const heard: number[] = [];
+		const stop = serverDevices('p').open((r) => heard.push(r[0]!.value));
+		const speak = (stream: Stream, value: number) =>
+			stream.onmessage!({ data: JSON.stringify([{ device: 'gun', atMs: T0, value }]) });
+		for (let s = 0; s < 30; s++) {
+			speak(Stream.all[0]!, s);
+			await vi.advanceTimersByTimeAsync(1000);
+		}
+		expect(Stream.all).toHaveLength(1);
+		// the answer was that of a server whose database is away: the browser does not try again
+		Stream.all[0]!.readyState = Stream.CLOSED;
+		await vi.advanceTimersByTimeAsync(1000);
+		expect(Stream.all).toHaveLength(2);
+		speak(Stream.all[1]!, 99);
+		expect(heard.at(-1)).toBe(99);
+		// a line that is dead without a word
+		await vi.advanceTimersByTimeAsync(9000);
+		expect(Stream.all).toHaveLength(2);
+		await vi.advanceTimersByTimeAsync(2000);
+		expect(Stream.all).toHaveLength(3);
+		expect(Stream.all.map((s) => s.closed)).toEqual([true, true, false]);
+		stop();
+		await vi.advanceTimersByTimeAsync(60_000);
+		expect(Stream.all).toHaveLength(3);
+		expect(Stream.all.at(-1)!.closed).toBe(true);
+	});
+
+	it('a request that is never answered does not stop the sending for ever', async () => {
+		const seen: string[] = [];
+		let hangs = true;
+		vi.stubGlobal('AbortSignal', {
+			timeout: (ms: number) => {
+				const c = new AbortController();
+				setTimeout(() => c.abort(), ms);
+				return c.signal;
+			}
+		});
+		vi.stubGlobal('fetch', (_url: string, { body, signal }: RequestInit) =>
+			hangs
+				? new Promise((_, fail) => signal!.addEventListener('abort', () => fail(new Error('given up'))))
+				: (seen.push(String(body)), Promise.resolve(new Response('{}')))
+		);
+		const devices = serverDevices('p');
+		const stop = devices.open(() => {});
+		devices.send(command(1));
+		await vi.advanceTimersByTimeAsync(5000);
+		hangs = false;
+		await vi.advanceTimersByTimeAsync(5000);
+		expect(seen).toEqual([]);
+		await vi.advanceTimersByTimeAsync(8000);
+		expect(seen).toHaveLength(1);
+		stop();
 	});
 
 	it('commands of a time without a network arrive later, each once, in their order', async () => {

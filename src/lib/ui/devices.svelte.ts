@@ -18,6 +18,39 @@ export interface DeviceSource {
 	send(command: DeviceCommand): void;
 }
 
+/** A request that is not answered within this is given up and made again, ms. */
+const GIVE_UP_MS = 15_000;
+/** A stream that says nothing for so long is opened anew: a lost connection is not always told, ms. */
+const STALE_MS = 10_000;
+/** Between looks at whether the stream still lives and what is still to be sent, ms. */
+const LOOK_EVERY_MS = 1000;
+
+/**
+ * Listens to a stream of server-sent events for as long as it is wanted. A browser reconnects by itself after a
+ * broken line, but never after an answer that is no stream, such as that of a server whose database is away.
+ */
+function keptOpen(url: string, heard: (data: string) => void): { look: () => void; close: () => void } {
+	let stream: EventSource;
+	let lastMs = 0;
+	const open = () => {
+		lastMs = Date.now();
+		stream = new EventSource(url);
+		stream.onmessage = ({ data }) => {
+			lastMs = Date.now();
+			heard(String(data));
+		};
+	};
+	open();
+	return {
+		look() {
+			if (stream.readyState !== EventSource.CLOSED && Date.now() - lastMs < STALE_MS) return;
+			stream.close();
+			open();
+		},
+		close: () => stream.close()
+	};
+}
+
 /** Devices at a pour on the server: server-sent events in, commands out, sent again until they are kept. */
 export function serverDevices(pourId: string): DeviceSource {
 	const url = `/api/pours/${pourId}/devices`;
@@ -31,7 +64,8 @@ export function serverDevices(pourId: string): DeviceSource {
 			const answer = await fetch(url, {
 				method: 'POST',
 				headers: { 'content-type': 'application/json' },
-				body: JSON.stringify({ commands: batch })
+				body: JSON.stringify({ commands: batch }),
+				signal: AbortSignal.timeout(GIVE_UP_MS)
 			});
 			// refused ones would be refused again
 			if (answer.ok || answer.status === 422) waiting.splice(0, batch.length);
@@ -43,15 +77,17 @@ export function serverDevices(pourId: string): DeviceSource {
 	};
 	return {
 		open(heard) {
-			const stream = new EventSource(url);
-			stream.onmessage = ({ data }) => {
+			const stream = keptOpen(url, (data) => {
 				try {
-					heard(JSON.parse(String(data)) as DeviceReading[]);
+					heard(JSON.parse(data) as DeviceReading[]);
 				} catch {
 					// half a message says nothing; silence is noticed by its own clock
 				}
-			};
-			const timer = setInterval(() => void flush(), 1000);
+			});
+			const timer = setInterval(() => {
+				stream.look();
+				void flush();
+			}, LOOK_EVERY_MS);
 			return () => {
 				stream.close();
 				clearInterval(timer);

@@ -145,6 +145,31 @@ describe('work at the bench as one device knows it', () => {
 		expect(server.posts).toBe(posts);
 	});
 
+	it('a line that is dead without a word holds nothing up for ever', async () => {
+		vi.stubGlobal('AbortSignal', {
+			timeout: (ms: number) => {
+				const c = new AbortController();
+				setTimeout(() => c.abort(), ms);
+				return c.signal;
+			}
+		});
+		const answered = server.fetch;
+		vi.stubGlobal(
+			'fetch',
+			(_url: string, init?: RequestInit) =>
+				new Promise((_, fail) => init!.signal!.addEventListener('abort', () => fail(new Error('given up'))))
+		);
+		const run = start(memoryStore());
+		run.record({ kind: 'step-done', stepId: 'look' });
+		await settle();
+		vi.stubGlobal('fetch', answered);
+		await settle();
+		expect(run.unsent).toBe(1);
+		await vi.advanceTimersByTimeAsync(15_000);
+		expect(server.kept.size).toBe(1);
+		expect(run.unsent).toBe(0);
+	});
+
 	it('a closed browser loses nothing: the next page finds it in the device and sends it', async () => {
 		const store = memoryStore();
 		server.away = true;

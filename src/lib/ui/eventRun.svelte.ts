@@ -13,6 +13,8 @@ interface Happened {
 const SYNC_EVERY_MS = 2000;
 /** Events that go out together; the server takes a few times as many. */
 const BATCH = 100;
+/** A request that is not answered within this is given up and made again, ms: a lost connection is not always told. */
+const GIVE_UP_MS = 15_000;
 /** Refused events that are asked again in each round. */
 const HELD_A_ROUND = 5;
 
@@ -117,7 +119,9 @@ export class EventRun<E extends Happened> {
 		this.#syncing = true;
 		try {
 			await this.#send();
-			const response = await fetch(`${this.#url}?after=${this.#lastSeq}`);
+			const response = await fetch(`${this.#url}?after=${this.#lastSeq}`, {
+				signal: AbortSignal.timeout(GIVE_UP_MS)
+			});
 			if (!response.ok) return;
 			const { events, lastSeq } = (await response.json()) as { events: E[]; lastSeq: number };
 			this.#merge(events);
@@ -160,7 +164,8 @@ export class EventRun<E extends Happened> {
 		const response = await fetch(this.#url, {
 			method: 'POST',
 			headers: { 'content-type': 'application/json' },
-			body: JSON.stringify({ events })
+			body: JSON.stringify({ events }),
+			signal: AbortSignal.timeout(GIVE_UP_MS)
 		});
 		if (response.ok) {
 			const ids = events.map((e) => e.id);

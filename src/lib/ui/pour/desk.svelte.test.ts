@@ -293,6 +293,39 @@ describe('the scale', () => {
 		expect(flows).toEqual([90 / 8, 0, 90 / 64, 0]);
 	});
 
+	it('a scale that is lost ends no step by itself: the amount is typed, or stood for by a second press', () => {
+		const lose = () => {
+			bench.says({ device: 'scale', value: 0, settled: true });
+			vi.advanceTimersByTime(10_000);
+			flushSync();
+		};
+		begin();
+		upTo('measure-b');
+		lose();
+		press();
+		expect(run.current!.id).toBe('measure-b');
+		expect(desk.scale.said).toMatch(/90\sg/);
+		desk.scale.typedG = 93;
+		press();
+		expect(noted('weighed')[0]).toMatchObject({ stepId: 'measure-b', massG: 93 });
+		expect(noted('weighed')[0]).not.toHaveProperty('by');
+		// the next cup is asked about again
+		upTo('measure-a');
+		lose();
+		press();
+		expect(run.current!.id).toBe('measure-a');
+		press();
+		expect(run.current!.id).not.toBe('measure-a');
+		expect(noted('weighed')).toHaveLength(1);
+		stop();
+		// a cup with a mark needs no scale
+		begin({ measuring: 'marks', markBMm: 40 });
+		upTo('measure-b');
+		lose();
+		press();
+		expect(run.current!.id).not.toBe('measure-b');
+	});
+
 	it('by hand: nothing typed ends the step as planned, nonsense does not', () => {
 		begin({}, false);
 		upTo('measure-b');

@@ -20,6 +20,8 @@ export class Scale {
 	typedG = $state<number | undefined>();
 	/** Why the step could not be ended. */
 	said = $state('');
+	/** The step whose amount the maker stands for, though the scale cannot be heard. */
+	#vouched = '';
 	readonly #run: PourRun;
 	readonly #devices: Devices;
 	readonly #system: () => UnitSystem;
@@ -37,6 +39,7 @@ export class Scale {
 			untrack(() => {
 				this.typedG = undefined;
 				this.said = '';
+				this.#vouched = '';
 				// each cup, and each addition, is weighed from nothing
 				if (before !== undefined && before !== at && (run.current?.kind === 'measure' || this.mend))
 					this.zero();
@@ -85,6 +88,11 @@ export class Scale {
 				)
 			: undefined
 	);
+	/** Listened to and not typed, but silent or talking nonsense: what is in the cup is not known. */
+	get #lost(): boolean {
+		const state = this.#devices.state('scale');
+		return state === 'silent' || state === 'nonsense' || state === 'waiting';
+	}
 	get typedProblem(): string {
 		if (this.typedG === undefined) return '';
 		if (this.typedG < 0) return 'A cup cannot hold less than nothing.';
@@ -120,6 +128,11 @@ export class Scale {
 		if (this.#devices.live('scale') && this.now && this.now.state !== 'right' && this.now.state !== 'over') {
 			const g = (value: number) => formatQuantity(value, 'mass', this.#system());
 			this.said = `The scale shows ${g(this.netG)} of ${g(this.targetG)}: pour on, or switch the scale to typing.`;
+			return undefined;
+		}
+		if (shown === undefined && this.#lost && this.markMm === undefined && this.#vouched !== step.id) {
+			this.#vouched = step.id;
+			this.said = `The scale cannot be heard: type what is in the cup, or press once more if it holds the ${formatQuantity(this.targetG, 'mass', this.#system())}.`;
 			return undefined;
 		}
 		const { weighedG } = this.#run.state;
