@@ -25,6 +25,7 @@ export async function weigh(page: Page, little = false): Promise<void> {
 	const status = page.getByRole('status').filter({ hasText: 'the scale shows' });
 	const say = () => status.textContent();
 	await expect(status).toBeVisible();
+	await expect(status).not.toContainText('being zeroed');
 	for (const [key, until] of [
 		['p', /trickle|Right|too much/],
 		['t', /Right|too much/]

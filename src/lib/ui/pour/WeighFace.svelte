@@ -43,7 +43,8 @@
 	</p>
 	{#if live && now}
 		<p class="text-[1.3rem] font-semibold" role="status">
-			{#if now.state === 'right'}Right: {g(scale.targetG)} wanted
+			{#if scale.zeroing}The scale is being zeroed: wait a moment
+			{:else if now.state === 'right'}Right: {g(scale.targetG)} wanted
 			{:else if now.state === 'over'}too much of {g(scale.targetG)}; the other side follows
 			{:else}to go of {g(scale.targetG)}{now.state === 'slow' ? ': trickle' : ''}{/if}
 			<span class="soft font-normal">· the scale shows {g(scale.netG)}{devices.live('scale')?.settled ? '' : ', still moving'}</span>

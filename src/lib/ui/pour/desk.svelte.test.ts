@@ -210,7 +210,7 @@ describe('the scale', () => {
 		bench.says({ device: 'scale', value: 90 });
 		press();
 		press(); // combined: A runs into the same cup
-		vi.advanceTimersByTime(2000); // the zero has come through
+		bench.says({ device: 'scale', value: 0 }); // the zero has come through
 		bench.says({ device: 'scale', value: 110 }); // a tenth too much A
 		press();
 		// 110 g of A want 99 g of B: 9 g more
@@ -218,7 +218,6 @@ describe('the scale', () => {
 		expect(desk.scale.mend!.addG).toBeCloseTo(9, 6);
 		expect(desk.weighs).toBe(true);
 		const at = run.state.current;
-		vi.advanceTimersByTime(2000);
 		bench.says({ device: 'scale', value: 2 });
 		press();
 		expect(desk.scale.said).toMatch(/pour on/);
@@ -227,6 +226,33 @@ describe('the scale', () => {
 		press();
 		expect(desk.scale.mend).toBeUndefined();
 		expect(run.state.weighedG).toMatchObject({ 'measure-b': 99, 'measure-a': 110 });
+	});
+
+	it('one addition follows another, and each is weighed from nothing', () => {
+		begin({ measuring: 'one cup' });
+		upTo('measure-b');
+		bench.says({ device: 'scale', value: 90 });
+		press();
+		press();
+		bench.says({ device: 'scale', value: 0 });
+		bench.says({ device: 'scale', value: 110 });
+		press();
+		const zeros = () => bench.told.filter((c) => c.kind === 'zero').length;
+		const before = zeros();
+		// 9 g of B are missing, 20 g run in: now A is missing, and what stands on the scale is not A
+		bench.says({ device: 'scale', value: 0 });
+		bench.says({ device: 'scale', value: 20 });
+		press();
+		expect(desk.scale.mend).toMatchObject({ part: 'A' });
+		expect(zeros()).toBe(before + 1);
+		bench.says({ device: 'scale', value: 20 });
+		expect(desk.scale.netG).toBe(0);
+		press();
+		expect(run.state.weighedG).toMatchObject({ 'measure-b': 110, 'measure-a': 110 });
+		bench.says({ device: 'scale', value: 0 });
+		bench.says({ device: 'scale', value: desk.scale.targetG });
+		press();
+		expect(desk.scale.mend).toBeUndefined();
 	});
 
 	it('by marks the cup has a mark, which moves with what the part before came out at', () => {
@@ -270,9 +296,31 @@ describe('the scale', () => {
 		expect(bench.told.some((c) => c.kind === 'zero')).toBe(true);
 		bench.says({ device: 'scale', value: 90 });
 		expect(desk.scale.netG).toBe(0);
-		vi.advanceTimersByTime(2000);
+		// a slow network: nothing can be poured into a cup that still shows the last one
+		vi.advanceTimersByTime(4000);
 		bench.says({ device: 'scale', value: 90 });
-		expect(desk.scale.netG).toBe(90);
+		expect([desk.scale.zeroing, desk.scale.netG, desk.scale.now!.state]).toEqual([true, 0, 'empty']);
+		desk.scale.stream(true);
+		expect(bench.told.some((c) => c.kind === 'stream')).toBe(false);
+		// it came through: what is poured from here counts, also when it is as much as before
+		bench.says({ device: 'scale', value: 0 });
+		expect([desk.scale.zeroing, desk.scale.netG]).toEqual([false, 0]);
+		bench.says({ device: 'scale', value: 90 });
+		expect([desk.scale.zeroing, desk.scale.netG]).toEqual([false, 90]);
+	});
+
+	it('a zero that never comes through is not waited for without end, and none is for a scale that shows nothing', () => {
+		begin();
+		upTo('measure-b');
+		bench.says({ device: 'scale', value: 90 });
+		desk.scale.zero();
+		vi.advanceTimersByTime(10_000);
+		bench.says({ device: 'scale', value: 90 });
+		expect([desk.scale.zeroing, desk.scale.netG]).toEqual([false, 90]);
+		bench.says({ device: 'scale', value: 1 });
+		desk.scale.zero();
+		bench.says({ device: 'scale', value: 12 });
+		expect([desk.scale.zeroing, desk.scale.netG]).toEqual([false, 12]);
 	});
 
 	it('a stream runs while it is held, a trickle an eighth of it, and none without a scale', () => {

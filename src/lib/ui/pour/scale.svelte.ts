@@ -8,8 +8,8 @@ import type { Happening, PourRun } from '../pourRun.svelte';
 /** Seconds in which a full stream would fill the target. */
 const POURS_IN_S = 8;
 
-/** A zero shows in the readings within this, ms. */
-const ZERO_WITHIN_MS = 1500;
+/** A zero that does not show in the readings within this is not waited for any longer, ms. */
+const ZERO_WITHIN_MS = 8000;
 
 /**
  * The scale at the step at hand: what should be in the cup, what is, whether that may stand, and the amount
@@ -35,7 +35,9 @@ export class Scale {
 		this.#system = system;
 		let before: string | undefined;
 		$effect(() => {
-			const at = `${run.current?.id}${this.mend ? '-mend' : ''}`;
+			const { mend } = this;
+			// one addition may follow another: of the other side, or of what is still missing
+			const at = `${run.current?.id}${mend ? `+${mend.stepId}:${mend.addG}` : ''}`;
 			untrack(() => {
 				this.typedG = undefined;
 				this.said = '';
@@ -44,6 +46,14 @@ export class Scale {
 				if (before !== undefined && before !== at && (run.current?.kind === 'measure' || this.mend))
 					this.zero();
 				before = at;
+			});
+		});
+		$effect(() => {
+			// the scale has let go of what stood on it: the zero is through
+			const reading = this.#devices.live('scale');
+			untrack(() => {
+				if (reading && this.#zeroed && Math.abs(reading.value) <= Math.abs(this.#zeroed.fromG) / 2)
+					this.#zeroed = undefined;
 			});
 		});
 	}
@@ -68,16 +78,17 @@ export class Scale {
 		this.#run.plan.measuring === 'marks' ? this.#target?.markMm : undefined
 	);
 	readonly factor = $derived(this.#target?.factor ?? 1);
-	readonly netG = $derived.by(() => {
+	/** A zero is under way: until it has come through, the scale still shows what stood on it before. */
+	readonly zeroing = $derived.by(() => {
 		const reading = this.#devices.live('scale');
-		if (!reading) return 0;
-		// until the zero has come through, the scale still shows what stood on it before
-		const pending =
+		return (
+			reading !== undefined &&
 			this.#zeroed !== undefined &&
 			reading.atMs < this.#zeroed.atMs + ZERO_WITHIN_MS &&
-			Math.abs(reading.value) > Math.abs(this.#zeroed.fromG) / 2;
-		return pending ? 0 : reading.value;
+			Math.abs(reading.value) > Math.abs(this.#zeroed.fromG) / 2
+		);
 	});
+	readonly netG = $derived.by(() => (this.zeroing ? 0 : (this.#devices.live('scale')?.value ?? 0)));
 	readonly now = $derived.by(() =>
 		this.targetG > 0 && this.#devices.live('scale')
 			? weighing(
@@ -102,12 +113,14 @@ export class Scale {
 	zero(): void {
 		const reading = this.#devices.live('scale');
 		if (!reading) return;
-		this.#zeroed = { atMs: this.#run.nowMs(), fromG: reading.value };
+		// what is hardly there cannot be seen to go
+		const fromG = Math.abs(reading.value) > 2 * (this.#run.plan.scaleResolutionG ?? 1) ? reading.value : 0;
+		this.#zeroed = fromG === 0 ? undefined : { atMs: this.#run.nowMs(), fromG };
 		this.#devices.act({ kind: 'zero' });
 	}
 	/** Hold to pour: a simulated stream into the cup. */
 	stream(on: boolean, slow = false): void {
-		if (on === this.#streaming || (on && !this.now)) return;
+		if (on === this.#streaming || (on && (!this.now || this.zeroing))) return;
 		this.#streaming = on;
 		this.said = '';
 		const full = Math.max(2, this.targetG / POURS_IN_S);
