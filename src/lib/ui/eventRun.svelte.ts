@@ -32,6 +32,8 @@ export class EventRun<E extends Happened> {
 	unsent = $state(0);
 	/** A refusal by the server, which sending again would not mend. */
 	refused = $state('');
+	/** How many events were noted at this device, since its page was opened; those of others are not among them. */
+	ownCount = 0;
 	#store: EventStore | undefined;
 	#syncing = false;
 
@@ -84,6 +86,7 @@ export class EventRun<E extends Happened> {
 	protected add(happenings: readonly HappeningOf<E>[], atMs: number): void {
 		// one press may note several things: a millisecond apart they keep their order everywhere
 		const events = happenings.map((h, i) => ({ ...h, id: newId(), atMs: atMs + i }) as unknown as E);
+		this.ownCount += events.length;
 		this.#merge(events);
 		this.keep(events);
 	}

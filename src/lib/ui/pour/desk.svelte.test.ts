@@ -255,6 +255,58 @@ describe('the scale', () => {
 		expect(desk.scale.mend).toBeUndefined();
 	});
 
+	it('gone back to, a cup still holds what was weighed: more can be added, or it stays as it is', () => {
+		begin();
+		upTo('measure-b');
+		bench.says({ device: 'scale', value: 0 });
+		bench.says({ device: 'scale', value: 99 });
+		press();
+		bench.says({ device: 'scale', value: 0 });
+		const zeros = bench.told.filter((c) => c.kind === 'zero').length;
+		desk.back();
+		flushSync();
+		expect(run.current!.id).toBe('measure-b');
+		expect(bench.told.filter((c) => c.kind === 'zero')).toHaveLength(zeros);
+		expect(desk.scale.netG).toBe(99);
+		bench.says({ device: 'scale', value: 4 });
+		expect(desk.scale.netG).toBe(103);
+		// emptied and begun anew
+		desk.scale.zero();
+		bench.says({ device: 'scale', value: 0 });
+		expect(desk.scale.netG).toBe(0);
+		stop();
+		// by hand the field says what was typed
+		begin({}, false);
+		upTo('measure-b');
+		desk.scale.typedG = 99;
+		press();
+		desk.back();
+		flushSync();
+		expect(desk.scale.typedG).toBe(99);
+		desk.scale.typedG = 90;
+		press();
+		expect(run.state.weighedG['measure-b']).toBe(90);
+		expect(desk.scale.typedG).toBeUndefined();
+	});
+
+	it('a step that another device ended is not zeroed here: that would wipe what is in the cup already', () => {
+		begin();
+		upTo('measure-b');
+		bench.says({ device: 'scale', value: 90 });
+		const zeros = () => bench.told.filter((c) => c.kind === 'zero').length;
+		const before = zeros();
+		run.record({ kind: 'temp-read', tempC: 22 });
+		flushSync();
+		const { steps, state } = run;
+		(run as unknown as { events: readonly unknown[] }).events = [
+			...(run as unknown as { events: readonly unknown[] }).events,
+			{ id: crypto.randomUUID(), atMs: Date.now(), kind: 'step-done', stepId: steps[state.current]!.id }
+		];
+		flushSync();
+		expect(run.current!.id).toBe('measure-a');
+		expect(zeros()).toBe(before);
+	});
+
 	it('by marks the cup has a mark, which moves with what the part before came out at', () => {
 		begin({ measuring: 'marks', cupDiameterMm: 50 }, false);
 		upTo('measure-b');

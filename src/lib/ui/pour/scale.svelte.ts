@@ -20,6 +20,8 @@ export class Scale {
 	typedG = $state<number | undefined>();
 	/** Why the step could not be ended. */
 	said = $state('');
+	/** What stood in the cup when its step was gone back to, and what the scale showed at that moment. */
+	#held = $state.raw<{ massG: number; shownG?: number } | undefined>();
 	/** The step whose amount the maker stands for, though the scale cannot be heard. */
 	#vouched = '';
 	readonly #run: PourRun;
@@ -33,20 +35,31 @@ export class Scale {
 		this.#run = run;
 		this.#devices = devices;
 		this.#system = system;
-		let before: string | undefined;
+		let [before, own] = [undefined as string | undefined, run.ownCount];
 		$effect(() => {
 			const { mend } = this;
+			const { current: step, state } = run;
 			// one addition may follow another: of the other side, or of what is still missing
-			const at = `${run.current?.id}${mend ? `+${mend.stepId}:${mend.addG}` : ''}`;
+			const at = `${step?.id}${mend ? `+${mend.stepId}:${mend.addG}` : ''}`;
 			untrack(() => {
-				this.typedG = undefined;
+				// a step that another device ended was zeroed there: here it would wipe what is in the cup already
+				const here = run.ownCount !== own;
+				own = run.ownCount;
+				if (at === before) return;
 				this.said = '';
 				this.#vouched = '';
+				// gone back to: what was weighed is still in the cup
+				const heldG = step?.kind === 'measure' && !mend ? state.weighedG[step.id] : undefined;
+				this.typedG = heldG;
+				this.#held = heldG === undefined ? undefined : { massG: heldG };
 				// each cup, and each addition, is weighed from nothing
-				if (before !== undefined && before !== at && (run.current?.kind === 'measure' || this.mend))
-					this.zero();
+				if (here && before !== undefined && heldG === undefined && (step?.kind === 'measure' || mend)) this.zero();
 				before = at;
 			});
+		});
+		$effect(() => {
+			const [reading, held] = [this.#devices.live('scale'), this.#held];
+			if (reading && held && held.shownG === undefined) this.#held = { ...held, shownG: reading.value };
 		});
 		$effect(() => {
 			// the scale has let go of what stood on it: the zero is through
@@ -88,7 +101,11 @@ export class Scale {
 			Math.abs(reading.value) > Math.abs(this.#zeroed.fromG) / 2
 		);
 	});
-	readonly netG = $derived.by(() => (this.zeroing ? 0 : (this.#devices.live('scale')?.value ?? 0)));
+	readonly netG = $derived.by(() => {
+		const reading = this.#devices.live('scale');
+		if (!reading || this.zeroing) return 0;
+		return this.#held ? this.#held.massG + reading.value - (this.#held.shownG ?? reading.value) : reading.value;
+	});
 	readonly now = $derived.by(() =>
 		this.targetG > 0 && this.#devices.live('scale')
 			? weighing(
@@ -116,6 +133,7 @@ export class Scale {
 		// what is hardly there cannot be seen to go
 		const fromG = Math.abs(reading.value) > 2 * (this.#run.plan.scaleResolutionG ?? 1) ? reading.value : 0;
 		this.#zeroed = fromG === 0 ? undefined : { atMs: this.#run.nowMs(), fromG };
+		this.#held = undefined;
 		this.#devices.act({ kind: 'zero' });
 	}
 	/** Hold to pour: a simulated stream into the cup. */
