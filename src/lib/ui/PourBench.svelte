@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { onMount, untrack, type Snippet } from 'svelte';
-	import { correctedPlan, lateAdvice, type BenchForecast, type PourPlan, type PourState } from '$lib/core/pour';
+	import { benchSteps, correctedPlan, lateAdvice, type BenchForecast, type PourPlan, type PourState } from '$lib/core/pour';
 	import { latest } from '$lib/workers/latest';
 	import { usePlanner } from '$lib/workers/planner';
 	import Caution from './Caution.svelte';
@@ -51,7 +51,9 @@
 		const { air, temps } = state_;
 		ask?.({ plan: run.plan, state: { ...(air ? { air } : {}), temps } });
 	});
-	const step = $derived(run.current);
+	// what a reading corrected stands in the words of the steps to come, too
+	const steps = $derived(benchSteps(plan, units.system));
+	const step = $derived(steps[state_.current]);
 	/** A layer of a rotocast has its own cup, combined later than the first. */
 	const cupMs = $derived(step?.layer ? state_.doneAtMs[`combine-${step.layer}`] : state_.combinedAtMs);
 	const elapsedS = $derived(cupMs === undefined ? undefined : (now.ms - cupMs) / 1000);
@@ -87,7 +89,8 @@
 	watchDevices(
 		untrack(() => run),
 		devices,
-		() => burning
+		() => burning,
+		() => desk.cup
 	);
 
 	let way = $state<SignalWay>('tones');
@@ -206,7 +209,7 @@
 							{...elapsedS === undefined ? {} : { elapsedS }}
 							large />
 					{/if}
-					{#if burning && !desk.weighs}<CupTemp {run} {plan} {forecast} {elapsedS} gun={devices.live('gun')?.value} />{/if}
+					{#if burning && !desk.weighs}<CupTemp {run} {plan} {desk} {forecast} {elapsedS} gun={devices.live('gun')?.value} />{/if}
 					{#if waiting && waitS > 20}{@render waiting(waitS)}{/if}
 				</div>
 				<!-- never scrolled away: it belongs to the step -->

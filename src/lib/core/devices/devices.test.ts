@@ -27,7 +27,8 @@ const shop: SimulatedShop = {
 	relativeHumidity: 48,
 	mouldTempC: 21,
 	cupTempC: (s) => 22 + s / 10,
-	combinedAtMs: T0,
+	cups: [{ combinedAtMs: T0 }],
+	layered: false,
 	timeToPressureS: 20,
 	leakPerMin: 0.1,
 	overshootS: 0.25
@@ -69,6 +70,23 @@ describe('the simulated scale', () => {
 });
 
 describe('gun, gauge, air', () => {
+	it('the gun is held at one of several cups, or at the layer that was combined last', () => {
+		const several = (layered: boolean): SimulatedShop => ({
+			...shop,
+			layered,
+			cups: [{ combinedAtMs: T0 }, { combinedAtMs: T0 + 60_000 }],
+			cupTempC: (s, cup) => 20 + 30 * cup + s / 10
+		});
+		const gun = (layered: boolean, s: number, commands: DeviceCommand[] = []) =>
+			simulatedReading('gun', several(layered), commands, T0 + s * 1000)!.value;
+		const near = (value: number, tempC: number) => expect(Math.abs(value - tempC)).toBeLessThan(0.6);
+		const aim = [at(90, { kind: 'aim', cup: 1 })];
+		near(gun(false, 100), 30);
+		near(gun(false, 100, aim), 54);
+		near(gun(false, 80, aim), 28);
+		near(gun(true, 50), 25);
+		near(gun(true, 100), 54);
+	});
 	it('the gun follows the cup with little noise, and the mould before resin is combined', () => {
 		for (const s of [10, 60, 120]) expect(Math.abs(reads('gun', s).value - (22 + s / 10))).toBeLessThan(0.6);
 		expect(Math.abs(reads('gun', -60).value - 21)).toBeLessThan(0.6);

@@ -53,6 +53,8 @@ export const deviceCommand = z.discriminatedUnion('kind', [
 		to: z.enum(['pump', 'hold', 'release']),
 		targetGaugeKpa: z.number().min(0).max(2000, 'Over 20 bar: check the unit.').default(0)
 	}),
+	/** The gun thermometer is held at one of several cups, counted from 0. */
+	z.strictObject({ ...base, kind: z.literal('aim'), cup: z.number().int().min(0).max(19) }),
 	/** A simulated device fails, or comes back. */
 	z.strictObject({
 		...base,

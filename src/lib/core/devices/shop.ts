@@ -1,4 +1,5 @@
 import { fieldErrors } from '../fieldErrors';
+import type { CureRecord } from '../cure';
 import { cup } from '../cure/cup';
 import { clockCups, type PourPlan } from '../pour/plan';
 import { SIMULATED, type SimulatedShop } from './simulated';
@@ -21,13 +22,15 @@ export function seedOf(text: string): number {
 /** The simulated shop for a plan: its cup follows the cure engine, its pot the plan's own pump-up time. */
 export function simulatedShop(
 	plan: PourPlan,
-	about: { seed: number; scaleResolutionG: number; combinedAtMs?: number | undefined },
+	about: { seed: number; scaleResolutionG: number },
 	change: ShopChange = {}
 ): SimulatedShop {
 	const warmer = change.warmerByC ?? 0;
 	const roomTempC = plan.roomTempC + warmer;
 	return {
 		...about,
+		cups: [],
+		layered: (plan.layers?.length ?? 0) > 0,
 		roomTempC,
 		relativeHumidity: Math.min(98, plan.relativeHumidity + (change.damperBy ?? 0)),
 		mouldTempC: plan.mouldTempC + warmer,
@@ -38,28 +41,39 @@ export function simulatedShop(
 	};
 }
 
-/** The gun's cup: of several the first. */
-function cupCurve(plan: PourPlan, warmer: number, roomTempC: number): (elapsedS: number) => number {
-	const [first] = clockCups(plan);
-	const startTempC = (first?.startTempC ?? plan.startTempC) + warmer;
-	if (!plan.cure) return () => startTempC;
+/** What the gun sees of each cup, by the cure engine; each is worked out when it is first looked at. */
+function cupCurve(
+	plan: PourPlan,
+	warmer: number,
+	roomTempC: number
+): (elapsedS: number, cup: number) => number {
+	const cups = clockCups(plan);
+	const startOf = (index: number) => (cups[index]?.startTempC ?? plan.startTempC) + warmer;
+	const known = new Map<number, readonly { timeS: number; tempC: number }[]>();
+	const seriesOf = (index: number) => {
+		const found = known.get(index);
+		if (found) return found;
+		const series =
+			plan.cure && cups[index] ? courseOf(plan.cure, cups[index].resinG, startOf(index), roomTempC) : [];
+		known.set(index, series);
+		return series;
+	};
+	return (elapsedS, index) => {
+		const series = seriesOf(index);
+		const i = series.findIndex((p) => p.timeS >= elapsedS);
+		if (i < 0) return series.at(-1)?.tempC ?? startOf(index);
+		const [b, a] = [series[i]!, series[i - 1]];
+		if (!a) return b.tempC;
+		return a.tempC + ((b.tempC - a.tempC) * (elapsedS - a.timeS)) / (b.timeS - a.timeS);
+	};
+}
+
+function courseOf(resin: CureRecord, massG: number, startTempC: number, roomTempC: number) {
 	try {
-		const { series } = cup({
-			resin: plan.cure,
-			massG: first?.resinG ?? plan.massG,
-			startTempC,
-			roomTempC
-		});
-		return (elapsedS) => {
-			const i = series.findIndex((p) => p.timeS >= elapsedS);
-			if (i < 0) return series.at(-1)?.tempC ?? startTempC;
-			const [b, a] = [series[i]!, series[i - 1]];
-			if (!a) return b.tempC;
-			return a.tempC + ((b.tempC - a.tempC) * (elapsedS - a.timeS)) / (b.timeS - a.timeS);
-		};
+		return cup({ resin, massG, startTempC, roomTempC }).series;
 	} catch (error) {
 		// a plan out of the engine's range has a cup that stays as it was
-		if (fieldErrors(error)) return () => startTempC;
+		if (fieldErrors(error)) return [];
 		throw error;
 	}
 }

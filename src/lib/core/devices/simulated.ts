@@ -1,3 +1,4 @@
+import { cupAt, type CupClock } from '../pour/reduce';
 import type { DeviceCommand, DeviceKind, DeviceReading } from './reading';
 
 /** The shop that the simulated devices stand in. All of it invented; no product's figures. */
@@ -8,9 +9,12 @@ export interface SimulatedShop {
 	roomTempC: number;
 	relativeHumidity: number;
 	mouldTempC: number;
-	/** Temperature of the cup, °C, so many seconds after combining. */
-	cupTempC: (elapsedS: number) => number;
-	combinedAtMs?: number | undefined;
+	/** Temperature of a cup, °C, so many seconds after it was combined; of several cups or layers counted from 0. */
+	cupTempC: (elapsedS: number, cup: number) => number;
+	/** The cups that were combined so far. */
+	cups: readonly CupClock[];
+	/** Layers, one after another, each with its own cup. */
+	layered: boolean;
 	/** From nothing to the target, s. */
 	timeToPressureS: number;
 	/** Share of its gauge pressure that the pot loses in a minute. */
@@ -121,8 +125,12 @@ function honest(
 		case 'scale':
 			return scaleReading(shop, commands, atMs);
 		case 'gun': {
-			const elapsedS = shop.combinedAtMs === undefined ? -1 : (atMs - shop.combinedAtMs) / 1000;
-			const tempC = elapsedS < 0 ? shop.mouldTempC : shop.cupTempC(elapsedS);
+			const aimed = ordered(commands).findLast((c) => c.kind === 'aim' && c.atMs <= atMs);
+			const cup = cupAt(shop.cups, shop.layered, atMs, aimed?.kind === 'aim' ? aimed.cup : 0);
+			const tempC =
+				cup === undefined
+					? shop.mouldTempC
+					: shop.cupTempC((atMs - shop.cups[cup]!.combinedAtMs!) / 1000, cup);
 			return { device, atMs, value: tenth(tempC + 0.4 * grain(1)) };
 		}
 		case 'gauge': {

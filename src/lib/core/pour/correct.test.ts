@@ -42,11 +42,19 @@ const plan: PourPlan = {
 };
 const air = (roomTempC: number) => ({ roomTempC, mouldTempC: roomTempC, relativeHumidity: 40 });
 
+/** What a gun shows of a cup now and then until it is getting thick. */
+const readOf = (truth: ReturnType<typeof cup>, index: number) =>
+	truth.series
+		.filter((p) => p.timeS > 20 && p.timeS < truth.potLifeS * 0.8)
+		.filter((_, i) => i % 6 === 0)
+		.slice(0, 8)
+		.map(({ timeS, tempC }) => ({ timeS, tempC, cup: index }));
+
 it('nothing read, nothing corrected; a plan without a record stays as it was', () => {
 	expect(benchForecast(plan, { temps: [] })).toBeUndefined();
 	expect(benchForecast(plan, { temps: [], air: air(23.2) })).toBeUndefined();
 	const { cure: _cure, ...old } = plan;
-	expect(benchForecast(old as PourPlan, { temps: [{ timeS: 60, tempC: 25 }] })).toBeUndefined();
+	expect(benchForecast(old as PourPlan, { temps: [{ timeS: 60, tempC: 25, cup: 0 }] })).toBeUndefined();
 	expect(correctedPlan(plan, undefined)).toBe(plan);
 });
 
@@ -61,11 +69,7 @@ it('a room ten degrees warmer about halves what is left (common practice, no sou
 
 it('readings of a batch that goes half as fast again find that out, and the band holds it', () => {
 	const truth = cup({ resin: { ...cure, rateFactor: 1.5 }, ...common });
-	const temps = truth.series
-		.filter((p) => p.timeS > 20 && p.timeS < truth.potLifeS * 0.8)
-		.filter((_, i) => i % 6 === 0)
-		.slice(0, 8)
-		.map(({ timeS, tempC }) => ({ timeS, tempC }));
+	const temps = readOf(truth, 0);
 	const forecast = benchForecast(plan, { temps })!;
 	expect(forecast.rateFactor).toBeGreaterThan(1.3);
 	expect(forecast.rateFactor).toBeLessThan(1.7);
@@ -84,7 +88,7 @@ it('only what was read between combining and pouring counts for the cup', () => 
 		at(60_000, { kind: 'step-done', stepId: 'timed-0' }),
 		at(90_000, { kind: 'temp-read', tempC: 60 })
 	];
-	expect(reducePour(steps, events).temps).toEqual([{ timeS: 30, tempC: 25 }]);
+	expect(reducePour(steps, events).temps).toEqual([{ timeS: 30, tempC: 25, cup: 0 }]);
 });
 
 it('a release stands before the air is read, with its wait; talc has none', () => {
@@ -105,11 +109,7 @@ it('a release stands before the air is read, with its wait; talc has none', () =
 it('a filler in the cup does not shorten the clock: readings of the planned cup leave it as it was', () => {
 	const filled: PourPlan = { ...plan, massG: 230, fillers: [{ name: 'chalk', massG: 80, volumeMl: 30 }] };
 	expect(clockCups(filled)).toEqual([{ resinG: 150, startTempC: 23 }]);
-	const temps = cup({ resin: cure, ...common })
-		.series.filter((p) => p.timeS > 20 && p.timeS < potLifeS * 0.7)
-		.filter((_, i) => i % 8 === 0)
-		.slice(0, 6)
-		.map(({ timeS, tempC }) => ({ timeS, tempC }));
+	const temps = readOf(cup({ resin: cure, ...common }), 0);
 	expect(temps.length).toBeGreaterThan(3);
 	const forecast = benchForecast(filled, { temps })!;
 	expect(forecast.potLifeS / potLifeS).toBeCloseTo(1, 1);
@@ -137,13 +137,141 @@ it('colours poured together: each cup by its own mass and temperature, the first
 	expect(warm.potLifeS).toBeCloseTo(Math.min(alone(50, 28, 28), 60 + alone(100, 30, 28)), 6);
 });
 
-it('of a cast in layers the first cup is the one that is read', () => {
-	const layer = { a: { massG: 20, volumeMl: 18 }, b: { massG: 18, volumeMl: 18 } };
-	const rolled = { ...plan, layers: [layer, layer] as NonNullable<PourPlan['layers']> };
-	expect(clockCups(rolled)).toEqual([{ resinG: 38, startTempC: 23 }]);
+it('colours: a cup teaches by its own mass, and what it taught holds for the others', () => {
+	const sized = (aG: number, bG: number, startTempC: number) => ({
+		a: { massG: aG, volumeMl: aG },
+		b: { massG: bG, volumeMl: bG },
+		massG: aG + bG,
+		startTempC,
+		name: `${aG}`,
+		potLifeS: 0,
+		colours: []
+	});
+	const two: PourPlan = {
+		...plan,
+		cups: [sized(53, 47, 23), sized(16, 14, 23)],
+		steps: [{ name: 'Mix 2 cups', durationS: 120, role: 'mix' }]
+	};
+	const fast = { ...cure, rateFactor: 1.5 };
+	const small = cup({ resin: fast, massG: 30, startTempC: 23, roomTempC: 23 });
+	const known = benchForecast(two, { temps: readOf(small, 1) })!;
+	expect(known.rateFactor).toBeGreaterThan(1.3);
+	expect(known.rateFactor).toBeLessThan(1.7);
+	// the large one, which nobody read, is too thick first
+	const large = cup({ resin: fast, massG: 100, startTempC: 23, roomTempC: 23 }).potLifeS;
+	expect(known.potLifeS / Math.min(large, 60 + small.potLifeS)).toBeCloseTo(1, 1);
+	expect(known.potLifeLowS!).toBeLessThanOrEqual(known.potLifeS);
+	// taken for the large one, the same figures fit it worse
+	const wrong = benchForecast(two, { temps: readOf(small, 0) })!;
+	expect(wrong.rmsC!).toBeGreaterThan(known.rmsC!);
+});
+
+const layer = (massG: number, windows: [number, number, number, number]) => ({
+	a: { massG: massG * 0.53, volumeMl: massG * 0.5 },
+	b: { massG: massG * 0.47, volumeMl: massG * 0.5 },
+	thicknessMm: 1,
+	potLifeS: cup({ resin: cure, massG, startTempC: 23, roomTempC: 23 }).potLifeS,
+	lockS: windows[0],
+	gelS: windows[1],
+	recoatFromS: windows[2],
+	recoatUntilS: windows[3],
+	serves: 'all',
+	fillerPercent: 0
+});
+const rolled: PourPlan = {
+	...plan,
+	layers: [layer(38, [200, 300, 320, 500]), layer(50, [180, 280, 300, 450])]
+};
+
+it('of a cast in layers each cup has its own mass, and the room moves every window', () => {
+	expect(clockCups(rolled)).toEqual([
+		{ resinG: 38, startTempC: 23 },
+		{ resinG: 50, startTempC: 23 }
+	]);
 	const warm = benchForecast(rolled, { temps: [], air: air(28) })!;
-	expect(warm.potLifeS).toBeCloseTo(
-		cup({ resin: cure, massG: 38, startTempC: 28, roomTempC: 28 }).potLifeS,
-		6
+	const alone = (massG: number) => cup({ resin: cure, massG, startTempC: 28, roomTempC: 28 }).potLifeS;
+	expect(warm.potLifeS).toBeCloseTo(alone(38), 6);
+	expect(warm.layers!.map((l) => l.potLifeS)).toEqual([alone(38), alone(50)]);
+	const corrected = correctedPlan(rolled, warm);
+	corrected.layers!.forEach((l, i) => {
+		for (const of of ['lockS', 'gelS', 'recoatFromS', 'recoatUntilS'] as const)
+			expect(l[of] / rolled.layers![i]![of], `${of} of ${i}`).toBeLessThan(0.95);
+		expect(l.recoatFromS).toBeLessThan(l.recoatUntilS);
+		expect(l.thicknessMm).toBe(1);
+	});
+	expect(corrected.demouldS).toBeLessThan(rolled.demouldS);
+});
+
+it('the speed that one layer taught shortens the windows of all: thin films take the same conversion in less time', () => {
+	// a film this thin keeps the mould's temperature: time goes as one over the speed, less what it cured in the cup
+	const quick = cup({ resin: { ...cure, rateFactor: 1.6 }, massG: 50, startTempC: 23, roomTempC: 23 });
+	const now = benchForecast(rolled, { temps: readOf(quick, 1) })!;
+	const speed = now.rateFactor!;
+	expect(speed).toBeGreaterThan(1.35);
+	expect(speed).toBeLessThan(1.75);
+	now.layers!.forEach((l, i) => {
+		expect((l.gelS / rolled.layers![i]!.gelS) * speed).toBeGreaterThan(0.75);
+		expect((l.gelS / rolled.layers![i]!.gelS) * speed).toBeLessThan(1.05);
+	});
+	expect(now.potLifeLowS!).toBeLessThan(now.layers![1]!.potLifeS);
+	expect(now.potLifeHighS!).toBeGreaterThan(now.layers![1]!.potLifeS);
+});
+
+it('layers that are left to cool wait for their heat to go, whatever the cup read', () => {
+	const clear: PourPlan = {
+		...rolled,
+		layers: rolled.layers!.map((l) => ({ ...l, way: 'flat' as const, recoatFromS: 4000, recoatUntilS: 9000 }))
+	};
+	const warm = benchForecast(clear, { temps: [], air: air(28) })!;
+	expect(warm.layers!.map((l) => [l.gelS, l.recoatFromS, l.recoatUntilS])).toEqual(
+		clear.layers!.map((l) => [l.gelS, 4000, 9000])
 	);
+	const ids = (p: PourPlan) => benchSteps(p).map((s) => s.id);
+	expect(ids(correctedPlan(clear, warm))).toEqual(ids(clear));
+	expect(ids(correctedPlan(rolled, benchForecast(rolled, { temps: [], air: air(28) })))).toEqual(ids(rolled));
+});
+
+it('a reading belongs to the layer whose cup was combined last, and not to one that is laid', () => {
+	const steps = benchSteps(rolled);
+	const at = (s: number, e: object) => ({ id: `${s}`, atMs: s * 1000, ...e }) as PourEvent;
+	const events = [
+		at(100, { kind: 'step-done', stepId: 'combine' }),
+		at(130, { kind: 'temp-read', tempC: 25 }),
+		at(160, { kind: 'step-done', stepId: 'pour-0' }),
+		at(170, { kind: 'temp-read', tempC: 60 }),
+		at(400, { kind: 'step-done', stepId: 'combine-1' }),
+		at(420, { kind: 'temp-read', tempC: 26 }),
+		at(450, { kind: 'step-done', stepId: 'pour-1' }),
+		at(460, { kind: 'temp-read', tempC: 70 })
+	];
+	expect(reducePour(steps, events).temps).toEqual([
+		{ timeS: 30, tempC: 25, cup: 0 },
+		{ timeS: 20, tempC: 26, cup: 1 }
+	]);
+});
+
+it('of colours a reading belongs to the cup that it was said of, from its own combining', () => {
+	const colour = (name: string) => ({
+		...layer(50, [0, 0, 0, 0]),
+		name,
+		massG: 50,
+		startTempC: 23,
+		colours: []
+	});
+	const steps = benchSteps({ ...plan, cups: [colour('white'), colour('red')] });
+	const at = (s: number, e: object) => ({ id: `${s}`, atMs: s * 1000, ...e }) as PourEvent;
+	const events = [
+		at(100, { kind: 'step-done', stepId: 'combine' }),
+		at(120, { kind: 'temp-read', tempC: 24 }),
+		// not combined yet
+		at(130, { kind: 'temp-read', tempC: 24, cup: 1 }),
+		at(160, { kind: 'step-done', stepId: 'combine-1' }),
+		at(200, { kind: 'temp-read', tempC: 25, cup: 1 }),
+		// no such cup
+		at(210, { kind: 'temp-read', tempC: 25, cup: 7 })
+	];
+	expect(reducePour(steps, events).temps).toEqual([
+		{ timeS: 20, tempC: 24, cup: 0 },
+		{ timeS: 40, tempC: 25, cup: 1 }
+	]);
 });

@@ -1,21 +1,28 @@
 import { fieldErrors } from '../fieldErrors';
+import { calibrate } from '../cure/calibrate';
+import type { CureRecord } from '../cure';
 import { cup } from '../cure/cup';
-import { cupFit } from '../cure/cupFit';
+import { cupFit, type CupFitResult } from '../cure/cupFit';
+import { solveLayered, type LayerRun } from '../cure/layered';
 import { part } from '../cure/part';
 import { HOLD_MARGIN } from '../shot/solid';
 import { togetherPotLifeS } from '../shot/colours';
 import { clockCups, mixOneCupS, type PourPlan } from './plan';
-import type { PourState } from './reduce';
+import type { CupTemp, PourState } from './reduce';
+import { isLeftToCool } from './steps/layers';
 
 /** A room that differs from the plan by less is taken as planned, °C. */
 const SAME_ROOM_C = 0.5;
+
+type Layer = NonNullable<PourPlan['layers']>[number];
+type LayerClocks = Pick<Layer, 'potLifeS' | 'lockS' | 'gelS' | 'recoatFromS' | 'recoatUntilS'>;
 
 /** The forecast of a running pour as the bench knows it by now. */
 export interface BenchForecast {
 	potLifeS: number;
 	/** Pot life less the plan's margin. */
 	usableS: number;
-	/** 80 % band of the pot life; only with readings. */
+	/** 80 % band of the pot life; only with readings. Of layers that of the last one that was read. */
 	potLifeLowS?: number;
 	potLifeHighS?: number;
 	holdUntilS: number;
@@ -23,11 +30,20 @@ export interface BenchForecast {
 	/** Speed of this batch against what the plan took for it; only with readings. */
 	rateFactor?: number;
 	rmsC?: number;
+	/** The clocks of each layer of a cast that is built up. */
+	layers?: LayerClocks[];
+}
+
+interface Cup {
+	massG: number;
+	startTempC: number;
+	roomTempC: number;
 }
 
 /**
  * Corrects a plan by what was read at the bench: the air and the mould before the pull, and a gun
- * thermometer on the cup while it is poured. Both schools, clock and temperature, on one conversion curve.
+ * thermometer on each cup while it is poured. Both schools, clock and temperature, on one conversion curve.
+ * What one cup taught about the batch holds for the cups and layers that were not read.
  * Nothing when the plan has no cure record, or when nothing was read that differs from it.
  */
 export function benchForecast(
@@ -45,36 +61,26 @@ export function benchForecast(
 	// resin that was planned at room temperature stands in the room; one that was warmed or cooled does not
 	const now = (plannedC: number) => (plannedC === plan.roomTempC ? roomTempC : plannedC);
 	const startTempC = now(plan.startTempC);
-	const cups = clockCups(plan).map(({ resinG, startTempC: plannedC }) => ({
+	const cups: Cup[] = clockCups(plan).map(({ resinG, startTempC: plannedC }) => ({
 		massG: resinG,
 		startTempC: now(plannedC),
 		roomTempC
 	}));
 	try {
-		// of several cups the first stands longest, and is the one that is read
-		const fit =
-			state.temps.length > 0 ? cupFit({ resin: cure, ...cups[0]!, readings: [...state.temps] }) : undefined;
-		const rateFactor = Math.min(10, Math.max(0.1, (cure.rateFactor ?? 1) * (fit?.rateFactor ?? 1)));
-		const potLifeS = togetherPotLifeS(
-			cups.map((c, i) =>
-				i === 0 && fit ? fit : { potLifeS: cup({ resin: { ...cure, rateFactor }, ...c }).potLifeS }
-			),
-			mixOneCupS(plan) ?? 0
-		);
-		const firm = part({ resin: { ...cure, rateFactor }, ...section, startTempC, mouldTempC, roomTempC });
+		const fits = cups.map((c, i) => fitOf(cure, c, state.temps, i));
+		const learnt = speedOf(fits, state.temps);
+		const rateFactor = Math.min(10, Math.max(0.1, (cure.rateFactor ?? 1) * (learnt ?? 1)));
+		const resin = { ...cure, rateFactor };
+		const lives = cups.map((c, i) => fits[i] ?? { potLifeS: cup({ resin, ...c }).potLifeS });
+		const climate = { startTempC, mouldTempC, roomTempC };
+		const potLifeS = plan.layers ? lives[0]!.potLifeS : together(plan, lives, (l) => l.potLifeS);
+		const layers = plan.layers && layersNow(plan, resin, climate, lives);
 		return {
 			potLifeS,
 			usableS: potLifeS * (plan.usableS / plan.potLifeS),
-			holdUntilS: Math.max(firm.gelCoreS, firm.gelWallS) * (1 + HOLD_MARGIN),
-			demouldS: firm.demouldS,
-			...(fit
-				? {
-						potLifeLowS: fit.potLifeLowS,
-						potLifeHighS: fit.potLifeHighS,
-						rateFactor: fit.rateFactor,
-						rmsC: fit.rmsC
-					}
-				: {})
+			...(layers ?? partNow(plan, resin, climate)),
+			...bandOf(plan, fits, lives),
+			...(learnt === undefined ? {} : { rateFactor: learnt })
 		};
 	} catch (error) {
 		// readings that lead out of range leave the plan as it was
@@ -83,11 +89,117 @@ export function benchForecast(
 	}
 }
 
+/** What one cup's own readings say of it; nothing when it was not read. */
+function fitOf(
+	resin: CureRecord,
+	of: Cup,
+	temps: readonly CupTemp[],
+	index: number
+): CupFitResult | undefined {
+	const readings = temps.filter((t) => t.cup === index).map(({ timeS, tempC }) => ({ timeS, tempC }));
+	return readings.length > 0 ? cupFit({ resin, ...of, readings }) : undefined;
+}
+
+/** Speed of the batch by all cups that were read, each by the number of its readings; nothing without any. */
+function speedOf(fits: readonly (CupFitResult | undefined)[], temps: readonly CupTemp[]): number | undefined {
+	if (temps.length === 0) return undefined;
+	const lnRate = temps.map((t) => Math.log(fits[t.cup]?.rateFactor ?? 1));
+	return Math.exp(lnRate.reduce((sum, x) => sum + x, 0) / lnRate.length);
+}
+
+/** Of cups that are poured together the first that is too thick ends the pour. */
+const together = <L>(plan: PourPlan, lives: readonly L[], of: (life: L) => number) =>
+	togetherPotLifeS(
+		lives.map((l) => ({ potLifeS: of(l) })),
+		mixOneCupS(plan) ?? 0
+	);
+
+/** The 80 % band of the pot life: of what is poured together of all cups, of layers of the last that was read. */
+function bandOf(
+	plan: PourPlan,
+	fits: readonly (CupFitResult | undefined)[],
+	lives: readonly { potLifeS: number; potLifeLowS?: number; potLifeHighS?: number }[]
+): Pick<BenchForecast, 'potLifeLowS' | 'potLifeHighS' | 'rmsC'> {
+	const last = fits.findLast((f) => f !== undefined);
+	if (!last) return {};
+	const { rmsC } = last;
+	if (plan.layers) return { potLifeLowS: last.potLifeLowS, potLifeHighS: last.potLifeHighS, rmsC };
+	return {
+		potLifeLowS: together(plan, lives, (l) => l.potLifeLowS ?? l.potLifeS),
+		potLifeHighS: together(plan, lives, (l) => l.potLifeHighS ?? l.potLifeS),
+		rmsC
+	};
+}
+
+interface Climate {
+	startTempC: number;
+	mouldTempC: number;
+	roomTempC: number;
+}
+
+function partNow(
+	plan: PourPlan,
+	resin: CureRecord,
+	climate: Climate
+): Pick<BenchForecast, 'holdUntilS' | 'demouldS'> {
+	const firm = part({ resin, ...plan.section!, ...climate });
+	return {
+		holdUntilS: Math.max(firm.gelCoreS, firm.gelWallS) * (1 + HOLD_MARGIN),
+		demouldS: firm.demouldS
+	};
+}
+
+/**
+ * The layers' clocks as they were planned, each stretched by what the same stack takes now against then: the
+ * conduction model is run once for the plan's resin and room, once for those at the bench.
+ */
+function layersNow(
+	plan: PourPlan,
+	resin: CureRecord,
+	climate: Climate,
+	lives: readonly { potLifeS: number }[]
+): Pick<BenchForecast, 'holdUntilS' | 'demouldS' | 'layers'> {
+	const layers = plan.layers!;
+	const stack = (record: CureRecord, at: Climate) => {
+		const model = calibrate(record);
+		return solveLayered(model, {
+			layersMm: layers.map((l) => l.thicknessMm),
+			mouldWallMm: plan.section!.mouldWallMm,
+			...at,
+			mixS: mixOneCupS(plan) ?? 45,
+			nextAt: model.gelConversion,
+			recoatUntil: Math.max(record.recoatConversion ?? 0, model.gelConversion + 0.01)
+		});
+	};
+	const { startTempC, mouldTempC, roomTempC } = plan;
+	const then = stack(plan.cure!, { startTempC, mouldTempC, roomTempC });
+	const fresh = stack(resin, climate);
+	const times = (a: number, b: number) => (Number.isFinite(a / b) && b > 0 ? a / b : 1);
+	const since = (l: LayerRun, of: 'gelFirstS' | 'gelLastS') => l[of] - l.startS;
+	const gel = (i: number) => times(since(fresh.layers[i]!, 'gelLastS'), since(then.layers[i]!, 'gelLastS'));
+	return {
+		layers: layers.map((l, i) => {
+			const [a, b] = [fresh.layers[i]!, then.layers[i]!];
+			// what is left to cool waits for its heat to go, which no reading of a cup foretells
+			const cools = isLeftToCool(l);
+			const bonds = cools ? 1 : gel(i);
+			return {
+				potLifeS: lives[i]?.potLifeS ?? l.potLifeS,
+				lockS: l.lockS * times(since(a, 'gelFirstS'), since(b, 'gelFirstS')),
+				gelS: cools ? l.gelS : l.gelS * gel(i),
+				recoatFromS: l.recoatFromS * bonds,
+				recoatUntilS: l.recoatUntilS * bonds
+			};
+		}),
+		holdUntilS: plan.holdUntilS * gel(layers.length - 1),
+		demouldS: plan.demouldS * times(fresh.demouldS, then.demouldS)
+	};
+}
+
 /** The plan with its times corrected; as it was when nothing corrects it. */
 export function correctedPlan(plan: PourPlan, forecast: BenchForecast | undefined): PourPlan {
 	if (!forecast) return plan;
 	const { potLifeS, usableS, holdUntilS, demouldS } = forecast;
-	// layers have clocks of their own, which the part model of one section does not know
-	if (plan.layers) return { ...plan, potLifeS, usableS };
-	return { ...plan, potLifeS, usableS, holdUntilS, demouldS };
+	const layers = plan.layers?.map((l, i) => ({ ...l, ...forecast.layers?.[i] }));
+	return { ...plan, potLifeS, usableS, holdUntilS, demouldS, ...(layers ? { layers } : {}) };
 }

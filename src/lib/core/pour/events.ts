@@ -88,7 +88,12 @@ export const pourEvent = z.discriminatedUnion('kind', [
 	z.strictObject({
 		...base,
 		kind: z.literal('temp-read'),
-		tempC: z.number().min(-20, 'Under −20 °C: check the reading.').max(300, 'Over 300 °C: check the reading.')
+		tempC: z
+			.number()
+			.min(-20, 'Under −20 °C: check the reading.')
+			.max(300, 'Over 300 °C: check the reading.'),
+		/** Which of several cups of colours, counted from 0; the first unless said. Layers are known by their time. */
+		cup: z.number().int().min(0).max(19).optional()
 	}),
 	/** What stands in a cup, on the scale or typed; a later one for the same step counts instead. */
 	z.strictObject({

@@ -28,7 +28,16 @@ export {
 	type Grade,
 	type PourEvent
 } from './events';
-export { inOrder, reducePour, type Graded, type PourState } from './reduce';
+export {
+	cupAt,
+	cupClocks,
+	inOrder,
+	reducePour,
+	type CupClock,
+	type CupTemp,
+	type Graded,
+	type PourState
+} from './reduce';
 export { evidenceOf, partHeat } from './evidence';
 export { clocksOf, mostPressingFirst, type Clock } from './clocks';
 export { benchForecast, correctedPlan, type BenchForecast } from './correct';

@@ -20,7 +20,10 @@ export function lateAdvice(
 	elapsedS: number | undefined,
 	sincePourS?: number
 ): Warning | undefined {
-	const hottest = Math.max(-Infinity, ...state.temps.map((t) => t.tempC));
+	const step = steps[state.current];
+	// the cup of a layer that is laid already troubles nobody
+	const here = state.temps.filter((t) => step?.layer === undefined || t.cup === step.layer);
+	const hottest = Math.max(-Infinity, ...here.map((t) => t.tempC));
 	if (hottest >= RUNAWAY_C) {
 		return {
 			code: 'runaway',
@@ -29,7 +32,6 @@ export function lateAdvice(
 			action: 'Do not pour it. Spread it thin on a tray or foil, outdoors if it smokes, never a lid on it.'
 		};
 	}
-	const step = steps[state.current];
 	const below =
 		step?.layer !== undefined
 			? plan.layers?.[step.id.startsWith('gelled-') ? step.layer : step.layer - 1]

@@ -195,17 +195,17 @@ export function marksOf(
 }
 
 /**
- * The cups that the plan's pot life was worked out for: the one of a solid shot, the first of a cast in layers, each
- * of colours poured together. A filler takes up heat and gives none: the resin alone counts, g.
+ * The cups of a pour, each with a clock of its own: the one of a solid shot, each layer's, each of colours poured
+ * together. A filler takes up heat and gives none: the resin alone counts, g.
  */
 export function clockCups(
 	plan: Pick<PourPlan, 'massG' | 'fillers' | 'layers' | 'cups' | 'startTempC'>
 ): { resinG: number; startTempC: number }[] {
 	const both = (c: { a: { massG: number }; b: { massG: number } }) => c.a.massG + c.b.massG;
 	if (plan.cups) return plan.cups.map((c) => ({ resinG: both(c), startTempC: c.startTempC }));
-	const [first] = plan.layers ?? [];
+	if (plan.layers?.length) return plan.layers.map((l) => ({ resinG: both(l), startTempC: plan.startTempC }));
 	const fillersG = (plan.fillers ?? []).reduce((sum, f) => sum + f.massG, 0);
-	return [{ resinG: first ? both(first) : plan.massG - fillersG, startTempC: plan.startTempC }];
+	return [{ resinG: plan.massG - fillersG, startTempC: plan.startTempC }];
 }
 
 /** Under this share of its target a hold loses what it is for (a default of ours). */

@@ -285,13 +285,16 @@ describe('a rotocast at the bench', () => {
 		expect(clock('combine-1').endsAtMs - clock('combine-1').startedAtMs).toBe(165_000);
 		expect(clock('roll-1')).toMatchObject({ kind: 'cure', then: 'demould' });
 	});
-	it('it was poured with its last layer; readings of the first cup end with its pour', () => {
+	it('it was poured with its last layer; readings of each cup end with its pour', () => {
 		const events = run('roll-1');
 		const at = (id: string) => events[ids.indexOf(id)]!.atMs;
 		const read = (atMs: number): PourEvent => ({ id: uuid(), atMs, kind: 'temp-read', tempC: 30 });
-		const state = reducePour(all, [...events, read(at('mix-0') + 1), read(at('mix-1') + 1)]);
+		const state = reducePour(all, [
+			...events,
+			...['mix-0', 'pour-0', 'mix-1', 'pour-1'].map((id) => read(at(id) + 1))
+		]);
 		expect(state.pouredAtMs).toBe(at('pour-1'));
 		expect(state.settledAtMs).toBe(at('roll-1'));
-		expect(state.temps).toHaveLength(1);
+		expect(state.temps.map((t) => t.cup)).toEqual([0, 1]);
 	});
 });

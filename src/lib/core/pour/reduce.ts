@@ -8,6 +8,15 @@ export interface Graded {
 	findings?: CastFindings;
 }
 
+/** One reading of a cup's temperature. */
+export interface CupTemp {
+	/** Since this cup was combined, s. */
+	timeS: number;
+	tempC: number;
+	/** Which of several cups or layers, counted from 0. */
+	cup: number;
+}
+
 /** Where a pour stands, worked out from its events alone. */
 export interface PourState {
 	readonly status: 'open' | 'finished' | 'abandoned';
@@ -21,8 +30,8 @@ export interface PourState {
 	/** End of the last step that needs liquid resin. */
 	readonly settledAtMs?: number;
 	readonly air?: { roomTempC: number; relativeHumidity: number; mouldTempC: number };
-	/** Cup temperatures read after combining, in their order. */
-	readonly temps: readonly { timeS: number; tempC: number }[];
+	/** Cup temperatures, in their order; of each cup or layer between its own combining and its pour. */
+	readonly temps: readonly CupTemp[];
 	/** What stands in each cup, g, by the step in which it was measured. */
 	readonly weighedG: Readonly<Record<string, number>>;
 	/** Lowest gauge reading between reaching the pressure and letting it out, kPa. */
@@ -57,7 +66,7 @@ export function reducePour(steps: readonly BenchStep[], events: readonly PourEve
 	const doneAtMs: Record<string, number> = {};
 	const pressure: Record<string, { atMs: number; gaugeKpa: number; who?: string }> = {};
 	const grades: Record<string, Graded> = {};
-	const temps: { atMs: number; tempC: number; id: string }[] = [];
+	const temps: { atMs: number; tempC: number; cup?: number | undefined }[] = [];
 	const weighedG: Record<string, number> = {};
 	let lowestGaugeKpa: number | undefined;
 	let air: PourState['air'];
@@ -119,8 +128,7 @@ export function reducePour(steps: readonly BenchStep[], events: readonly PourEve
 		weighedG,
 		lateEntries: live.filter((e) => e.enteredAtMs !== undefined).length,
 		...given('lowestGaugeKpa', lowestGaugeKpa),
-		// of a rotocast the first cup is the one that was read against its plan
-		temps: cupTemps(temps, doneAtMs['combine'], (fills[0] && doneAtMs[fills[0].id]) ?? pouredAtMs),
+		temps: cupTemps(steps, temps, cupClocks(steps, doneAtMs), settledAtMs),
 		...given('combinedAtMs', doneAtMs['combine']),
 		...given('pouredAtMs', pouredAtMs),
 		...given('settledAtMs', settledAtMs),
@@ -134,16 +142,58 @@ export function reducePour(steps: readonly BenchStep[], events: readonly PourEve
 	};
 }
 
+/** When each cup or layer was combined and poured, ms since 1970; nothing for what did not happen yet. */
+export interface CupClock {
+	combinedAtMs?: number;
+	pouredAtMs?: number;
+}
+
+/** The clocks of every cup of a pour: one of a plain one, each colour's, each layer's. */
+export function cupClocks(
+	steps: readonly BenchStep[],
+	doneAtMs: Readonly<Record<string, number>>
+): CupClock[] {
+	const fills = steps.filter((s) => s.fills);
+	return steps
+		.filter((s) => s.kind === 'combine')
+		.map((s) => {
+			// a layer is poured by itself; colours all at once, as a plain cup is
+			const fill = s.layer === undefined ? fills[fills.length - 1] : fills.find((f) => f.layer === s.layer);
+			return {
+				...given('combinedAtMs', doneAtMs[s.id]),
+				...given('pouredAtMs', fill && doneAtMs[fill.id])
+			};
+		});
+}
+
+/** The cup that a gun is held at: of colours the one it was said of, of layers the last that was combined. */
+export function cupAt(
+	clocks: readonly CupClock[],
+	layered: boolean,
+	atMs: number,
+	said = 0
+): number | undefined {
+	const combined = (c: CupClock | undefined) => c?.combinedAtMs !== undefined && c.combinedAtMs <= atMs;
+	if (!layered) return combined(clocks[said]) ? said : undefined;
+	const last = clocks.findLastIndex(combined);
+	return last < 0 ? undefined : last;
+}
+
 /** Readings between combining and the pour's end count for the cup; what was read before or after does not. */
 function cupTemps(
-	temps: readonly { atMs: number; tempC: number }[],
-	fromMs: number | undefined,
-	untilMs: number | undefined
-): { timeS: number; tempC: number }[] {
-	if (fromMs === undefined) return [];
-	return temps
-		.filter((t) => t.atMs >= fromMs && t.atMs <= (untilMs ?? Infinity))
-		.map((t) => ({ timeS: (t.atMs - fromMs) / 1000, tempC: t.tempC }));
+	steps: readonly BenchStep[],
+	temps: readonly { atMs: number; tempC: number; cup?: number | undefined }[],
+	clocks: readonly CupClock[],
+	settledAtMs: number | undefined
+): CupTemp[] {
+	const layered = steps.some((s) => s.layer !== undefined);
+	return temps.flatMap(({ atMs, tempC, cup: said }) => {
+		const cup = cupAt(clocks, layered, atMs, said);
+		if (cup === undefined) return [];
+		const { combinedAtMs, pouredAtMs } = clocks[cup]!;
+		if (atMs > (pouredAtMs ?? settledAtMs ?? Infinity)) return [];
+		return [{ timeS: (atMs - combinedAtMs!) / 1000, tempC, cup }];
+	});
 }
 
 function given<K extends string, V>(key: K, value: V | undefined): { [P in K]?: V } {

@@ -1,3 +1,4 @@
+import type { CupClock } from '$lib/core/pour';
 import type { DeviceCommand, DeviceKind, DeviceReading } from '$lib/core/devices';
 
 /**
@@ -11,6 +12,6 @@ export interface DeviceDriver {
 	read(atMs: number): DeviceReading | undefined;
 	/** Told what was done at the bench: zeroed, pumped, let out. Real devices may ignore what does not concern them. */
 	told(commands: readonly DeviceCommand[]): void;
-	/** When the resin was combined; a simulated cup warms from there. */
-	combinedAt?(atMs: number | undefined): void;
+	/** When each cup was combined; a simulated one warms from there. */
+	cupsAre?(cups: readonly CupClock[]): void;
 }

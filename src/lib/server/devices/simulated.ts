@@ -14,12 +14,12 @@ export function simulatedDrivers(pourId: string, plan: PourPlan, scaleResolution
 	const shop = simulatedShop(plan, { seed: seedOf(pourId), scaleResolutionG });
 	return DEVICES.map((kind: DeviceKind): DeviceDriver => {
 		let commands: readonly DeviceCommand[] = [];
-		let combinedAtMs: number | undefined;
+		let { cups } = shop;
 		return {
 			kind,
 			told: (all) => (commands = all),
-			combinedAt: (atMs) => (combinedAtMs = atMs),
-			read: (atMs) => simulatedReading(kind, { ...shop, combinedAtMs }, commands, atMs)
+			cupsAre: (all) => (cups = all),
+			read: (atMs) => simulatedReading(kind, { ...shop, cups }, commands, atMs)
 		};
 	});
 }

@@ -1,6 +1,6 @@
 import { log } from '../log';
 import { readCommands } from '../repositories/deviceCommands';
-import { combinedAtMs, getPour } from '../repositories/pours';
+import { cupsOf, getPour } from '../repositories/pours';
 import { simulatedDrivers } from './simulated';
 
 /** How often devices are read, and how often what was done to them is looked up, ms. */
@@ -36,10 +36,10 @@ export async function deviceStream(pourId: string, scaleResolutionG: number): Pr
 			const tell = async () => {
 				asking = true;
 				try {
-					const [commands, startedMs] = await Promise.all([readCommands(pourId), combinedAtMs(pourId)]);
+					const [commands, cups] = await Promise.all([readCommands(pourId), cupsOf(pourId, plan)]);
 					for (const d of drivers) {
 						d.told(commands);
-						d.combinedAt?.(startedMs);
+						d.cupsAre?.(cups);
 					}
 				} catch (error) {
 					// the database is away: devices go on by what was known last

@@ -2,6 +2,8 @@ import { randomUUID } from 'node:crypto';
 import { Op, QueryTypes, type Transaction } from 'sequelize';
 import {
 	benchForecast,
+	cupClocks,
+	type CupClock,
 	benchSteps,
 	clocksOf,
 	correctedPlan,
@@ -78,10 +80,10 @@ export async function getPour(id: string): Promise<Pour> {
 	return toPour(plain(row));
 }
 
-/** When the resin of a pour was combined, ms since 1970; nothing before that. */
-export async function combinedAtMs(id: string): Promise<number | undefined> {
-	const row = await tables.pours().findByPk(id, { attributes: ['combinedAt'] });
-	return row ? plain(row).combinedAt?.getTime() : undefined;
+/** When each cup of a pour was combined and poured, as far as they were. */
+export async function cupsOf(id: string, plan: PourPlan): Promise<CupClock[]> {
+	const steps = benchSteps(plan);
+	return cupClocks(steps, reducePour(steps, (await readEvents(id)).events).doneAtMs);
 }
 
 export async function listPours(where: { status?: PourRow['status']; shotId?: string }): Promise<Pour[]> {

@@ -2,11 +2,14 @@
 	import Chart from '../Chart.svelte';
 	import { useUnits } from '../units.svelte';
 
+	interface Point {
+		timeS: number;
+		tempC: number;
+	}
 	/** Cup temperature and pot pressure of a pull, as read, beside what was foretold. */
 	interface Props {
 		curves: {
-			foretold: { timeS: number; tempC: number }[];
-			read: { timeS: number; tempC: number }[];
+			cups: { name: string; foretold: Point[]; read: Point[] }[];
 			pressure: { timeS: number; gaugeKpa: number }[];
 			targetGaugeKpa: number | null;
 			potLifeS: number;
@@ -15,34 +18,39 @@
 	let { curves }: Props = $props();
 	const units = useUnits();
 	const degrees = (c: number) => units.plotted(c, 'temperature');
+	const called = (what: string, name: string) => (name ? `${name}, ${what}` : what);
+	// told apart in print and by eyes that see no colours: by dash and by mark
+	const DASHES = ['dash', 'dot', 'dashdot', 'longdash'] as const;
+	const MARKS = ['circle', 'square', 'diamond', 'triangle-up'] as const;
+	const of = <T,>(list: readonly T[], i: number) => list[i % list.length]!;
 	const min = (s: number) => s / 60;
 </script>
 
-{#if curves.foretold.length > 0}
-	<h2 class="mt-5">The cup</h2>
+{#if curves.cups.some((c) => c.foretold.length > 0)}
+	<h2 class="mt-5">{curves.cups.length > 1 ? 'The cups' : 'The cup'}</h2>
 	<Chart
 		label="Temperature of the cup over time, foretold and read"
 		height={220}
-		traces={[
+		traces={curves.cups.flatMap(({ name, foretold, read }, i) => [
 			{
-				x: curves.foretold.map((p) => min(p.timeS)),
-				y: curves.foretold.map((p) => degrees(p.tempC)),
-				mode: 'lines',
-				name: 'foretold',
-				line: { color: '--hot', width: 2, dash: 'dash' }
+				x: foretold.map((p) => min(p.timeS)),
+				y: foretold.map((p) => degrees(p.tempC)),
+				mode: 'lines' as const,
+				name: called('foretold', name),
+				line: { color: '--hot', width: 2, dash: of(DASHES, i) }
 			},
-			...(curves.read.length
+			...(read.length
 				? [
 						{
-							x: curves.read.map((p) => min(p.timeS)),
-							y: curves.read.map((p) => degrees(p.tempC)),
+							x: read.map((p) => min(p.timeS)),
+							y: read.map((p) => degrees(p.tempC)),
 							mode: 'markers' as const,
-							name: 'read',
-							marker: { color: '--ink', size: 10 }
+							name: called('read', name),
+							marker: { color: '--ink', size: 10, symbol: of(MARKS, i) }
 						}
 					]
 				: [])
-		]}
+		])}
 		layout={{ xaxis: { title: { text: 'minutes after combining' } }, yaxis: { title: { text: units.plotUnit('temperature') } } }} />
 {/if}
 {#if curves.pressure.length > 1}

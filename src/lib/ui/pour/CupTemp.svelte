@@ -4,6 +4,8 @@
 	import { digits } from '$lib/core/units';
 	import { countdown } from '../clockText';
 	import type { PourRun } from '../pourRun.svelte';
+	import type { Desk } from './desk.svelte';
+	import Segments from '../Segments.svelte';
 	import Stepper from '../Stepper.svelte';
 	import { useUnits } from '../units.svelte';
 
@@ -11,25 +13,42 @@
 	interface Props {
 		run: PourRun;
 		plan: PourPlan;
+		desk: Desk;
 		forecast: BenchForecast | undefined;
 		elapsedS: number | undefined;
 		/** What a gun thermometer says now, °C. */
 		gun?: number | undefined;
 	}
-	let { run, plan, forecast, elapsedS, gun }: Props = $props();
+	let { run, plan, desk, forecast, elapsedS, gun }: Props = $props();
 	const units = useUnits();
 	let typedC = $state(untrack(() => Math.round(plan.startTempC) + 2));
+	/** Colours are read each by itself; a layer's cup is the one that was combined last. */
+	const cup = $derived(run.current?.layer ?? desk.cup);
+	const mine = $derived(run.state.temps.filter((t) => t.cup === cup));
+	/** Colours that stand combined: with several, which one was read is said. */
+	const standing = $derived(
+		(run.plan.cups ?? []).flatMap(({ name }, i) =>
+			run.state.doneAtMs[i === 0 ? 'combine' : `combine-${i}`] === undefined ? [] : [{ value: `${i}`, label: name }]
+		)
+	);
 	const band = $derived(
-		forecast?.potLifeLowS !== undefined && elapsedS !== undefined
+		forecast?.potLifeLowS !== undefined && elapsedS !== undefined && (!plan.layers || mine.length > 0)
 			? [Math.max(0, forecast.potLifeLowS - elapsedS), Math.max(0, forecast.potLifeHighS! - elapsedS)]
 			: undefined
 	);
 	const count = $derived(run.state.temps.length);
 	const until = $derived(run.current?.untilTempC);
-	const cupC = $derived(gun ?? run.state.temps.at(-1)?.tempC);
+	const cupC = $derived(gun ?? mine.at(-1)?.tempC);
 </script>
 
 <div class="mx-auto flex w-full max-w-[60rem] flex-wrap items-center justify-center gap-x-6 gap-y-2">
+	{#if standing.length > 1}
+		<Segments
+			label={gun === undefined ? 'Which cup was read' : 'The gun is held at'}
+			name="cupRead"
+			options={standing}
+			bind:value={() => `${desk.cup}`, (v) => (desk.cup = Number(v))} />
+	{/if}
 	{#if gun === undefined}
 		<Stepper
 			label="Cup reads"
@@ -42,7 +61,7 @@
 		<button
 			type="button"
 			class="inline-flex min-h-[2.9rem] cursor-pointer items-center gap-2 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-4 font-semibold"
-			onclick={() => run.record({ kind: 'temp-read', tempC: typedC })}>Note it</button>
+			onclick={() => run.record({ kind: 'temp-read', tempC: typedC, ...(desk.cup > 0 ? { cup: desk.cup } : {}) })}>Note it</button>
 	{:else}
 		<p class="text-[1.1rem]">The gun notes the cup by itself: <strong class="tnum">{units.show(gun, 'temperature')}</strong></p>
 	{/if}

@@ -17,6 +17,7 @@
 	let tempC = $state<number | undefined>();
 	let gaugeKpa = $state<number | undefined>();
 	let stepId = $state('');
+	let cup = $state('0');
 	let problem = $state<Record<string, string>>({});
 	let said = $state('');
 
@@ -26,7 +27,7 @@
 			case 'remark':
 				return { kind: 'remark', text: text.trim() };
 			case 'temp-read':
-				return { kind: 'temp-read', tempC: tempC! };
+				return { kind: 'temp-read', tempC: tempC!, ...(Number(cup) > 0 ? { cup: Number(cup) } : {}) };
 			case 'pressure-read':
 				return { kind: 'pressure-read', stepId: 'hold', gaugeKpa: gaugeKpa! };
 			case 'step-done':
@@ -73,6 +74,11 @@
 					<div class="sm:col-span-2"><TextField label="What you saw" name="lateText" bind:value={text} error={at('text')} /></div>
 				{:else if what === 'temp-read'}
 					<QuantityField label="The cup read" kind="temperature" name="lateTemp" bind:value={tempC} error={at('tempC')} />
+					{#if run.plan.cups}<ChoiceField
+							label="Which cup"
+							name="lateCup"
+							bind:value={cup}
+							options={run.plan.cups.map((c, i) => ({ value: `${i}`, label: c.name }))} />{/if}
 				{:else if what === 'pressure-read'}
 					<QuantityField label="The gauge read" kind="pressure" name="lateGauge" bind:value={gaugeKpa} error={at('gaugeKpa')} />
 				{:else}

@@ -39,6 +39,8 @@ export class Desk {
 			findings: CastFindings;
 		}[]
 	>([]);
+	/** Of several cups of colours the one that the thermometer is held at. */
+	#cup = $state(0);
 	/** A grade is missing, or a note is too long. */
 	wanting = $state(false);
 	readonly scale: Scale;
@@ -85,6 +87,16 @@ export class Desk {
 		const step = this.#run.current;
 		return this.scale.mend !== undefined || (step?.kind === 'measure' && step.amount !== undefined);
 	});
+
+	get cup(): number {
+		return this.#cup;
+	}
+	/** Readings from here on are of that cup; a simulated gun is held at it. */
+	set cup(cup: number) {
+		if (cup === this.#cup) return;
+		this.#cup = cup;
+		if (this.#devices.on) this.#devices.act({ kind: 'aim', cup });
+	}
 
 	back(): void {
 		const { lastUndoable } = this.#run.state;

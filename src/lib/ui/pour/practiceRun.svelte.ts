@@ -13,7 +13,7 @@ import {
 	shopChange,
 	type SlipName
 } from '$lib/core/practice';
-import type { PourPlan } from '$lib/core/pour';
+import { cupClocks, type PourPlan } from '$lib/core/pour';
 import type { UnitSystem } from '$lib/core/units';
 import type { DeviceSource } from '../devices.svelte';
 import { newId } from '../newId';
@@ -80,7 +80,7 @@ export class PracticeRun extends PourRun {
 	readonly source: DeviceSource = {
 		open: (heard) => {
 			const read = () => {
-				const shop = { ...this.#shop, combinedAtMs: this.state.combinedAtMs };
+				const shop = { ...this.#shop, cups: cupClocks(this.steps, this.state.doneAtMs) };
 				const atMs = this.nowMs();
 				heard(DEVICES.flatMap((kind) => simulatedReading(kind, shop, this.#commands, atMs) ?? []));
 			};

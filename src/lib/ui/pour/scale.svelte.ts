@@ -53,7 +53,8 @@ export class Scale {
 				this.typedG = heldG;
 				this.#held = heldG === undefined ? undefined : { massG: heldG };
 				// each cup, and each addition, is weighed from nothing
-				if (here && before !== undefined && heldG === undefined && (step?.kind === 'measure' || mend)) this.zero();
+				if (here && before !== undefined && heldG === undefined && (step?.kind === 'measure' || mend))
+					this.zero();
 				before = at;
 			});
 		});
@@ -104,7 +105,9 @@ export class Scale {
 	readonly netG = $derived.by(() => {
 		const reading = this.#devices.live('scale');
 		if (!reading || this.zeroing) return 0;
-		return this.#held ? this.#held.massG + reading.value - (this.#held.shownG ?? reading.value) : reading.value;
+		return this.#held
+			? this.#held.massG + reading.value - (this.#held.shownG ?? reading.value)
+			: reading.value;
 	});
 	readonly now = $derived.by(() =>
 		this.targetG > 0 && this.#devices.live('scale')

@@ -13,8 +13,13 @@ const HOLD_EVERY_S = 15;
  * Notes what devices say while the maker's hands are busy: the cup's temperature until it is poured, the lowest
  * pressure of the hold, and every device that is lost.
  */
-export function watchDevices(run: PourRun, devices: Devices, burning: () => boolean): void {
-	let gunMs = 0;
+export function watchDevices(
+	run: PourRun,
+	devices: Devices,
+	burning: () => boolean,
+	cup: () => number
+): void {
+	let [gunMs, heldAt] = [0, 0];
 	let hold: { kpa: number; atMs: number } | undefined;
 	const lost: Partial<Record<string, boolean>> = {};
 	$effect(() => {
@@ -25,9 +30,16 @@ export function watchDevices(run: PourRun, devices: Devices, burning: () => bool
 			if (!open) return;
 			const nowMs = run.nowMs();
 			const gun = devices.live('gun');
+			// held at another cup, it is noted at once
+			if (heldAt !== cup()) [heldAt, gunMs] = [cup(), 0];
 			if (gun && burning() && run.state.pouredAtMs === undefined && nowMs - gunMs >= GUN_EVERY_S * 1000) {
 				gunMs = nowMs;
-				run.record({ kind: 'temp-read', tempC: gun.value, by: 'device' });
+				run.record({
+					kind: 'temp-read',
+					tempC: gun.value,
+					by: 'device',
+					...(cup() > 0 ? { cup: cup() } : {})
+				});
 			}
 			const gauge = devices.live('gauge');
 			if (gauge && run.current?.kind === 'hold') {

@@ -95,30 +95,37 @@ function evidenceFor(
 function curvesOf(plan: PourPlan, state: PourState, pressure: { atMs: number; gaugeKpa: number }[]) {
 	const from = state.combinedAtMs;
 	if (from === undefined) return null;
-	let foretold: { timeS: number; tempC: number }[] = [];
-	// of several cups the first is the one that is read
-	const [first] = clockCups(plan);
-	if (plan.cure && first) {
-		try {
-			const { series } = cup({
-				resin: plan.cure,
-				massG: first.resinG,
-				startTempC: first.startTempC,
-				roomTempC: plan.roomTempC
-			});
-			const until = Math.max(plan.potLifeS * 1.3, ...state.temps.map((t) => t.timeS));
-			foretold = series.filter((p) => p.timeS <= until).map(({ timeS, tempC }) => ({ timeS, tempC }));
-		} catch (error) {
-			if (!fieldErrors(error)) throw error;
-		}
-	}
+	const all = clockCups(plan).map((c, i) => ({
+		name: plan.cups?.[i]?.name ?? (plan.layers && plan.layers.length > 1 ? `layer ${i + 1}` : ''),
+		foretold: foretoldOf(plan, c, state),
+		read: state.temps.filter((t) => t.cup === i).map(({ timeS, tempC }) => ({ timeS, tempC }))
+	}));
+	// what was never read is told of by the first alone
+	const read = all.filter((c) => c.read.length > 0);
 	return {
-		foretold,
-		read: [...state.temps],
+		cups: read.length > 0 ? read : all.slice(0, 1),
 		pressure: pressure.map((p) => ({ timeS: (p.atMs - from) / 1000, gaugeKpa: p.gaugeKpa })),
 		targetGaugeKpa: plan.pot?.targetGaugeKpa ?? null,
 		potLifeS: plan.potLifeS
 	};
+}
+
+/** How warm a cup was foretold to become, until it was too thick or last read. */
+function foretoldOf(plan: PourPlan, of: ReturnType<typeof clockCups>[number], state: PourState) {
+	if (!plan.cure) return [];
+	try {
+		const { series } = cup({
+			resin: plan.cure,
+			massG: of.resinG,
+			startTempC: of.startTempC,
+			roomTempC: plan.roomTempC
+		});
+		const until = Math.max(plan.potLifeS * 1.3, ...state.temps.map((t) => t.timeS));
+		return series.filter((p) => p.timeS <= until).map(({ timeS, tempC }) => ({ timeS, tempC }));
+	} catch (error) {
+		if (!fieldErrors(error)) throw error;
+		return [];
+	}
 }
 
 export const load: PageServerLoad = async ({ params }) => {

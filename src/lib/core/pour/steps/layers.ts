@@ -62,7 +62,9 @@ export function layerSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
 
 /** Later than so many times its gel, a flat layer was planned to cool before the next. */
 const COOLS_AFTER = 2;
-const isLeftToCool = (layer: Layer) => layer.way === 'flat' && layer.recoatFromS > COOLS_AFTER * layer.gelS;
+/** Planned to wait until the heat of the layer below has gone, not only until it gels. */
+export const isLeftToCool = (layer: Layer) =>
+	layer.way === 'flat' && layer.recoatFromS > COOLS_AFTER * layer.gelS;
 
 /** Until the layer below bears the next, with what is set on it at gel. */
 function waitSteps(plan: PourPlan, below: Layer, index: number, units: UnitSystem): BenchStep[] {
