@@ -20,7 +20,7 @@ async function says(page: Page, label: string, typed: string, words: RegExp) {
 }
 
 /** Keeps the shot, pours it step by step by the space bar, and says which steps there were. */
-async function pourIt(page: Page): Promise<string[]> {
+async function pourIt(page: Page, at: Record<string, () => Promise<void>> = {}): Promise<string[]> {
 	await page.getByRole('button', { name: 'Keep this shot' }).click();
 	await expect(heading(page)).toContainText('Shot S');
 	await page
@@ -34,6 +34,7 @@ async function pourIt(page: Page): Promise<string[]> {
 		const title = (await heading(page).textContent())!.trim();
 		seen.push(title);
 		if (title === 'Grade each copy') break;
+		await at[title]?.();
 		await page.waitForTimeout(380); // a second press within a third of a second is taken for a bounce
 		await page.keyboard.press('Space');
 		await expect(heading(page)).not.toHaveText(title);
@@ -162,6 +163,19 @@ test('colours poured together: shares that make a whole, a cup and a clock for e
 	await says(page, 'Poured when the cups read', '10 C', /The cups start at/);
 	await field(page, 'Poured when the cups read').fill('30 C');
 	await expect(page.getByText('In 2 cups together')).toBeVisible();
-	const seen = await pourIt(page);
+	const seen = await pourIt(page, {
+		'Pour them together': async () => {
+			await expect(page.getByText(/gun thermometer corrects the forecast/)).toBeVisible();
+			// each cup is read for itself
+			await page.getByText('Old rope', { exact: true }).last().click();
+			await page.getByRole('button', { name: 'Note it' }).click();
+			await expect(page.getByText(/by 1 reading, ×\s[\d.]+ of its sheet/)).toBeVisible();
+		}
+	});
+	// the ledger says which cup it was, and draws it beside what was foretold
+	await page.goto('/ledger');
+	await page.getByRole('row').nth(1).getByRole('link').first().click();
+	await expect(page.getByText(/^Old rope 2\d/)).toBeVisible();
+	await expect(page.getByText('Old rope, read')).toBeVisible();
 	inOrder(seen, [/White: measure|White/, /Old rope/, /[Cc]ombine/, /[Pp]our/]);
 });

@@ -71,7 +71,7 @@
 				>{cupC >= until ? 'Warm enough: pour now' : `Not yet: ${units.show(until, 'temperature')} wanted`}</strong>
 		{/if}
 		{#if band}<strong>Too thick in {countdown(band[0]!)} to {countdown(band[1]!)}</strong>
-			<span class="soft">by {count} reading{count === 1 ? '' : 's'}, × {digits(forecast!.rateFactor!)} of its sheet</span>
+			<span class="soft">by {count} reading{count === 1 ? '' : 's'}, ×&nbsp;{digits(forecast!.rateFactor!)} of its sheet</span>
 		{:else if forecast}<span class="soft">Corrected for the room and the mould as you read them.</span>
 		{:else}<span class="soft">A gun thermometer corrects the forecast: the same temperature is the same state.</span>{/if}
 	</p>

@@ -51,7 +51,7 @@
 			case 'air-read':
 				return `Room ${units.show(event.roomTempC, 'temperature')}, ${event.relativeHumidity} % humidity, mould ${units.show(event.mouldTempC, 'temperature')}`;
 			case 'temp-read':
-				return `${(event.cup !== undefined && data.plan?.cups?.[event.cup]?.name) || 'Cup'} ${units.show(event.tempC, 'temperature')}`;
+				return `${data.plan?.cups?.[event.cup ?? 0]?.name ?? 'Cup'} ${units.show(event.tempC, 'temperature')}`;
 			case 'weighed':
 				return `${steps.find((s) => s.id === event.stepId)?.title ?? event.stepId}: ${units.show(event.massG, 'mass')} in the cup`;
 			case 'device-lost':
