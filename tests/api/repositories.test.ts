@@ -191,6 +191,17 @@ describe('pours and the ledger', () => {
 		await expect(beginPour(shotId, 9, settings)).rejects.toThrow(/no batch 10/);
 	});
 
+	it('two shots that want one mould at the same moment do not both get it', async () => {
+		for (let round = 0; round < 4; round++) {
+			const id = await activeMould();
+			const shots = await Promise.all([1, 2, 3].map(() => saveShot(shotOf([id]), settings)));
+			const begun = await Promise.allSettled(shots.map((shotId) => beginPour(shotId, 0, settings)));
+			expect(begun.map((b) => b.status).sort()).toEqual(['fulfilled', 'rejected', 'rejected']);
+			for (const b of begun)
+				if (b.status === 'rejected') expect(String(b.reason)).toMatch(/still in another open pour/);
+		}
+	});
+
 	it('a finished pour is a pull; taken back it is none; given up after combining it is scrap', async () => {
 		const id = await activeMould();
 		const shotId = await saveShot(shotOf([id], { copies: 2 }), settings);

@@ -12,6 +12,19 @@ export class PourRun extends EventRun<PourEvent> {
 	readonly state = $derived.by(() => reducePour(this.steps, this.events));
 	readonly current = $derived.by(() => this.steps[this.state.current]);
 
+	/** What devices noted last, here or at another bench of this pour: no reading is written down twice over. */
+	readonly byDevice = $derived.by(() => {
+		let [tempMs, holdMs, holdKpa] = [-Infinity, -Infinity, Infinity];
+		for (const e of this.events) {
+			if (e.kind === 'temp-read' && e.by) tempMs = Math.max(tempMs, e.atMs);
+			if (e.kind === 'pressure-read' && e.by && e.stepId === 'hold') {
+				holdMs = Math.max(holdMs, e.atMs);
+				holdKpa = Math.min(holdKpa, e.gaugeKpa);
+			}
+		}
+		return { tempMs, holdMs, holdKpa };
+	});
+
 	constructor(
 		pourId: string,
 		plan: PourPlan,

@@ -55,6 +55,14 @@ export async function beginPour(
 	return inTransaction(async (transaction) => {
 		// the shot's row is the lock: two devices that begin at once get the same pour
 		await tables.shots().findByPk(shotId, { transaction, lock: transaction.LOCK.UPDATE });
+		// and so are its moulds' rows: two shots that want one mould at once do not both get it
+		await tables.moulds().findAll({
+			where: { id: plan.moulds.map((m) => m.id) },
+			attributes: ['id'],
+			order: ['id'],
+			transaction,
+			lock: transaction.LOCK.UPDATE
+		});
 		const open = await tables.pours().findOne({ where: { shotId, batchIndex, status: 'open' }, transaction });
 		if (open) return plain(open).id;
 		const busy = await mouldsInUse(

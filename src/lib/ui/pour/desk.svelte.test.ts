@@ -8,6 +8,7 @@ import { Devices, type DeviceSource } from '../devices.svelte';
 import { PourRun } from '../pourRun.svelte';
 import { Desk, WHO_LONGEST } from './desk.svelte';
 import { PracticeRun } from './practiceRun.svelte';
+import { watchDevices } from './watch.svelte';
 
 const plan: PourPlan = {
 	...lessonPlan(WORKSHOP_DEFAULTS),
@@ -190,6 +191,77 @@ describe('air, pot and who let it out', () => {
 		expect(run.state.released).toMatchObject({ gaugeKpa: 268 });
 		expect(run.state.released).not.toHaveProperty('who');
 		expect(bench.told.filter((c) => c.kind === 'pot').map((c) => c.to)).toEqual(['hold', 'release']);
+	});
+});
+
+describe('what is noted by itself', () => {
+	/** What another bench of the same pour noted arrives here. */
+	const arrives = (e: object) => {
+		const known = run as unknown as { events: readonly object[] };
+		known.events = [...known.events, { id: crypto.randomUUID(), atMs: Date.now(), ...e }];
+		flushSync();
+	};
+	const later = (s: number) => vi.advanceTimersByTime(s * 1000);
+	function watched(more: Partial<PourPlan> = {}) {
+		begin(more);
+		const quiet = $effect.root(() =>
+			watchDevices(
+				run,
+				devices,
+				() => true,
+				() => desk.cup
+			)
+		);
+		const before = stop;
+		stop = () => (quiet(), before());
+	}
+
+	it('the cup every ten seconds, however many benches listen; another cup at once', () => {
+		watched();
+		upTo('combine');
+		run.record({ kind: 'step-done', stepId: 'combine' });
+		const gun = (tempC: number) => bench.says({ device: 'gun', value: tempC });
+		gun(24);
+		later(4);
+		gun(25);
+		expect(noted('temp-read').map((e) => e.tempC)).toEqual([24]);
+		later(7);
+		gun(26);
+		expect(noted('temp-read').map((e) => e.tempC)).toEqual([24, 26]);
+		later(7);
+		arrives({ kind: 'temp-read', tempC: 27, by: 'device' });
+		later(4);
+		gun(28);
+		expect(noted('temp-read').map((e) => e.tempC)).toEqual([24, 26, 27]);
+		desk.cup = 1;
+		expect(bench.told.at(-1)).toMatchObject({ kind: 'aim', cup: 1 });
+		later(0.5);
+		gun(23);
+		expect(noted('temp-read').at(-1)).toMatchObject({ tempC: 23, cup: 1, by: 'device' });
+		later(3);
+		gun(24);
+		expect(noted('temp-read')).toHaveLength(4);
+	});
+
+	it('the hold once, and again when it falls; a device that is lost once each time', () => {
+		watched();
+		upTo('release');
+		const gauge = (kpa: number) => bench.says({ device: 'gauge', value: kpa });
+		for (const kpa of [275, 274, 273]) {
+			gauge(kpa);
+			later(2);
+		}
+		expect(noted('pressure-read').map((e) => e.gaugeKpa)).toEqual([275]);
+		later(20);
+		gauge(268);
+		expect(noted('pressure-read').map((e) => e.gaugeKpa)).toEqual([275, 268]);
+		const lost = noted('device-lost').length;
+		later(5);
+		bench.says({ device: 'air', value: 21, second: 44 });
+		later(5);
+		bench.says({ device: 'air', value: 21, second: 44 });
+		expect(noted('device-lost').filter((e) => e.device === 'gauge').length).toBeGreaterThan(0);
+		expect(noted('device-lost').length).toBeGreaterThan(lost);
 	});
 });
 

@@ -19,8 +19,8 @@ export function watchDevices(
 	burning: () => boolean,
 	cup: () => number
 ): void {
-	let [gunMs, heldAt] = [0, 0];
-	let hold: { kpa: number; atMs: number } | undefined;
+	// nothing of a cup that the gun was moved away from counts for the next
+	let [heldAt, movedMs] = [0, -Infinity];
 	const lost: Partial<Record<string, boolean>> = {};
 	$effect(() => {
 		const { readings } = devices;
@@ -31,9 +31,11 @@ export function watchDevices(
 			const nowMs = run.nowMs();
 			const gun = devices.live('gun');
 			// held at another cup, it is noted at once
-			if (heldAt !== cup()) [heldAt, gunMs] = [cup(), 0];
-			if (gun && burning() && run.state.pouredAtMs === undefined && nowMs - gunMs >= GUN_EVERY_S * 1000) {
-				gunMs = nowMs;
+			if (heldAt !== cup()) [heldAt, movedMs] = [cup(), nowMs];
+			const { tempMs, holdMs, holdKpa } = run.byDevice;
+			// the clock of another bench may be off
+			const due = Math.abs(nowMs - tempMs) >= GUN_EVERY_S * 1000 || tempMs < movedMs;
+			if (gun && due && burning() && run.state.pouredAtMs === undefined) {
 				run.record({
 					kind: 'temp-read',
 					tempC: gun.value,
@@ -43,8 +45,8 @@ export function watchDevices(
 			}
 			const gauge = devices.live('gauge');
 			if (gauge && run.current?.kind === 'hold') {
-				if (!hold || (gauge.value <= hold.kpa - HOLD_FELL_KPA && nowMs - hold.atMs >= HOLD_EVERY_S * 1000)) {
-					hold = { kpa: gauge.value, atMs: nowMs };
+				const fell = gauge.value <= holdKpa - HOLD_FELL_KPA && nowMs - holdMs >= HOLD_EVERY_S * 1000;
+				if (holdKpa === Infinity || fell) {
 					run.record({ kind: 'pressure-read', stepId: 'hold', gaugeKpa: gauge.value, by: 'device' });
 				}
 			}
