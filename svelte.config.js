@@ -9,6 +9,8 @@ export default {
 		adapter: adapter({ out: 'build' }),
 		// hooks.server.ts compares Origin with Host instead, so that any address of this machine works
 		csrf: { trustedOrigins: ['*'] },
+		// only a bench page asks for it
+		serviceWorker: { register: false },
 		version: { pollInterval: 0 }
 	}
 };

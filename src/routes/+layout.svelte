@@ -3,6 +3,7 @@
 	import { onMount } from 'svelte';
 	import { page } from '$app/state';
 	import ClockStrip from '$lib/ui/ClockStrip.svelte';
+	import OutboxLine from '$lib/ui/OutboxLine.svelte';
 	import Rail from '$lib/ui/Rail.svelte';
 	import { followTheme } from '$lib/ui/theme';
 	import { provideUnits } from '$lib/ui/units.svelte';
@@ -34,6 +35,7 @@
 	>Skip to the work</a>
 <div class="flex h-dvh flex-col print:block print:h-auto">
 	<ClockStrip clocks={data.clocks} nowMs={data.nowMs} />
+	<OutboxLine />
 	<div class="flex min-h-0 flex-1 flex-col sm:flex-row print:block">
 		{#if !bare}<Rail />{/if}
 		<main

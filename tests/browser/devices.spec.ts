@@ -149,6 +149,66 @@ test('a whole pour with the simulated devices: the network is cut, the server is
 	await expect(page.getByRole('row').nth(1)).toContainText('Rope fender');
 });
 
+test('the server is dead and the browser was closed: the bench opens again where it stood, and goes on', async ({
+	page,
+	context
+}) => {
+	test.setTimeout(120_000);
+	await serve();
+	const id = await begin(page);
+	await press(page, /Clean and whole/);
+	await expect(page.getByText('not yet on the server')).toBeHidden();
+	const kept = () =>
+		page.evaluate(async () => {
+			const ready = await navigator.serviceWorker.getRegistration();
+			const files = await Promise.all(
+				performance
+					.getEntriesByType('resource')
+					.filter((e) => e.name.includes('/_app/immutable/'))
+					.map((e) => caches.match(e.name))
+			);
+			return !!ready?.active && !!(await caches.match(location.href)) && files.every(Boolean);
+		});
+	await expect.poll(kept, { timeout: 40_000 }).toBe(true);
+	await press(page, /Closed and level/);
+	await expect(page.getByText('not yet on the server')).toBeHidden();
+	const { pid } = web;
+	process.kill(pid, 'SIGKILL');
+	await until(() => !alive(pid), { withinMs: 10_000 });
+	await press(page, /All within reach/);
+	const stood = (await heading(page).textContent())!;
+	await page.close();
+
+	const again = await context.newPage();
+	// any other page says what is the matter, and where work goes on
+	await again.goto(`${web.url}/ledger`);
+	await expect(heading(again)).toHaveText('The server does not answer');
+	await again.getByRole('link', { name: /the last one opened here/ }).click();
+	await expect(heading(again)).toHaveText(stood);
+	await expect(again.getByText('not yet on the server')).toBeVisible();
+	await press(again, /Keep these readings/);
+	await expect(heading(again)).toHaveText(/Stir or shake/);
+	await again.close();
+
+	// the server is back: from whatever page is opened, what was noted reaches it, each once
+	await serve();
+	const front = await context.newPage();
+	await front.goto(web.url);
+	const events = async () => {
+		const answer = await front.request.get(`${web.url}/api/pours/${id}/events`);
+		return ((await answer.json()) as { events: Kept[] }).events;
+	};
+	await expect.poll(async () => (await events()).length).toBe(5);
+	expect((await events()).map((e) => e.stepId ?? e.kind)).toEqual([
+		'look',
+		'seat',
+		'spares',
+		'air-read',
+		'air'
+	]);
+	await expect(front.getByText('not yet on the server')).toBeHidden();
+});
+
 test('a device that says nonsense is noticed, and can be typed instead', async ({ page }) => {
 	test.setTimeout(120_000);
 	if (!web) await serve();

@@ -65,6 +65,7 @@ class Server {
 /** A device's own database that survives the page. */
 function memoryStore(): EventStore & { rows: Map<string, PourEvent>; broken: boolean } {
 	const rows = new Map<string, PourEvent>();
+	const known = new Map<string, object[]>();
 	return {
 		rows,
 		broken: false,
@@ -78,6 +79,17 @@ function memoryStore(): EventStore & { rows: Map<string, PourEvent>; broken: boo
 		},
 		async confirmed(ids) {
 			for (const id of ids) rows.delete(id);
+		},
+		async waiting() {
+			if (this.broken) throw new Error('a private window keeps nothing');
+			return [...rows.values()].map((event) => ({ ownerId: 'p', url: '/api/pours/p/events', event }));
+		},
+		async remember(id, events) {
+			known.set(id, [...events]);
+		},
+		async remembered<E>(id: string) {
+			if (this.broken) throw new Error('a private window keeps nothing');
+			return (known.get(id) ?? []) as E[];
 		}
 	};
 }
@@ -182,6 +194,55 @@ describe('work at the bench as one device knows it', () => {
 		await settle();
 		expect(again.state.doneAtMs['look']).toBe(1.79e12);
 		expect(server.kept.size).toBe(1);
+	});
+
+	it('a page that is opened without the server stands where the work stood, not where the page was kept', async () => {
+		const store = memoryStore();
+		const first = start(store);
+		first.record({ kind: 'step-done', stepId: 'look' });
+		await settle();
+		const other = start(memoryStore());
+		other.record({ kind: 'temp-read', tempC: 24 });
+		await settle();
+		await settle();
+		first.record({ kind: 'step-done', stepId: 'air' });
+		await settle();
+		expect([store.rows.size, server.kept.size]).toEqual([0, 3]);
+		stops.forEach((stop) => stop());
+		stops = [];
+		// the kept page knows nothing, and nobody can be asked
+		server.away = true;
+		const again = start(store);
+		await settle();
+		expect(Object.keys(again.state.doneAtMs).sort()).toEqual(['air', 'look']);
+		again.record({ kind: 'step-done', stepId: 'shake' });
+		await settle();
+		server.away = false;
+		await settle();
+		expect(server.kept.size).toBe(4);
+		expect([again.unsent, again.state.doneAtMs['shake']]).toEqual([0, expect.any(Number)]);
+	});
+
+	it('a workshop that was brought back to an earlier day is believed, and what waits is not thrown away', async () => {
+		const store = memoryStore();
+		const first = start(store);
+		first.record({ kind: 'step-done', stepId: 'look' });
+		first.record({ kind: 'step-done', stepId: 'air' });
+		await settle();
+		stops.forEach((stop) => stop());
+		stops = [];
+		const look = [...server.kept.values()].find((e) => e.kind === 'step-done' && e.stepId === 'look')!;
+		server.kept = new Map([[look.id, look]]);
+		server.away = true;
+		const again = start(store);
+		again.record({ kind: 'remark', text: 'meanwhile' });
+		await settle();
+		expect(Object.keys(again.state.doneAtMs).sort()).toEqual(['air', 'look']);
+		server.away = false;
+		await settle();
+		await settle();
+		expect(Object.keys(again.state.doneAtMs)).toEqual(['look']);
+		expect([...server.kept.values()].map((e) => e.kind)).toEqual(['step-done', 'remark']);
 	});
 
 	it('a browser that keeps no database still sends, as long as the page lives', async () => {

@@ -1,3 +1,4 @@
+import { atHand, BATCH, GIVE_UP_MS, postEvents } from './eventPost';
 import { browserEventStore, type EventStore } from './eventStore';
 import { CLOCKS_CHANGED } from './clockText';
 import { newId } from './newId';
@@ -11,10 +12,6 @@ interface Happened {
 }
 
 const SYNC_EVERY_MS = 2000;
-/** Events that go out together; the server takes a few times as many. */
-const BATCH = 100;
-/** A request that is not answered within this is given up and made again, ms: a lost connection is not always told. */
-const GIVE_UP_MS = 15_000;
 /** Refused events that are asked again in each round. */
 const HELD_A_ROUND = 5;
 
@@ -47,22 +44,31 @@ export class EventRun<E extends Happened> {
 	/** Begins to keep and exchange events; returns what stops it. Browser only. */
 	start(store: EventStore = browserEventStore()): () => void {
 		this.#store = store;
+		atHand.add(this.id);
 		const wake = () => void this.sync();
-		void store
-			.pending<E>(this.id)
-			.then((events) => {
-				this.#merge(events);
-				this.unsent = events.length;
-			})
-			.catch(() => undefined)
-			.finally(wake);
+		void this.#recall(store).finally(wake);
 		const timer = setInterval(wake, SYNC_EVERY_MS);
 		window.addEventListener('online', wake);
 		return () => {
+			atHand.delete(this.id);
 			clearInterval(timer);
 			window.removeEventListener('online', wake);
 		};
 	}
+
+	/** What this device knows of this work: what waits to be sent, and what the server had when it last answered. */
+	async #recall(store: EventStore): Promise<void> {
+		const [pending, remembered] = await Promise.all([
+			store.pending<E>(this.id).catch(() => []),
+			store.remembered<E>(this.id).catch(() => [])
+		]);
+		const here = [...this.events, ...pending].map((e) => e.id);
+		this.#recalled = remembered.map((e) => e.id).filter((id) => !here.includes(id));
+		this.#merge([...remembered, ...pending]);
+		this.unsent = pending.length;
+	}
+	/** Remembered, but not yet seen on the server again; it may have been brought back to an earlier day. */
+	#recalled: readonly string[] = [];
 
 	/** The present moment of this work. */
 	nowMs(): number {
@@ -100,7 +106,7 @@ export class EventRun<E extends Happened> {
 	async #keepAndSend(events: readonly E[]): Promise<void> {
 		for (const event of events) {
 			try {
-				await this.#store?.add(this.id, event);
+				await this.#store?.add(this.id, event, this.#url);
 			} catch {
 				// private windows may refuse a database: the event is still in memory and is sent below
 			}
@@ -122,18 +128,32 @@ export class EventRun<E extends Happened> {
 		this.#syncing = true;
 		try {
 			await this.#send();
-			const response = await fetch(`${this.#url}?after=${this.#lastSeq}`, {
+			const after = this.#recalled.length > 0 ? 0 : this.#lastSeq;
+			const response = await fetch(`${this.#url}?after=${after}`, {
 				signal: AbortSignal.timeout(GIVE_UP_MS)
 			});
 			if (!response.ok) return;
 			const { events, lastSeq } = (await response.json()) as { events: E[]; lastSeq: number };
+			this.#forget(events);
 			this.#merge(events);
 			this.#lastSeq = lastSeq;
+			if (events.length > 0 || !this.#remembered)
+				await this.#store?.remember(this.id, this.events).catch(() => undefined);
+			this.#remembered = true;
 		} catch {
 			// no network: the next round tries again
 		} finally {
 			this.#syncing = false;
 		}
+	}
+
+	#remembered = false;
+	/** Remembered events that the server does not have after all are none. */
+	#forget(all: readonly E[]): void {
+		const there = all.map((e) => e.id);
+		const gone = this.#recalled.filter((id) => !there.includes(id) && !this.#unkept.has(id));
+		this.#recalled = [];
+		if (gone.length > 0) this.events = this.events.filter((e) => !gone.includes(e.id));
 	}
 
 	/** Events that the server refused, with its sentence: they stay here, and hold nobody else up. */
@@ -162,31 +182,16 @@ export class EventRun<E extends Happened> {
 		}
 	}
 
-	/** Sends some events; where they are refused together, each alone, so that one of them does not stop the others. */
 	async #sendTogether(events: readonly E[], waiting: Map<string, E>): Promise<void> {
-		const response = await fetch(this.#url, {
-			method: 'POST',
-			headers: { 'content-type': 'application/json' },
-			body: JSON.stringify({ events }),
-			signal: AbortSignal.timeout(GIVE_UP_MS)
-		});
-		if (response.ok) {
-			const ids = events.map((e) => e.id);
-			for (const id of ids) {
-				this.#unkept.delete(id);
-				this.#held.delete(id);
-				waiting.delete(id);
-			}
-			await this.#store?.confirmed(ids).catch(() => undefined);
-			window.dispatchEvent(new Event(CLOCKS_CHANGED));
-		} else if (response.status === 422 || response.status === 404) {
-			if (events.length > 1 && response.status === 422) {
-				for (const e of events) await this.#sendTogether([e], waiting);
-				return;
-			}
-			const { errors } = (await response.json()) as { errors: { message: string }[] };
-			const said = errors[0]?.message ?? 'The server refused what was noted.';
-			for (const e of events) this.#held.set(e.id, said);
-		} else throw new Error(`The server answered ${response.status}.`);
+		const { taken, refused } = await postEvents(this.#url, events);
+		for (const id of taken) {
+			this.#unkept.delete(id);
+			this.#held.delete(id);
+			waiting.delete(id);
+		}
+		for (const [id, said] of refused) this.#held.set(id, said);
+		if (taken.length === 0) return;
+		await this.#store?.confirmed(taken).catch(() => undefined);
+		window.dispatchEvent(new Event(CLOCKS_CHANGED));
 	}
 }

@@ -2,12 +2,19 @@
 	import { onMount, untrack } from 'svelte';
 	import PourBench from '$lib/ui/PourBench.svelte';
 	import { PourRun } from '$lib/ui/pourRun.svelte';
+	import { keepBench } from '$lib/ui/keepBench';
 	import { useUnits } from '$lib/ui/units.svelte';
 
 	let { data } = $props();
 	const units = useUnits();
 	const run = untrack(() => new PourRun(data.pour.id, data.pour.plan, data.known, () => units.system));
-	onMount(() => run.start());
+	onMount(() => {
+		const [stop, letGo] = [run.start(), keepBench()];
+		return () => {
+			stop();
+			letGo();
+		};
+	});
 </script>
 
 <svelte:head><title>Pour {data.pour.plan.masterName} · Anthypos</title></svelte:head>
