@@ -29,7 +29,11 @@
 		class={['slab flex flex-wrap items-center gap-x-6 gap-y-3 p-5 md:flex-nowrap', next && nextLeftS <= 0 && 'border-2! border-(--hot)!']}>
 		{#if next}
 			<p
-				class={['answer whitespace-nowrap', left.length > 6 ? 'text-[2.9rem]' : 'text-[4.2rem]', nextLeftS <= 0 && 'text-(--hot)']}
+				class={[
+					'answer whitespace-nowrap',
+					left.length > 6 ? 'text-[2.9rem]' : left.length > 5 ? 'text-[3.4rem]' : 'text-[4.2rem]',
+					nextLeftS <= 0 && 'text-(--hot)'
+				]}
 				role="timer">
 				{left}
 			</p>

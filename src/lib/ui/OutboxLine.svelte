@@ -21,7 +21,7 @@
 			>{count}
 			{count === 1 ? 'thing that was noted here is' : 'things that were noted here are'} not yet on the server; sent as soon as it answers.</span>
 		{#each outbox.unsent as u (u.ownerId)}
-			<a href={u.href} data-sveltekit-reload>To the work</a>
+			<a class="underline" href={u.href} data-sveltekit-reload>To the work</a>
 			{#if u.refused}
 				<span class="text-(--harm)">Refused: {u.refused}</span>
 				<button type="button" class="cursor-pointer underline" onclick={() => putAway(u.ownerId)}>Save it as a file and stop trying</button>
