@@ -1,5 +1,5 @@
 import { proxy } from 'comlink';
-import { FILE_UNIT_MM } from '$lib/core/mesh/types';
+import { FILE_UNIT_MM, MESH_LIMITS } from '$lib/core/mesh/types';
 import { digits } from '$lib/core/units';
 import type { Candidate, Ceiling, FileUnit, MeshReport, Sections, TrapResult, Vec3 } from '$lib/core/mesh';
 import type { Opening, ShapeChoice } from '$lib/core/master';
@@ -7,6 +7,8 @@ import type { PlacedStudy } from '$lib/workers/mesh.worker';
 import { MeshWorker } from '$lib/workers/meshWorker';
 
 type V3 = [number, number, number];
+/** Units that a file is drawn in, the likeliest first. */
+const GUESSED: readonly FileUnit[] = ['mm', 'cm', 'in', 'm'];
 /** What stands in the view; corners and faces go from worker to worker when they are drawn. */
 export interface Drawn {
 	load: () => Promise<{ positions: Float32Array; indices: Uint32Array }>;
@@ -208,6 +210,57 @@ export class Studio {
 		};
 		await this.look();
 		this.sections = await api.sections();
+	}
+
+	/** Takes a file of the maker's; a sentence in `problem` when it is too large. */
+	async take(file: File): Promise<void> {
+		if (file.size > MESH_LIMITS.bytes) {
+			this.problem = `This file has ${(file.size / 1024 ** 2).toFixed(0)} MB: at most ${MESH_LIMITS.bytes / 1024 ** 2} MB are taken.`;
+			return;
+		}
+		await this.open(file, file.name);
+	}
+	/** Fetches a file that is kept on the server, with what was chosen for it. */
+	async openKept(choice: ShapeChoice): Promise<void> {
+		this.busy = { what: 'Fetching', share: 0 };
+		const response = await fetch(`/api/meshes/${choice.sha256}`).catch(() => undefined);
+		this.busy = undefined;
+		if (!response?.ok) {
+			this.problem = 'The kept file could not be fetched: try again, or take the file once more.';
+			return;
+		}
+		await this.open(await response.blob(), choice.fileName, choice.sha256, choice);
+	}
+
+	/** How tall the piece is the longest way for each unit that the file might mean, mm. */
+	get guessesMm(): { unit: FileUnit; tallMm: number }[] {
+		const drawn = Math.max(...this.sizesMm) / (FILE_UNIT_MM[this.unit] * this.scale);
+		return GUESSED.map((unit) => ({ unit, tallMm: drawn * FILE_UNIT_MM[unit] }));
+	}
+	async settleUnit(unit: FileUnit): Promise<void> {
+		this.unit = unit;
+		this.scale = 1;
+		this.unitSettled = true;
+		await this.settle();
+	}
+	/** Scales the piece so that it is this tall as it is poured, mm. Whether it could be. */
+	async makeTall(tallMm: number | undefined): Promise<boolean> {
+		if (!(tallMm !== undefined && tallMm > 0) || !(this.sizesMm[2] > 0)) return false;
+		this.scale = (this.scale * tallMm) / this.sizesMm[2];
+		// openings were set on the old size
+		this.openings = [];
+		await this.settle();
+		return true;
+	}
+	/** Takes a part into the piece, or out of it; the last one stays. */
+	async togglePart(index: number): Promise<void> {
+		const next = this.chosenParts.includes(index)
+			? this.chosenParts.filter((p) => p !== index)
+			: [...this.chosenParts, index].sort((a, b) => a - b);
+		if (next.length === 0) return;
+		this.chosenParts = next;
+		this.openings = [];
+		await this.settle();
 	}
 
 	/** Pockets, ceilings and undercuts for the position and the openings as they stand. */
