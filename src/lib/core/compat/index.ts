@@ -1,3 +1,4 @@
+export { meetings } from './meetings';
 export { experiencesWith, masterAndRubber, resinAndMould, rulesFor, whatMeets } from './compat';
 export {
 	experienceRecord,

@@ -1,28 +1,24 @@
 <script lang="ts">
 	import { onDestroy } from 'svelte';
-	import { Button, Checkbox } from 'flowbite-svelte';
+	import { Button } from 'flowbite-svelte';
 	import type { SuperValidated } from 'sveltekit-superforms';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
-	import type { FieldError } from '$lib/core/fieldErrors';
-	import { releaseThing, resinThing, rubberThing, whatMeets } from '$lib/core/compat';
+	import { meetings, releaseThing, resinThing, rubberThing } from '$lib/core/compat';
 	import { cautionsFor } from '$lib/core/cautions';
-	import { dewPointC } from '$lib/core/humidity';
-	import { chemistryOf, flashOffS } from '$lib/core/shelf';
+	import { chemistryOf } from '$lib/core/shelf';
 	import { skinOf } from '$lib/core/master/skin';
 	import {
 		handsPerCopyS,
 		SHOT_KINDS,
+		shortOnShelf,
 		shotFiller,
 		shotInputs,
 		shotRecipe,
-		type PlannedShot,
 		type ShotInputs,
-		type ShotKind,
-		type WhatIf
+		type ShotKind
 	} from '$lib/core/shot';
 	import Caution from '$lib/ui/Caution.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
-	import { counted } from '$lib/ui/clockText';
 	import { benchForm } from '$lib/ui/form';
 	import Fuse from '$lib/ui/Fuse.svelte';
 	import FormErrors from '$lib/ui/FormErrors.svelte';
@@ -30,15 +26,18 @@
 	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import Segments from '$lib/ui/Segments.svelte';
 	import ShotResult from '$lib/ui/ShotResult.svelte';
+	import AddedFields from '$lib/ui/shot/AddedFields.svelte';
+	import AirFields from '$lib/ui/shot/AirFields.svelte';
 	import CostPanel from '$lib/ui/shot/CostPanel.svelte';
 	import InsertList from '$lib/ui/shot/InsertList.svelte';
 	import CupList from '$lib/ui/shot/CupList.svelte';
 	import HowFields from '$lib/ui/shot/HowFields.svelte';
 	import KindFields from '$lib/ui/shot/KindFields.svelte';
+	import MouldChoice from '$lib/ui/shot/MouldChoice.svelte';
+	import { Planning } from '$lib/ui/shot/planning.svelte';
 	import WhatIfPanel from '$lib/ui/shot/WhatIfPanel.svelte';
 	import { useUnits } from '$lib/ui/units.svelte';
 	import Warnings from '$lib/ui/Warnings.svelte';
-	import { FreshPlanner } from '$lib/workers/planner';
 
 	let { data } = $props();
 	const units = useUnits();
@@ -58,88 +57,48 @@
 	const settings = $derived(pot?.settings ?? data.settings);
 	const skin = $derived(master && skinOf(master.record));
 	const rolled = $derived($form.kind !== 'solid');
-	let whatIf = $state.raw<{ sensitivity: WhatIf[]; helps: WhatIf[] }>();
+	const planning = new Planning();
+	onDestroy(() => planning.stop());
+	const planned = $derived(planning.planned);
 
 	const release = $derived(data.releases.find((r) => r.id === $form.releaseId));
 	/** Everything that meets in this shot: resin, the rubbers of its moulds, and the release between. */
 	const touching = $derived.by(() => {
 		if (!resin) return [];
-		const poured = resinThing(resin.id, resin.record);
-		const between = release && releaseThing(release.id, release.record);
 		const rubbers = data.rubbers.filter((r) => chosen.some((m) => m.rubberId === r.id)).map((r) => rubberThing(r.id, r.record));
-		const said = [
-			...rubbers.flatMap((r) => whatMeets(poured, r, data.experiences)),
-			...(between
-				? [...whatMeets(poured, between, data.experiences), ...rubbers.flatMap((r) => whatMeets(between, r, data.experiences))]
-				: [])
-		];
-		return said.filter((w, i) => said.findIndex((o) => o.code === w.code && o.message === w.message) === i);
+		const between = release ? [releaseThing(release.id, release.record)] : [];
+		return meetings([[resinThing(resin.id, resin.record)], rubbers, between], data.experiences);
 	});
 
 	const tins = $derived(data.tins.filter((t) => t.materialId === $form.resinId));
 	/** Parts of which the tin in use does not hold enough for the whole order. */
-	const short = $derived.by(() => {
-		if (!planned) return [];
-		const need = (part: 'a' | 'b') => planned!.shot.batches.reduce((sum, b) => sum + b[part].massG, 0);
-		const left = (parts: string[]) => tins.filter((t) => parts.includes(t.part)).reduce((sum, t) => sum + t.remainingG, 0);
-		const has = (parts: string[]) => tins.some((t) => parts.includes(t.part));
-		return [
-			{ name: 'A', needG: need('a'), leftG: left(['A', 'whole']), known: has(['A', 'whole']) },
-			{ name: 'B', needG: need('b'), leftG: left(['B']), known: has(['B']) }
-		].filter((p) => p.known && p.needG > p.leftG);
-	});
+	const short = $derived(planned ? shortOnShelf(planned.shot.batches, tins) : []);
 
-	let planned = $state.raw<PlannedShot>();
-	let problems = $state.raw<FieldError[]>([]);
-	let asked = 0;
-	// the shot is answered while a dozen what-ifs of the one before are still worked out
-	const plans = new FreshPlanner();
-	const whatIfs = new FreshPlanner();
-	onDestroy(() => [plans, whatIfs].forEach((p) => p.stop()));
-
-	// every change is worked out again off the main thread; only the newest answer counts
+	// every change is worked out again off the main thread
 	$effect(() => {
-		const mine = ++asked;
-		if (!master || !resin || chosen.length === 0) {
-			planned = undefined;
-			problems = [];
-			return;
-		}
-		const inputs = { ...$form, mouldIds: chosen.map((m) => m.id) };
-		const context = {
-			cavityVolumeMl: master.volumeMl,
-			mouldWallMm: Math.min(...chosen.map((m) => m.wallMm)),
-			mouldsVolumeMl: chosen.reduce((sum, m) => sum + m.outsideMl, 0),
-			cavities: chosen.reduce((sum, m) => sum + m.cavities, 0),
-			...(skin ? { skinAreaMm2: skin.skinAreaMm2, radiusMm: skin.radiusMm, heightMm: skin.heightMm } : {}),
-			...(filler ? { filler: shotFiller(filler.record) } : {}),
-			recipes,
-			resin: resin.record,
-			rateFactor: tins.find((t) => t.part !== 'B')?.speed,
-			settings
-		};
-		const timer = setTimeout(async () => {
-			const outcome = await plans.ask((p) => p.tryPlanShot($state.snapshot(inputs), context));
-			if (mine !== asked || !outcome) return;
-			planned = 'planned' in outcome ? outcome.planned : undefined;
-			problems = 'errors' in outcome ? outcome.errors : [];
-			whatIf = undefined;
-			if (!planned) return;
-			const others = data.resins.filter((r) => r.id !== resin.id).map((r) => ({ name: r.record.name, record: r.record }));
-			const answer = await whatIfs.ask((p) => p.tryWhatIf($state.snapshot(inputs), context, others));
-			if (mine === asked) whatIf = answer;
-		}, 60);
-		return () => clearTimeout(timer);
+		if (!master || !resin || chosen.length === 0) return planning.clear();
+		const inputs = $state.snapshot({ ...$form, mouldIds: chosen.map((m) => m.id) });
+		const others = data.resins.filter((r) => r.id !== resin.id).map((r) => ({ name: r.record.name, record: r.record }));
+		return planning.ask(
+			inputs,
+			{
+				cavityVolumeMl: master.volumeMl,
+				mouldWallMm: Math.min(...chosen.map((m) => m.wallMm)),
+				mouldsVolumeMl: chosen.reduce((sum, m) => sum + m.outsideMl, 0),
+				cavities: chosen.reduce((sum, m) => sum + m.cavities, 0),
+				...(skin ? { skinAreaMm2: skin.skinAreaMm2, radiusMm: skin.radiusMm, heightMm: skin.heightMm } : {}),
+				...(filler ? { filler: shotFiller(filler.record) } : {}),
+				recipes,
+				resin: resin.record,
+				rateFactor: tins.find((t) => t.part !== 'B')?.speed,
+				settings
+			},
+			others
+		);
 	});
 
-	const problemIn = (list: string, i: number, field: string) => {
-		const found = problems.filter((p) => p.path === `${list}.${i}.${field}`).map((p) => p.message);
-		return found.length > 0 ? found : undefined;
-	};
-	const problemAt = (field: string) => {
-		const live = problems.filter((p) => p.path.split('.')[0] === field).map((p) => p.message);
-		return live.length ? live : ($errors as Record<string, string[] | undefined>)[field];
-	};
+	const problemIn = (list: string, i: number, field: string) => planning.in(list, i, field);
+	const problemAt = (field: string) => planning.at(field) ?? ($errors as Record<string, string[] | undefined>)[field];
 	function chooseMaster(id: string | undefined) {
 		$form.masterId = id ?? '';
 		$form.mouldIds = data.moulds.filter((m) => m.masterId === id).map((m) => m.id);
@@ -147,15 +106,7 @@
 		const thinnestMm = data.masters.find((m) => m.id === id)?.record.shape?.findings.thinnestMm;
 		if (thinnestMm && thinnestMm >= 0.5) $form.sectionMm = Math.round(thinnestMm * 10) / 10;
 	}
-	function toggleMould(id: string, on: boolean) {
-		$form.mouldIds = on ? [...$form.mouldIds, id] : $form.mouldIds.filter((m) => m !== id);
-	}
 	const mouldProblem = $derived(($errors.mouldIds as { _errors?: string[] } | undefined)?._errors?.[0] ?? '');
-	const dew = $derived(
-		$form.relativeHumidity > 0 && $form.relativeHumidity <= 100 && Number.isFinite($form.roomTempC)
-			? dewPointC({ tempC: $form.roomTempC, relativeHumidity: $form.relativeHumidity })
-			: undefined
-	);
 </script>
 
 <PageHead title="Size a shot" about="Solid, rolled or filled: every cup against the time that the resin gives." />
@@ -196,29 +147,7 @@
 				bind:value={$form.kind}
 				options={Object.entries(SHOT_KINDS).map(([value, label]) => ({ value: value as ShotKind, label }))} />
 		</div>
-		<fieldset aria-describedby="moulds-note">
-			<legend class="label">Moulds that stand ready</legend>
-			<div class="mt-1 flex flex-wrap gap-2">
-				{#each moulds as mould (mould.id)}
-					<label
-						class="flex min-h-[2.65rem] cursor-pointer items-center gap-2 rounded-lg border-[1.5px] border-(--line-strong) px-3 font-semibold has-checked:border-(--work) has-checked:bg-(--work-soft)">
-						<Checkbox
-							checked={$form.mouldIds.includes(mould.id)}
-							onchange={(e: Event) => toggleMould(mould.id, (e.currentTarget as HTMLInputElement).checked)} />
-						M{mould.number}{mould.cavities > 1 ? ` ×${mould.cavities}` : ''}
-						<span class="soft font-normal">{counted(mould.pulls, 'pull')}</span>
-					</label>
-				{:else}
-					<p class="soft">
-						{#if master}This master has no active mould. <a class="plain" href="/moulds/new?master={master.id}">Plan one</a> or take one into
-							use.{:else}Choose the piece first.{/if}
-					</p>
-				{/each}
-			</div>
-			<p id="moulds-note" class="mt-0.5 min-h-[1.35rem] text-[0.87rem] font-semibold text-(--harm)" aria-live="polite">
-				{mouldProblem}
-			</p>
-		</fieldset>
+		<MouldChoice {moulds} masterId={master?.id} bind:chosen={$form.mouldIds} problem={mouldProblem} />
 		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
 			<QuantityField label="Copies" kind="number" name="copies" bind:value={$form.copies} error={problemAt('copies')} />
 			{#if !rolled}<QuantityField
@@ -261,41 +190,13 @@
 					hint="10–20 % for a small one" />
 			{/if}
 		</div>
-		<div class="mt-3 grid items-start gap-x-5 gap-y-1 sm:grid-cols-2">
-			<ChoiceField
-				label="Mould is coated with"
-				name="releaseId"
-				bind:value={$form.releaseId}
-				options={[{ value: '', label: 'Nothing' }, ...data.releases.map((r) => ({ value: r.id, label: r.record.name }))]}
-				error={$errors.releaseId}
-				hint={release
-					? flashOffS(release.record) === 0
-						? release.record.kind
-						: `${release.record.kind}, flashes off in ${units.show(flashOffS(release.record), 'time')}`
-					: 'stays paintable'} />
-			{#if $form.kind !== 'clear'}<ChoiceField
-					label={$form.kind === 'cold' ? 'Metal powder' : $form.kind === 'brushed' ? 'Thickened with' : 'Filler, through and through'}
-					name="fillerId"
-					bind:value={$form.fillerId}
-					options={[{ value: '', label: 'None' }, ...data.fillers.map((f) => ({ value: f.id, label: f.record.name }))]}
-					error={problemAt('fillerId')} />{/if}
-			{#if filler && $form.kind !== 'brushed' && $form.kind !== 'clear'}<QuantityField
-					label={$form.kind === 'cold' ? 'Of the face, by weight' : 'Of the whole, by weight'}
-					kind="percent"
-					name="fillerPercent"
-					bind:value={$form.fillerPercent}
-					error={problemAt('fillerPercent')} />{/if}
-		</div>
-		{#if $form.cups.length === 0}
-			<div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
-				<ChoiceField
-					label={$form.kind === 'cold' ? 'Backing is tinted with' : 'Colour recipe'}
-					name="recipeId"
-					bind:value={$form.recipeId}
-					options={[{ value: '', label: 'Its own shade' }, ...recipeOptions]}
-					error={problemAt('recipeId')} />
-			</div>
-		{/if}
+		<AddedFields
+			{form}
+			{problemAt}
+			releaseError={$errors.releaseId}
+			releases={data.releases}
+			fillers={data.fillers}
+			recipes={recipeOptions} />
 		{#if $form.kind === 'solid'}
 			<div class="mb-3">
 				<CupList bind:cups={$form.cups} recipes={recipeOptions} problem={(i, field) => problemIn('cups', i, field)} />
@@ -314,7 +215,7 @@
 			<div class="mt-2">
 				<InsertList bind:inserts={$form.inserts} problem={(i, field) => problemIn('inserts', i, field)} />
 				<p class="min-h-[1.35rem] text-[0.87rem] font-semibold text-(--harm)" aria-live="polite">
-					{problems.find((p) => p.path === 'inserts')?.message ?? ''}
+					{planning.problems.find((p) => p.path === 'inserts')?.message ?? ''}
 				</p>
 			</div>
 		{/if}
@@ -325,19 +226,7 @@
 			pots={data.pots}
 			refused={pot?.refused ?? ''}
 			potWords="{settings.potName}, {units.show(settings.potTargetGaugeKpa, 'pressure')}" />
-		<h2 class="mt-2 mb-2">Temperatures and air</h2>
-		<div class="grid grid-cols-2 gap-x-5 gap-y-1 sm:grid-cols-4">
-			<QuantityField label="Resin" kind="temperature" name="startTempC" bind:value={$form.startTempC} error={problemAt('startTempC')} />
-			<QuantityField label="Mould" kind="temperature" name="mouldTempC" bind:value={$form.mouldTempC} error={problemAt('mouldTempC')} />
-			<QuantityField label="Room" kind="temperature" name="roomTempC" bind:value={$form.roomTempC} error={problemAt('roomTempC')} />
-			<QuantityField
-				label="Humidity"
-				kind="percent"
-				name="relativeHumidity"
-				bind:value={$form.relativeHumidity}
-				error={problemAt('relativeHumidity')}
-				hint={dew === undefined ? '' : `dew point ${units.show(dew, 'temperature')}`} />
-		</div>
+		<AirFields {form} {problemAt} />
 		<Button type="submit" size="lg" class="mt-3" disabled={$submitting}>{$submitting ? 'Saving' : 'Keep this shot'}</Button>
 	</div>
 	<aside class="slab flex flex-col gap-4 p-5" aria-live="polite">
@@ -345,13 +234,13 @@
 			{#if short.length > 0}
 				<Warnings
 					warnings={short.map((p) => ({
-						code: `short-${p.name}`,
-						message: `The shelf holds ${units.show(p.leftG, 'mass')} of ${p.name} and this order takes ${units.show(p.needG, 'mass')}.`,
+						code: `short-${p.part}`,
+						message: `The shelf holds ${units.show(p.leftG, 'mass')} of ${p.part} and this order takes ${units.show(p.needG, 'mass')}.`,
 						action: 'Fewer copies, or open another tin.'
 					}))} />
 			{/if}
 			<ShotResult {planned} />
-			{#if whatIf}<WhatIfPanel {...whatIf} tight={planned.shot.batches[0]!.slackS < 0} />{/if}
+			{#if planning.whatIf}<WhatIfPanel {...planning.whatIf} tight={planned.shot.batches[0]!.slackS < 0} />{/if}
 			<CostPanel
 				{planned}
 				copies={$form.copies}
@@ -362,8 +251,8 @@
 				currency={data.settings.currency} />
 			<Warnings warnings={touching} />
 			<Caution topics={cautionsFor(resin ? chemistryOf(resin.record.family) : 'urethane')} />
-		{:else if problems.length > 0}
-			<p class="font-semibold text-(--harm)">{problems[0]!.message}</p>
+		{:else if planning.problems.length > 0}
+			<p class="font-semibold text-(--harm)">{planning.problems[0]!.message}</p>
 		{:else}
 			<p class="soft">Choose a piece, a mould and a resin: the shot appears here, with the time it leaves you.</p>
 		{/if}

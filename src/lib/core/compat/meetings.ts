@@ -1,0 +1,22 @@
+import type { Warning } from '../working';
+import { whatMeets } from './compat';
+import type { Experience, Thing } from './things';
+
+/**
+ * What is said of everything that meets in one piece of work, each sentence once: every thing of a group with every
+ * thing of the groups after it. Things of one group, such as the moulds of one shot, do not touch one another.
+ */
+export function meetings(
+	groups: readonly (readonly Thing[])[],
+	experiences: readonly Experience[] = []
+): Warning[] {
+	const said = groups.flatMap((group, i) =>
+		group.flatMap((a) =>
+			groups
+				.slice(i + 1)
+				.flat()
+				.flatMap((b) => whatMeets(a, b, experiences))
+		)
+	);
+	return said.filter((w, i) => said.findIndex((o) => o.code === w.code && o.message === w.message) === i);
+}

@@ -1,0 +1,58 @@
+<script lang="ts">
+	import type { Writable } from 'svelte/store';
+	import { flashOffS, type FillerRecord, type ReleaseRecord } from '$lib/core/shelf';
+	import type { ShotInputs } from '$lib/core/shot';
+	import ChoiceField from '../ChoiceField.svelte';
+	import QuantityField from '../QuantityField.svelte';
+	import { useUnits } from '../units.svelte';
+
+	/** What goes onto the mould and into the resin: release, filler, colour. */
+	interface Props {
+		form: Writable<ShotInputs>;
+		problemAt: (field: string) => string[] | undefined;
+		releaseError: string[] | undefined;
+		releases: readonly { id: string; record: ReleaseRecord }[];
+		fillers: readonly { id: string; record: FillerRecord }[];
+		recipes: readonly { value: string; label: string }[];
+	}
+	let { form, problemAt, releaseError, releases, fillers, recipes }: Props = $props();
+	const units = useUnits();
+	const release = $derived(releases.find((r) => r.id === $form.releaseId));
+	const filler = $derived(fillers.find((f) => f.id === $form.fillerId));
+</script>
+
+<div class="mt-3 grid items-start gap-x-5 gap-y-1 sm:grid-cols-2">
+	<ChoiceField
+		label="Mould is coated with"
+		name="releaseId"
+		bind:value={$form.releaseId}
+		options={[{ value: '', label: 'Nothing' }, ...releases.map((r) => ({ value: r.id, label: r.record.name }))]}
+		error={releaseError}
+		hint={release
+			? flashOffS(release.record) === 0
+				? release.record.kind
+				: `${release.record.kind}, flashes off in ${units.show(flashOffS(release.record), 'time')}`
+			: 'stays paintable'} />
+	{#if $form.kind !== 'clear'}<ChoiceField
+			label={$form.kind === 'cold' ? 'Metal powder' : $form.kind === 'brushed' ? 'Thickened with' : 'Filler, through and through'}
+			name="fillerId"
+			bind:value={$form.fillerId}
+			options={[{ value: '', label: 'None' }, ...fillers.map((f) => ({ value: f.id, label: f.record.name }))]}
+			error={problemAt('fillerId')} />{/if}
+	{#if filler && $form.kind !== 'brushed' && $form.kind !== 'clear'}<QuantityField
+			label={$form.kind === 'cold' ? 'Of the face, by weight' : 'Of the whole, by weight'}
+			kind="percent"
+			name="fillerPercent"
+			bind:value={$form.fillerPercent}
+			error={problemAt('fillerPercent')} />{/if}
+</div>
+{#if $form.cups.length === 0}
+	<div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
+		<ChoiceField
+			label={$form.kind === 'cold' ? 'Backing is tinted with' : 'Colour recipe'}
+			name="recipeId"
+			bind:value={$form.recipeId}
+			options={[{ value: '', label: 'Its own shade' }, ...recipes]}
+			error={problemAt('recipeId')} />
+	</div>
+{/if}
