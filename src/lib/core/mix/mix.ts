@@ -35,6 +35,7 @@ const targetAmount = (what: string) =>
 	z
 		.number({ error: `Type the ${what} wanted.` })
 		.positive(`The ${what} wanted must be more than nothing.`)
+		.min(1e-3, `The ${what} wanted is under a thousandth: check the unit.`)
 		.max(1e6, `The ${what} wanted is over a million: check the unit.`);
 
 /** What is in the pot and how much of it is wanted. */

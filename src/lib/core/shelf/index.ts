@@ -13,6 +13,14 @@ export {
 	type ResinRecord
 } from './resin';
 export { shotsLeft } from './shotsLeft';
+export {
+	coloursOf,
+	mixSheet,
+	type FillerPer,
+	type MixColour,
+	type MixFiller,
+	type MixSheet
+} from './mixSheet';
 export { rubberForBlock, rubberRecord, type RubberRecord } from './rubber';
 export {
 	containerHealth,
