@@ -12,6 +12,7 @@ let port = 0;
 test.skip(!databaseUrl, 'needs the database that npm test starts');
 
 const serve = async () => {
+	if (web && alive(web.pid)) return;
 	port ||= await freePort();
 	web = await startWeb({ databaseUrl, port, quiet: true });
 };
@@ -211,7 +212,7 @@ test('the server is dead and the browser was closed: the bench opens again where
 
 test('a device that says nonsense is noticed, and can be typed instead', async ({ page }) => {
 	test.setTimeout(120_000);
-	if (!web) await serve();
+	await serve();
 	const id = await begin(page);
 	await page.getByRole('button', { name: 'Devices off' }).click();
 	await expect(page.getByText(/Scale \d/)).toBeVisible();

@@ -223,6 +223,26 @@ describe('work at the bench as one device knows it', () => {
 		expect([again.unsent, again.state.doneAtMs['shake']]).toEqual([0, expect.any(Number)]);
 	});
 
+	it('what the server took just before it died is remembered, though it could not be asked again', async () => {
+		const store = memoryStore();
+		const run = start(store);
+		await settle();
+		const real = server.fetch.getMockImplementation()!;
+		server.fetch.mockImplementation(async (url, init) => {
+			const answer = await real(url, init);
+			if (init?.method === 'POST') server.away = true;
+			return answer;
+		});
+		run.record({ kind: 'step-done', stepId: 'look' });
+		await settle();
+		expect([server.kept.size, store.rows.size, server.away]).toEqual([1, 0, true]);
+		stops.forEach((stop) => stop());
+		stops = [];
+		const again = start(store);
+		await settle();
+		expect(again.state.doneAtMs['look']).toBe(1.79e12 + 2500);
+	});
+
 	it('a workshop that was brought back to an earlier day is believed, and what waits is not thrown away', async () => {
 		const store = memoryStore();
 		const first = start(store);

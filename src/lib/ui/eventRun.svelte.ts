@@ -191,6 +191,8 @@ export class EventRun<E extends Happened> {
 		}
 		for (const [id, said] of refused) this.#held.set(id, said);
 		if (taken.length === 0) return;
+		// remembered before it is let go: the server may be gone before it can be asked again
+		await this.#store?.remember(this.id, this.events).catch(() => undefined);
 		await this.#store?.confirmed(taken).catch(() => undefined);
 		window.dispatchEvent(new Event(CLOCKS_CHANGED));
 	}
