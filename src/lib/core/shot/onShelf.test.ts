@@ -1,22 +1,11 @@
 import { expect, it } from 'vitest';
+import { DEMO_RESINS } from '../../server/demo/materials';
 import { resinRecord } from '../shelf';
 import { WORKSHOP_DEFAULTS } from '../workshop';
 import { orderTakesG, planShot, shortOnShelf, shotInputs, type ShotContext } from '.';
 
-const resin = resinRecord.parse({
-	name: 'Test white',
-	family: 'slow urethane',
-	densityAGPerMl: 1.1,
-	weightA: 100,
-	weightB: 90,
-	volumeA: 1,
-	volumeB: 1,
-	potLifeS: 420,
-	demouldS: 3600,
-	character: 'quick',
-	viscosityMpaS: 120,
-	note: ''
-});
+// 1.10 and 0.99 g/ml, one to one by volume: 100 to 90 by weight
+const resin = resinRecord.parse(DEMO_RESINS.find((r) => r.name === 'Lantern white'));
 const context: ShotContext = {
 	cavityVolumeMl: 96,
 	mouldWallMm: 12,
