@@ -24,7 +24,7 @@ async function cache(): Promise<BenchCache> {
 		delete: (url) => own.delete(url)
 	};
 }
-const get = (url: string, init?: RequestInit) => fetch(url, { credentials: 'same-origin', ...init });
+const get = (url: string) => fetch(url, { credentials: 'same-origin' });
 
 sw.addEventListener('install', () => void sw.skipWaiting());
 sw.addEventListener('activate', (event) => {
@@ -46,6 +46,9 @@ sw.addEventListener('fetch', (event) => {
 	if (isAsset(pathname)) event.respondWith(cache().then((own) => asset(request.url, own, get)));
 	else if (request.mode !== 'navigate') return;
 	else if (isBenchPage(pathname)) {
-		event.respondWith(cache().then((own) => benchPage(request.url, own, get).catch(() => awayPage(own))));
+		event.respondWith(
+			// the browser's own request: what it is led elsewhere by, it follows itself
+			cache().then((own) => benchPage(request.url, own, () => fetch(request)).catch(() => awayPage(own)))
+		);
 	} else event.respondWith(fetch(request).catch(async () => awayPage(await cache())));
 });

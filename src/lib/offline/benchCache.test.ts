@@ -6,6 +6,7 @@ import {
 	isAsset,
 	isBenchPage,
 	keepOpen,
+	PAGE_WAIT_MS,
 	PAGES_KEPT,
 	type BenchCache
 } from './benchCache';
@@ -61,6 +62,30 @@ describe('the bench without its server', () => {
 		expect(await textOf(benchPage(url, cache, says('no such pour', 404)))).toBe('no such pour');
 		// an error is never kept
 		expect(cache.kept.get(url)).toBe('step one');
+	});
+
+	it('a server that hangs is taken for gone after a while, where there is a kept page; otherwise it is waited for', async () => {
+		vi.useFakeTimers();
+		const cache = memory();
+		const url = page('/pour/1');
+		await benchPage(url, cache, says('step one'));
+		const hangs = () => new Promise<Response>(() => {});
+		const answer = textOf(benchPage(url, cache, hangs));
+		await vi.advanceTimersByTimeAsync(PAGE_WAIT_MS + 10);
+		expect(await answer).toBe('step one');
+		let settled = false;
+		void benchPage(page('/pour/2'), cache, hangs).finally(() => (settled = true));
+		await vi.advanceTimersByTimeAsync(60_000);
+		expect(settled).toBe(false);
+		expect(vi.getTimerCount()).toBe(0);
+		vi.useRealTimers();
+	});
+
+	it('a page that leads elsewhere is followed by the browser, and not kept', async () => {
+		const cache = memory();
+		const led = { ok: false, status: 0, type: 'opaqueredirect' } as Response;
+		expect(await benchPage(page('/pour/1'), cache, async () => led)).toBe(led);
+		expect(cache.kept.size).toBe(0);
 	});
 
 	it('what was never kept cannot be shown: the failure is passed on', async () => {

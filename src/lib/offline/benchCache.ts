@@ -18,7 +18,15 @@ export interface BenchCache {
 	keys(): Promise<string[]>;
 	delete(url: string): Promise<unknown>;
 }
-type Fetch = (url: string, init?: RequestInit) => Promise<Response>;
+type Fetch = (url: string) => Promise<Response>;
+
+/** The answer if it comes in time. */
+function within(ms: number, answer: Promise<Response>): Promise<Response> {
+	return new Promise((take, fail) => {
+		const timer = setTimeout(() => fail(new Error('no answer in time')), ms);
+		answer.then(take, fail).finally(() => clearTimeout(timer));
+	});
+}
 
 /** A file of the application: the kept one, since its name says its content; otherwise fetched and kept. */
 export async function asset(url: string, cache: BenchCache, get: Fetch): Promise<Response> {
@@ -36,7 +44,7 @@ export async function asset(url: string, cache: BenchCache, get: Fetch): Promise
 export async function benchPage(url: string, cache: BenchCache, get: Fetch): Promise<Response> {
 	const kept = await cache.match(url);
 	try {
-		const fresh = await get(url, kept ? { signal: AbortSignal.timeout(PAGE_WAIT_MS) } : {});
+		const fresh = await (kept ? within(PAGE_WAIT_MS, get(url)) : get(url));
 		if (fresh.ok && !fresh.redirected) await keepPage(url, fresh.clone(), cache);
 		// a server without its database says so, which helps nobody beside a cup
 		return fresh.status >= 500 && kept ? kept : fresh;
