@@ -81,6 +81,13 @@ describe('the bench without its server', () => {
 		vi.useRealTimers();
 	});
 
+	it('a disk that is full keeps nothing, and stops nothing', async () => {
+		const full = { ...memory(), put: async () => Promise.reject(new Error('no room left')) };
+		expect(await textOf(asset(page('/_app/immutable/a.js'), full, says('code')))).toBe('code');
+		expect(await textOf(benchPage(page('/pour/1'), full, says('step one')))).toBe('step one');
+		await keepOpen([page('/pour/1')], full, says('step one'));
+	});
+
 	it('a page that leads elsewhere is followed by the browser, and not kept', async () => {
 		const cache = memory();
 		const led = { ok: false, status: 0, type: 'opaqueredirect' } as Response;

@@ -28,12 +28,15 @@ function within(ms: number, answer: Promise<Response>): Promise<Response> {
 	});
 }
 
+/** A full disk keeps nothing, and stops nothing. */
+const kindly = (keeping: Promise<unknown>) => keeping.catch(() => undefined);
+
 /** A file of the application: the kept one, since its name says its content; otherwise fetched and kept. */
 export async function asset(url: string, cache: BenchCache, get: Fetch): Promise<Response> {
 	const kept = await cache.match(url);
 	if (kept) return kept;
 	const fresh = await get(url);
-	if (fresh.ok) await cache.put(url, fresh.clone());
+	if (fresh.ok) await kindly(cache.put(url, fresh.clone()));
 	return fresh;
 }
 
@@ -45,7 +48,7 @@ export async function benchPage(url: string, cache: BenchCache, get: Fetch): Pro
 	const kept = await cache.match(url);
 	try {
 		const fresh = await (kept ? within(PAGE_WAIT_MS, get(url)) : get(url));
-		if (fresh.ok && !fresh.redirected) await keepPage(url, fresh.clone(), cache);
+		if (fresh.ok && !fresh.redirected) await kindly(keepPage(url, fresh.clone(), cache));
 		// a server without its database says so, which helps nobody beside a cup
 		return fresh.status >= 500 && kept ? kept : fresh;
 	} catch (error) {
