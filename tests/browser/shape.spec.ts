@@ -109,7 +109,9 @@ test('several readings are compared, and the maker says which one counts', async
 		.filter({ has: page.locator('xpath=self::*[@id="used-3"]') })
 		.check();
 	await expect(page.locator('aside .answer')).toHaveText(/121.ml/);
+	const saved = page.waitForResponse((r) => r.request().method() === 'POST' && r.url().includes('/masters/'));
 	await page.getByRole('button', { name: 'Save changes' }).click();
+	expect((await saved).ok()).toBe(true);
 	await page.reload();
 	await expect(page.locator('aside .answer')).toHaveText(/121.ml/);
 });
