@@ -62,6 +62,7 @@ export function coloursFor(recipeId: string, resinG: number, context: ShotContex
 		name: c.name,
 		part: c.part,
 		massG: (c.percent * resinG) / 100,
+		...(c.powder ? { powder: true } : {}),
 		...(c.dropsPerG === undefined ? {} : { drops: Math.round((c.dropsPerG * c.percent * resinG) / 100) })
 	}));
 }

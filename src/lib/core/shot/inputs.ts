@@ -182,7 +182,13 @@ export interface ShotFiller {
 export interface ShotRecipe {
 	id: string;
 	name: string;
-	colours: { name: string; part: 'A' | 'B'; percent: number; dropsPerG?: number | undefined }[];
+	colours: {
+		name: string;
+		part: 'A' | 'B';
+		percent: number;
+		dropsPerG?: number | undefined;
+		powder?: boolean;
+	}[];
 }
 
 /** A colour as it goes into a cup. */
@@ -191,6 +197,7 @@ export interface ColourDose {
 	part: 'A' | 'B';
 	massG: number;
 	drops?: number;
+	powder?: boolean;
 }
 
 /** What the records say about the shot: master, moulds, resin and workshop. */

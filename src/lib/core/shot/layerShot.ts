@@ -26,7 +26,7 @@ export interface LayerSpec {
 	tinted?: boolean;
 	levelMm?: number;
 	setsIn?: string[];
-	fillerPercent?: number;
+	sags?: boolean;
 }
 
 /** A layer of one copy with its clocks, s after the first was poured; the volume holds what is lost too. */
@@ -132,7 +132,7 @@ export function layerShot(one: Layered, inputs: Inputs, context: ShotContext): P
 				recoatFromS: layer.recoatFromS,
 				recoatUntilS: layer.recoatUntilS,
 				serves: layer.serves,
-				fillerPercent: layer.fillerPercent ?? 0,
+				...(layer.sags ? { sags: true } : {}),
 				way: layer.way,
 				...(layer.levelMm === undefined ? {} : { levelMm: layer.levelMm }),
 				...(layer.setsIn?.length ? { setsIn: layer.setsIn } : {}),

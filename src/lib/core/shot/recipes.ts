@@ -34,7 +34,7 @@ export function shotRecipe(
 					part: colourSide(colour, resin),
 					percent,
 					...(isPowder(colour.kind)
-						? {}
+						? { powder: true }
 						: { dropsPerG: (colour.dropsPerMl ?? COLOUR_DROPS_PER_ML) / colour.densityGPerMl })
 				}
 			];

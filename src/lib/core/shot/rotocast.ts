@@ -5,7 +5,6 @@ import { RECOAT_CONVERSION } from '../cure/forecast';
 import { solveLayered, type LayerRun } from '../cure/layered';
 import { cureRecord } from '../cure/record';
 import { carriedFilmMm, curingViscosity, keptFilmMm, lockingViscosityMpaS } from '../flow/film';
-import { MAX_PACKING, EINSTEIN_COEFFICIENT } from '../mix/viscosityFactor';
 import { viscosityAt } from '../mix/viscosityAt';
 import { digits, formatTime } from '../units';
 import { InputError, type Warning, type WorkingLine } from '../working';
@@ -94,8 +93,8 @@ export interface RotocastLayer {
 	serves: string;
 	/** Times thicker it should be to stay on an upright wall while it drains; 1 when it does. */
 	thicken: number;
-	/** Fine filler for that, percent of the layer's volume. */
-	fillerPercent: number;
+	/** Left standing it runs down before it gels; what keeps the rim up is said, never mixed in unasked. */
+	sags: boolean;
 }
 
 export interface Rotocast {
@@ -207,7 +206,7 @@ export function rotocast(raw: RotocastInput): Rotocast {
 			turns: Math.max(0, l.gelFirstS - lockS) / input.turnS,
 			serves: serves(i, count),
 			thicken,
-			fillerPercent: fillerFor(thicken)
+			sags: thicken > 1
 		};
 	});
 	const totalVolumeMl = layers.reduce((s, l) => s + l.volumeMl, 0);
@@ -237,12 +236,6 @@ function thickest(layer: LayerRun, input: Parsed, gelConversion: number): number
 	const course = viscosityCourse(layer, input, gelConversion);
 	const at = [...course].reverse().find((p) => p.timeS <= untilS && Number.isFinite(p.mpaS));
 	return at ? carriedFilmMm(at.mpaS, input.densityGPerMl, input.turnS, input.radiusMm) : 0;
-}
-
-/** Volume share of fine filler that thickens so many times (Krieger & Dougherty turned round), percent. */
-function fillerFor(times: number): number {
-	if (times <= 1) return 0;
-	return 100 * MAX_PACKING * (1 - times ** (-1 / (EINSTEIN_COEFFICIENT * MAX_PACKING)));
 }
 
 function workingOf(
@@ -296,6 +289,14 @@ function warningsOf(input: Parsed, layers: readonly RotocastLayer[], more: reado
 			code: 'puddle',
 			message: `It sets within ${digits(worst.turns, 1)} turns of being thick enough to stay: it tends to set as a puddle.`,
 			action: `A gradual resin, thinner layers, a cooler mould or quicker turns; ${TURNS_WANTED} turns make an even layer. Quick hands may go on.`
+		});
+	}
+	const sagging = layers.at(-1)!;
+	if (sagging.sags) {
+		warnings.push({
+			code: 'sags',
+			message: `Left standing the last layer will sag: an upright wall keeps it only in a mix ${digits(sagging.thicken, 1)} times as thick.`,
+			action: 'Drain it upside down, which evens the rim, or thicken that layer.'
 		});
 	}
 	const late = layers.slice(0, -1).find((l, i) => layers[i + 1]!.startS > l.recoatUntilS);

@@ -126,7 +126,8 @@ export interface LayerCup {
 	recoatFromS: number;
 	recoatUntilS: number;
 	serves: string;
-	fillerPercent: number;
+	/** Left standing it runs down before it gels. */
+	sags?: boolean;
 	/** Rolled unless said. */
 	way?: 'roll' | 'flat' | 'brush';
 	levelMm?: number;

@@ -191,7 +191,7 @@ describe('recipes and fillers as a shot wants them', () => {
 			colours: [
 				// 0.6 g of 200 g; 20 drops a ml at 0.9 g/ml
 				{ name: 'Dye', part: 'B', percent: expect.closeTo(0.3, 9), dropsPerG: expect.closeTo(20 / 0.9, 9) },
-				{ name: 'Mica', part: 'A', percent: expect.closeTo(1.5, 9) }
+				{ name: 'Mica', part: 'A', percent: expect.closeTo(1.5, 9), powder: true }
 			]
 		});
 	});

@@ -209,7 +209,7 @@ export async function batchPlan(
 						recoatFromS: l.recoatFromS - l.startS,
 						recoatUntilS: l.recoatUntilS - l.startS,
 						serves: l.serves,
-						fillerPercent: l.fillerPercent,
+						...(l.sags ? { sags: true } : {}),
 						...(l.way ? { way: l.way } : {}),
 						...(l.fillers?.length ? { fillers: l.fillers } : {}),
 						...(l.colours?.length ? { colours: l.colours } : {}),

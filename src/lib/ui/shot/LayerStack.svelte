@@ -14,7 +14,7 @@
 		/** Of a rolled layer. */
 		turns?: number;
 		serves: string;
-		fillerPercent?: number;
+		sags?: boolean;
 		levelMm?: number;
 		setsIn?: string[];
 	}
@@ -93,8 +93,7 @@
 				<span>gels in {units.show(l.gelS - l.startS, 'time')}</span>
 			</p>
 			<p class="soft text-[0.93rem]">
-				{l.serves}{(l.fillerPercent ?? 0) > 0.5 ? `; ${Math.round(l.fillerPercent ?? 0)} % of fine filler by volume keeps it up` : ''}{l
-					.setsIn?.length
+				{l.serves}{l.sags ? '; it will sag as it stands: drain it upside down, or thicken it' : ''}{l.setsIn?.length
 					? `; then set in: ${l.setsIn.join(', ')}`
 					: ''}
 			</p>
