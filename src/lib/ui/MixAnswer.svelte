@@ -118,5 +118,5 @@
 {/if}
 <Warnings warnings={result.warnings} />
 <Working lines={result.working} />
-<Caution topics={cautionsFor(chemistryOf(resin.family))} />
+<Caution topics={[...cautionsFor(chemistryOf(resin.family)), 'heat']} />
 {#if fillers > 0}<p class="soft">Powders: dust mask or respirator as the safety sheet says; metal dust burns.</p>{/if}

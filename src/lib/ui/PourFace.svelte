@@ -116,6 +116,9 @@
 			{:else if step.id.startsWith('roll-')}{late ? 'By its time it stays where it is: look' : 'until it stays where it is'}
 			{:else if step.id.startsWith('gelled-')}{late ? 'By its time it has gelled: touch the left-over' : 'until the next layer may follow'}
 			{:else if step.id.startsWith('cooled-')}{late ? 'By its time it is cool: feel the mould' : 'until it is cool enough for the next'}
+			{:else if step.id === 'fill'}{late
+					? 'By its time the shell is firm: press a thumb into it'
+					: 'until the shell is firm enough to fill'}
 			{:else if step.kind === 'dry'}{late ? 'Dry by its time: look and touch the rim' : 'until it has flashed off'}
 			{:else if step.kind === 'cure'}{late ? 'The slowest place has its strength' : 'until the slowest place is firm'}
 			{:else if late}late by this much{#if thickS !== undefined}{thickS > 0

@@ -8,6 +8,11 @@ export type CautionTopic =
 	| 'pressure'
 	| 'vacuum'
 	| 'heat'
+	| 'bulk'
+	| 'hot-part'
+	| 'hot-glue'
+	| 'scald'
+	| 'uncured'
 	| 'knife'
 	| 'powder'
 	| 'solvent';
@@ -26,6 +31,14 @@ const CAUTIONS: Readonly<Record<CautionTopic, string>> = {
 	vacuum:
 		'Only a chamber rated for vacuum; a cracked lid is out of use. Let the air in before the pump stops.',
 	heat: 'A cup left over can smoke or melt: spread it out, outdoors if it smokes, and never put a lid on it.',
+	bulk: 'Thickened resin in bulk heats itself and can smoke: mix it in portions and spread each at once; what is left goes thin on a tray.',
+	'hot-part':
+		'A thick part can be hot inside when its face is firm: feel it through a glove before you take hold of it.',
+	'hot-glue': 'Hot glue and its nozzle burn the skin: keep fingers off the bead until it is dull.',
+	scald:
+		'Near-boiling water and what is softened in it scald: tongs, heat-proof gloves, a pot that cannot tip.',
+	uncured:
+		'A cast that comes out early is not cured through: gloves on, no bare skin on it, ventilate until it is hard.',
 	powder: 'Powders: dust mask or respirator as the safety sheet says; metal dust burns.',
 	solvent: 'Sprays and solvents: ventilate, no flame until it has flashed off.',
 	knife: 'Cut away from the hand that holds. Sanding dust: mask.'
@@ -40,8 +53,15 @@ export function caution(topic: CautionTopic): string {
 	return CAUTIONS[topic];
 }
 
+type Chemistry = 'urethane' | 'polyester' | 'epoxy' | 'silicone';
+
+/** What to heed while the catalyst's bottle stays shut: stirring and measuring the resin itself. */
+export function cautionsForResin(chemistry: Chemistry): CautionTopic[] {
+	return cautionsFor(chemistry).filter((topic) => topic !== 'catalyst');
+}
+
 /** What to heed when a material's parts are handled. */
-export function cautionsFor(chemistry: 'urethane' | 'polyester' | 'epoxy' | 'silicone'): CautionTopic[] {
+export function cautionsFor(chemistry: Chemistry): CautionTopic[] {
 	switch (chemistry) {
 		case 'urethane':
 			return ['isocyanate'];

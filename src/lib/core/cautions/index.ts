@@ -1,1 +1,1 @@
-export { caution, cautionsFor, CAUTION_ORDER, type CautionTopic } from './cautions';
+export { caution, cautionsFor, cautionsForResin, CAUTION_ORDER, type CautionTopic } from './cautions';

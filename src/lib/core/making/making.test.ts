@@ -111,6 +111,24 @@ describe.each(MOULD_KINDS)('the steps of a %s', (kind) => {
 	});
 });
 
+describe('cautions stand where they bite', () => {
+	const of = (kind: MouldKind, id: string, over: Partial<MakingPlan> = {}) =>
+		makingSteps(planOf(kind, over)).find((s) => s.id === id)!;
+	it('a shell of thickened resin goes on in portions, since it heats itself in bulk', () => {
+		expect(of('jacket', 'lay-0').detail).toMatch(/in portions.*spread at once/);
+		expect(of('jacket', 'lay-0').cautions).toContain('bulk');
+	});
+	it('the bath scalds, hot glue burns, powder is breathed in', () => {
+		expect(of('press', 'soften-0').cautions).toEqual(['scald']);
+		expect(of('press', 'place-0').cautions).toEqual(['scald']);
+		expect(of('one-piece', 'box').cautions).toEqual(['hot-glue']);
+		const thickened = planOf('jacket');
+		const [coat] = thickened.pours;
+		thickened.pours = [{ ...coat!, thickenerG: 12 }];
+		expect(makingSteps(thickened).find((s) => s.id === 'measure-0')!.cautions).toContain('powder');
+	});
+});
+
 describe('what the records add', () => {
 	const ids = (over: Partial<MakingPlan>, kind: MouldKind = 'one-piece') =>
 		makingSteps(planOf(kind, over)).map((s) => s.id);

@@ -87,7 +87,7 @@ function fix(plan: MakingPlan): MakingStep {
 		'Fix the master down',
 		`Clay under its rim, hot glue at the foot: it floats otherwise.${cut}`,
 		'It is fixed',
-		['heat']
+		['hot-glue']
 	);
 }
 
@@ -100,7 +100,7 @@ function boxing(plan: MakingPlan): MakingStep[] {
 			'Raise the walls, seal every joint',
 			`Stand ${walls} up and run hot glue or clay along every joint, inside corners too: rubber finds each gap, and a leak empties the box overnight. Stand it level.`,
 			'Nothing can leak',
-			['heat']
+			['hot-glue']
 		)
 	];
 }
@@ -186,7 +186,7 @@ function pourSteps(plan: MakingPlan, i: number, show: Show): MakingStep[] {
 				...(p.thickenerG ? [{ label: 'thickener into B', massG: p.thickenerG }] : []),
 				{ label: 'B', massG: p.bG ?? 0 }
 			],
-			cautions: ['silicone']
+			cautions: p.thickenerG ? ['silicone', 'powder'] : ['silicone']
 		},
 		{
 			id: id('combine'),
@@ -289,10 +289,10 @@ function shell(plan: MakingPlan, show: Show): MakingStep[] {
 			`lay-${i}`,
 			`Lay part ${i + 1}`,
 			s.kind === 'resin'
-				? `${show(s.massEachG, 'mass')} of thickened resin, flange included; straight after mixing.`
+				? `${show(s.massEachG, 'mass')} of thickened resin in all, flange included, in portions: each is mixed, spread at once and thin, and only then the next.`
 				: `${s.layers} layers of plaster bandage, dipped and wrung, crosswise, flange included.`,
 			'It is on',
-			s.kind === 'resin' ? ['epoxy', 'isocyanate'] : ['powder']
+			s.kind === 'resin' ? ['epoxy', 'isocyanate', 'powder', 'bulk'] : ['powder']
 		),
 		{
 			id: `set-${i}`,
@@ -329,7 +329,7 @@ function press(plan: MakingPlan, show: Show): MakingStep[] {
 			waitS: soft.softenS,
 			then: 'press it on',
 			amounts: [{ label: plan.materialName, massG: p.massG }],
-			cautions: ['heat']
+			cautions: ['scald']
 		},
 		{
 			id: `place-${i}`,
@@ -338,7 +338,7 @@ function press(plan: MakingPlan, show: Show): MakingStep[] {
 			detail: 'From the middle outwards into every corner of the box, a board on top, hard and even.',
 			action: 'It is pressed',
 			places: true,
-			cautions: ['heat']
+			cautions: ['scald']
 		},
 		{
 			id: `cure-${i}`,

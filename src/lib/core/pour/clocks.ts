@@ -60,7 +60,7 @@ export function clocksOf(pourId: string, plan: PourPlan, state: PourState): Cloc
 			kind: 'cure',
 			startedAtMs: state.pouredAtMs,
 			endsAtMs: state.pouredAtMs + plan.demouldS * 1000,
-			then: 'demould'
+			then: plan.fill && state.doneAtMs['fill'] === undefined ? 'fill the shell' : 'demould'
 		});
 	}
 	return clocks;

@@ -175,8 +175,7 @@ const layer = (massG: number, windows: [number, number, number, number]) => ({
 	gelS: windows[1],
 	recoatFromS: windows[2],
 	recoatUntilS: windows[3],
-	serves: 'all',
-	fillerPercent: 0
+	serves: 'all'
 });
 const rolled: PourPlan = {
 	...plan,

@@ -61,8 +61,7 @@ const layer = {
 	gelS: 180,
 	recoatFromS: 180,
 	recoatUntilS: 600,
-	serves: 'detail',
-	fillerPercent: 0
+	serves: 'detail'
 };
 const evidence = (of: PourPlan, happened: PourEvent[], about = {}) =>
 	evidenceOf(of, reducePour(benchSteps(of), happened), about);

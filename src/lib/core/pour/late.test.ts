@@ -79,8 +79,7 @@ describe('while it is liquid', () => {
 			gelS: 200,
 			recoatFromS: 200,
 			recoatUntilS: 400,
-			serves: 'detail',
-			fillerPercent: 0
+			serves: 'detail'
 		};
 		const rolled: PourPlan = { ...plan, pot: undefined, layers: [{ ...layer, potLifeS: 150 }, layer] };
 		const all = benchSteps(rolled);

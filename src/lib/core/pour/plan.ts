@@ -41,7 +41,9 @@ const colourDose = z.object({
 	name: z.string(),
 	part: z.enum(['A', 'B']),
 	massG: z.number(),
-	drops: z.number().optional()
+	drops: z.number().optional(),
+	/** Dry grains that can be breathed in, not a dye or a paste. */
+	powder: z.boolean().optional()
 });
 
 /** One layer of a rotocast as it was planned; its clocks run from its own pour, s. */
@@ -57,7 +59,8 @@ const layerPlan = z.object({
 	recoatFromS: z.number(),
 	recoatUntilS: z.number(),
 	serves: z.string(),
-	fillerPercent: z.number(),
+	/** Left standing it runs down before it gels. */
+	sags: z.boolean().optional(),
 	/** Rolled round, poured flat, or brushed on; rolled unless said. */
 	way: z.enum(['roll', 'flat', 'brush']).optional(),
 	fillers: z.array(named).optional(),

@@ -207,16 +207,12 @@ describe('a rotocast at the bench', () => {
 		gelS: 400,
 		recoatFromS: 400,
 		recoatUntilS: 900,
-		serves: 'detail',
-		fillerPercent: 0
+		serves: 'detail'
 	};
 	const rolled: PourPlan = {
 		...plan,
 		pot: undefined,
-		layers: [
-			layer,
-			{ ...layer, potLifeS: 165, lockS: 200, recoatFromS: 330, fillerPercent: 25, serves: 'drained' }
-		],
+		layers: [layer, { ...layer, potLifeS: 165, lockS: 200, recoatFromS: 330, sags: true, serves: 'drained' }],
 		fill: { words: 'plaster, wet', mixG: 340, fillMl: 200 },
 		inserts: [{ name: 'wire', massG: 12 }]
 	};
@@ -267,13 +263,21 @@ describe('a rotocast at the bench', () => {
 			'mix-1'
 		]);
 		expect(orderOf({ ...cooling, setsIn: ['fern'] }).slice(0, 3)).toEqual(['gelled-0', 'set-0', 'cooled-0']);
-		const wait = benchSteps({ ...rolled, layers: [cooling, flat] }).filter((s) => s.kind === 'dry');
+		const wait = benchSteps({ ...rolled, layers: [cooling, flat], fill: undefined }).filter(
+			(s) => s.kind === 'dry'
+		);
 		expect(wait.map((s) => s.waitS)).toEqual([400, 11_000]);
 	});
-	it('each layer weighs its own amounts; the last asks for its filler', () => {
+	it('each layer weighs its own amounts; a last one that sags is drained, and nothing is stirred in unasked', () => {
 		expect(all.find((s) => s.id === 'measure-b-1')!.amount).toEqual(layer.b);
-		expect(all.find((s) => s.id === 'measure-b-1')!.detail).toMatch(/25 % by volume/);
-		expect(all.find((s) => s.id === 'measure-b')!.detail).not.toMatch(/filler/);
+		expect(all.find((s) => s.id === 'measure-b-1')!.detail).not.toMatch(/filler|% by volume/);
+		expect(all.find((s) => s.id === 'roll-1')!.detail).toMatch(/upside down.* sag/);
+		expect(all.find((s) => s.id === 'roll-0')!.detail).not.toMatch(/sag/);
+	});
+	it('the filling waits until the last layer is firm, not only until it stops running', () => {
+		const fill = all.find((s) => s.id === 'fill')!;
+		expect(fill).toMatchObject({ kind: 'dry', waitS: rolled.demouldS, sinceStep: 'pour-1' });
+		expect(fill.waitS!).toBeGreaterThan(rolled.layers![1]!.gelS);
 	});
 	it('the clock is the cup’s, then how long it is rolled, then when the next may follow', () => {
 		const clock = (until: string) => clocksOf('p', rolled, reducePour(all, run(until)))[0]!;
@@ -283,7 +287,8 @@ describe('a rotocast at the bench', () => {
 		expect(clock('roll-0').then).toBe('layer 2 may follow');
 		expect(clock('roll-0').endsAtMs - clock('roll-0').startedAtMs).toBe(400_000);
 		expect(clock('combine-1').endsAtMs - clock('combine-1').startedAtMs).toBe(165_000);
-		expect(clock('roll-1')).toMatchObject({ kind: 'cure', then: 'demould' });
+		expect(clock('roll-1')).toMatchObject({ kind: 'cure', then: 'fill the shell' });
+		expect(clock('fill')).toMatchObject({ kind: 'cure', then: 'demould' });
 	});
 	it('it was poured with its last layer; readings of each cup end with its pour', () => {
 		const events = run('roll-1');

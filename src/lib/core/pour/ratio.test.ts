@@ -89,8 +89,7 @@ describe('what a pour took', () => {
 			gelS: 150,
 			recoatFromS: 150,
 			recoatUntilS: 400,
-			serves: 'everything',
-			fillerPercent: 0
+			serves: 'everything'
 		};
 		const layered: PourPlan = { ...plan, layers: [layer, layer, layer] };
 		expect(takenG(layered, { doneAtMs: { combine: 1, 'combine-1': 2 }, weighedG: {} })).toEqual({

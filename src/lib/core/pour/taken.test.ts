@@ -18,8 +18,7 @@ const layer: NonNullable<PourPlan['layers']>[number] = {
 	gelS: 400,
 	recoatFromS: 400,
 	recoatUntilS: 900,
-	serves: 'detail',
-	fillerPercent: 0
+	serves: 'detail'
 };
 const layered: PourPlan = {
 	...plan,

@@ -144,7 +144,7 @@
 <Working lines={working} />
 <Caution
 	topics={plan.kind === 'press'
-		? ['heat']
+		? ['scald']
 		: plan.kind === 'rigid'
 			? ['powder', 'knife']
 			: inputs.degas === 'vacuum'

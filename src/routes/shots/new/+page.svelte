@@ -250,7 +250,7 @@
 				hourly={data.settings.hourly}
 				currency={data.settings.currency} />
 			<Warnings warnings={touching} />
-			<Caution topics={cautionsFor(resin ? chemistryOf(resin.record.family) : 'urethane')} />
+			<Caution topics={[...cautionsFor(resin ? chemistryOf(resin.record.family) : 'urethane'), 'heat']} />
 		{:else if planning.problems.length > 0}
 			<p class="font-semibold text-(--harm)">{planning.problems[0]!.message}</p>
 		{:else}

@@ -1,4 +1,4 @@
-import { cautionsFor } from '../../cautions';
+import { cautionsForResin } from '../../cautions';
 import { formatQuantity, type UnitSystem } from '../../units';
 import { mixOneCupS, type PourPlan } from '../plan';
 import { measureSteps } from './measure';
@@ -49,7 +49,7 @@ export function cupSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
 			title: `${cup.name}: mix`,
 			detail: 'A clean stick of its own. Scrape sides and floor.',
 			action: 'It is mixed',
-			cautions: cautionsFor(plan.chemistry)
+			cautions: [...cautionsForResin(plan.chemistry), 'heat']
 		}
 	]);
 	const pour = plan.steps.find((s) => s.role === 'pour');

@@ -1,4 +1,4 @@
-import { cautionsFor } from '../../cautions';
+import { cautionsForResin } from '../../cautions';
 import { formatQuantity, type UnitSystem } from '../../units';
 import { holdFloorKpa, type PourPlan } from '../plan';
 import { beforeSteps } from './before';
@@ -17,14 +17,7 @@ export type { BenchStep } from './step';
 export function benchSteps(plan: PourPlan, units: UnitSystem = 'metric'): BenchStep[] {
 	return [
 		...beforeSteps(plan, units),
-		{
-			id: 'shake',
-			kind: 'check',
-			title: 'Stir or shake each part',
-			detail: `${plan.resinName}: each in its own container, each with its own clean stick.`,
-			action: plan.catalyst || plan.layers?.[0]?.catalyst ? 'It is stirred' : 'Both are stirred',
-			cautions: cautionsFor(plan.chemistry)
-		},
+		shakeStep(plan),
 		...liquidSteps(plan, units),
 		...(plan.pot
 			? [
@@ -38,7 +31,7 @@ export function benchSteps(plan: PourPlan, units: UnitSystem = 'metric'): BenchS
 					}
 				]
 			: []),
-		...(plan.fill ? [fillStep(plan.fill, units)] : []),
+		...(plan.fill ? [fillStep(plan.fill, plan, units)] : []),
 		{
 			id: 'demould',
 			kind: 'cure',
@@ -46,9 +39,9 @@ export function benchSteps(plan: PourPlan, units: UnitSystem = 'metric'): BenchS
 			detail:
 				plan.chemistry === 'polyester'
 					? 'Wobbling gel, then soft and crumbly, then firm, then hard: only hard comes out. Thin places last.'
-					: 'Try the left-over cup and the thin places first. Edges first, then pull slowly.',
+					: `Try the left-over cup and the thin places first${plan.fill ? '; the filling has set, too' : ''}. Edges first, then pull slowly.`,
 			action: 'It is out of the mould',
-			cautions: ['heat']
+			cautions: ['hot-part', 'uncured']
 		},
 		{
 			id: 'inspect',
@@ -85,13 +78,43 @@ function liquidSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
 	];
 }
 
-function fillStep(fill: NonNullable<PourPlan['fill']>, units: UnitSystem): BenchStep {
+/** Whether one thing is weighed and a catalyst is stirred into it: there is no A and no B then. */
+export const isCatalysedPlan = (plan: Pick<PourPlan, 'catalyst' | 'layers' | 'cups'>): boolean =>
+	Boolean(plan.catalyst ?? plan.layers?.[0]?.catalyst ?? plan.cups?.[0]?.catalyst);
+
+function shakeStep(plan: PourPlan): BenchStep {
+	const cautions = cautionsForResin(plan.chemistry);
+	if (isCatalysedPlan(plan)) {
+		return {
+			id: 'shake',
+			kind: 'check',
+			title: 'Stir the resin',
+			detail: `${plan.resinName}: in its own container, from the floor up. The catalyst’s bottle stays shut and is left alone: it is never shaken or stirred.`,
+			action: 'It is stirred',
+			cautions
+		};
+	}
+	return {
+		id: 'shake',
+		kind: 'check',
+		title: 'Stir or shake each part',
+		detail: `${plan.resinName}: each in its own container, each with its own clean stick.`,
+		action: 'Both are stirred',
+		cautions
+	};
+}
+
+/** Nothing wet or heavy goes into a shell before it is firm: it waits for what the demould waits for. */
+function fillStep(fill: NonNullable<PourPlan['fill']>, plan: PourPlan, units: UnitSystem): BenchStep {
+	const last = plan.layers ? plan.layers.length - 1 : undefined;
 	return {
 		id: 'fill',
-		kind: 'check',
+		kind: 'dry',
 		title: `Fill the shell: ${fill.words}`,
-		detail: `Mix ${formatQuantity(fill.mixG, 'mass', units)}; ${formatQuantity(fill.fillMl, 'volume', units)} go in. The shell stays in its mould, its opening level.`,
+		detail: `Once its last layer is firm, not before. Mix ${formatQuantity(fill.mixG, 'mass', units)}; ${formatQuantity(fill.fillMl, 'volume', units)} go in. The shell stays in its mould, its opening level.`,
 		action: 'It is filled',
+		waitS: plan.demouldS,
+		...(last === undefined ? {} : { sinceStep: `pour-${last}` }),
 		cautions: ['powder', 'heat']
 	};
 }

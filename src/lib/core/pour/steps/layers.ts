@@ -1,4 +1,4 @@
-import { cautionsFor } from '../../cautions';
+import { cautionsForResin } from '../../cautions';
 import { formatQuantity, formatTime, type UnitSystem } from '../../units';
 import { mixOneCupS, type PourPlan } from '../plan';
 import { measureSteps } from './measure';
@@ -28,10 +28,7 @@ export function layerSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
 				catalyst: layer.catalyst,
 				fillers: layer.fillers ?? [],
 				colours: layer.colours ?? [],
-				hint:
-					layer.fillerPercent > 0.5
-						? `Stir about ${Math.round(layer.fillerPercent)} % by volume of fine filler into it: this layer stays on upright walls then.`
-						: `${sentence(layer.serves)}.`
+				hint: `${sentence(layer.serves)}.`
 			},
 			units
 		);
@@ -53,7 +50,7 @@ export function layerSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
 				title: 'Mix',
 				detail: 'Scrape sides and floor.',
 				action: 'It is mixed',
-				cautions: cautionsFor(plan.chemistry)
+				cautions: [...cautionsForResin(plan.chemistry), layer.way === 'brush' ? 'bulk' : 'heat']
 			},
 			...laySteps(plan, layer, i, mixS + pourS, units)
 		];
@@ -163,7 +160,7 @@ function laySteps(
 			layer: i,
 			title: `Roll layer ${i + 1}`,
 			detail: last
-				? 'Every way round until it hardly runs; then stand it upside down to drain and even the rim.'
+				? `Every way round until it hardly runs; then stand it upside down to drain and even the rim.${layer.sags ? ' It would sag on upright walls: leave it so until it has gelled.' : ''}`
 				: 'Slowly, every way round, until it no longer runs: thin places and edges longest.',
 			action: 'It no longer runs',
 			waitS: layer.lockS,

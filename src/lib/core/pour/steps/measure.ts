@@ -1,4 +1,4 @@
-import { cautionsFor } from '../../cautions';
+import { cautionsFor, cautionsForResin } from '../../cautions';
 import { formatDrops, formatQuantity, type UnitSystem } from '../../units';
 import { marksOf, type PourPlan } from '../plan';
 import { sentence, type BenchStep } from './step';
@@ -49,10 +49,10 @@ export function measureSteps(plan: PourPlan, cup: Cup, units: UnitSystem): Bench
 			part: which,
 			amount,
 			...(markMm !== undefined ? { markMm } : {}),
-			title: title(`Measure ${which}`),
-			detail: partWords(plan, which, amount, { wideMm, markMm }, cup.hint, units),
-			action: `${which} is measured`,
-			cautions: chemistry
+			title: title(cup.catalyst ? 'Measure the resin' : `Measure ${which}`),
+			detail: partWords(plan, cup.catalyst ? 'resin' : which, amount, { wideMm, markMm }, cup.hint, units),
+			action: cup.catalyst ? 'The resin is measured' : `${which} is measured`,
+			cautions: cautionsForResin(plan.chemistry)
 		};
 	};
 	const fillers = cup.fillers.map((f, i) => fillerStep(f, i, cup, title, units, common));
@@ -79,7 +79,7 @@ export function measureSteps(plan: PourPlan, cup: Cup, units: UnitSystem): Bench
 
 function partWords(
 	plan: PourPlan,
-	which: 'A' | 'B',
+	which: 'A' | 'B' | 'resin',
 	amount: PourPlan['a'],
 	{ wideMm, markMm }: { wideMm: number; markMm: number | undefined },
 	hint: string | undefined,
@@ -89,6 +89,10 @@ function partWords(
 	const wide = formatQuantity(wideMm, 'length', units);
 	const mark = markMm === undefined ? '' : formatQuantity(markMm, 'length', units);
 	const said = hint ? ` ${hint}` : '';
+	if (which === 'resin')
+		return plan.measuring === 'marks'
+			? `The mixing cup, filled to ${mark} in a straight cup ${wide} wide: ${formatQuantity(amount.massG, 'mass', units)}.${said}`
+			: `Into the mixing cup. ${ml} of it.${said}`;
 	if (plan.measuring === 'one cup')
 		return which === 'B'
 			? `Into the mixing cup.${said}`
@@ -167,7 +171,7 @@ function colourStep(
 			`${colour.drops === undefined ? formatQuantity(colour.massG, 'mass', units) : `${formatDrops(colour.drops)} (${formatQuantity(colour.massG, 'mass', units)})`} into ${side}, half of it first. Judge it on the stick; ${cup.catalyst ? '' : 'the other part thins it. '}Stir until no streak is left.`
 		),
 		action: 'The colour is in',
-		cautions: []
+		cautions: colour.powder ? ['powder'] : []
 	};
 }
 

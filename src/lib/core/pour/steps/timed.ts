@@ -1,4 +1,4 @@
-import { cautionsFor } from '../../cautions';
+import { cautionsForResin } from '../../cautions';
 import { formatQuantity, type UnitSystem } from '../../units';
 import { POUR_PLACES, type PourPlan } from '../plan';
 import { mouldNames, type BenchStep } from './step';
@@ -35,7 +35,7 @@ function timedStep(
 				...common,
 				detail: 'Scrape sides and floor. Undermixing leaves soft, tacky spots.',
 				action: 'It is mixed',
-				cautions: cautionsFor(plan.chemistry)
+				cautions: [...cautionsForResin(plan.chemistry), 'heat']
 			};
 		case 'vacuum':
 			return {
