@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
 	import { onMount, untrack } from 'svelte';
-	import type { CatalystPlan, Forecast, ForecastInput } from '$lib/core/cure';
+	import { CRACK_LIMIT_C, type CatalystPlan, type Forecast, type ForecastInput } from '$lib/core/cure';
 	import type { CureAnswer, CureQuestion } from '$lib/core/cure/tryForecast';
 	import type { FieldError } from '$lib/core/fieldErrors';
 	import { cautionsFor } from '$lib/core/cautions';
@@ -35,7 +35,7 @@
 	let thicknessMm = $state<number | undefined>(8);
 	let mouldWallMm = $state<number | undefined>(12);
 	let pourTempC = $state<number | undefined>();
-	let crackLimitC = $state<number | undefined>(100);
+	let crackLimitC = $state<number | undefined>(CRACK_LIMIT_C);
 	let neededS = $state<number | undefined>(300);
 	let readings = $state<Reading[]>([]);
 

@@ -98,6 +98,33 @@ function runInduction(
 	return Number.isNaN(endS) ? end : { ...end, t: endS, y: [0, endTempC, 0] };
 }
 
+/**
+ * When a cup of this resin gels, s after combining; Infinity when it does not within the horizon.
+ * @param massG of resin in a cup as tall as wide
+ */
+export function cupGelS(
+	model: Omit<CupSetup, 'massG' | 'startTempC' | 'roomTempC' | 'areaM2' | 'lossWPerM2K'> & {
+		gelConversion: number;
+	},
+	{ massG, startTempC, roomTempC }: { massG: number; startTempC: number; roomTempC: number },
+	horizonS = 60 * 86_400
+): number {
+	const { kinetics, densityGPerMl, specificHeatJPerGK, gelConversion } = model;
+	const areaM2 = standardCupAreaM2(massG, densityGPerMl);
+	const lossWPerM2K = CUP_LOSS_W_PER_M2K;
+	let gelS = Infinity;
+	integrateCup(
+		{ kinetics, massG, densityGPerMl, specificHeatJPerGK, startTempC, roomTempC, areaM2, lossWPerM2K },
+		horizonS,
+		(step) => {
+			if (step.y1[0]! < gelConversion) return false;
+			gelS = crossing(step, 0, gelConversion);
+			return true;
+		}
+	);
+	return gelS;
+}
+
 /** When a component passes a level inside a step: bisection on the dense output. */
 export function crossing(step: StepInfo, component: number, level: number): number {
 	let lo = step.t0;

@@ -2,7 +2,9 @@ import { z } from 'zod';
 import { InputError, type Warning } from '../working';
 import { calibrate } from './calibrate';
 import { cup, cupInput, tempC, type CupResult } from './cup';
+import { cupGelS } from './cupModel';
 import { cupFit, cupFitInput, type CupFitResult } from './cupFit';
+import { crackLimitC, heatWarnings } from './heat';
 import { solvePart, type PartPoint } from './partModel';
 
 /** Conversion past which a new layer may peel off (a field of the record; default common practice, no source). */
@@ -38,6 +40,7 @@ export interface Forecast {
 	recoatUntilS: number;
 	demouldS: number;
 	peakTempC: number;
+	hottestAtDemouldC: number;
 	peakMouldFaceC: number;
 	part: PartPoint[];
 	defaulted: readonly string[];
@@ -72,7 +75,15 @@ export function forecast(raw: ForecastInput): Forecast {
 			mouldTempC: input.mouldTempC,
 			roomTempC: input.roomTempC
 		},
-		{ watchConversions: [raw.resin.recoatConversion ?? RECOAT_CONVERSION], series: true }
+		{
+			watchConversions: [raw.resin.recoatConversion ?? RECOAT_CONVERSION],
+			series: true,
+			demouldNotBeforeS: cupGelS(model, {
+				massG: input.resin.potLifeMassG,
+				startTempC: input.startTempC,
+				roomTempC: input.roomTempC
+			})
+		}
 	);
 	if (!Number.isFinite(run.demouldS)) {
 		throw new InputError(['roomTempC'], 'At this temperature the part is not firm within sixty days.');
@@ -87,10 +98,11 @@ export function forecast(raw: ForecastInput): Forecast {
 		recoatUntilS: run.watchedS[0]!,
 		demouldS: run.demouldS,
 		peakTempC: run.peakTempC,
+		hottestAtDemouldC: run.hottestAtDemouldC,
 		peakMouldFaceC: run.peakMouldFaceC,
 		part: thin(run.series, POINTS),
 		defaulted: model.defaulted,
-		warnings: [...sheet.warnings]
+		warnings: [...sheet.warnings, ...heatWarnings(run, crackLimitC(raw.resin))]
 	};
 }
 

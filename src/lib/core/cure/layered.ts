@@ -1,5 +1,6 @@
 import type { CureModel } from './calibrate';
 import { conductionStepper } from './conduction';
+import { cupGelS } from './cupModel';
 import { arrhenius } from './kinetics';
 import { AIR_W_PER_M2K, MOULD, react } from './partModel';
 
@@ -37,11 +38,15 @@ export interface LayeredRun {
 	layers: LayerRun[];
 	demouldS: number;
 	peakTempC: number;
+	/** Hottest place of the resin at the moment of demould, °C. */
+	hottestAtDemouldC: number;
 	peakMouldFaceC: number;
 	energy: { releasedJ: number; storedJ: number; lostJ: number; broughtJ: number };
 }
 
 const CELLS = 6;
+/** The left-over cup that is tried before a cast is taken out, g (common practice, no source). */
+const WITNESS_CUP_G = 100;
 const MOULD_CELLS = 12;
 const HORIZON_S = 60 * 86_400;
 
@@ -78,6 +83,7 @@ export function solveLayered(model: CureModel, setup: LayeredSetup, stepConversi
 		});
 	};
 	const fresh = inTheCup(model, setup);
+	const cupS = cupGelS(model, { ...setup, massG: WITNESS_CUP_G });
 	const heatOf = model.densityGPerMl * model.heatOfCureJPerG * 1e6;
 
 	let temp = new Float64Array(MOULD_CELLS).fill(setup.mouldTempC);
@@ -88,6 +94,7 @@ export function solveLayered(model: CureModel, setup: LayeredSetup, stepConversi
 		layers: [],
 		demouldS: Infinity,
 		peakTempC: setup.startTempC,
+		hottestAtDemouldC: NaN,
 		peakMouldFaceC: setup.mouldTempC,
 		energy: { releasedJ: 0, storedJ: -conduct.heatJ(temp), lostJ: 0, broughtJ: 0 }
 	};
@@ -123,10 +130,12 @@ export function solveLayered(model: CureModel, setup: LayeredSetup, stepConversi
 		t += dt;
 		const poured = run.layers.length;
 		let slowest = Infinity;
+		let hottest = -Infinity;
 		for (let i = 0; i < poured * CELLS; i++) {
 			if (conversion[i]! < slowest) slowest = conversion[i]!;
-			if (temp[i]! > run.peakTempC) run.peakTempC = temp[i]!;
+			if (temp[i]! > hottest) hottest = temp[i]!;
 		}
+		run.peakTempC = Math.max(run.peakTempC, hottest);
 		run.peakMouldFaceC = Math.max(run.peakMouldFaceC, conduct.faceTempC(temp, poured * CELLS - 1));
 		run.layers.forEach((layer, i) =>
 			watch(layer, (poured - 1 - i) * CELLS, conversion, temp, t, model, setup, seen)
@@ -141,8 +150,10 @@ export function solveLayered(model: CureModel, setup: LayeredSetup, stepConversi
 		const factor = arrhenius(model.kinetics.activationJPerMol, temp[temp.length - 1]!);
 		if (poured === setup.layersMm.length && slowest >= model.demouldConversion)
 			restedS = Number.isNaN(restedS) ? 0 : restedS + dt * factor;
-		if (restedS >= model.demouldRestS) {
-			run.demouldS = t;
+		// the last layer comes out no sooner than its own cup would have gelled
+		if (restedS >= model.demouldRestS && t - last.startS + setup.mixS >= cupS) {
+			if (run.demouldS === Infinity) run.hottestAtDemouldC = hottest;
+			run.demouldS = Math.min(run.demouldS, t);
 			if (run.layers.every((l) => l.recoatUntilS < Infinity)) break;
 		}
 		if (run.demouldS < Infinity && t > 3 * run.demouldS) break;

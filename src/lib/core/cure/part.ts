@@ -4,6 +4,8 @@ import { InputError, type Warning, type WorkingLine } from '../working';
 import { calibrate } from './calibrate';
 import { tempC } from './cup';
 import { solvePart } from './partModel';
+import { cupGelS } from './cupModel';
+import { crackLimitC, heatWarnings } from './heat';
 import { cureRecord } from './record';
 
 /** A section of a casting in its silicone mould. */
@@ -32,6 +34,8 @@ export interface PartResult {
 	gelWallS: number;
 	demouldS: number;
 	peakTempC: number;
+	/** Hottest place of the resin at the moment of demould, °C. */
+	hottestAtDemouldC: number;
 	peakMouldFaceC: number;
 	working: WorkingLine[];
 	warnings: Warning[];
@@ -45,14 +49,19 @@ export interface PartResult {
 export function part(raw: PartInput): PartResult {
 	const input = partInput.parse(raw);
 	const model = calibrate(raw.resin);
-	const run = solvePart(model, {
-		section: input.section,
-		mouldWallMm: input.mouldWallMm,
-		startTempC: input.startTempC,
-		mouldTempC: input.mouldTempC,
-		roomTempC: input.roomTempC,
-		...(input.open === undefined ? {} : { open: input.open })
-	});
+	const { startTempC, mouldTempC, roomTempC, section, mouldWallMm } = input;
+	const run = solvePart(
+		model,
+		{
+			section,
+			mouldWallMm,
+			startTempC,
+			mouldTempC,
+			roomTempC,
+			...(input.open === undefined ? {} : { open: input.open })
+		},
+		{ demouldNotBeforeS: cupGelS(model, { massG: input.resin.potLifeMassG, startTempC, roomTempC }) }
+	);
 	if (!Number.isFinite(run.demouldS)) {
 		throw new InputError(['roomTempC'], 'At this temperature the part is not firm within sixty days.');
 	}
@@ -64,6 +73,7 @@ export function part(raw: PartInput): PartResult {
 		gelWallS: run.gelWallS,
 		demouldS: run.demouldS,
 		peakTempC: run.peakTempC,
+		hottestAtDemouldC: run.hottestAtDemouldC,
 		peakMouldFaceC: run.peakMouldFaceC,
 		working: [
 			{
@@ -79,6 +89,6 @@ export function part(raw: PartInput): PartResult {
 				source: defaults
 			}
 		],
-		warnings: [...model.warnings]
+		warnings: [...model.warnings, ...heatWarnings(run, crackLimitC(input.resin))]
 	};
 }

@@ -29,6 +29,8 @@ export interface PartOptions {
 	readonly stepConversion?: number;
 	readonly cells?: number;
 	readonly horizonS?: number;
+	/** It is called ready no sooner, s: not before the resin’s own cup has gelled. */
+	readonly demouldNotBeforeS?: number;
 	/** Keep the course of core and wall. */
 	readonly series?: boolean;
 }
@@ -49,6 +51,8 @@ export interface PartRun {
 	gelWallS: number;
 	demouldS: number;
 	peakTempC: number;
+	/** Hottest place of the resin at the moment of demould, °C. */
+	hottestAtDemouldC: number;
 	peakMouldFaceC: number;
 	watchedS: number[];
 	slowestConversionAtWatch: number;
@@ -121,6 +125,7 @@ export function solvePart(model: RunModel, setup: PartSetup, options: PartOption
 		gelWallS: Infinity,
 		demouldS: Infinity,
 		peakTempC: setup.startTempC,
+		hottestAtDemouldC: NaN,
 		peakMouldFaceC: setup.mouldTempC,
 		watchedS: watch.map(() => Infinity),
 		slowestConversionAtWatch: NaN,
@@ -135,6 +140,8 @@ export function solvePart(model: RunModel, setup: PartSetup, options: PartOption
 	let dt = Math.min(0.1, 0.05 / model.kinetics.k23PerS);
 	let slowest = 0;
 	let restedS = NaN;
+	const notBeforeS = options.demouldNotBeforeS ?? 0;
+	let readyS = Infinity;
 	let previous = { core: 0, wall: 0, slowest: 0, factor: 1 };
 
 	while (run.steps < 100_000 && t < horizonS) {
@@ -147,10 +154,12 @@ export function solvePart(model: RunModel, setup: PartSetup, options: PartOption
 		run.steps++;
 
 		slowest = Infinity;
+		let hottest = -Infinity;
 		for (let i = 0; i < resinCells; i++) {
 			if (conversion[i]! < slowest) slowest = conversion[i]!;
-			if (temp[i]! > run.peakTempC) run.peakTempC = temp[i]!;
+			if (temp[i]! > hottest) hottest = temp[i]!;
 		}
+		run.peakTempC = Math.max(run.peakTempC, hottest);
 		run.peakMouldFaceC = Math.max(run.peakMouldFaceC, conduct.faceTempC(temp, resinFace));
 		if (options.series) {
 			run.series.push({
@@ -180,11 +189,15 @@ export function solvePart(model: RunModel, setup: PartSetup, options: PartOption
 			if (slowest >= model.demouldConversion) {
 				const reachedS = cross(model.demouldConversion, previous.slowest, slowest);
 				restedS = (t - reachedS) * factor;
-				if (model.demouldRestS <= 0) run.demouldS = reachedS;
+				if (model.demouldRestS <= 0) readyS = reachedS;
 			}
 		} else restedS += (dt * (factor + previous.factor)) / 2;
-		if (run.demouldS === Infinity && restedS >= model.demouldRestS)
-			run.demouldS = t - (restedS - model.demouldRestS) / factor;
+		if (readyS === Infinity && restedS >= model.demouldRestS)
+			readyS = t - (restedS - model.demouldRestS) / factor;
+		if (run.demouldS === Infinity && readyS < Infinity && t >= notBeforeS) {
+			run.demouldS = Math.max(readyS, notBeforeS);
+			run.hottestAtDemouldC = hottest;
+		}
 		if (t === watchAtS && restedS > 0) run.restAtWatchS = restedS;
 		previous = { core, wall, slowest, factor };
 		if (

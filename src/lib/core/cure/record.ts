@@ -90,6 +90,8 @@ export const cureRecord = z
 		/** Past this a new layer may peel off; 0.80 unless said (common practice, no source). */
 		recoatConversion: optional(0.05, 0.99, 'A recoat conversion is 0.05–0.99.'),
 		conductivityWPerMK: optional(0.02, 5, 'A conductivity is 0.02–5 W/m·K.'),
+		/** The hottest that the middle gets before it cracks; of a resin that gives way there is none. */
+		crackLimitC: optional(20, 300, 'A crack limit is 20–300 °C.'),
 		/** How much longer additives (colour, filler, retarder) make the cure, %. */
 		lengtheningPercent: optional(-50, 400, 'A lengthening is −50 to 400 %.'),
 		/** This container's own speed against its sheet, learned from readings; 1 is the sheet. */

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { DEFAULT_CATALYST_DENSITY, DEFAULT_DROPS_PER_ML } from '../mix/catalyst';
 import { bPerAByVolume, bPerAByWeight, checkRatio, type Ratio } from '../mix/ratio';
+import { CRACK_LIMIT_C } from '../cure/heat';
 import { CURE_DEFAULTS } from '../cure/record';
 import { flowEnergyKjPerMol, viscosityAt, type ViscosityPoint } from '../mix/viscosityAt';
 import { digits } from '../units';
@@ -291,6 +292,7 @@ export function cureOf(record: ResinRecord, rateFactor?: number): CureRecord {
 		(value === undefined ? {} : { [key]: value }) as { [P in K]?: number };
 	const common = {
 		chemistry: chemistryOf(record.family),
+		...(record.family === 'water-clear urethane' ? { crackLimitC: CRACK_LIMIT_C } : {}),
 		demouldS: record.demouldS,
 		demouldSectionMm: record.demouldSectionMm,
 		character: record.character,

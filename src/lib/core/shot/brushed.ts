@@ -111,8 +111,7 @@ export function planBrushed(inputs: Inputs, context: ShotContext): PlannedShot {
 		{
 			kind: 'brushed',
 			layers: timed.layers,
-			demouldS: timed.run.demouldS,
-			peakMouldFaceC: timed.run.peakMouldFaceC,
+			run: timed.run,
 			verb: 'Brush',
 			balance,
 			working: [

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { CRACK_LIMIT_C } from '../cure/heat';
 import { mixedDensityGPerMl } from '../shelf/resin';
 import { digits, formatTime } from '../units';
 import { InputError, type Warning } from '../working';
@@ -6,8 +7,6 @@ import { copyBalance } from './filled';
 import type { Inputs, PlannedShot, ShotContext } from './inputs';
 import { layerShot, MOST_LAYERS, timeLayers, type LayerSpec } from './layerShot';
 
-/** The hottest that the middle gets unless the sheet or trials say otherwise, °C (from memory). */
-export const CRACK_LIMIT_C = 90;
 /** Below it a layer shows as a film, mm (a default of ours). */
 const LEAST_LAYER_MM = 2;
 /** A layer left to cool has come within this of the room, °C (a default of ours). */
@@ -210,8 +209,8 @@ export function planClear(inputs: Inputs, context: ShotContext): PlannedShot {
 		{
 			kind: 'clear',
 			layers: timed.layers,
-			demouldS: timed.run.demouldS,
-			peakMouldFaceC: timed.run.peakMouldFaceC,
+			run: timed.run,
+			crackLimitC: limitC,
 			verb: 'Pour level',
 			balance,
 			working: [
@@ -238,7 +237,7 @@ export function planClear(inputs: Inputs, context: ShotContext): PlannedShot {
 				}
 			],
 			warnings: [
-				...clearWarnings(embeds, density, timed.run.peakTempC, limitC),
+				...clearWarnings(embeds, density),
 				...(cooled
 					? [
 							{
@@ -256,7 +255,7 @@ export function planClear(inputs: Inputs, context: ShotContext): PlannedShot {
 	);
 }
 
-function clearWarnings(embeds: readonly Embed[], density: number, peakC: number, limitC: number): Warning[] {
+function clearWarnings(embeds: readonly Embed[], density: number): Warning[] {
 	const floats = embeds.filter((e) => liftG(e, density) > 0);
 	return [
 		...(floats.length
@@ -275,16 +274,6 @@ function clearWarnings(embeds: readonly Embed[], density: number, peakC: number,
 						code: 'dry',
 						message: 'Only dry things are cast in: moisture fogs the resin round them and lets them rot.',
 						action: 'Dry them for days, seal what is porous, and wet them with resin before they are set.'
-					}
-				]
-			: []),
-		...(peakC > limitC
-			? [
-					{
-						code: 'cracks',
-						level: 'harm' as const,
-						message: `The middle gets ${digits(peakC, 0)} °C and cracks from about ${digits(limitC, 0)} °C.`,
-						action: 'Thinner layers, less catalyst, or a cooler room.'
 					}
 				]
 			: [])

@@ -71,8 +71,7 @@ export function planCold(inputs: Inputs, context: ShotContext): PlannedShot {
 		{
 			kind: 'cold',
 			layers: timed.layers,
-			demouldS: timed.run.demouldS,
-			peakMouldFaceC: timed.run.peakMouldFaceC,
+			run: timed.run,
 			verb: 'Pour',
 			balance,
 			working: [

@@ -23,7 +23,7 @@ export {
 	type ShotKind,
 	type ShotRecipe
 } from './inputs';
-export { clearLayers, CRACK_LIMIT_C, embedInput, liftG, type ClearLayer, type Embed } from './clear';
+export { clearLayers, embedInput, liftG, type ClearLayer, type Embed } from './clear';
 export { orderTakesG, shortOnShelf, type PartShort } from './onShelf';
 export { DUST_G_PER_M2 } from './coldCast';
 export { standingCoatMm, STANDS, YIELD_PA } from './brushed';

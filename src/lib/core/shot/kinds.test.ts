@@ -132,7 +132,7 @@ describe('layered clear casts', () => {
 		expect(thick.shot.batches[0]!.layers!.length).toBeGreaterThan(2);
 		expect(thick.shot.warnings.map((w) => w.code)).toContain('let-it-cool');
 		expect(thick.shot.warnings.map((w) => w.code)).toContain('floats');
-		expect(thick.shot.warnings.map((w) => w.code)).not.toContain('cracks');
+		expect(thick.shot.warnings.map((w) => w.code)).not.toContain('may-crack');
 		const thin = planShot(inputs({ kind: 'clear', depthMm: 5 }), {
 			...clear,
 			cavityVolumeMl: 16,
@@ -141,7 +141,9 @@ describe('layered clear casts', () => {
 		expect(thin.shot.batches[0]!.layers).toHaveLength(1);
 		// a typed thickness that cracks is warned of with its figure, not forbidden
 		const block = planShot(inputs({ kind: 'clear', depthMm: 30, mostLayerMm: 30 }), clear);
-		expect(block.shot.warnings.find((w) => w.code === 'cracks')!.message).toMatch(/\d+ °C and cracks/);
+		expect(block.shot.warnings.find((w) => w.code === 'may-crack')!.message).toMatch(
+			/\d+ °C hot, and this resin may crack/
+		);
 	});
 	it.each([
 		// 30 mm high and 60 mm wide: 67 mm from corner to corner, by Pythagoras

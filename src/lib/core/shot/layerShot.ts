@@ -1,6 +1,7 @@
 import { budget } from '../budget/budget';
 import { calibrate } from '../cure/calibrate';
 import { RECOAT_CONVERSION } from '../cure/forecast';
+import { crackLimitC, heatWarnings, type PartHeat } from '../cure/heat';
 import { solveLayered, type LayeredRun } from '../cure/layered';
 import { cupMarkHeightMm, squareCupDiameterMm } from '../mix/cupLoss';
 import { cupMarkErrorPercent } from '../mix/weighingError';
@@ -99,8 +100,10 @@ export function timeLayers(
 interface Layered {
 	kind: NonNullable<PlannedShot['kind']>;
 	layers: readonly TimedLayer[];
-	demouldS: number;
-	peakMouldFaceC: number;
+	/** Of the whole stack: when it is ready, and how hot it was and is. */
+	run: PartHeat & Pick<LayeredRun, 'peakMouldFaceC'>;
+	/** The hottest that its middle may get, °C; the record's unless it was typed. */
+	crackLimitC?: number;
 	working: WorkingLine[];
 	warnings: Warning[];
 	balance: CopyBalance;
@@ -211,11 +214,17 @@ export function layerShot(one: Layered, inputs: Inputs, context: ShotContext): P
 			largestBatch: first.fits ? together : 0,
 			volumeMl: all((l) => l.volumeMl),
 			massG: all((l) => l.massG),
-			demouldS: one.demouldS,
+			demouldS: one.run.demouldS,
 			holdUntilS: one.layers.at(-1)!.gelS * (1 + HOLD_MARGIN),
-			peakMouldFaceC: one.peakMouldFaceC,
+			peakMouldFaceC: one.run.peakMouldFaceC,
 			working: [...one.working, ...first.budget.working, ...one.balance.working],
-			warnings: [...late, ...one.warnings, ...scaleWarnings(first), ...one.balance.warnings]
+			warnings: [
+				...late,
+				...heatWarnings(one.run, one.crackLimitC ?? crackLimitC(cureOf(context.resin))),
+				...one.warnings,
+				...scaleWarnings(first),
+				...one.balance.warnings
+			]
 		},
 		roles: steps.map((s) => s.role),
 		stack: one.layers.map(({ fillers: _fillers, ...layer }) => ({ ...layer })),

@@ -84,8 +84,7 @@ export function planRolled(inputs: Inputs, context: ShotContext): PlannedShot {
 		{
 			kind: inputs.kind,
 			layers: one.layers.map((l) => ({ ...l, way: 'roll' as const, fillers, tinted: true })),
-			demouldS: one.demouldS,
-			peakMouldFaceC: one.peakMouldFaceC,
+			run: one,
 			working: one.working,
 			warnings: one.warnings,
 			balance,

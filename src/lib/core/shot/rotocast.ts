@@ -104,6 +104,7 @@ export interface Rotocast {
 	rimVolumeMl: number;
 	demouldS: number;
 	peakTempC: number;
+	hottestAtDemouldC: number;
 	peakMouldFaceC: number;
 	/** Thickest layer that this resin carries for the turns wanted, mm. */
 	thickestMm: number;
@@ -217,6 +218,7 @@ export function rotocast(raw: RotocastInput): Rotocast {
 		rimVolumeMl,
 		demouldS: solved.demouldS,
 		peakTempC: solved.peakTempC,
+		hottestAtDemouldC: solved.hottestAtDemouldC,
 		peakMouldFaceC: solved.peakMouldFaceC,
 		thickestMm,
 		working: workingOf(input, layers, locking, thickestMm, rimVolumeMl),

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { Writable } from 'svelte/store';
-	import { CRACK_LIMIT_C, DUST_G_PER_M2, FILL_KINDS, FILLS, RECOAT_SCHOOLS, STANDS, type ShotInputs } from '$lib/core/shot';
+	import { CRACK_LIMIT_C } from '$lib/core/cure';
+	import { DUST_G_PER_M2, FILL_KINDS, FILLS, RECOAT_SCHOOLS, STANDS, type ShotInputs } from '$lib/core/shot';
 	import type { Skin } from '$lib/core/master/skin';
 	import ChoiceField from '../ChoiceField.svelte';
 	import QuantityField from '../QuantityField.svelte';

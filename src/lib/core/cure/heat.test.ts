@@ -1,0 +1,62 @@
+import { describe, expect, it } from 'vitest';
+import { cup } from './cup';
+import { crackLimitC, CRACK_LIMIT_C, heatWarnings, HOT_CORE_C } from './heat';
+import { part } from './part';
+import type { CureRecord } from './record';
+
+/** A fast urethane, an epoxy of 80 min and 24 h, a clear polyester at its sheet's share (invented). */
+const fast: CureRecord = { potLifeS: 150, demouldS: 900, character: 'quick' };
+const epoxy: CureRecord = { chemistry: 'epoxy', potLifeS: 4800, demouldS: 86_400, character: 'quick' };
+const clear: CureRecord = {
+	chemistry: 'polyester',
+	catalyst: { percent: 1.5, referencePercent: 1, referenceGelS: 1200, referenceTempC: 25 },
+	demouldS: 28_800,
+	character: 'quick'
+};
+const at = (resin: CureRecord, thicknessMm: number) =>
+	part({
+		resin,
+		section: { shape: 'slab', thicknessMm },
+		mouldWallMm: 10,
+		startTempC: 23,
+		mouldTempC: 23,
+		roomTempC: 23
+	});
+const codes = (resin: CureRecord, mm: number) => at(resin, mm).warnings.map((w) => w.code);
+
+describe('the heat of a part', () => {
+	it('a thick fast urethane is ready with a hot middle, and says so with its temperature', () => {
+		const thick = at(fast, 150);
+		expect(thick.hottestAtDemouldC).toBeGreaterThan(HOT_CORE_C);
+		const warning = thick.warnings.find((w) => w.code === 'hot-core')!;
+		expect(warning.level).toBe('harm');
+		expect(warning.message).toContain(`${Math.round(thick.hottestAtDemouldC)} °C`);
+		// the sheet's own section comes out cool, and urethane gives way instead of cracking
+		expect(codes(fast, 6)).toEqual([]);
+		expect(codes(fast, 150)).not.toContain('may-crack');
+	});
+	it('thick polyester and epoxy are told that they may crack, thin ones are not', () => {
+		expect(codes(clear, 40)).toContain('may-crack');
+		expect(codes(epoxy, 30)).toContain('may-crack');
+		expect(codes(epoxy, 2)).not.toContain('may-crack');
+		expect(crackLimitC({ ...fast, crackLimitC: 70 })).toBe(70);
+		expect(crackLimitC(fast)).toBeUndefined();
+		expect(crackLimitC(epoxy)).toBe(CRACK_LIMIT_C);
+	});
+	it('nothing is ready before its own cup gels: an epoxy of 80 min in 30 mm', () => {
+		const cupGelS = cup({ resin: epoxy, massG: 100, startTempC: 23, roomTempC: 23 }).gelTimeS;
+		for (const mm of [3, 12, 30, 80])
+			expect(at(epoxy, mm).demouldS, `${mm} mm`).toBeGreaterThanOrEqual(cupGelS * 0.999);
+	});
+	it('the sheet’s own case still comes back to a second', () => {
+		expect(Math.abs(at(fast, 6).demouldS - 900)).toBeLessThan(1);
+	});
+	it('is judged by the peak and by what is left of it, each for itself', () => {
+		const cool = { peakTempC: 95, hottestAtDemouldC: 30, demouldS: 600 };
+		expect(heatWarnings(cool, 90).map((w) => w.code)).toEqual(['may-crack']);
+		expect(heatWarnings(cool, undefined)).toEqual([]);
+		expect(heatWarnings({ ...cool, hottestAtDemouldC: 81 }, undefined).map((w) => w.code)).toEqual([
+			'hot-core'
+		]);
+	});
+});

@@ -1,0 +1,47 @@
+import { digits, formatTime } from '../units';
+import type { Warning } from '../working';
+import type { CureRecord } from './record';
+
+/** The hottest that the middle of a brittle cast gets unless the sheet or trials say otherwise, °C (from memory). */
+export const CRACK_LIMIT_C = 90;
+/** Hotter than this inside, a part that is firm outside is still soft and burns a hand, °C (a default of ours). */
+export const HOT_CORE_C = 80;
+
+/**
+ * The hottest that the middle of this resin may get before it cracks, °C: the record's, or the default for the
+ * brittle chemistries. Nothing for one that gives way instead.
+ */
+export function crackLimitC(record: Pick<CureRecord, 'crackLimitC' | 'chemistry'>): number | undefined {
+	if (record.crackLimitC !== undefined) return record.crackLimitC;
+	return (record.chemistry ?? 'urethane') === 'urethane' ? undefined : CRACK_LIMIT_C;
+}
+
+/** How hot a cast got in its mould, and how hot it still is when it is called ready. */
+export interface PartHeat {
+	peakTempC: number;
+	hottestAtDemouldC: number;
+	demouldS: number;
+}
+
+/** What the heat of a cast does, of whatever kind it is: it may crack, or come out hot. Nothing while all is well. */
+export function heatWarnings(heat: PartHeat, limitC: number | undefined): Warning[] {
+	const warnings: Warning[] = [];
+	if (limitC !== undefined && heat.peakTempC > limitC) {
+		warnings.push({
+			code: 'may-crack',
+			level: 'harm',
+			message: `Its middle gets ${digits(heat.peakTempC, 0)} °C hot, and this resin may crack from about ${digits(limitC, 0)} °C.`,
+			action:
+				'Pour it in thinner layers, take less catalyst or a slower resin, or cool the room and the parts.'
+		});
+	}
+	if (heat.hottestAtDemouldC > HOT_CORE_C) {
+		warnings.push({
+			code: 'hot-core',
+			level: 'harm',
+			message: `After ${formatTime(heat.demouldS)}, when its face is firm, its middle is still ${digits(heat.hottestAtDemouldC, 0)} °C hot and soft.`,
+			action: 'Leave it in the mould until the mould has cooled, and take hold of it with gloves.'
+		});
+	}
+	return warnings;
+}
