@@ -6,6 +6,7 @@ export {
 	type DeviceKind,
 	type DeviceReading
 } from './reading';
+export { instrumentInput, postedReading, type InstrumentInput, type PostedReading } from './instrument';
 export { loadG, noise, potGaugeKpa, SIMULATED, simulatedReading, type SimulatedShop } from './simulated';
 export { judgeReading, SILENT_AFTER_S, type DeviceState, type Judgement } from './judge';
 export { weighing, type Weighing } from './weigh';

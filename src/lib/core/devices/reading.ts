@@ -24,6 +24,8 @@ export interface DeviceReading {
 	second?: number;
 	/** A scale that has come to rest. */
 	settled?: boolean;
+	/** Which instrument it was, by its name. */
+	instrument?: string;
 }
 
 const base = {

@@ -83,6 +83,8 @@ export const cycleBody = z.object({
 	lowestGaugeKpa: kpa.optional(),
 	holdS: seconds.optional(),
 	leakKpaPerMin: z.number().optional(),
+	/** Its readings came from a simulator of an earlier version. */
+	simulated: z.literal(true).optional(),
 	by: z.string()
 });
 

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { DEVICES } from '../devices/reading';
+import { SOURCES } from './provenance';
 
 /** Faults that a cast can show, in the order in which people look for them. */
 export const FAULTS = [
@@ -32,7 +33,11 @@ const base = {
 		.max(4e12, 'The clock of this device is years off.'),
 	/** Written down afterwards: when that was. What was noted as it happened has none. */
 	enteredAtMs: z.number().int().min(1.5e12).max(4e12).optional(),
-	/** Read by a device instead of typed. */
+	/** How it came to be known; what earlier versions noted says nothing of it. */
+	source: z.enum(SOURCES).optional(),
+	/** The instrument that read it, by its name. */
+	instrument: z.string().trim().min(1).max(60).optional(),
+	/** Noted by an earlier version from one of its devices, which were all simulated. */
 	by: z.literal('device').optional()
 };
 const gaugeKpa = z
@@ -122,7 +127,8 @@ export const pourEvent = z.discriminatedUnion('kind', [
 		...base,
 		kind: z.literal('pressure-read'),
 		stepId: z.string().min(1).max(40),
-		gaugeKpa,
+		/** Nothing where nobody read it: the step was done all the same. */
+		gaugeKpa: gaugeKpa.optional(),
 		/** Who let the pressure out, as the vessel's log wants it. */
 		who: z.string().trim().max(60, 'Keep the name under 60 characters.').optional()
 	}),

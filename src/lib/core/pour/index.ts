@@ -1,3 +1,4 @@
+export { counts, isReading, sourceOf, SOURCES, SOURCE_WORDS, type Source } from './provenance';
 export {
 	clockCups,
 	holdFloorKpa,

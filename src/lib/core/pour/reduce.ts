@@ -1,3 +1,4 @@
+import { counts, sourceOf } from './provenance';
 import type { CastFindings, FAULTS, Grade, PourEvent } from './events';
 import type { BenchStep } from './steps';
 
@@ -6,6 +7,13 @@ export interface Graded {
 	faults: readonly (typeof FAULTS)[number][];
 	note: string;
 	findings?: CastFindings;
+}
+
+/** A step of the pot: when, and what its gauge said, if anybody read it. */
+export interface PressureStep {
+	atMs: number;
+	gaugeKpa?: number;
+	who?: string;
 }
 
 /** One reading of a cup's temperature. */
@@ -38,8 +46,8 @@ export interface PourState {
 	readonly lowestGaugeKpa?: number;
 	/** How many entries were written down afterwards. */
 	readonly lateEntries: number;
-	readonly reached?: { atMs: number; gaugeKpa: number };
-	readonly released?: { atMs: number; gaugeKpa: number; who?: string };
+	readonly reached?: PressureStep;
+	readonly released?: PressureStep;
 	readonly demouldedAtMs?: number;
 	readonly endedAtMs?: number;
 	readonly grades: Readonly<Record<string, Graded>>;
@@ -55,16 +63,22 @@ export function inOrder(events: readonly PourEvent[]): PourEvent[] {
 
 /**
  * Folds events into the state of a pour. Order of arrival, repeats and a second device do not matter:
- * an event counts once by its id, and a step once by its first event.
+ * an event counts once by its id, and a step once by its first event. What a simulator said counts in practice only.
  */
-export function reducePour(steps: readonly BenchStep[], events: readonly PourEvent[]): PourState {
+export function reducePour(
+	steps: readonly BenchStep[],
+	events: readonly PourEvent[],
+	{ practice = false } = {}
+): PourState {
 	const unique = new Map(events.map((e) => [e.id, e]));
 	const undone = new Set<string>();
 	for (const e of unique.values()) if (e.kind === 'undone') undone.add(e.eventId);
-	const live = inOrder([...unique.values()]).filter((e) => !undone.has(e.id) && e.kind !== 'undone');
+	const live = inOrder([...unique.values()]).filter(
+		(e) => !undone.has(e.id) && e.kind !== 'undone' && (practice || counts(e))
+	);
 
 	const doneAtMs: Record<string, number> = {};
-	const pressure: Record<string, { atMs: number; gaugeKpa: number; who?: string }> = {};
+	const pressure: Record<string, PressureStep> = {};
 	const grades: Record<string, Graded> = {};
 	const temps: { atMs: number; tempC: number; cup?: number | undefined }[] = [];
 	const weighedG: Record<string, number> = {};
@@ -86,14 +100,19 @@ export function reducePour(steps: readonly BenchStep[], events: readonly PourEve
 			case 'temp-read':
 				temps.push(e);
 				// what a device notes by itself is not what "back" means
-				if (e.by === undefined && e.enteredAtMs === undefined) lastUndoable = e.id;
+				if (sourceOf(e) !== 'device' && sourceOf(e) !== 'simulated' && e.enteredAtMs === undefined)
+					lastUndoable = e.id;
 				break;
 			case 'weighed':
 				weighedG[e.stepId] = e.massG;
 				break;
 			case 'pressure-read':
-				pressure[e.stepId] = { atMs: e.atMs, gaugeKpa: e.gaugeKpa, ...(e.who ? { who: e.who } : {}) };
-				if (e.stepId === 'hold' || e.stepId === 'release')
+				pressure[e.stepId] = {
+					atMs: e.atMs,
+					...given('gaugeKpa', e.gaugeKpa),
+					...(e.who ? { who: e.who } : {})
+				};
+				if (e.gaugeKpa !== undefined && (e.stepId === 'hold' || e.stepId === 'release'))
 					lowestGaugeKpa = Math.min(lowestGaugeKpa ?? Infinity, e.gaugeKpa);
 				break;
 			case 'graded':
@@ -133,13 +152,24 @@ export function reducePour(steps: readonly BenchStep[], events: readonly PourEve
 		...given('pouredAtMs', pouredAtMs),
 		...given('settledAtMs', settledAtMs),
 		...given('air', air),
-		...given('reached', pump && pressure[pump.id]),
-		...given('released', pressure['release']),
+		...given('reached', potStep(pump?.id, doneAtMs, pressure)),
+		...given('released', potStep('release', doneAtMs, pressure)),
 		...given('demouldedAtMs', doneAtMs['demould']),
 		...given('endedAtMs', endedAtMs),
 		...given('reason', reason),
 		...given('lastUndoable', status === 'open' ? lastUndoable : undefined)
 	};
+}
+
+/** A step of the pot as it was done, with its reading where there is one. */
+function potStep(
+	stepId: string | undefined,
+	doneAtMs: Readonly<Record<string, number>>,
+	pressure: Readonly<Record<string, PressureStep>>
+): PressureStep | undefined {
+	const atMs = stepId === undefined ? undefined : doneAtMs[stepId];
+	if (stepId === undefined || atMs === undefined) return undefined;
+	return { ...pressure[stepId], atMs: pressure[stepId]?.atMs ?? atMs };
 }
 
 /** When each cup or layer was combined and poured, ms since 1970; nothing for what did not happen yet. */

@@ -4,7 +4,6 @@ import { calibrate } from '../cure/calibrate';
 import { solveLayered } from '../cure/layered';
 import { solvePart } from '../cure/partModel';
 import { carriedFilmMm, CARRIED, curingViscosity, keptFilmMm, lockingViscosityMpaS } from '../flow';
-import { viscosityFactor } from '../mix/viscosityFactor';
 import { copyBalance, FILLS } from './filled';
 import { rotocast, TURNS_WANTED, type Rotocast, type RotocastInput } from './rotocast';
 

@@ -14,6 +14,7 @@ import * as mouldPulls from './migrations/0009-mould-pulls';
 import * as pullPhotos from './migrations/0010-pull-photos';
 import * as pullsRevision from './migrations/0011-pulls-revision';
 import * as wholeShots from './migrations/0012-whole-shots';
+import * as provenance from './migrations/0013-provenance';
 
 const MIGRATIONS = [
 	{ name: '0001-loop', up: () => loop.up() },
@@ -27,7 +28,8 @@ const MIGRATIONS = [
 	{ name: '0009-mould-pulls', up: () => mouldPulls.up() },
 	{ name: '0010-pull-photos', up: () => pullPhotos.up() },
 	{ name: '0011-pulls-revision', up: () => pullsRevision.up() },
-	{ name: '0012-whole-shots', up: () => wholeShots.up() }
+	{ name: '0012-whole-shots', up: () => wholeShots.up() },
+	{ name: '0013-provenance', up: () => provenance.up() }
 ];
 
 const LOCK = 'anthypos-migrate';

@@ -1,17 +1,32 @@
-import type { CupClock } from '$lib/core/pour';
-import type { DeviceCommand, DeviceKind, DeviceReading } from '$lib/core/devices';
+import type { DeviceReading } from '$lib/core/devices';
+import { listInstruments, newestReadings, zeroScales } from '../repositories/instruments';
 
 /**
- * What a device at a bench can do for the application. The simulated ones implement it; a driver for a real
- * scale or gauge implements the same and is added where drivers are opened. A driver says what it reads and
- * judges nothing: whether a reading can be believed is the core's business.
+ * A way in which instruments reach the workshop. Whether a reading can be believed is the core's business: a driver
+ * says what it heard and judges nothing. One for a serial line or a radio implements the same and is added to
+ * `DRIVERS`; it keeps no state that a second process would miss.
  */
 export interface DeviceDriver {
-	readonly kind: DeviceKind;
-	/** Newest reading; nothing while the device says nothing. */
-	read(atMs: number): DeviceReading | undefined;
-	/** Told what was done at the bench: zeroed, pumped, let out. Real devices may ignore what does not concern them. */
-	told(commands: readonly DeviceCommand[]): void;
-	/** When each cup was combined; a simulated one warms from there. */
-	cupsAre?(cups: readonly CupClock[]): void;
+	readonly name: string;
+	/** Whether any instrument of this kind is set up: without one a pour offers no devices. */
+	isSetUp(): Promise<boolean>;
+	/** The newest reading of each kind of device. */
+	read(): Promise<DeviceReading[]>;
+	/** What stands on the scale counts as nothing from here. */
+	zero(): Promise<void>;
+}
+
+/** Instruments that post their readings with a token: `POST /api/instruments/reading`. */
+const overHttp: DeviceDriver = {
+	name: 'instrument over HTTP',
+	isSetUp: async () => (await listInstruments()).length > 0,
+	read: newestReadings,
+	zero: zeroScales
+};
+
+export const DRIVERS: readonly DeviceDriver[] = [overHttp];
+
+/** Whether this workshop has instruments at all. Simulated ones exist in practice only. */
+export async function hasInstruments(): Promise<boolean> {
+	return (await Promise.all(DRIVERS.map((d) => d.isSetUp()))).some(Boolean);
 }

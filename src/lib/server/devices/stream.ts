@@ -1,11 +1,8 @@
 import { log } from '../log';
-import { readCommands } from '../repositories/deviceCommands';
-import { cupsOf, getPour } from '../repositories/pours';
-import { simulatedDrivers } from './simulated';
+import { DRIVERS } from './driver';
 
-/** How often devices are read, and how often what was done to them is looked up, ms. */
-const READ_EVERY_MS = 200;
-const TOLD_EVERY_MS = 400;
+/** How often instruments are looked at, ms. */
+const READ_EVERY_MS = 250;
 /** A stream ends by itself after so long; the browser opens the next one. */
 const STREAM_FOR_MS = 10 * 60_000;
 
@@ -15,12 +12,10 @@ for (const signal of ['SIGTERM', 'SIGINT'] as const)
 	process.once(signal, () => open.forEach((close) => close()));
 
 /**
- * Readings of the devices at a pour, as server-sent events. Nothing about a device lives in this process:
- * commands and events are read again and again, so a second process answers the same.
+ * Readings of the workshop's instruments, as server-sent events, each with its age: the clock of a tablet may be off.
+ * Nothing about an instrument lives in this process, so a second one answers the same.
  */
-export async function deviceStream(pourId: string, scaleResolutionG: number): Promise<ReadableStream> {
-	const { plan } = await getPour(pourId);
-	const drivers = simulatedDrivers(pourId, plan, scaleResolutionG);
+export function deviceStream(): ReadableStream {
 	const text = new TextEncoder();
 	let timer: ReturnType<typeof setInterval> | undefined;
 	const openedMs = Date.now();
@@ -31,24 +26,7 @@ export async function deviceStream(pourId: string, scaleResolutionG: number): Pr
 	};
 	return new ReadableStream({
 		start(controller) {
-			let toldMs = 0;
-			let asking = false;
-			const tell = async () => {
-				asking = true;
-				try {
-					const [commands, cups] = await Promise.all([readCommands(pourId), cupsOf(pourId, plan)]);
-					for (const d of drivers) {
-						d.told(commands);
-						d.cupsAre?.(cups);
-					}
-				} catch (error) {
-					// the database is away: devices go on by what was known last
-					log.warn({ err: error, pourId }, 'device stream could not read what was done');
-				} finally {
-					toldMs = Date.now();
-					asking = false;
-				}
-			};
+			let reading = false;
 			close = () => {
 				stop();
 				try {
@@ -59,23 +37,27 @@ export async function deviceStream(pourId: string, scaleResolutionG: number): Pr
 			};
 			open.add(close);
 			controller.enqueue(text.encode('retry: 700\n\n'));
-			const tick = () => {
-				const nowMs = Date.now();
-				if (nowMs - openedMs > STREAM_FOR_MS) {
+			const tick = async () => {
+				if (reading) return;
+				if (Date.now() - openedMs > STREAM_FOR_MS) {
 					close();
 					return;
 				}
-				if (!asking && nowMs - toldMs >= TOLD_EVERY_MS) void tell();
-				const readings = drivers.flatMap((d) => d.read(nowMs) ?? []);
+				reading = true;
 				try {
-					controller.enqueue(text.encode(`data: ${JSON.stringify(readings)}\n\n`));
-				} catch {
-					// the reader has gone away
-					stop();
+					const all = (await Promise.all(DRIVERS.map((d) => d.read()))).flat();
+					const nowMs = Date.now();
+					const aged = all.map(({ atMs, ...r }) => ({ ...r, ageMs: Math.max(0, nowMs - atMs) }));
+					controller.enqueue(text.encode(`data: ${JSON.stringify(aged)}\n\n`));
+				} catch (error) {
+					// the database is away, which the bench notices as silence; or the reader is
+					log.warn({ err: error }, 'instruments could not be read');
+				} finally {
+					reading = false;
 				}
 			};
-			void tell().then(tick);
-			timer = setInterval(tick, READ_EVERY_MS);
+			void tick();
+			timer = setInterval(() => void tick(), READ_EVERY_MS);
 		},
 		cancel: stop
 	});

@@ -2,8 +2,6 @@ import { randomUUID } from 'node:crypto';
 import { Op, QueryTypes, type Transaction } from 'sequelize';
 import {
 	benchForecast,
-	cupClocks,
-	type CupClock,
 	benchSteps,
 	clocksOf,
 	correctedPlan,
@@ -86,12 +84,6 @@ export async function getPour(id: string): Promise<Pour> {
 	const row = await tables.pours().findByPk(id);
 	if (!row) throw new NotFoundError('pour');
 	return toPour(plain(row));
-}
-
-/** When each cup of a pour was combined and poured, as far as they were. */
-export async function cupsOf(id: string, plan: PourPlan): Promise<CupClock[]> {
-	const steps = benchSteps(plan);
-	return cupClocks(steps, reducePour(steps, (await readEvents(id)).events).doneAtMs);
 }
 
 export async function listPours(where: { status?: PourRow['status']; shotId?: string }): Promise<Pour[]> {

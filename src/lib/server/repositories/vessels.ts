@@ -194,12 +194,13 @@ export async function projectCycle(
 	const body: CycleBody = {
 		load: plan.moulds.map((m) => `M${m.number}`).join(' '),
 		targetGaugeKpa: plan.pot.targetGaugeKpa,
-		reachedGaugeKpa: reached.gaugeKpa,
+		...(reached.gaugeKpa === undefined ? {} : { reachedGaugeKpa: reached.gaugeKpa }),
 		by: released?.who ?? '',
 		...(loadDone === undefined ? {} : { timeToPressureS: Math.max(0, (reached.atMs - loadDone) / 1000) }),
 		...(lowestGaugeKpa === undefined ? {} : { lowestGaugeKpa }),
-		...(holdS && holdS > 1
-			? { holdS, leakKpaPerMin: leak(1, reached.gaugeKpa, released.gaugeKpa, holdS).kpaPerMin }
+		...(holdS && holdS > 1 ? { holdS } : {}),
+		...(holdS && holdS > 1 && reached.gaugeKpa !== undefined && released?.gaugeKpa !== undefined
+			? { leakKpaPerMin: leak(1, reached.gaugeKpa, released.gaugeKpa, holdS).kpaPerMin }
 			: {})
 	};
 	const vessel = await tables.vessels().findByPk(vesselId, { transaction, attributes: ['id'] });

@@ -1,0 +1,26 @@
+import { json, type RequestHandler } from '@sveltejs/kit';
+import { postedReading } from '$lib/core/devices';
+import { fieldErrors } from '$lib/core/fieldErrors';
+import { readJson } from '$lib/server/body';
+import { NotFoundError } from '$lib/server/errors';
+import { instrumentOf, keepReading } from '$lib/server/repositories/instruments';
+
+const refuse = (message: string, status: number) => json({ errors: [{ path: '', message }] }, { status });
+
+/** An instrument tells what it reads: `Authorization: Bearer TOKEN`, `{ value, second?, settled? }`. */
+export const POST: RequestHandler = async ({ request }) => {
+	const [, token] = /^Bearer (\S{10,100})$/.exec(request.headers.get('authorization') ?? '') ?? [];
+	if (!token) return refuse('Send the token of this instrument: Authorization: Bearer …', 401);
+	const read = await readJson(request);
+	if (!read.ok) return refuse(read.message, read.status);
+	const parsed = postedReading.safeParse(read.value);
+	if (!parsed.success) return json({ errors: fieldErrors(parsed.error) }, { status: 422 });
+	try {
+		const { id, kind } = await instrumentOf(token);
+		await keepReading(id, parsed.data);
+		return json({ kept: { kind, ...parsed.data } });
+	} catch (error) {
+		if (!(error instanceof NotFoundError)) throw error;
+		return refuse('No instrument has this token, or it was revoked: make a new one in the settings.', 401);
+	}
+};
