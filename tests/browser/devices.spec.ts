@@ -2,7 +2,8 @@ import { expect, test, type Page } from '@playwright/test';
 import { freePort } from '../../scripts/lib/ports.mjs';
 import { alive, until } from '../../scripts/lib/run.mjs';
 import { startWeb } from '../../scripts/lib/web.mjs';
-import { heading, mend, press, weigh } from './bench';
+import { heading, press } from './bench';
+import { Instruments } from './instruments';
 
 type Web = Awaited<ReturnType<typeof startWeb>>;
 const databaseUrl = process.env['DATABASE_URL'] ?? '';
@@ -18,9 +19,14 @@ const serve = async () => {
 };
 test.afterAll(async () => web?.stop());
 
+/** What plays the instruments of a test, ended with it. */
+let instruments: Instruments | undefined;
+
 /** Pours begun here. What a failed test leaves running would hold its mould, and fail its neighbour too. */
 const begun: string[] = [];
 test.afterEach(async ({ request, baseURL }) => {
+	await instruments?.end();
+	instruments = undefined;
 	for (const id of begun.splice(0)) {
 		const event = { id: crypto.randomUUID(), atMs: Date.now(), kind: 'abandoned', reason: 'end of the test' };
 		await request.post(`${baseURL}/api/pours/${id}/events`, { data: { events: [event] } });
@@ -32,6 +38,8 @@ interface Kept {
 	kind: string;
 	stepId?: string;
 	by?: string;
+	source?: string;
+	instrument?: string;
 	device?: string;
 	atMs: number;
 }
@@ -50,7 +58,7 @@ async function begin(page: Page): Promise<string> {
 	return id;
 }
 
-test('a whole pour with the simulated devices: the network is cut, the server is killed, and every event is there once', async ({
+test('a whole pour with instruments over HTTP: the network is cut, the server is killed, and every event is there once', async ({
 	page,
 	context
 }) => {
@@ -58,7 +66,10 @@ test('a whole pour with the simulated devices: the network is cut, the server is
 	await serve();
 	const id = await begin(page);
 	const released = `Mara ${Date.now() % 100_000}`;
-	await page.getByRole('button', { name: 'Devices off' }).click();
+	const played = await Instruments.setUp(page, web.url);
+	instruments = played;
+	await page.reload();
+	await page.getByRole('button', { name: 'Instruments off' }).click();
 	await expect(page.getByText(/Thermo-hygrometer \d/)).toBeVisible();
 	await press(page, /Clean and whole/);
 	await press(page, /Closed and level/);
@@ -70,11 +81,10 @@ test('a whole pour with the simulated devices: the network is cut, the server is
 	await page.waitForTimeout(400);
 	await page.keyboard.press('Space');
 	await expect(page.getByText(/The scale shows .* pour on/)).toBeVisible();
-	await weigh(page);
+	await played.weigh(page);
 	await press(page, /B is measured/);
-	await weigh(page);
+	await played.weigh(page);
 	await press(page, /A is measured/);
-	await mend(page);
 	await press(page, /start the clock/);
 	await expect(page.getByRole('timer')).toBeVisible();
 
@@ -94,9 +104,10 @@ test('a whole pour with the simulated devices: the network is cut, the server is
 	await expect(page.getByText(/Thermo-hygrometer \d/)).toBeVisible({ timeout: 20_000 });
 
 	await press(page, /Lid is clamped/);
-	await page.getByRole('button', { name: 'Open the air' }).click();
-	await heading(page).click();
+	// only a simulated pot is worked from the screen
+	await expect(page.getByRole('button', { name: 'Open the air' })).toHaveCount(0);
 	await expect(page.getByText(/to go$/)).toBeVisible();
+	played.says.gauge = { value: 272 };
 	await expect(page.getByText(/Pot gauge 2[67]\d/)).toBeVisible({ timeout: 60_000 });
 	await press(page, /At pressure/);
 	// another device takes the pour over, with the same devices
@@ -118,7 +129,7 @@ test('a whole pour with the simulated devices: the network is cut, the server is
 	await page.getByLabel('What you saw').fill('a wisp of steam');
 	await page.getByRole('button', { name: 'Add it' }).click();
 	await expect(page.getByText('That is still to come.')).toBeVisible();
-	await page.getByLabel('How long after combining').fill('0:20');
+	await page.getByLabel('How long after combining').fill('0:03');
 	await page.getByRole('button', { name: 'Add it' }).click();
 	await expect(page.getByText('marked as written down afterwards')).toBeVisible();
 	await expect(page.getByText('not yet on the server')).toBeHidden();
@@ -136,11 +147,14 @@ test('a whole pour with the simulated devices: the network is cut, the server is
 	expect(new Set(done).size).toBe(done.length);
 	for (const step of ['look', 'seat', 'measure-a', 'measure-b', 'combine', 'release', 'demould', 'inspect'])
 		expect(done).toContain(step);
-	const byDevice = (kind: string) => events.filter((e) => e.kind === kind && e.by === 'device');
+	const byDevice = (kind: string) => events.filter((e) => e.kind === kind && e.source === 'device');
 	expect(byDevice('weighed').length).toBeGreaterThanOrEqual(2);
 	expect(byDevice('air-read')).toHaveLength(1);
 	expect(byDevice('temp-read').length).toBeGreaterThan(0);
 	expect(byDevice('pressure-read').length).toBeGreaterThanOrEqual(2);
+	// each says which one it was
+	for (const e of events.filter((x) => x.source === 'device')) expect(e.instrument).toMatch(/^Played /);
+	expect(events.filter((e) => e.source === 'simulated' || e.by)).toEqual([]);
 	expect(events.some((e) => e.kind === 'device-lost')).toBe(true);
 	expect(events.filter((e) => e.kind === 'finished')).toHaveLength(1);
 	const remark = events.find((e) => e.kind === 'remark') as Kept & { enteredAtMs: number };
@@ -187,7 +201,7 @@ test('the server is dead and the browser was closed: the bench opens again where
 	await again.getByRole('link', { name: /the last one opened here/ }).click();
 	await expect(heading(again)).toHaveText(stood);
 	await expect(again.getByText('not yet on the server')).toBeVisible();
-	await press(again, /Keep these readings/);
+	await press(again, /Not read: go on/);
 	await expect(heading(again)).toHaveText(/Stir or shake/);
 	await again.close();
 
@@ -199,14 +213,8 @@ test('the server is dead and the browser was closed: the bench opens again where
 		const answer = await front.request.get(`${web.url}/api/pours/${id}/events`);
 		return ((await answer.json()) as { events: Kept[] }).events;
 	};
-	await expect.poll(async () => (await events()).length).toBe(5);
-	expect((await events()).map((e) => e.stepId ?? e.kind)).toEqual([
-		'look',
-		'seat',
-		'spares',
-		'air-read',
-		'air'
-	]);
+	await expect.poll(async () => (await events()).length).toBe(4);
+	expect((await events()).map((e) => e.stepId ?? e.kind)).toEqual(['look', 'seat', 'spares', 'air']);
 	await expect(front.getByText('not yet on the server')).toBeHidden();
 });
 
@@ -214,15 +222,13 @@ test('a device that says nonsense is noticed, and can be typed instead', async (
 	test.setTimeout(120_000);
 	await serve();
 	const id = await begin(page);
-	await page.getByRole('button', { name: 'Devices off' }).click();
+	// without an instrument none is offered, and nothing is simulated
+	await expect(page.getByRole('button', { name: /Instruments/ })).toHaveCount(0);
+	instruments = await Instruments.setUp(page, web.url);
+	await page.reload();
+	await page.getByRole('button', { name: 'Instruments off' }).click();
 	await expect(page.getByText(/Scale \d/)).toBeVisible();
-	const tell = (how: string) =>
-		page.request.post(`${web.url}/api/pours/${id}/devices`, {
-			data: {
-				commands: [{ id: crypto.randomUUID(), atMs: Date.now(), kind: 'fails', device: 'scale', how }]
-			}
-		});
-	await tell('nonsense');
+	instruments.says.scale = { value: 150_000 };
 	await expect(page.getByText(/which cannot be/)).toBeVisible();
 	for (const action of [/Clean/, /Closed/, /All within/, /Keep these/, /Both are/]) await press(page, action);
 	// its words are not believed: the amount is typed
@@ -233,7 +239,7 @@ test('a device that says nonsense is noticed, and can be typed instead', async (
 	await page.waitForTimeout(400);
 	await page.getByRole('button', { name: /B is measured/ }).click();
 	await expect(page.getByText(/Corrected × /)).toBeVisible();
-	await tell('not');
+	instruments.says.scale = { value: 80, settled: true };
 	await expect(page.getByText(/which cannot be/)).toBeHidden();
 	const bad = await page.request.post(`${web.url}/api/pours/${id}/devices`, {
 		data: { commands: [{ kind: 'stream' }] }

@@ -40,7 +40,7 @@ test('a pour books out of its tin what it took, once resin was combined, and bac
 		/Clean and whole/,
 		/Closed and level/,
 		/All within reach/,
-		/Keep these readings/,
+		/Not read: go on/,
 		/Both are stirred/,
 		/B is measured/,
 		/A is measured/
@@ -191,7 +191,7 @@ test('a release is entered, coats the mould, and its wait is counted; readings c
 		/It is dry/,
 		/Closed and level/,
 		/All within reach/,
-		/Keep these readings/,
+		/Not read: go on/,
 		/Both are stirred/,
 		/B is measured/,
 		/A is measured/,

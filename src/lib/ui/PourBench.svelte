@@ -28,6 +28,8 @@
 	interface Props {
 		run: PourRun;
 		nowMs: number;
+		/** The workshop has instruments that can be listened to. */
+		instruments?: boolean;
 		/** Other devices than the server's: a shop simulated in this page. */
 		source?: DeviceSource;
 		/** Stands where the pour ends, instead of what a real one says. */
@@ -37,7 +39,7 @@
 		/** Stands beside a wait that may be shortened. */
 		waiting?: Snippet<[number]>;
 	}
-	let { run, nowMs, source, ended, happened, waiting }: Props = $props();
+	let { run, nowMs, source, instruments = false, ended, happened, waiting }: Props = $props();
 
 	const units = useUnits();
 	const layout = new HandLayout();
@@ -80,7 +82,7 @@
 
 	const devices = untrack(
 		() =>
-			new Devices(source ?? serverDevices(run.id), () => now.ms, {
+			new Devices(source ?? serverDevices(run.id, () => now.ms), () => now.ms, {
 				scale: run.plan.scaleCapacityG ?? 5000,
 				...(run.plan.pot ? { gauge: run.plan.pot.ratedGaugeKpa } : {})
 			})
@@ -95,7 +97,9 @@
 
 	let way = $state<SignalWay>('tones');
 	/** What the big button says: what is wrong with the ratio comes before the step itself. */
-	const action = $derived(desk.scale.mend ? `${desk.scale.mend.part} is added` : (step?.action ?? ''));
+	const action = $derived(
+		desk.scale.mend ? `${desk.scale.mend.part} is added` : step?.kind === 'air' && !desk.airRead ? 'Not read: go on' : (step?.action ?? '')
+	);
 	const waitS = $derived(
 		step?.waitS !== undefined && lastDoneMs !== undefined
 			? step.waitS - (now.ms - lastDoneMs) / 1000
@@ -136,7 +140,7 @@
 			({ plan, state }) => usePlanner().benchForecast(plan, state),
 			(answer) => (forecast = answer)
 		);
-		const quiet = devices.start(source !== undefined);
+		const quiet = instruments || source ? devices.start(source !== undefined) : () => {};
 		const sleep = keepAwake();
 		return () => {
 			quiet();
@@ -148,7 +152,16 @@
 <svelte:window onkeydown={key} onkeyup={key} onblur={() => desk.scale.stream(false)} onclick={letGo} />
 
 <div class="flex h-full min-h-[34rem] flex-col px-4 pb-4 sm:px-6">
-	<Head {run} {plan} {desk} {devices} {layout} {way} practice={source !== undefined} onway={() => (way = nextSignalWay(way))} />
+	<Head
+		{run}
+		{plan}
+		{desk}
+		{devices}
+		{layout}
+		{way}
+		practice={source !== undefined}
+		{instruments}
+		onway={() => (way = nextSignalWay(way))} />
 	{#if state_.status !== 'open'}
 		{#if ended}{@render ended()}{:else}<Ended {run} {forecast} />{/if}
 	{:else if step}
@@ -165,7 +178,10 @@
 						nowMs={now.ms}
 						bind:air={desk.air}
 						bind:gaugeKpa={desk.gaugeKpa}
+						read={step.kind === 'air' ? desk.airRead : desk.gaugeRead}
+						onread={() => (step.kind === 'air' ? (desk.confirmed.air = true) : (desk.confirmed.gauge = step.id))}
 						gaugeLive={devices.live('gauge') !== undefined}
+						worked={devices.simulated}
 						onpot={(to) => desk.pot(to)}
 						heading={desk.scale.mend ? `Add ${desk.scale.mend.part}` : step.title}
 						detail={desk.scale.mend ? desk.scale.mendWords : step.detail}

@@ -17,8 +17,14 @@
 		nowMs: number;
 		air: { roomTempC: number; relativeHumidity: number; mouldTempC: number };
 		gaugeKpa: number;
-		/** A gauge speaks for itself; its compressor can be worked from here. */
+		/** Whether the figures to be kept were read by anybody; else they are the plan's. */
+		read: boolean;
+		/** They were read, and are just as they stand. */
+		onread: () => void;
+		/** A gauge speaks for itself. */
 		gaugeLive: boolean;
+		/** The pot is simulated: its compressor is worked from here. */
+		worked: boolean;
 		onpot: (to: 'pump' | 'hold' | 'release') => void;
 		heading: string;
 		detail: string;
@@ -36,7 +42,10 @@
 		nowMs,
 		air = $bindable(),
 		gaugeKpa = $bindable(),
+		read,
+		onread,
 		gaugeLive,
+		worked,
 		onpot,
 		heading,
 		detail,
@@ -77,6 +86,17 @@
 	const fahrenheit = $derived(units.system === 'us');
 </script>
 
+{#snippet unread(words: string)}
+	<p class="flex min-h-[3rem] flex-wrap items-center justify-center gap-3 text-[1.1rem]">
+		{#if read}<span class="soft">Kept as read.</span>{:else}<span>{words}</span>
+			<button
+				type="button"
+				class="min-h-[2.9rem] cursor-pointer rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-4 font-semibold"
+				onclick={onread}>I read just that</button
+			>{/if}
+	</p>
+{/snippet}
+
 <div class="text-center">
 	<h1 class="text-[clamp(1.7rem,5vh,2.6rem)]!">{heading}</h1>
 	<p class="mx-auto mt-1 max-w-[52rem] text-[1.2rem] leading-snug">{detail}</p>
@@ -101,6 +121,7 @@
 			max={120}
 			show={(v) => units.show(v, 'temperature')} />
 	</div>
+	{@render unread('Planned figures. Set what you read, or:')}
 	<p class="mx-auto min-h-[3.2rem] max-w-[46rem] text-center text-[1.15rem]" role="status">
 		{#if airWarning}<strong class="text-(--hot)">{airWarning}</strong>{:else}<span class="soft"
 				>Dew point {units.show(dew, 'temperature')}: the mould is safe from dew.</span
@@ -139,15 +160,16 @@
 			show={(v) => units.show(v, 'pressure')} />
 		{@render children?.()}
 	</div>
+	{@render unread('The planned pressure. Set what the gauge says, or:')}
 	{#if gaugeLive && plan.pot}
-		<div class="flex flex-wrap justify-center gap-3">
-			{#each potWords as [to, words] (to)}
-				<button
-					type="button"
-					class="min-h-[3.2rem] rounded-xl border-2 border-(--line-strong) bg-(--paper) px-5 text-[1.1rem] font-semibold"
-					onclick={() => onpot(to)}>{words}</button>
-			{/each}
-		</div>
+		{#if worked}<div class="flex flex-wrap justify-center gap-3">
+				{#each potWords as [to, words] (to)}
+					<button
+						type="button"
+						class="min-h-[3.2rem] rounded-xl border-2 border-(--line-strong) bg-(--paper) px-5 text-[1.1rem] font-semibold"
+						onclick={() => onpot(to)}>{words}</button>
+				{/each}
+			</div>{/if}
 		{#if step.kind === 'pump' && gaugeKpa < holdFloorKpa(plan.pot.targetGaugeKpa)}<p class="text-center text-[1.15rem]" role="status">
 				{units.show(Math.max(0, plan.pot.targetGaugeKpa - gaugeKpa), 'pressure')} to go
 			</p>{/if}

@@ -59,12 +59,12 @@ describe('devices of a pour on the server', () => {
 	it('hears readings, passes over what is no reading, and stops listening when it is told to', () => {
 		server();
 		const heard: (readonly DeviceReading[])[] = [];
-		const stop = serverDevices('p7').open((r) => heard.push(r));
+		const stop = serverDevices('p7', () => Date.now()).open((r) => heard.push(r));
 		const [stream] = Stream.all;
 		expect(stream!.url).toBe('/api/pours/p7/devices');
-		stream!.onmessage!({ data: JSON.stringify([{ device: 'scale', atMs: T0, value: 12 }]) });
+		stream!.onmessage!({ data: JSON.stringify([{ device: 'scale', ageMs: 300, value: 12 }]) });
 		stream!.onmessage!({ data: '[{"device":"sca' });
-		expect(heard).toEqual([[{ device: 'scale', atMs: T0, value: 12 }]]);
+		expect(heard).toEqual([[{ device: 'scale', atMs: Date.now() - 300, value: 12 }]]);
 		stop();
 		expect(stream!.closed).toBe(true);
 		expect(vi.getTimerCount()).toBe(0);
@@ -73,9 +73,9 @@ describe('devices of a pour on the server', () => {
 	it('a stream that ended for good, or says nothing, is opened anew; one that speaks is left alone', async () => {
 		server();
 		const heard: number[] = [];
-		const stop = serverDevices('p').open((r) => heard.push(r[0]!.value));
+		const stop = serverDevices('p', () => Date.now()).open((r) => heard.push(r[0]!.value));
 		const speak = (stream: Stream, value: number) =>
-			stream.onmessage!({ data: JSON.stringify([{ device: 'gun', atMs: T0, value }]) });
+			stream.onmessage!({ data: JSON.stringify([{ device: 'gun', ageMs: 0, value }]) });
 		for (let s = 0; s < 30; s++) {
 			speak(Stream.all[0]!, s);
 			await vi.advanceTimersByTimeAsync(1000);
@@ -114,7 +114,7 @@ describe('devices of a pour on the server', () => {
 				? new Promise((_, fail) => signal!.addEventListener('abort', () => fail(new Error('given up'))))
 				: (seen.push(String(body)), Promise.resolve(new Response('{}')))
 		);
-		const devices = serverDevices('p');
+		const devices = serverDevices('p', () => Date.now());
 		const stop = devices.open(() => {});
 		devices.send(command(1));
 		await vi.advanceTimersByTimeAsync(5000);
@@ -128,7 +128,7 @@ describe('devices of a pour on the server', () => {
 
 	it('commands of a time without a network arrive later, each once, in their order', async () => {
 		const { seen, answer } = server();
-		const devices = serverDevices('p');
+		const devices = serverDevices('p', () => Date.now());
 		const stop = devices.open(() => {});
 		answer.away = true;
 		for (let n = 0; n < 70; n++) devices.send(command(n));
@@ -146,7 +146,7 @@ describe('devices of a pour on the server', () => {
 
 	it('a server that stumbles is asked again; what it refuses is not sent for ever', async () => {
 		const { seen, answer } = server();
-		const devices = serverDevices('p');
+		const devices = serverDevices('p', () => Date.now());
 		const stop = devices.open(() => {});
 		answer.status = 503;
 		devices.send(command(1));

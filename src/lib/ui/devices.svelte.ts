@@ -52,7 +52,7 @@ function keptOpen(url: string, heard: (data: string) => void): { look: () => voi
 }
 
 /** Devices at a pour on the server: server-sent events in, commands out, sent again until they are kept. */
-export function serverDevices(pourId: string): DeviceSource {
+export function serverDevices(pourId: string, now: () => number): DeviceSource {
 	const url = `/api/pours/${pourId}/devices`;
 	const waiting: DeviceCommand[] = [];
 	let sending = false;
@@ -79,7 +79,9 @@ export function serverDevices(pourId: string): DeviceSource {
 		open(heard) {
 			const stream = keptOpen(url, (data) => {
 				try {
-					heard(JSON.parse(data) as DeviceReading[]);
+					const said = JSON.parse(data) as (Omit<DeviceReading, 'atMs'> & { ageMs: number })[];
+					// by this device's own clock, which may differ from the server's
+					heard(said.map(({ ageMs, ...r }) => ({ ...r, atMs: now() - ageMs })));
 				} catch {
 					// half a message says nothing; silence is noticed by its own clock
 				}
@@ -109,6 +111,8 @@ export class Devices {
 	/** Typed by hand although it speaks. */
 	typed = $state<Record<DeviceKind, boolean>>({ scale: false, gun: false, gauge: false, air: false });
 	readings = $state.raw<Partial<Record<DeviceKind, DeviceReading>>>({});
+	/** In practice: what they say is made up, and they can be worked from the screen. */
+	simulated = $state(false);
 	readonly #source: DeviceSource;
 	readonly #now: () => number;
 	readonly #capacity: Partial<Record<DeviceKind, number>>;
@@ -123,8 +127,17 @@ export class Devices {
 		this.#capacity = capacity;
 	}
 
-	/** Browser only. */
+	/** What a reading of this kind is noted with: by which instrument, or by a simulator. */
+	mark(kind: DeviceKind): { source: 'typed' | 'device' | 'simulated'; instrument?: string } {
+		const reading = this.live(kind);
+		if (!reading) return { source: 'typed' };
+		if (this.simulated) return { source: 'simulated' };
+		return { source: 'device', ...(reading.instrument ? { instrument: reading.instrument } : {}) };
+	}
+
+	/** Browser only. @param always a shop that is simulated, whose devices cannot be switched off */
 	start(always = false): () => void {
+		this.simulated = always;
 		if (always || localStorage.getItem(SWITCH) === 'on') this.#open();
 		return () => this.#shut();
 	}

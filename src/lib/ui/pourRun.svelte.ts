@@ -1,4 +1,4 @@
-import { benchSteps, reducePour, type PourEvent, type PourPlan } from '$lib/core/pour';
+import { benchSteps, reducePour, sourceOf, type PourEvent, type PourPlan } from '$lib/core/pour';
 import type { UnitSystem } from '$lib/core/units';
 import { EventRun, type HappeningOf } from './eventRun.svelte';
 
@@ -9,15 +9,21 @@ export class PourRun extends EventRun<PourEvent> {
 	readonly plan: PourPlan;
 	readonly #system: () => UnitSystem;
 	readonly steps = $derived.by(() => benchSteps(this.plan, this.#system()));
-	readonly state = $derived.by(() => reducePour(this.steps, this.events));
+	/** Devices are simulated, and nothing is kept: what they say counts. */
+	get practice(): boolean {
+		return false;
+	}
+	readonly state = $derived.by(() => reducePour(this.steps, this.events, { practice: this.practice }));
 	readonly current = $derived.by(() => this.steps[this.state.current]);
 
 	/** What devices noted last, here or at another bench of this pour: no reading is written down twice over. */
 	readonly byDevice = $derived.by(() => {
 		let [tempMs, holdMs, holdKpa] = [-Infinity, -Infinity, Infinity];
 		for (const e of this.events) {
-			if (e.kind === 'temp-read' && e.by) tempMs = Math.max(tempMs, e.atMs);
-			if (e.kind === 'pressure-read' && e.by && e.stepId === 'hold') {
+			const own = sourceOf(e) === (this.practice ? 'simulated' : 'device');
+			if (!own) continue;
+			if (e.kind === 'temp-read') tempMs = Math.max(tempMs, e.atMs);
+			if (e.kind === 'pressure-read' && e.gaugeKpa !== undefined && e.stepId === 'hold') {
 				holdMs = Math.max(holdMs, e.atMs);
 				holdKpa = Math.min(holdKpa, e.gaugeKpa);
 			}

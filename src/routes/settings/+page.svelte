@@ -20,7 +20,11 @@
 </script>
 
 <PageHead title="Workshop" about="What holds for every shot until a shot says otherwise.">
-	{#snippet actions()}<Button href="/workshop" size="lg" color="alternative">The whole book, out and in</Button>{/snippet}
+	{#snippet actions()}<Button href="/settings/instruments" size="lg" color="alternative">Instruments</Button><Button
+			href="/workshop"
+			size="lg"
+			color="alternative">The whole book, out and in</Button
+		>{/snippet}
 </PageHead>
 
 <section class="slab mb-5 p-5">

@@ -37,7 +37,7 @@
 						<td class={['num', low && 'font-bold text-(--hot)']}>{units.show(c.body.lowestGaugeKpa, 'pressure')}</td>
 						<td class="num">{c.body.holdS === undefined ? '–' : units.show(c.body.holdS, 'time')}</td>
 						<td class="num">{units.show(c.body.leakKpaPerMin, 'pressure')}</td>
-						<td class="soft">{c.body.by || (c.pourId ? 'the pour' : '')}</td>
+						<td class="soft">{c.body.by || (c.pourId ? 'the pour' : '')}{c.body.simulated ? ' (simulated)' : ''}</td>
 					</tr>
 				{/each}
 			</tbody>

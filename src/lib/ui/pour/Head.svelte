@@ -23,9 +23,11 @@
 		way: SignalWay;
 		/** Nothing is kept; its devices are always on. */
 		practice: boolean;
+		/** The workshop has instruments that can be listened to. */
+		instruments: boolean;
 		onway: () => void;
 	}
-	let { run, plan, desk, devices, layout, way, practice, onway }: Props = $props();
+	let { run, plan, desk, devices, layout, way, practice, instruments, onway }: Props = $props();
 	const open = $derived(run.state.status === 'open');
 	let givingUp = $state(false);
 	const small =
@@ -46,8 +48,8 @@
 	{#if run.state.lastUndoable && open}<button type="button" class={small} onclick={() => desk.back()}
 			><Undo class="size-5" aria-hidden="true" />Back</button
 		>{/if}
-	{#if open && !practice}<button type="button" class={small} aria-pressed={devices.on} onclick={() => devices.toggle()}
-			><Gauge class="size-5" aria-hidden="true" />{devices.on ? 'Devices on' : 'Devices off'}</button
+	{#if open && !practice && instruments}<button type="button" class={small} aria-pressed={devices.on} onclick={() => devices.toggle()}
+			><Gauge class="size-5" aria-hidden="true" />{devices.on ? 'Instruments on' : 'Instruments off'}</button
 		>{/if}
 	<button type="button" class={small} onclick={onway} aria-label="Deadlines are told by {way}: change it"
 		>{#if way === 'muted'}<VolumeX class="size-5" aria-hidden="true" />Muted{:else}<Volume2 class="size-5" aria-hidden="true" />{way ===

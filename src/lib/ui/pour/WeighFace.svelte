@@ -58,27 +58,27 @@
 			</div>
 		</div>
 		<div class="flex flex-wrap justify-center gap-3">
-			{#each holds as hold (hold.key)}
-				<button
-					type="button"
-					class="min-h-[3.6rem] min-w-[9rem] touch-none rounded-xl border-2 border-(--line-strong) bg-(--paper) px-5 text-[1.2rem] font-bold select-none active:bg-(--work-soft)"
-					onpointerdown={(e) => {
-						e.currentTarget.setPointerCapture(e.pointerId);
-						scale.stream(true, hold.slow);
-					}}
-					onpointerup={() => scale.stream(false)}
-					onpointercancel={() => scale.stream(false)}>
-					{hold.label} <kbd class="ml-1 rounded border border-current px-2 text-[0.9rem]">hold {hold.key}</kbd>
-				</button>
-			{/each}
+			{#if devices.simulated}{#each holds as hold (hold.key)}
+					<button
+						type="button"
+						class="min-h-[3.6rem] min-w-[9rem] touch-none rounded-xl border-2 border-(--line-strong) bg-(--paper) px-5 text-[1.2rem] font-bold select-none active:bg-(--work-soft)"
+						onpointerdown={(e) => {
+							e.currentTarget.setPointerCapture(e.pointerId);
+							scale.stream(true, hold.slow);
+						}}
+						onpointerup={() => scale.stream(false)}
+						onpointercancel={() => scale.stream(false)}>
+						{hold.label} <kbd class="ml-1 rounded border border-current px-2 text-[0.9rem]">hold {hold.key}</kbd>
+					</button>
+				{/each}{/if}
 			<button
 				type="button"
 				class="min-h-[3.6rem] rounded-xl border-2 border-(--line-strong) bg-(--paper) px-5 text-[1.1rem] font-semibold"
 				onclick={() => scale.zero()}>Zero the scale</button>
 		</div>
-		<p class="soft text-[0.95rem] [@media(max-height:860px)]:hidden">
-			The scale here is a simulated one: hold to pour. Trickle near the end; what is in the air still falls.
-		</p>
+		{#if devices.simulated}<p class="soft text-[0.95rem] [@media(max-height:860px)]:hidden">
+				The scale here is a simulated one: hold to pour. Trickle near the end; what is in the air still falls.
+			</p>{/if}
 	{:else}
 		{#if scale.markMm !== undefined}<p class="text-[1.3rem] font-semibold">{g(scale.targetG)} on a scale</p>{/if}
 		<div class="w-80">

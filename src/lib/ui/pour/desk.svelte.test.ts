@@ -53,7 +53,10 @@ function begin(more: Partial<PourPlan> = {}, on = true) {
 		devices = new Devices(bench, () => Date.now());
 		desk = new Desk(run, devices, () => 'metric');
 	});
-	if (on) devices.start(true);
+	if (on) {
+		kept.set('devices', 'on');
+		devices.start();
+	}
 	flushSync();
 }
 /** The large button, longer after the last press than a bounce. */
@@ -137,7 +140,7 @@ describe('air, pot and who let it out', () => {
 			roomTempC: 24.5,
 			relativeHumidity: 51,
 			mouldTempC: 26,
-			by: 'device'
+			source: 'device'
 		});
 		expect(run.state.air).toEqual({ roomTempC: 24.5, relativeHumidity: 51, mouldTempC: 26 });
 	});
@@ -150,7 +153,34 @@ describe('air, pot and who let it out', () => {
 		desk.air.roomTempC = 22;
 		press();
 		expect(noted('air-read')[0]).toMatchObject({ roomTempC: 22, relativeHumidity: 51 });
-		expect(noted('air-read')[0]).not.toHaveProperty('by');
+		expect(noted('air-read')[0]).toMatchObject({ source: 'typed' });
+	});
+
+	it('figures that nobody touched are not kept as read, unless somebody says that they are', () => {
+		begin({}, false);
+		upTo('air');
+		expect(desk.airRead).toBe(false);
+		press();
+		expect(noted('air-read')).toEqual([]);
+		expect(run.current!.id).not.toBe('air');
+		upTo('timed-3');
+		press();
+		upTo('release');
+		press();
+		expect(noted('pressure-read').map((e) => e['gaugeKpa'])).toEqual([undefined, undefined]);
+		// the cycle took place all the same
+		expect(run.state.reached?.atMs).toBeGreaterThan(0);
+		expect(run.state.reached).not.toHaveProperty('gaugeKpa');
+		stop();
+		begin({}, false);
+		upTo('air');
+		desk.confirmed.air = true;
+		press();
+		expect(noted('air-read')[0]).toMatchObject({ roomTempC: plan.roomTempC, source: 'typed' });
+		upTo('timed-3');
+		desk.confirmed.gauge = 'timed-3';
+		press();
+		expect(run.state.reached).toMatchObject({ gaugeKpa: 275 });
 	});
 
 	it('a release is noted with its gauge and its name, which stands there the next time', () => {
@@ -180,7 +210,7 @@ describe('air, pot and who let it out', () => {
 		expect(run.state.released).toMatchObject({ who: 'Mara' });
 	});
 
-	it('a gauge that is live has its line closed when it is up, and let out at the end', () => {
+	it('a gauge that is live is noted; only a simulated pot is worked from the screen', () => {
 		begin();
 		upTo('timed-3');
 		bench.says({ device: 'gauge', value: 276 });
@@ -190,7 +220,19 @@ describe('air, pot and who let it out', () => {
 		press();
 		expect(run.state.released).toMatchObject({ gaugeKpa: 268 });
 		expect(run.state.released).not.toHaveProperty('who');
+		expect(bench.told.filter((c) => c.kind === 'pot')).toEqual([]);
+		stop();
+		begin();
+		devices.simulated = true;
+		upTo('timed-3');
+		bench.says({ device: 'gauge', value: 276 });
+		press();
+		bench.says({ device: 'gauge', value: 268 });
+		press();
 		expect(bench.told.filter((c) => c.kind === 'pot').map((c) => c.to)).toEqual(['hold', 'release']);
+		// and what it said is nobody's reading in a real pour
+		expect(noted('pressure-read').map((e) => e['source'])).toEqual(['simulated', 'simulated']);
+		expect(run.state.reached).not.toHaveProperty('gaugeKpa');
 	});
 });
 
@@ -229,15 +271,14 @@ describe('what is noted by itself', () => {
 		gun(26);
 		expect(noted('temp-read').map((e) => e.tempC)).toEqual([24, 26]);
 		later(7);
-		arrives({ kind: 'temp-read', tempC: 27, by: 'device' });
+		arrives({ kind: 'temp-read', tempC: 27, source: 'device' });
 		later(4);
 		gun(28);
 		expect(noted('temp-read').map((e) => e.tempC)).toEqual([24, 26, 27]);
 		desk.cup = 1;
-		expect(bench.told.at(-1)).toMatchObject({ kind: 'aim', cup: 1 });
 		later(0.5);
 		gun(23);
-		expect(noted('temp-read').at(-1)).toMatchObject({ tempC: 23, cup: 1, by: 'device' });
+		expect(noted('temp-read').at(-1)).toMatchObject({ tempC: 23, cup: 1, source: 'device' });
 		later(3);
 		gun(24);
 		expect(noted('temp-read')).toHaveLength(4);

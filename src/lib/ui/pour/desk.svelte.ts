@@ -27,6 +27,10 @@ function keepWho(who: string): void {
 export class Desk {
 	air = $state({ roomTempC: 21, relativeHumidity: 45, mouldTempC: 21 });
 	gaugeKpa = $state(0);
+	/** Read, and just as it stands there: said by a press. */
+	confirmed = $state<{ air: boolean; gauge: string }>({ air: false, gauge: '' });
+	/** What stood there before anybody touched it: the plan's, and nobody's reading. */
+	readonly #untouched: { air: string; gaugeKpa: number };
 	/** Who lets the pressure out; the one of the last time until another is typed. */
 	who = $state(keptWho());
 	grades = $state<
@@ -59,6 +63,7 @@ export class Desk {
 			mouldTempC: plan.mouldTempC
 		};
 		this.gaugeKpa = plan.pot?.targetGaugeKpa ?? 0;
+		this.#untouched = { air: JSON.stringify(this.air), gaugeKpa: this.gaugeKpa };
 		this.grades = plan.moulds.map((m) => ({
 			id: m.id,
 			number: m.number,
@@ -95,7 +100,7 @@ export class Desk {
 	set cup(cup: number) {
 		if (cup === this.#cup) return;
 		this.#cup = cup;
-		if (this.#devices.on) this.#devices.act({ kind: 'aim', cup });
+		if (this.#devices.simulated) this.#devices.act({ kind: 'aim', cup });
 	}
 
 	back(): void {
@@ -129,29 +134,22 @@ export class Desk {
 		}
 		switch (step.kind) {
 			case 'air':
-				run.record({ kind: 'air-read', ...$state.snapshot(this.air), ...this.#by('air') }, finished);
+				if (!this.airRead) run.record(finished);
+				else
+					run.record(
+						{ kind: 'air-read', ...$state.snapshot(this.air), ...this.#devices.mark('air') },
+						finished
+					);
 				break;
 			case 'pump':
-				run.record(
-					{ kind: 'pressure-read', stepId: step.id, gaugeKpa: this.gaugeKpa, ...this.#by('gauge') },
-					finished
-				);
-				if (this.#devices.live('gauge')) this.pot('hold');
+				run.record(...this.#pressure(step.id), finished);
+				if (this.#devices.simulated) this.pot('hold');
 				break;
 			case 'hold':
 				if (this.who.trim().length > WHO_LONGEST) return false;
 				keepWho(this.who.trim());
-				run.record(
-					{
-						kind: 'pressure-read',
-						stepId: 'release',
-						gaugeKpa: this.gaugeKpa,
-						...(this.who.trim() ? { who: this.who.trim() } : {}),
-						...this.#by('gauge')
-					},
-					finished
-				);
-				if (this.#devices.live('gauge')) this.pot('release');
+				run.record(...this.#pressure('release'), finished);
+				if (this.#devices.simulated) this.pot('release');
 				break;
 			case 'inspect':
 				return this.#finish(finished);
@@ -161,8 +159,29 @@ export class Desk {
 		return true;
 	}
 
-	#by(kind: 'air' | 'gauge'): { by?: 'device' } {
-		return this.#devices.live(kind) ? { by: 'device' } : {};
+	/** Whether room, humidity and mould were read, by an instrument or by somebody who touched a figure. */
+	get airRead(): boolean {
+		const live = this.#devices.live('air') !== undefined || this.#devices.live('gun') !== undefined;
+		return live || this.confirmed.air || JSON.stringify(this.air) !== this.#untouched.air;
+	}
+	/** The gauge was read: a figure that nobody touched is the plan's. */
+	get gaugeRead(): boolean {
+		return (
+			this.#devices.live('gauge') !== undefined ||
+			this.confirmed.gauge === this.#run.current?.id ||
+			this.gaugeKpa !== this.#untouched.gaugeKpa
+		);
+	}
+	#pressure(stepId: string): Happening[] {
+		const who = stepId === 'release' ? this.who.trim() : '';
+		return [
+			{
+				kind: 'pressure-read',
+				stepId,
+				...(this.gaugeRead ? { gaugeKpa: this.gaugeKpa, ...this.#devices.mark('gauge') } : {}),
+				...(who ? { who } : {})
+			}
+		];
 	}
 
 	/** What else was found, as far as anything was; places of faults that were unchosen again are left out. */

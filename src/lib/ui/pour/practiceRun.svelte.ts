@@ -43,6 +43,9 @@ export class PracticeRun extends PourRun {
 		$effect(() => this.#throwIn(this.current?.id));
 	}
 
+	override get practice(): boolean {
+		return true;
+	}
 	override nowMs(): number {
 		return Date.now() + this.#aheadMs;
 	}

@@ -170,7 +170,7 @@ export class Scale {
 			return undefined;
 		}
 		const { weighedG } = this.#run.state;
-		const by = this.#devices.live('scale') ? { by: 'device' as const } : {};
+		const by = this.#devices.mark('scale');
 		if (this.mend) {
 			const { stepId, addG } = this.mend;
 			const massG = (weighedG[stepId] ?? 0) + (shown ?? addG);

@@ -39,7 +39,7 @@ export function watchDevices(
 				run.record({
 					kind: 'temp-read',
 					tempC: gun.value,
-					by: 'device',
+					...devices.mark('gun'),
 					...(cup() > 0 ? { cup: cup() } : {})
 				});
 			}
@@ -47,7 +47,12 @@ export function watchDevices(
 			if (gauge && run.current?.kind === 'hold') {
 				const fell = gauge.value <= holdKpa - HOLD_FELL_KPA && nowMs - holdMs >= HOLD_EVERY_S * 1000;
 				if (holdKpa === Infinity || fell) {
-					run.record({ kind: 'pressure-read', stepId: 'hold', gaugeKpa: gauge.value, by: 'device' });
+					run.record({
+						kind: 'pressure-read',
+						stepId: 'hold',
+						gaugeKpa: gauge.value,
+						...devices.mark('gauge')
+					});
 				}
 			}
 			DEVICES.forEach((device, i) => {

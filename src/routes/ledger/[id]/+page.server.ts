@@ -8,6 +8,7 @@ import { correction } from '$lib/core/ledger';
 import {
 	benchSteps,
 	clockCups,
+	counts,
 	evidenceOf,
 	FAULTS,
 	inOrder,
@@ -163,7 +164,9 @@ export const load: PageServerLoad = async ({ params }) => {
 						plan,
 						state,
 						events.flatMap((e) =>
-							e.kind === 'pressure-read' ? [{ atMs: e.atMs, gaugeKpa: e.gaugeKpa }] : []
+							e.kind === 'pressure-read' && e.gaugeKpa !== undefined && counts(e)
+								? [{ atMs: e.atMs, gaugeKpa: e.gaugeKpa }]
+								: []
 						)
 					)
 				: null

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { DEVICE_NAMES } from '$lib/core/devices';
-	import { benchSteps, shrinkagePercent, type PourEvent } from '$lib/core/pour';
+	import { benchSteps, isReading, shrinkagePercent, sourceOf, SOURCE_WORDS, type PourEvent } from '$lib/core/pour';
 	import Answer from '$lib/ui/Answer.svelte';
 	import { wallTime } from '$lib/ui/clockText';
 	import Causes from '$lib/ui/ledger/Causes.svelte';
@@ -44,6 +44,12 @@
 		}
 	]);
 
+	/** Where a reading came from, where that is not the plain case of a maker who typed it. */
+	function sourceWords(event: PourEvent): string {
+		if (!isReading(event)) return '';
+		return event.instrument ?? SOURCE_WORDS[sourceOf(event)];
+	}
+
 	function say(event: PourEvent): string {
 		switch (event.kind) {
 			case 'step-done':
@@ -59,7 +65,7 @@
 			case 'remark':
 				return event.text;
 			case 'pressure-read':
-				return `Gauge ${units.show(event.gaugeKpa, 'pressure')}`;
+				return event.gaugeKpa === undefined ? 'Gauge not read' : `Gauge ${units.show(event.gaugeKpa, 'pressure')}`;
 			case 'graded':
 				return `M${data.plan?.moulds.find((m) => m.id === event.mouldId)?.number ?? ''} graded ${event.grade}${event.faults.length ? `: ${event.faults.join(', ')}` : ''}`;
 			case 'undone':
@@ -100,7 +106,8 @@
 				{#each data.events as event (event.id)}
 					<li class="grid grid-cols-[5.5rem_1fr] gap-3 border-t border-(--line) py-1.5">
 						<time class="soft" datetime={new Date(event.atMs).toISOString()}>{new Date(event.atMs).toLocaleTimeString('en-GB')}</time><span
-							>{say(event)}</span>
+							>{say(event)}{#if sourceWords(event)}
+								<span class="soft">({sourceWords(event)})</span>{/if}</span>
 					</li>
 				{/each}
 			</ol>

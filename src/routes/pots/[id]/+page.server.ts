@@ -3,6 +3,7 @@ import { message, superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { z } from 'zod';
 import { LOOK_DEFAULTS, LOOK_PARTS, vesselRecord } from '$lib/core/pot';
+import { counts } from '$lib/core/pour';
 import { attempt, blank, orNotFound } from '$lib/server/forms';
 import { readEvents } from '$lib/server/repositories/pours';
 import { addCycle, addLook, getVessel, listCycles, saveVessel } from '$lib/server/repositories/vessels';
@@ -64,7 +65,9 @@ export const load: PageServerLoad = async ({ params }) => {
 					pourId: last.pourId!,
 					at: last.at,
 					readings: events.flatMap((e) =>
-						e.kind === 'pressure-read' ? [{ atMs: e.atMs, gaugeKpa: e.gaugeKpa }] : []
+						e.kind === 'pressure-read' && e.gaugeKpa !== undefined && counts(e)
+							? [{ atMs: e.atMs, gaugeKpa: e.gaugeKpa }]
+							: []
 					)
 				}
 			: null

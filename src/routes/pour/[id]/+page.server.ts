@@ -1,4 +1,5 @@
 import { fail } from '@sveltejs/kit';
+import { hasInstruments } from '$lib/server/devices/driver';
 import { RefusedError } from '$lib/server/errors';
 import { orNotFound } from '$lib/server/forms';
 import { getPour, keepSpeed, readEvents } from '$lib/server/repositories/pours';
@@ -6,7 +7,7 @@ import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params }) => {
 	const pour = await orNotFound(getPour(params.id));
-	return { pour, known: await readEvents(params.id) };
+	return { pour, known: await readEvents(params.id), instruments: await hasInstruments() };
 };
 
 export const actions: Actions = {
