@@ -67,6 +67,17 @@ export function coloursFor(recipeId: string, resinG: number, context: ShotContex
 	}));
 }
 
+/**
+ * The same records with a resin that cures as slowly as this recipe makes it: what colour lengthens is heeded by pot
+ * life, demould and layers as it is where colour is mixed.
+ */
+export function lengthened(context: ShotContext, recipeId: string | undefined): ShotContext {
+	const more = context.recipes?.find((r) => r.id === recipeId)?.lengtheningPercent ?? 0;
+	if (!(more > 0)) return context;
+	const { resin } = context;
+	return { ...context, resin: { ...resin, lengtheningPercent: (resin.lengtheningPercent ?? 0) + more } };
+}
+
 /** What is set in, or the sentence that says that it does not go in. */
 export function insertsMl(inputs: Inputs, context: ShotContext): number {
 	const ml = (inputs.inserts ?? []).reduce((sum, i) => sum + i.volumeMl, 0);

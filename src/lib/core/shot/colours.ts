@@ -2,7 +2,7 @@ import { cup } from '../cure/cup';
 import { cureOf } from '../shelf/resin';
 import { digits, formatTime } from '../units';
 import { InputError, type Warning, type WorkingLine } from '../working';
-import { coloursFor, cupOf, fillersOf } from './amounts';
+import { coloursFor, cupOf, fillersOf, lengthened } from './amounts';
 import type { ColourDose, Inputs, ShotContext } from './inputs';
 import type { Amount } from '../mix/mix';
 import type { CatalystAmount } from '../mix/catalyst';
@@ -53,15 +53,15 @@ export function colourCups(volumeMl: number, inputs: Inputs, context: ShotContex
 			`The cups start at ${digits(coldestC, 1)} °C: type a warmer one, or leave it empty to pour at once.`
 		);
 	}
-	const record = cureOf(context.resin, context.rateFactor);
 	return inputs.cups
 		.map((c): ColourCup => {
+			const of = lengthened(context, c.recipeId);
 			const startTempC = c.startTempC ?? inputs.startTempC;
 			const { mixed, clock } = cupOf(
 				(volumeMl * c.sharePercent) / shares,
 				fillersOf(inputs, context),
 				inputs,
-				context,
+				of,
 				startTempC
 			);
 			const resinG = mixed.a.massG + mixed.b.massG;
@@ -69,7 +69,7 @@ export function colourCups(volumeMl: number, inputs: Inputs, context: ShotContex
 				inputs.pourTempC === undefined
 					? undefined
 					: cup({
-							resin: record,
+							resin: cureOf(of.resin, of.rateFactor),
 							massG: resinG,
 							startTempC,
 							roomTempC: inputs.roomTempC,

@@ -182,6 +182,8 @@ export interface ShotFiller {
 export interface ShotRecipe {
 	id: string;
 	name: string;
+	/** How much longer this load of colour makes the cure, %. */
+	lengtheningPercent?: number;
 	colours: {
 		name: string;
 		part: 'A' | 'B';

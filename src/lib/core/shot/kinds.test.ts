@@ -422,3 +422,36 @@ describe('batches against an exhaustive search', () => {
 		);
 	});
 });
+
+describe('a colour that lengthens the cure', () => {
+	const slow = { id: 'dark', name: 'Dark', lengtheningPercent: 33, colours: [] };
+	const at = (recipeId: string, more: object = {}) =>
+		planShot(inputs({ kind: 'solid', recipeId, ...more }), { ...context, recipes: [slow] });
+	const cupsOf = (ids: string[]) =>
+		ids.map((recipeId, i) => ({ name: `c${i}`, recipeId, sharePercent: 100 / ids.length }));
+
+	it('is heeded by the pot life, the gel and the demould of a shot, as where it is mixed', () => {
+		const [plain, dark] = [at(''), at('dark')].map((p) => p.shot);
+		// every time of the reaction grows by it; a cup of this heat hardly warms meanwhile
+		expect(dark!.batches[0]!.potLifeS / plain!.batches[0]!.potLifeS).toBeCloseTo(1.33, 1);
+		expect(dark!.batches[0]!.gelTimeS).toBeGreaterThan(plain!.batches[0]!.gelTimeS * 1.2);
+		expect(dark!.holdUntilS).toBeGreaterThan(plain!.holdUntilS * 1.15);
+	});
+	it('of several cups each has its own, and the part waits for the slowest', () => {
+		const two = at('', { cups: cupsOf(['', 'dark']) }).shot;
+		const [a, b] = two.batches[0]!.cups!.map((c) => c.potLifeS).sort((x, y) => x - y);
+		expect(b! / a!).toBeGreaterThan(1.2);
+		expect(two.holdUntilS).toBeCloseTo(at('dark').shot.holdUntilS, 6);
+	});
+	it('in layers only the layer that is coloured is slower in its cup', () => {
+		const cold = (recipeId: string) =>
+			planShot(inputs({ kind: 'cold', fillerId: 'f', fillerPercent: 60, faceMm: 1.5, recipeId }), {
+				...context,
+				recipes: [slow],
+				filler: { name: 'Bronze', densityGPerMl: 8.7, grainMm: 0.04 }
+			}).shot.batches[0]!.layers!.map((l) => l.potLifeS);
+		const [plain, dark] = [cold(''), cold('dark')];
+		expect(dark[0]).toBeCloseTo(plain[0]!, 6);
+		expect(dark[1]! / plain[1]!).toBeGreaterThan(1.2);
+	});
+});

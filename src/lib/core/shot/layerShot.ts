@@ -9,7 +9,7 @@ import type { Filler } from '../mix/mix';
 import { cureOf } from '../shelf/resin';
 import { formatTime } from '../units';
 import { InputError, type Warning, type WorkingLine } from '../working';
-import { coloursFor, cupOf } from './amounts';
+import { coloursFor, cupOf, lengthened } from './amounts';
 import type { CopyBalance } from './filled';
 import type { Inputs, PlannedShot, ShotContext } from './inputs';
 import { RECOAT_SCHOOLS } from './rotocast';
@@ -63,7 +63,8 @@ export function timeLayers(
 			`That makes ${specs.length} layers, at most ${MOST_LAYERS} are planned: thicker ones, or in two pieces.`
 		);
 	}
-	const record = cureOf(context.resin, context.rateFactor);
+	const slowest = specs.some((s) => s.tinted) ? lengthened(context, inputs.recipeId) : context;
+	const record = cureOf(slowest.resin, context.rateFactor);
 	const model = calibrate(record);
 	const recoatUntil = Math.max(record.recoatConversion ?? RECOAT_CONVERSION, model.gelConversion + 0.01);
 	const run = solveLayered(model, {
@@ -125,7 +126,9 @@ export function layerShot(one: Layered, inputs: Inputs, context: ShotContext): P
 	];
 	const batchOf = (copies: number): ShotBatch => {
 		const cups = one.layers.map((layer) => {
-			const { mixed, clock } = cupOf(layer.volumeMl * copies, layer.fillers, inputs, context);
+			// a layer without colour is as quick as its sheet says, whatever lies on it
+			const of = layer.tinted ? lengthened(context, inputs.recipeId) : context;
+			const { mixed, clock } = cupOf(layer.volumeMl * copies, layer.fillers, inputs, of);
 			const resinG = mixed.a.massG + mixed.b.massG;
 			const cup: LayerCup = {
 				thicknessMm: layer.thicknessMm,

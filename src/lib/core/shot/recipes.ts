@@ -1,4 +1,5 @@
 import {
+	colourLoad,
 	colourSide,
 	COLOUR_DROPS_PER_ML,
 	isPowder,
@@ -21,24 +22,23 @@ export function shotRecipe(
 	colours: readonly Kept<ColourRecord>[],
 	resin: Pick<ResinRecord, 'family' | 'colourSide' | 'micaSide'>
 ): ShotRecipe {
+	const doses = scaleRecipe(recipe.record, 100).flatMap(({ colourId, percent }) => {
+		const record = colours.find((c) => c.id === colourId)?.record;
+		// a colour that was thrown away leaves its share out, which the recipe's own page says
+		return record ? [{ record, percent }] : [];
+	});
 	return {
 		id: recipe.id,
 		name: recipe.record.name,
-		colours: scaleRecipe(recipe.record, 100).flatMap(({ colourId, percent }) => {
-			const colour = colours.find((c) => c.id === colourId)?.record;
-			// a colour that was thrown away leaves its share out, which the recipe's own page says
-			if (!colour) return [];
-			return [
-				{
-					name: colour.name,
-					part: colourSide(colour, resin),
-					percent,
-					...(isPowder(colour.kind)
-						? { powder: true }
-						: { dropsPerG: (colour.dropsPerMl ?? COLOUR_DROPS_PER_ML) / colour.densityGPerMl })
-				}
-			];
-		})
+		lengtheningPercent: colourLoad(doses).lengtheningPercent,
+		colours: doses.map(({ record: colour, percent }) => ({
+			name: colour.name,
+			part: colourSide(colour, resin),
+			percent,
+			...(isPowder(colour.kind)
+				? { powder: true }
+				: { dropsPerG: (colour.dropsPerMl ?? COLOUR_DROPS_PER_ML) / colour.densityGPerMl })
+		}))
 	};
 }
 

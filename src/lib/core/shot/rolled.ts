@@ -1,7 +1,7 @@
 import { mixedDensityGPerMl, viscosityOf, cureOf } from '../shelf/resin';
 import { digits } from '../units';
 import { InputError } from '../working';
-import { cupOf, fillersOf } from './amounts';
+import { cupOf, fillersOf, lengthened } from './amounts';
 import { copyBalance, FILLS } from './filled';
 import type { Inputs, PlannedShot, ShotContext } from './inputs';
 import { layerShot } from './layerShot';
@@ -40,7 +40,7 @@ export function planRolled(inputs: Inputs, context: ShotContext): PlannedShot {
 		);
 	}
 	const one = rotocast({
-		resin: cureOf(context.resin, context.rateFactor),
+		resin: cureOf(lengthened(context, inputs.recipeId).resin, context.rateFactor),
 		areaMm2,
 		wallMm: inputs.wallMm,
 		...(inputs.layers === undefined ? {} : { layers: inputs.layers }),

@@ -188,6 +188,7 @@ describe('recipes and fillers as a shot wants them', () => {
 		expect(of('fast urethane', 'A')).toEqual({
 			id: 'x',
 			name: 'Sea',
+			lengtheningPercent: 0,
 			colours: [
 				// 0.6 g of 200 g; 20 drops a ml at 0.9 g/ml
 				{ name: 'Dye', part: 'B', percent: expect.closeTo(0.3, 9), dropsPerG: expect.closeTo(20 / 0.9, 9) },

@@ -2,7 +2,7 @@ import { pumpUpS } from '../pot/delivery';
 import { pot, type PotResult } from '../pot/pot';
 import { cureOf, viscosityOf } from '../shelf/resin';
 import { InputError, type Warning } from '../working';
-import { coloursFor, fillersOf, insertsMl, resinOf } from './amounts';
+import { coloursFor, fillersOf, insertsMl, lengthened, resinOf } from './amounts';
 import { colourCups, colourWords, togetherPotLifeS } from './colours';
 import { copyBalance } from './filled';
 import { fillerWarnings } from './fillerWords';
@@ -92,6 +92,7 @@ function stepsOf(inputs: Inputs, pressure: PotResult | undefined): Step[] {
 
 /** A cast poured in one go: from one cup, or from several colours together. */
 export function planSolid(inputs: Inputs, context: ShotContext): PlannedShot {
+	const slowest = slowestCup(inputs, context);
 	const { settings } = context;
 	const count = inputs.mouldIds.length;
 	const inPot = inputs.usePot ? mouldsInPot(context, count) : count;
@@ -109,7 +110,7 @@ export function planSolid(inputs: Inputs, context: ShotContext): PlannedShot {
 		...(inPot < count ? { potCopies: Math.max(1, Math.floor((cavities * inPot) / count)) } : {}),
 		...resinOf(context),
 		fillers: fillersOf(inputs, context),
-		cure: cureOf(context.resin, context.rateFactor),
+		cure: cureOf(slowest.resin, context.rateFactor),
 		viscosityMpaS: viscosityOf(context.resin, inputs.startTempC),
 		sectionMm: inputs.sectionMm,
 		mouldWallMm: context.mouldWallMm,
@@ -158,6 +159,14 @@ export function planSolid(inputs: Inputs, context: ShotContext): PlannedShot {
 			inserts: inputs.inserts ?? []
 		})
 	};
+}
+
+/** Of one colour its own cure; of several the one that is lengthened the most: the part waits for it. */
+function slowestCup(inputs: Inputs, context: ShotContext): ShotContext {
+	const ids = inputs.cups?.length ? inputs.cups.map((c) => c.recipeId) : [inputs.recipeId];
+	return ids
+		.map((id) => lengthened(context, id))
+		.reduce((a, b) => ((b.resin.lengtheningPercent ?? 0) > (a.resin.lengtheningPercent ?? 0) ? b : a));
 }
 
 /** The batch with its colours: one recipe for all of it, or a cup for each with a clock of its own. */
