@@ -3,7 +3,18 @@
 	import type { SuperValidated } from 'sveltekit-superforms';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
 	import { fieldErrors } from '$lib/core/fieldErrors';
-	import { masterThing, releaseThing, rubberThing, thermoplasticThing, whatMeets, type Experience } from '$lib/core/compat';
+	import {
+		masterThing,
+		pourMeetings,
+		releaseThing,
+		resinThing,
+		rigidThing,
+		rubberThing,
+		thermoplasticThing,
+		whatMeets,
+		type Experience,
+		type Thing
+	} from '$lib/core/compat';
 	import type { MasterRecord } from '$lib/core/master';
 	import {
 		CLOSINGS,
@@ -105,18 +116,33 @@
 	});
 	const plan = $derived(outcome.plan);
 	const drawing = $derived(plan && master ? sideBySide(drawMould($form, plan, master.record, (v) => units.show(v, 'length'))) : undefined);
+	/** Resins of the shelf that are known to harm in a mould of this, bare; each sentence names them. */
+	function harmfulResins(of: Thing) {
+		const said = shelf.resins.flatMap((r) =>
+			pourMeetings({ resin: resinThing(r.id, r.record), moulds: [of] }, shelf.experiences)
+				.filter((w) => w.level === 'harm')
+				.map((w) => ({ ...w, name: r.record.name }))
+		);
+		return [...new Set(said.map((w) => w.message))].map((text) => {
+			const all = said.filter((w) => w.message === text);
+			return { ...all[0]!, message: `${all.map((w) => w.name).join(', ')}: ${text}` };
+		});
+	}
 	/** Everything that meets here: master, what the mould is made of and what is put between them. */
 	const touching = $derived.by(() => {
 		if (!master) return [];
 		const m = masterThing(master.record.material, master.record.sealing !== 'none');
 		const of = rubber
 			? rubberThing(rubber.id, rubber.record)
-			: thermoplastic && thermoplasticThing(thermoplastic.id, thermoplastic.record.name);
+			: $form.kind === 'rigid'
+				? rigidThing($form.rigidSource)
+				: thermoplastic && thermoplasticThing(thermoplastic.id, thermoplastic.record.name);
 		if (!of) return [];
 		const between = release && releaseThing(release.id, release.record);
 		return [
 			...whatMeets(m, of, shelf.experiences),
-			...(between ? [...whatMeets(between, of, shelf.experiences), ...whatMeets(between, m, shelf.experiences)] : [])
+			...(between ? [...whatMeets(between, of, shelf.experiences), ...whatMeets(between, m, shelf.experiences)] : []),
+			...harmfulResins(of)
 		];
 	});
 	const choices = $derived(

@@ -3,7 +3,7 @@ import { isPaintable } from '../shelf/release';
 import { chemistryOf, type ResinRecord } from '../shelf/resin';
 import type { RubberRecord } from '../shelf/rubber';
 import type { Warning } from '../working';
-import type { Experience, Thing } from './things';
+import type { Experience, RigidSource, Thing } from './things';
 
 /** Faces that take up rubber unless they are sealed (common practice, no source). */
 const POROUS: readonly MasterMaterial[] = ['wood', 'plaster', 'stone', 'filament print'];
@@ -114,6 +114,35 @@ function resinAndMaster(family: ResinRecord['family'], material: MasterMaterial)
 	return [];
 }
 
+/** A resin into a rigid mould: a bought one of polyethylene lets go, a print or cast resin does not (common practice, no source). */
+function resinAndRigid(family: ResinRecord['family'], source: RigidSource): Warning[] {
+	if (source === 'bought') return [];
+	const what = source === 'printed' ? 'a printed mould' : 'a mould of rigid resin';
+	if (family === 'flexible urethane')
+		return [
+			{
+				code: 'sticks',
+				message: `A flexible urethane sticks in ${what}.`,
+				action: 'Release both halves and seal the parting line.'
+			}
+		];
+	return [
+		{
+			code: 'sticks',
+			message: `Resin keys into the face of ${what} and may bond to it.`,
+			action: 'Seal it smooth, put a release on every face, and try a small patch first.'
+		}
+	];
+}
+
+/** What only a release between keeps from harm: without one the same sentence is a harm. */
+const SPARED_BY_RELEASE: readonly string[] = ['sticks'];
+
+/** Warnings of a meeting as they stand without any release between. */
+export function withoutRelease(warnings: readonly Warning[]): Warning[] {
+	return warnings.map((w) => (SPARED_BY_RELEASE.includes(w.code) ? { ...w, level: 'harm' } : w));
+}
+
 function releaseAndRubber(release: Extract<Thing, { kind: 'release' }>['release']): Warning[] {
 	if (release.kind !== 'silicone spray') return [];
 	return [
@@ -182,6 +211,7 @@ export function rulesFor(a: Thing, b: Thing): Warning[] {
 		if (x.kind === 'master' && y.kind === 'rubber') return masterAndRubber(x.material, y.cureKind, x.sealed);
 		if (x.kind === 'rubber' && y.kind === 'resin') return resinAndMould(y.family);
 		if (x.kind === 'resin' && y.kind === 'master') return resinAndMaster(x.family, y.material);
+		if (x.kind === 'resin' && y.kind === 'rigid') return resinAndRigid(x.family, y.source);
 		if (x.kind === 'release' && y.kind === 'rubber') return releaseAndRubber(x.release);
 		if (x.kind === 'release' && y.kind === 'resin') return releaseAndResin(x.release, y.family);
 		if (x.kind === 'rubber' && y.kind === 'rubber') {

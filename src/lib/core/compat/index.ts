@@ -1,5 +1,12 @@
-export { meetings } from './meetings';
-export { experiencesWith, masterAndRubber, resinAndMould, rulesFor, whatMeets } from './compat';
+export { meetings, pourMeetings } from './meetings';
+export {
+	experiencesWith,
+	masterAndRubber,
+	resinAndMould,
+	rulesFor,
+	whatMeets,
+	withoutRelease
+} from './compat';
 export {
 	experienceRecord,
 	MASTER_THINGS,
@@ -7,9 +14,12 @@ export {
 	releaseThing,
 	resinThing,
 	rubberThing,
+	RIGID_THINGS,
+	rigidThing,
 	thermoplasticThing,
 	VERDICTS,
 	type Experience,
+	type RigidSource,
 	type Thing,
 	type ThingKind,
 	type Verdict

@@ -1,5 +1,5 @@
 import type { Warning } from '../working';
-import { whatMeets } from './compat';
+import { whatMeets, withoutRelease } from './compat';
 import type { Experience, Thing } from './things';
 
 /**
@@ -19,4 +19,16 @@ export function meetings(
 		)
 	);
 	return said.filter((w, i) => said.findIndex((o) => o.code === w.code && o.message === w.message) === i);
+}
+
+/**
+ * Everything that touches when a resin is poured: it, what its moulds are made of, and the release between, if any.
+ * A pair that only a release spares is a harm without one.
+ */
+export function pourMeetings(
+	of: { resin: Thing; moulds: readonly Thing[]; release?: Thing | undefined },
+	experiences: readonly Experience[] = []
+): Warning[] {
+	const said = meetings([[of.resin], of.moulds, of.release ? [of.release] : []], experiences);
+	return of.release ? said : withoutRelease(said);
 }

@@ -16,7 +16,10 @@ export type Thing =
 	  }
 	| { kind: 'resin'; key: string; name: string; family: ResinRecord['family'] }
 	| { kind: 'release'; key: string; name: string; release: Pick<ReleaseRecord, 'kind' | 'paintable'> }
-	| { kind: 'thermoplastic'; key: string; name: string };
+	| { kind: 'thermoplastic'; key: string; name: string }
+	| { kind: 'rigid'; key: string; name: string; source: RigidSource };
+/** How a rigid mould came to be: it says what its face is made of. */
+export type RigidSource = 'bought' | 'printed' | 'cast resin';
 export type ThingKind = Thing['kind'];
 
 /** What the maker found when two things met. */
@@ -25,7 +28,7 @@ export type Verdict = (typeof VERDICTS)[number];
 
 const key = z
 	.string()
-	.regex(/^(master|rubber|resin|release|thermoplastic):.{1,80}$/u, 'Choose one of the list.');
+	.regex(/^(master|rubber|resin|release|thermoplastic|rigid):.{1,80}$/u, 'Choose one of the list.');
 
 /** A maker's own experience with a pair; it stands beside the rules and comes before them. */
 export const experienceRecord = z
@@ -72,5 +75,18 @@ export const thermoplasticThing = (id: string, name: string): Thing => ({
 	key: `thermoplastic:${id}`,
 	name
 });
+const RIGID_NAMES: Readonly<Record<RigidSource, string>> = {
+	bought: 'bought rigid mould',
+	printed: 'printed rigid mould',
+	'cast resin': 'mould of rigid resin'
+};
+export const rigidThing = (source: RigidSource): Thing => ({
+	kind: 'rigid',
+	key: `rigid:${source}`,
+	name: RIGID_NAMES[source],
+	source
+});
+/** Every kind of rigid mould. */
+export const RIGID_THINGS: readonly Thing[] = (['bought', 'printed', 'cast resin'] as const).map(rigidThing);
 /** Every material a master may be made of, as things. */
 export const MASTER_THINGS: readonly Thing[] = MASTER_MATERIALS.map((m) => masterThing(m));

@@ -1,7 +1,7 @@
 import { fail } from '@sveltejs/kit';
 import { message, superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
-import { experienceRecord, MASTER_THINGS } from '$lib/core/compat';
+import { experienceRecord, MASTER_THINGS, RIGID_THINGS } from '$lib/core/compat';
 import { attempt } from '$lib/server/forms';
 import { listExperiences, removeExperience, saveExperience } from '$lib/server/repositories/experiences';
 import { thingsOnShelf } from '$lib/server/things';
@@ -11,7 +11,7 @@ export const load: PageServerLoad = async () => {
 	const [shelf, experiences] = await Promise.all([thingsOnShelf(), listExperiences()]);
 	return {
 		form: await superValidate(zod4(experienceRecord)),
-		things: [...MASTER_THINGS, ...shelf],
+		things: [...MASTER_THINGS, ...RIGID_THINGS, ...shelf],
 		experiences
 	};
 };

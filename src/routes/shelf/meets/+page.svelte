@@ -20,7 +20,8 @@
 		rubber: 'Rubber',
 		resin: 'Resin',
 		release: 'Release',
-		thermoplastic: 'Thermoplastic'
+		thermoplastic: 'Thermoplastic',
+		rigid: 'A'
 	};
 	const options = $derived(data.things.map((t) => ({ value: t.key, label: `${KINDS[t.kind]} ${t.name}` })));
 	const thing = (key: string) => data.things.find((t) => t.key === key);
