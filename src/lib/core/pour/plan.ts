@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { partInput } from '../cure/part';
 import { cureRecord } from '../cure/record';
+import { MOULD_KINDS } from '../mould/kinds';
+import { stamp } from '../plan/stamps';
 import { cupMarkHeightMm, squareCupDiameterMm } from '../mix/cupLoss';
 
 const amount = z.object({ massG: z.number(), volumeMl: z.number() });
@@ -90,6 +92,10 @@ const colourCup = z.object({
  * not rewrite what was meant at the bench.
  */
 export const pourPlan = z.object({
+	/** The form of plan; those of the version before have none. */
+	version: z.number().int().optional(),
+	/** The records that it rests on, as they were. */
+	stamps: z.array(stamp).optional(),
 	shotId: z.string(),
 	batchIndex: z.number().int().min(0),
 	batchCount: z.number().int().min(1),
@@ -100,7 +106,9 @@ export const pourPlan = z.object({
 				id: z.string(),
 				number: z.number().int(),
 				label: z.string(),
-				copies: z.number().int().min(1)
+				copies: z.number().int().min(1),
+				/** What kind of mould it is; plans of the version before do not say. */
+				kind: z.enum(MOULD_KINDS).optional()
 			})
 		)
 		.min(1),
@@ -113,6 +121,17 @@ export const pourPlan = z.object({
 	traps: z.number().optional(),
 	/** What the mould is coated with, and how long that flashes off. */
 	release: z.object({ name: z.string(), kind: z.string(), flashOffS: z.number() }).optional(),
+	/** Pairs that are known to harm, said before anything is poured. */
+	touches: z
+		.array(
+			z.object({
+				code: z.string(),
+				message: z.string(),
+				action: z.string(),
+				level: z.enum(['harm', 'care']).optional()
+			})
+		)
+		.optional(),
 	/** The cure engine's record as it stood, so that readings at the bench can correct the forecast. */
 	cure: cureRecord.optional(),
 	section: z

@@ -67,15 +67,19 @@ export function coloursFor(recipeId: string, resinG: number, context: ShotContex
 	}));
 }
 
+/** A resin whose cure takes longer by so many percent more. */
+export const lengthenedResin = <R extends { lengtheningPercent?: number | undefined }>(
+	resin: R,
+	percent = 0
+): R => (percent > 0 ? { ...resin, lengtheningPercent: (resin.lengtheningPercent ?? 0) + percent } : resin);
+
 /**
  * The same records with a resin that cures as slowly as this recipe makes it: what colour lengthens is heeded by pot
  * life, demould and layers as it is where colour is mixed.
  */
 export function lengthened(context: ShotContext, recipeId: string | undefined): ShotContext {
 	const more = context.recipes?.find((r) => r.id === recipeId)?.lengtheningPercent ?? 0;
-	if (!(more > 0)) return context;
-	const { resin } = context;
-	return { ...context, resin: { ...resin, lengtheningPercent: (resin.lengtheningPercent ?? 0) + more } };
+	return more > 0 ? { ...context, resin: lengthenedResin(context.resin, more) } : context;
 }
 
 /** What is set in, or the sentence that says that it does not go in. */

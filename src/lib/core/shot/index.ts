@@ -52,5 +52,6 @@ export { sensitivity, whatHelps, type OtherResin, type WhatIf } from './whatIf';
 export { copyCost, costInput, handsPerCopyS, type CopyCost, type CostInput } from './cost';
 export { shotAnswer, shotQuery, type ShotAnswer, type ShotQuery } from './open';
 export { rankSpares, usuallyLeftMl, type SpareMould } from './spare';
+export { lengthenedResin } from './amounts';
 export { shotFiller, shotRecipe } from './recipes';
 export { AFLOAT, foretoldPercent, trialRecord, type TrialRecord } from './trial';

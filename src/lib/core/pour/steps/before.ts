@@ -31,6 +31,7 @@ function lookStep(plan: PourPlan): BenchStep {
 			? `${mouldNames(plan)}: no flash, dust, old resin or water. Stretch the seam and the undercuts: no new tears, no holes.`
 			: `${mouldNames(plan)}: no flash, dust, old resin or water; no new tears. Close it, line up the seam, stand it level. Spare moulds for left-overs at hand.`,
 		action: plan.closing ? 'Clean and whole' : 'Mould is ready',
+		...(plan.touches?.length ? { warnings: plan.touches } : {}),
 		cautions: []
 	};
 }

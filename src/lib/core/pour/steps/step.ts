@@ -1,3 +1,4 @@
+import type { Warning } from '../../working';
 import type { CautionTopic } from '../../cautions';
 import type { PourPlan, StepRole } from '../plan';
 
@@ -31,6 +32,8 @@ export interface BenchStep {
 	readonly cup?: number;
 	/** Warn at this step when the cups pass this, °C. */
 	readonly untilTempC?: number;
+	/** What is known to harm here, with what to do about it. */
+	readonly warnings?: readonly Warning[];
 	readonly cautions: readonly CautionTopic[];
 }
 

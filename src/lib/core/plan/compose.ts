@@ -1,0 +1,178 @@
+import { RATIO_TOLERANCE_PERCENT } from '../mix';
+import { closingOf, spread, wallMm } from '../mould';
+import type { PourPlan } from '../pour/plan';
+import { chemistryOf, cureOf, flashOffS } from '../shelf';
+import {
+	FILLS,
+	lengthenedResin,
+	type LayerCup,
+	type PlannedShot,
+	type ShotBatch,
+	type ShotInputs
+} from '../shot';
+import { InputError } from '../working';
+import { harmsOf, type PlanRecords } from './records';
+
+/** The form of plan that this version composes; one of an earlier form is read in and goes on as it is. */
+export const PLAN_VERSION = 2;
+
+/** A shot that is to be poured: what was typed, and what was planned from it. */
+export interface ShotToPour {
+	id: string;
+	number: number;
+	inputs: ShotInputs;
+	planned: PlannedShot;
+}
+
+const added = (list: readonly { massG: number; volumeMl: number }[]) => ({
+	massG: list.reduce((sum, x) => sum + x.massG, 0),
+	volumeMl: list.reduce((sum, x) => sum + x.volumeMl, 0)
+});
+
+/** A layer with its clocks counted from its own pour. */
+const layerOf = (l: LayerCup): NonNullable<PourPlan['layers']>[number] => ({
+	a: l.a,
+	b: l.b,
+	...(l.catalyst ? { catalyst: l.catalyst } : {}),
+	thicknessMm: l.thicknessMm,
+	potLifeS: l.potLifeS,
+	lockS: l.lockS - l.startS,
+	gelS: l.gelS - l.startS,
+	recoatFromS: l.recoatFromS - l.startS,
+	recoatUntilS: l.recoatUntilS - l.startS,
+	serves: l.serves,
+	...(l.sags ? { sags: true } : {}),
+	...(l.way ? { way: l.way } : {}),
+	...(l.fillers?.length ? { fillers: l.fillers } : {}),
+	...(l.colours?.length ? { colours: l.colours } : {}),
+	...(l.levelMm === undefined ? {} : { levelMm: l.levelMm }),
+	...(l.setsIn?.length ? { setsIn: l.setsIn } : {})
+});
+
+/** What is measured: one cup, one for each colour, or one for each layer. */
+function cupsOf(batch: ShotBatch): Pick<PourPlan, 'a' | 'b' | 'layers' | 'cups'> {
+	if (batch.layers)
+		return {
+			a: added(batch.layers.map((l) => l.a)),
+			b: added(batch.layers.map((l) => l.b)),
+			layers: batch.layers.map(layerOf)
+		};
+	if (batch.cups)
+		return { a: added(batch.cups.map((c) => c.a)), b: added(batch.cups.map((c) => c.b)), cups: batch.cups };
+	return { a: batch.a, b: batch.b };
+}
+
+/** What goes on, in or under the resin besides its parts. */
+function besides(batch: ShotBatch, { inputs, planned }: ShotToPour): Partial<PourPlan> {
+	return {
+		...(batch.colours?.length ? { colours: batch.colours } : {}),
+		...(inputs.pourTempC === undefined ? {} : { pourTempC: inputs.pourTempC }),
+		...(planned.dust ? { dust: { name: planned.dust.name, massG: planned.dust.massG * batch.copies } } : {}),
+		...(batch.fillers?.length
+			? { fillers: batch.fillers.map(({ name, massG, volumeMl }) => ({ name, massG, volumeMl })) }
+			: {}),
+		...(inputs.inserts?.length
+			? { inserts: inputs.inserts.map(({ name, massG }) => ({ name, massG })) }
+			: {}),
+		...(planned.kind === 'filled' && planned.balance
+			? {
+					fill: {
+						words: FILLS[inputs.fillKind].words,
+						mixG: planned.balance.mixG * batch.copies,
+						fillMl: planned.balance.fillMl * batch.copies
+					}
+				}
+			: {}),
+		...(batch.catalyst && !batch.layers ? { catalyst: batch.catalyst } : {})
+	};
+}
+
+/**
+ * The plan of one batch for the bench, from a shot and the records of today. What it rests on is stamped on it; once a
+ * pour has begun it is kept, and nothing works it out anew.
+ * @param batchIndex counted from 0
+ * @throws InputError when the shot has no such batch
+ */
+export function composePlan(shot: ShotToPour, batchIndex: number, records: PlanRecords): PourPlan {
+	const { inputs, planned } = shot;
+	const batch = planned.shot.batches[batchIndex];
+	if (!batch) throw new InputError(['batch'], `Shot ${shot.number} has no batch ${batchIndex + 1}.`);
+	const { master, moulds, resin, release, tins, settings } = records;
+	// of a cast in layers the clock begins with the last of them
+	const lastStartS = batch.layers?.at(-1)?.startS ?? 0;
+	// the first cup of a cold cast has no colour, and of colours together each has its own
+	const recipe =
+		inputs.cups?.length || inputs.kind === 'cold'
+			? undefined
+			: records.recipes.find((r) => r.id === inputs.recipeId);
+	const lots = [tins.a?.lot, tins.b?.lot].filter((l): l is string => Boolean(l));
+	const touches = harmsOf(records);
+	return {
+		version: PLAN_VERSION,
+		stamps: [...records.stamps],
+		shotId: shot.id,
+		batchIndex,
+		batchCount: planned.shot.batches.length,
+		masterName: master.record.name,
+		moulds: spread(
+			batch.copies,
+			moulds.map((m) => ({
+				id: m.id,
+				number: m.number,
+				label: m.label,
+				cavities: m.inputs.cavities ?? 1,
+				kind: m.inputs.kind ?? 'one-piece'
+			}))
+		).map(({ id, number, label, copies, kind }) => ({ id, number, label, copies, kind })),
+		resinName: resin.name,
+		references: master.record.references.map(({ name, lengthMm }) => ({ name, lengthMm })),
+		lots: [...new Set(lots)],
+		// a piece that was never looked over is not known to trap nothing
+		...(master.record.traps.length > 0 || master.record.shape ? { traps: master.record.traps.length } : {}),
+		...(release
+			? { release: { name: release.name, kind: release.kind, flashOffS: flashOffS(release) } }
+			: {}),
+		...(touches.length ? { touches } : {}),
+		cure: cureOf(lengthenedResin(resin, recipe?.lengtheningPercent), tins.speed),
+		section: {
+			section: { shape: 'slab', thicknessMm: inputs.sectionMm },
+			mouldWallMm: Math.min(...moulds.map((m) => wallMm(m)))
+		},
+		chemistry: chemistryOf(resin.family),
+		...cupsOf(batch),
+		...besides(batch, shot),
+		measuring: inputs.measuring ?? 'two cups',
+		pouring: { way: inputs.pourWay ?? 'sprue', place: inputs.pourPlace ?? 'lowest' },
+		tolerancePercent: resin.ratioTolerancePercent ?? RATIO_TOLERANCE_PERCENT,
+		scaleResolutionG: settings.scaleResolutionG,
+		scaleCapacityG: settings.scaleCapacityG,
+		closing: moulds.map((m) => ({ mould: `M${m.number}`, ...closingOf(m) })),
+		spares: records.spares,
+		containers: { ...(tins.a ? { a: tins.a.id } : {}), ...(tins.b ? { b: tins.b.id } : {}) },
+		massG: batch.massG,
+		markAMm: batch.schools.marks.markAMm,
+		markBMm: batch.schools.marks.markBMm,
+		cupDiameterMm: batch.schools.marks.cupDiameterMm,
+		potLifeS: batch.potLifeS,
+		gelTimeS: batch.gelTimeS,
+		usableS: batch.budget.usableS,
+		steps: batch.steps.map((step, i) => ({ ...step, role: planned.roles[i]! })),
+		...(planned.pot
+			? {
+					pot: {
+						...(records.vesselId ? { vesselId: records.vesselId } : {}),
+						name: settings.potName,
+						targetGaugeKpa: settings.potTargetGaugeKpa,
+						ratedGaugeKpa: settings.potRatedGaugeKpa,
+						bubbleDiameterRatio: planned.pot.bubbleDiameterRatio
+					}
+				}
+			: {}),
+		holdUntilS: planned.shot.holdUntilS - lastStartS,
+		demouldS: planned.shot.demouldS - lastStartS,
+		roomTempC: inputs.roomTempC,
+		relativeHumidity: inputs.relativeHumidity,
+		mouldTempC: inputs.mouldTempC,
+		startTempC: inputs.startTempC
+	};
+}

@@ -1,0 +1,11 @@
+export { composePlan, PLAN_VERSION, type ShotToPour } from './compose';
+export { planDifferences, type Difference } from './differences';
+export {
+	harmsOf,
+	mouldFigures,
+	shotContextOf,
+	type MouldFigures,
+	type PlanRecords,
+	type PlanTin
+} from './records';
+export { movedStamps, stamp, type Stamp } from './stamps';

@@ -1,0 +1,91 @@
+import { pourMeetings, type Experience, type Thing } from '../compat';
+import type { MasterRecord } from '../master/master';
+import { skinOf } from '../master/skin';
+import { outsideMl, wallMm, type MouldInputs, type MouldPlan } from '../mould';
+import type { ReleaseRecord, ResinRecord } from '../shelf';
+import type { ShotContext, ShotFiller, ShotRecipe } from '../shot';
+import type { Warning } from '../working';
+import type { WorkshopSettings } from '../workshop';
+import type { Stamp } from './stamps';
+
+/** What a shot wants to know of one mould: its wall, what its outside takes up, and how many it casts at once. */
+export interface MouldFigures {
+	wallMm: number;
+	outsideMl: number;
+	cavities: number;
+}
+
+type MadeMould = { inputs: MouldInputs; plan: MouldPlan };
+
+/** Those figures of a mould that stands on the shelf. @param masterVolumeMl of what it casts */
+export function mouldFigures(mould: MadeMould, masterVolumeMl: number): MouldFigures {
+	return {
+		wallMm: wallMm(mould),
+		outsideMl: outsideMl(mould, masterVolumeMl),
+		// moulds of the first kind knew no cavities
+		cavities: mould.inputs.cavities ?? 1
+	};
+}
+
+/**
+ * What the records say about a shot: built here alone, for the page that sizes it, the server that keeps it, and
+ * its card.
+ */
+export function shotContextOf(of: {
+	master: { record: MasterRecord; volumeMl: number };
+	moulds: readonly MouldFigures[];
+	resin: ResinRecord;
+	settings: WorkshopSettings;
+	filler?: ShotFiller | undefined;
+	recipes: ShotRecipe[];
+	/** Speed of the tin in use against its sheet; nothing when none is known. */
+	tinSpeed?: number | undefined;
+}): ShotContext {
+	const { skinAreaMm2, radiusMm, heightMm } = skinOf(of.master.record);
+	return {
+		cavityVolumeMl: of.master.volumeMl,
+		mouldWallMm: Math.min(...of.moulds.map((m) => m.wallMm)),
+		mouldsVolumeMl: of.moulds.reduce((sum, m) => sum + m.outsideMl, 0),
+		cavities: of.moulds.reduce((sum, m) => sum + m.cavities, 0),
+		skinAreaMm2,
+		radiusMm,
+		heightMm,
+		...(of.filler ? { filler: of.filler } : {}),
+		recipes: of.recipes,
+		resin: of.resin,
+		rateFactor: of.tinSpeed,
+		settings: of.settings
+	};
+}
+
+/** Everything that the plan of a pour is composed of, as the records have it today. */
+export interface PlanRecords {
+	master: { record: MasterRecord; volumeMl: number };
+	moulds: readonly (MadeMould & { id: string; number: number; label: string })[];
+	resin: ResinRecord;
+	release?: ReleaseRecord | undefined;
+	/** Tins in use, and the speed of the first against its sheet. */
+	tins: { a?: PlanTin | undefined; b?: PlanTin | undefined; speed?: number | undefined };
+	/** The pot that it goes into, as the books have it. */
+	vesselId?: string | undefined;
+	/** The workshop's, with the figures of that pot. */
+	settings: WorkshopSettings;
+	/** Moulds that stand empty for what is left over, the best first. */
+	spares: { number: number; label: string; volumeMl: number }[];
+	/** Colour recipes of the shelf, as this resin takes them. */
+	recipes: readonly ShotRecipe[];
+	/** What touches: the resin, what the moulds are made of, the release. */
+	touching: { resin: Thing; moulds: readonly Thing[]; release?: Thing | undefined };
+	/** What was seen of such pairs here. */
+	experiences: readonly Experience[];
+	stamps: readonly Stamp[];
+}
+
+export interface PlanTin {
+	id: string;
+	lot: string;
+}
+
+/** Pairs that are known to harm, among what touches in a pour. */
+export const harmsOf = (records: Pick<PlanRecords, 'touching' | 'experiences'>): Warning[] =>
+	pourMeetings(records.touching, records.experiences).filter((w) => w.level === 'harm');
