@@ -13,6 +13,7 @@ import {
 	getContainer,
 	openingsBy,
 	inUse,
+	changeContainer,
 	saveContainer,
 	setEmptied,
 	setRateFactor
@@ -22,7 +23,7 @@ import { getMaster, listMasters, saveMaster } from '$lib/server/repositories/mas
 import { getResin, listResins, listRubbers, saveMaterial } from '$lib/server/repositories/materials';
 import { getMould, pourRubber, saveMould, setMouldState } from '$lib/server/repositories/moulds';
 import { readPhoto, savePhoto } from '$lib/server/repositories/photos';
-import { addEvents, beginPour, getPour, readEvents, runningClocks } from '$lib/server/repositories/pours';
+import { addEvents, beginToday, getPour, readEvents, runningClocks } from '$lib/server/repositories/pours';
 import { readSettings, saveSettings } from '$lib/server/repositories/settings';
 import { getShot, saveShot } from '$lib/server/repositories/shots';
 import { loadDemo } from '$lib/server/demo/load';
@@ -185,17 +186,17 @@ describe('pours and the ledger', () => {
 	it('one batch begun on two devices is one pour, and its mould is in no second one', async () => {
 		const id = await activeMould();
 		const shotId = await saveShot(shotOf([id], { copies: 2 }), settings);
-		const [a, b] = await Promise.all([beginPour(shotId, 0, settings), beginPour(shotId, 0, settings)]);
+		const [a, b] = await Promise.all([beginToday(shotId, 0, settings), beginToday(shotId, 0, settings)]);
 		expect(a).toBe(b);
-		await expect(beginPour(shotId, 1, settings)).rejects.toThrow(/still in another open pour/);
-		await expect(beginPour(shotId, 9, settings)).rejects.toThrow(/no batch 10/);
+		await expect(beginToday(shotId, 1, settings)).rejects.toThrow(/still in another open pour/);
+		await expect(beginToday(shotId, 9, settings)).rejects.toThrow(/no batch 10/);
 	});
 
 	it('two shots that want one mould at the same moment do not both get it', async () => {
 		for (let round = 0; round < 4; round++) {
 			const id = await activeMould();
 			const shots = await Promise.all([1, 2, 3].map(() => saveShot(shotOf([id]), settings)));
-			const begun = await Promise.allSettled(shots.map((shotId) => beginPour(shotId, 0, settings)));
+			const begun = await Promise.allSettled(shots.map((shotId) => beginToday(shotId, 0, settings)));
 			expect(begun.map((b) => b.status).sort()).toEqual(['fulfilled', 'rejected', 'rejected']);
 			for (const b of begun)
 				if (b.status === 'rejected') expect(String(b.reason)).toMatch(/still in another open pour/);
@@ -205,7 +206,7 @@ describe('pours and the ledger', () => {
 	it('a finished pour is a pull; taken back it is none; given up after combining it is scrap', async () => {
 		const id = await activeMould();
 		const shotId = await saveShot(shotOf([id], { copies: 2 }), settings);
-		const pourId = await beginPour(shotId, 0, settings);
+		const pourId = await beginToday(shotId, 0, settings);
 		const { plan } = await getPour(pourId);
 		const finished = event({ kind: 'finished' });
 		const steps = benchSteps(plan).map((s) => done(s.id));
@@ -265,7 +266,7 @@ describe('tins', () => {
 			slower.planned.shot.batches[0]!.potLifeS * 0.75
 		);
 
-		const pourId = await beginPour(shot.id, 0, settings);
+		const pourId = await beginToday(shot.id, 0, settings);
 		const { plan } = await getPour(pourId);
 		expect(plan.containers).toEqual({ a, b });
 		const combine = done('combine');
@@ -280,9 +281,18 @@ describe('tins', () => {
 		expect(await openingsBy(await getContainer(a), new Date(combine.atMs - 1))).toBe(3);
 
 		const before = await getContainer(a);
-		await saveContainer({ ...before.record, weighedG: 800 }, new Date(clockMs + 60_000), {
+		// its page stood open while the pour booked out: saving a lot there is no weighing, and forgets no opening
+		await changeContainer({ ...before.record, weighedG: undefined, lot: 'L7', openings: 3 }, new Date(), {
 			id: a,
-			version: before.version
+			version: before.version,
+			openings: 3
+		});
+		expect((await getContainer(a)).remainingG).toBeCloseTo(1000 - plan.a.massG, 6);
+		expect((await getContainer(a)).openings).toBe(4);
+		expect((await getContainer(a)).record.lot).toBe('L7');
+		await changeContainer({ ...before.record, weighedG: 800 }, new Date(clockMs + 60_000), {
+			id: a,
+			version: before.version + 1
 		});
 		const after = await getContainer(a);
 		expect(after.remainingG).toBe(800);

@@ -5,48 +5,69 @@ const DAY_MS = 86_400_000;
 const day = (what: string) =>
 	z.string().regex(/^\d{4}-\d{2}-\d{2}$/, `Type the day of ${what} as year-month-day, or leave it empty.`);
 
+const containerFields = z.object({
+	materialId: z.string().min(1, 'Choose what is in it.'),
+	part: z.enum(['A', 'B', 'whole'], { error: 'Say whether it is A, B or the whole.' }),
+	lot: z.string().trim().max(60, 'Keep the lot under 60 characters.').default(''),
+	sizeG: z
+		.number({ error: 'Type what it held when full, such as 5 kg.' })
+		.positive('It held something when full.')
+		.max(1e6, 'Over a tonne: check the unit.'),
+	/** Weighed content, and when; everything that pours took since is booked against it. */
+	weighedG: z
+		.number({ error: 'Type what is in it now, such as 3.2 kg.' })
+		.min(0, 'It cannot hold less than nothing.')
+		.max(1e6, 'Over a tonne: check the unit.'),
+	openedOn: day('opening').or(z.literal('')).default(''),
+	useBy: day('the use-by date').or(z.literal('')).default(''),
+	openings: z
+		.number({ error: 'Count how often it was opened, or type 0.' })
+		.int('Openings are whole.')
+		.min(0, 'Openings are counted from 0.')
+		.max(10_000, 'Over ten thousand openings: check it.')
+		.default(0),
+	/** How much slower old stock sets than its sheet, seen in a trial cup, %. */
+	slowerPercent: z
+		.number({ error: 'Type by how much it sets slower, such as 20 %, or 0.' })
+		.min(-50, 'It lies between −50 and 400 %.')
+		.max(400, 'It lies between −50 and 400 %.')
+		.default(0),
+	/** Flushed with dry gas before it was closed again. */
+	flushed: z.boolean().default(false)
+});
+
+/** More in it than it holds when full: the empty tin was weighed with it. */
+function withinSize(c: { weighedG?: number | undefined; sizeG: number }, ctx: z.RefinementCtx): void {
+	if ((c.weighedG ?? 0) > c.sizeG * 1.1) {
+		ctx.addIssue({
+			code: 'custom',
+			path: ['weighedG'],
+			message: `It holds ${digits(c.sizeG)} g when full: take the empty tin off the weight.`
+		});
+	}
+}
+
 /** One tin, bottle or drum on the shelf. */
-export const containerRecord = z
-	.object({
-		materialId: z.string().min(1, 'Choose what is in it.'),
-		part: z.enum(['A', 'B', 'whole'], { error: 'Say whether it is A, B or the whole.' }),
-		lot: z.string().trim().max(60, 'Keep the lot under 60 characters.').default(''),
-		sizeG: z
-			.number({ error: 'Type what it held when full, such as 5 kg.' })
-			.positive('It held something when full.')
-			.max(1e6, 'Over a tonne: check the unit.'),
-		/** Weighed content, and when; everything that pours took since is booked against it. */
-		weighedG: z
-			.number({ error: 'Type what is in it now, such as 3.2 kg.' })
-			.min(0, 'It cannot hold less than nothing.')
-			.max(1e6, 'Over a tonne: check the unit.'),
-		openedOn: day('opening').or(z.literal('')).default(''),
-		useBy: day('the use-by date').or(z.literal('')).default(''),
-		openings: z
-			.number({ error: 'Count how often it was opened, or type 0.' })
-			.int('Openings are whole.')
-			.min(0, 'Openings are counted from 0.')
-			.max(10_000, 'Over ten thousand openings: check it.')
-			.default(0),
-		/** How much slower old stock sets than its sheet, seen in a trial cup, %. */
-		slowerPercent: z
-			.number({ error: 'Type by how much it sets slower, such as 20 %, or 0.' })
-			.min(-50, 'It lies between −50 and 400 %.')
-			.max(400, 'It lies between −50 and 400 %.')
-			.default(0),
-		/** Flushed with dry gas before it was closed again. */
-		flushed: z.boolean().default(false)
-	})
-	.superRefine((c, ctx) => {
-		if (c.weighedG > c.sizeG * 1.1) {
-			ctx.addIssue({
-				code: 'custom',
-				path: ['weighedG'],
-				message: `It holds ${digits(c.sizeG)} g when full: take the empty tin off the weight.`
-			});
-		}
-	});
+export const containerRecord = containerFields.superRefine(withinSize);
+/** What is changed of one that stands there: only a weight that was typed is a weighing. */
+export const containerChange = containerFields
+	.extend({ weighedG: containerFields.shape.weighedG.optional() })
+	.superRefine(withinSize);
+export type ContainerChange = z.output<typeof containerChange>;
 export type ContainerRecord = z.output<typeof containerRecord>;
+
+/**
+ * The tins that a pour of a material takes from, by part: the first that is in use, in the order of the shelf (oldest
+ * first). This is the one place where that is decided.
+ */
+export function tinsInUse<T extends { part: ContainerRecord['part']; emptied: boolean; remainingG: number }>(
+	tins: readonly T[]
+): { a?: T; b?: T } {
+	const first = (parts: readonly string[]) =>
+		tins.find((t) => !t.emptied && t.remainingG > 0 && parts.includes(t.part));
+	const [a, b] = [first(['A', 'whole']), first(['B'])];
+	return { ...(a ? { a } : {}), ...(b ? { b } : {}) };
+}
 
 /** How far a container may be trusted, and why. */
 export interface ContainerHealth {

@@ -25,7 +25,10 @@ export { rubberForBlock, rubberRecord, type RubberRecord } from './rubber';
 export {
 	containerHealth,
 	containerRecord,
+	containerChange,
+	type ContainerChange,
 	containerSpeed,
+	tinsInUse,
 	LOW_SHARE,
 	remainingG,
 	type ContainerHealth,

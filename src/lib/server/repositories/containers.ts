@@ -1,6 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import { QueryTypes, type Transaction } from 'sequelize';
-import { containerRecord, remainingG, type ContainerRecord } from '$lib/core/shelf';
+import {
+	containerRecord,
+	remainingG,
+	tinsInUse,
+	type ContainerChange,
+	type ContainerRecord
+} from '$lib/core/shelf';
 import { takenG, type PourPlan, type PourState } from '$lib/core/pour';
 import { db } from '../db/connection';
 import { KeptRows, stampOf } from '../db/keptRows';
@@ -88,31 +94,43 @@ export async function openingsBy(container: Pick<Container, 'id' | 'openings'>, 
 	return Math.max(0, container.openings - Number(row!.n));
 }
 
-/** Adds a container, or changes one: what is typed as its content counts as weighed now. */
-export async function saveContainer(
-	record: ContainerRecord,
-	at: Date,
-	existing?: { id: string; version: number }
-): Promise<string> {
-	const base = { materialId: record.materialId, part: record.part };
-	if (existing) {
-		const before = await getContainer(existing.id);
-		// pours count openings by themselves: what was typed is the whole, so theirs come off
-		const byPours = before.openings - (await ownOpenings(existing.id));
-		const body = { ...record, openings: Math.max(0, record.openings - byPours) };
-		const weighed = Math.abs(record.weighedG - before.remainingG) > 1e-6;
-		const kept = weighed ? { body, weighedAt: at } : { body: { ...body, weighedG: before.record.weighedG } };
-		await updateVersioned(tables.containers(), 'container', existing.id, existing.version, {
-			...base,
-			...kept
-		});
-		return existing.id;
-	}
+/** Adds a container. */
+export async function saveContainer(record: ContainerRecord, at: Date): Promise<string> {
 	const id = randomUUID();
-	await tables
-		.containers()
-		.create({ id, ...base, body: record, weighedAt: at, rateFactor: null, emptied: false, version: 1 });
+	await tables.containers().create({
+		id,
+		materialId: record.materialId,
+		part: record.part,
+		body: record,
+		weighedAt: at,
+		rateFactor: null,
+		emptied: false,
+		version: 1
+	});
 	return id;
+}
+
+/**
+ * Changes a container. What pours take meanwhile is neither put back nor forgotten: only a weight that was typed is a
+ * weighing, and openings move by as many as were typed more or fewer than the page showed.
+ * @param was.openings that the page showed; those of now unless said
+ */
+export async function changeContainer(
+	change: ContainerChange,
+	at: Date,
+	was: { id: string; version: number; openings?: number }
+): Promise<void> {
+	const before = await getContainer(was.id);
+	const own = await ownOpenings(was.id);
+	const openings = Math.max(0, own + change.openings - (was.openings ?? before.openings));
+	const { weighedG } = change;
+	const body = { ...change, openings, weighedG: weighedG ?? before.record.weighedG };
+	await updateVersioned(tables.containers(), 'container', was.id, was.version, {
+		materialId: change.materialId,
+		part: change.part,
+		body,
+		...(weighedG === undefined ? {} : { weighedAt: at })
+	});
 }
 
 async function ownOpenings(id: string): Promise<number> {
@@ -132,11 +150,8 @@ export async function setRateFactor(id: string, rateFactor: number | null): Prom
 
 /** The tins that a pour of this material takes from: the oldest that is in use, by part. */
 export async function inUse(materialId: string): Promise<{ a?: Container; b?: Container }> {
-	const all = (await listContainers({ materialId })).filter((c) => !c.emptied && c.remainingG > 0);
-	const first = (parts: string[]) => all.find((c) => parts.includes(c.record.part));
-	const a = first(['A', 'whole']);
-	const b = first(['B']);
-	return { ...(a ? { a } : {}), ...(b ? { b } : {}) };
+	const all = await listContainers({ materialId });
+	return tinsInUse(all.map((c) => ({ ...c, part: c.record.part })));
 }
 
 /** Books out what a pour took, once resin was combined; nothing while it was not, or no longer. */

@@ -1,9 +1,10 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { message, superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
-import { chemistryOf, containerHealth, containerRecord } from '$lib/core/shelf';
+import { chemistryOf, containerChange, containerHealth, containerRecord } from '$lib/core/shelf';
 import { attempt, blank, orNotFound } from '$lib/server/forms';
 import {
+	changeContainer,
 	getContainer,
 	saveContainer,
 	setEmptied,
@@ -28,9 +29,10 @@ export const load: PageServerLoad = async ({ params, url, locals }) => {
 	const container = await orNotFound(getContainer(params.id));
 	const resin = resins.find((r) => r.id === container.record.materialId);
 	const chemistry = resin ? chemistryOf((await getResin(resin.id)).record.family) : ('silicone' as const);
-	const shown = { ...container.record, weighedG: Math.round(container.remainingG * 10) / 10 };
+	// what is left is shown beside the form: a weight in it would be a weighing
+	const shown = { ...container.record, weighedG: undefined };
 	return {
-		form: await superValidate(shown, zod4(containerRecord)),
+		form: await superValidate(shown, zod4(containerChange)),
 		container,
 		stock: await stockThroughTime(params.id),
 		health: containerHealth(container.record, chemistry, today(), locals.settings.relativeHumidity),
@@ -40,14 +42,24 @@ export const load: PageServerLoad = async ({ params, url, locals }) => {
 
 export const actions: Actions = {
 	save: async ({ request, params, url }) => {
-		const form = await superValidate(request, zod4(containerRecord));
+		if (params.id === 'new') {
+			const form = await superValidate(request, zod4(containerRecord));
+			if (!form.valid) return fail(400, { form });
+			return attempt(form, async () =>
+				redirect(303, `/shelf/containers/${await saveContainer(form.data, new Date())}`)
+			);
+		}
+		const form = await superValidate(request, zod4(containerChange));
 		if (!form.valid) return fail(400, { form });
-		const isNew = params.id === 'new';
 		return attempt(form, async () => {
-			const version = Number(url.searchParams.get('version'));
-			const id = await saveContainer(form.data, new Date(), isNew ? undefined : { id: params.id, version });
-			if (isNew) redirect(303, `/shelf/containers/${id}`);
-			return message(form, 'Saved.');
+			const asked = (key: string) => Number(url.searchParams.get(key));
+			await changeContainer(form.data, new Date(), {
+				id: params.id,
+				version: asked('version'),
+				...(url.searchParams.has('openings') ? { openings: asked('openings') } : {})
+			});
+			const fresh = { ...form.data, weighedG: undefined };
+			return message(await superValidate(fresh, zod4(containerChange)), 'Saved.');
 		});
 	},
 	emptied: async ({ request, params }) => {

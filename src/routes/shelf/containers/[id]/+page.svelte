@@ -1,8 +1,10 @@
 <script lang="ts">
+	import { untrack } from 'svelte';
+	import type { SuperValidated } from 'sveltekit-superforms';
 	import { enhance as plainEnhance } from '$app/forms';
 	import { Button, Checkbox } from 'flowbite-svelte';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
-	import { containerRecord } from '$lib/core/shelf';
+	import { containerChange, containerRecord, type ContainerChange } from '$lib/core/shelf';
 	import { digits } from '$lib/core/units';
 	import Answer from '$lib/ui/Answer.svelte';
 	import Chart from '$lib/ui/Chart.svelte';
@@ -18,8 +20,9 @@
 
 	let { data } = $props();
 	const units = useUnits();
-	const { form, errors, enhance, submitting, message } = benchForm(() => data.form, {
-		validators: zod4Client(containerRecord)
+	const isNew = untrack(() => data.container === null);
+	const { form, errors, enhance, submitting, message } = benchForm<ContainerChange>(() => data.form as SuperValidated<ContainerChange>, {
+		validators: isNew ? zod4Client(containerRecord as unknown as typeof containerChange) : zod4Client(containerChange)
 	});
 	const tin = $derived(data.container);
 	const words = { fine: 'Fine', watch: 'Watch it', doubtful: 'Doubtful: try a small cup first' };
@@ -39,7 +42,7 @@
 	{/snippet}
 </PageHead>
 <div class="grid items-start gap-5 lg:grid-cols-[1fr_20rem]">
-	<form method="POST" action="?/save{tin ? `&version=${tin.version}` : ''}" use:enhance class="slab p-5">
+	<form method="POST" action="?/save{tin ? `&version=${tin.version}&openings=${tin.openings}` : ''}" use:enhance class="slab p-5">
 		<FormErrors errors={$errors._errors} />
 		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
 			<ChoiceField
@@ -60,12 +63,12 @@
 				]} />
 			<QuantityField label="Full, it held" kind="mass" name="sizeG" bind:value={$form.sizeG} error={$errors.sizeG} />
 			<QuantityField
-				label="In it now, weighed"
+				label={tin ? 'Weighed again, it holds' : 'In it now, weighed'}
 				kind="mass"
 				name="weighedG"
 				bind:value={$form.weighedG}
 				error={$errors.weighedG}
-				hint="without the tin" />
+				hint={tin ? 'without the tin; empty: it was not weighed' : 'without the tin'} />
 			<TextField label="Lot" name="lot" bind:value={$form.lot} error={$errors.lot} />
 			<QuantityField
 				label="Opened so often"
