@@ -11,9 +11,9 @@ import { listPulls } from '$lib/server/repositories/ledger';
 import { saveMaster } from '$lib/server/repositories/masters';
 import { listMaterials, listRubbers, saveMaterial } from '$lib/server/repositories/materials';
 import { saveMould, setMouldState } from '$lib/server/repositories/moulds';
-import { addEvents, beginPour, getPour, runningClocks } from '$lib/server/repositories/pours';
+import { addEvents, beginToday, getPour, runningClocks } from '$lib/server/repositories/pours';
 import { readSettings } from '$lib/server/repositories/settings';
-import { batchPlan, getShot, saveShot } from '$lib/server/repositories/shots';
+import { batchPlans, getShot, saveShot } from '$lib/server/repositories/shots';
 import { base, get, post } from './http';
 
 // against the database of the running test application
@@ -98,7 +98,7 @@ describe('shots of every kind', () => {
 		const shot = await getShot(id);
 		const layers = shot.planned.shot.batches[0]!.layers!;
 		expect(layers).toHaveLength(3);
-		const plan = await batchPlan(id, 0, settings);
+		const plan = (await batchPlans(id, 0, settings)).now;
 		expect(plan.layers).toHaveLength(3);
 		expect(plan.a.massG).toBeCloseTo(
 			layers.reduce((s, l) => s + l.a.massG, 0),
@@ -119,7 +119,7 @@ describe('shots of every kind', () => {
 			shotOf({ mouldIds: [mouldId, fourId], copies: 5, pourS: 2, mixS: 20 }),
 			settings
 		);
-		const plan = await batchPlan(id, 0, settings);
+		const plan = (await batchPlans(id, 0, settings)).now;
 		expect(plan.moulds.map((m) => m.copies)).toEqual([1, 4]);
 		expect((await getShot(id)).planned.shot.batches).toHaveLength(1);
 	});
@@ -129,7 +129,7 @@ describe('shots of every kind', () => {
 			shotOf({ fillerId, fillerPercent: 20, inserts: [{ name: 'wire', massG: 5, volumeMl: 1 }] }),
 			settings
 		);
-		const plan = await batchPlan(id, 0, settings);
+		const plan = (await batchPlans(id, 0, settings)).now;
 		const steps = benchSteps(plan).map((s) => s.id);
 		expect(steps).toEqual(expect.arrayContaining(['inserts', 'measure-filler-0']));
 		expect(plan.fillers![0]!.massG / plan.massG).toBeCloseTo(0.2, 6);
@@ -137,7 +137,7 @@ describe('shots of every kind', () => {
 
 	it('a whole pour in layers: clocks run, and it is one pull of its mould', async () => {
 		const id = await saveShot(shotOf({ kind: 'filled', wallMm: 2 }), settings);
-		const pourId = await beginPour(id, 0, settings);
+		const pourId = await beginToday(id, 0, settings);
 		const { plan } = await getPour(pourId);
 		const steps = benchSteps(plan);
 		let atMs = Date.now() - 3_000_000;

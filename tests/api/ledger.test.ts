@@ -14,7 +14,7 @@ import {
 	listCorrections
 } from '../../src/lib/server/repositories/ledgerBook';
 import { getMould, listMoulds } from '../../src/lib/server/repositories/moulds';
-import { beginPour } from '../../src/lib/server/repositories/pours';
+import { beginToday } from '../../src/lib/server/repositories/pours';
 import { readSettings } from '../../src/lib/server/repositories/settings';
 import { saveShot } from '../../src/lib/server/repositories/shots';
 import {
@@ -82,7 +82,7 @@ describe('vessels', () => {
 				}),
 				settings
 			);
-		await expect(beginPour(await shot(id), 0, settings)).rejects.toThrow(/gasket failed its last look/);
+		await expect(beginToday(await shot(id), 0, settings)).rejects.toThrow(/gasket failed its last look/);
 		// mended and looked at again, everything: it may be used
 		for (const part of LOOK_PARTS)
 			await addLook(id, randomUUID(), { part, ok: true, by: 'J', note: '' }, new Date(Date.now() + 1000));

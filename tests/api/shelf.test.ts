@@ -22,7 +22,7 @@ import { getMaterial, listMaterials, listResins, saveMaterial } from '$lib/serve
 import { listMoulds } from '$lib/server/repositories/moulds';
 import {
 	addEvents,
-	beginPour,
+	beginToday,
 	getPour,
 	keepSpeed,
 	readEvents,
@@ -165,7 +165,7 @@ describe('a thermometer at the bench', () => {
 				settings
 			);
 			try {
-				pourId = await beginPour(shotId, 0, settings);
+				pourId = await beginToday(shotId, 0, settings);
 				return;
 			} catch (error) {
 				if (!(error instanceof RefusedError)) throw error;

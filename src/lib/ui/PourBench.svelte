@@ -214,6 +214,9 @@
 							{/each}
 						</div>
 					{/if}
+					{#if step.warnings?.length}<div class="mx-auto w-full max-w-[60rem] text-[1.15rem]">
+							<Warnings warnings={step.warnings} />
+						</div>{/if}
 					{#if happened}{@render happened()}{/if}
 					{#if late}<div class="mx-auto w-full max-w-[60rem] text-[1.15rem]"><Warnings warnings={[late]} /></div>{/if}
 					{#if burning}

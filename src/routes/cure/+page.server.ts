@@ -7,20 +7,18 @@ import { orNotFound } from '$lib/server/forms';
 import {
 	getContainer,
 	listContainers,
+	inUse,
 	setRateFactor,
-	SPEED,
-	type Container
+	SPEED
 } from '$lib/server/repositories/containers';
 import { getMaterial, listResins } from '$lib/server/repositories/materials';
 import type { Actions, PageServerLoad } from './$types';
 
-/** Tins whose speed a cup shows, in the order in which the page takes them. */
-const speaking = (tins: readonly Container[], materialId?: string) =>
-	tins.filter((t) => !t.emptied && (materialId === undefined || t.record.materialId === materialId));
-
 export const load: PageServerLoad = async ({ url }) => ({
 	resins: await listResins(),
-	tins: speaking(await listContainers()).map(({ id, record, rateFactor }) => ({
+	tins: (await listContainers()).map(({ id, record, rateFactor, emptied, remainingG }) => ({
+		emptied,
+		remainingG,
 		id,
 		materialId: record.materialId,
 		part: record.part,
@@ -40,9 +38,7 @@ async function speedBy(containerId: string, raw: unknown): Promise<number> {
 	const asked = askedOf.parse(raw);
 	const { record } = await orNotFound(getContainer(containerId));
 	const { record: resin } = await getMaterial('resin', record.materialId);
-	const [used] = speaking(await listContainers({ materialId: record.materialId })).filter(
-		(t) => t.record.part !== 'B'
-	);
+	const { a: used } = await inUse(record.materialId);
 	const { catalystPercent, ...cup } = asked;
 	const cure = cureOf(
 		isCatalysed(resin.family) && catalystPercent !== undefined ? { ...resin, catalystPercent } : resin,

@@ -5,7 +5,7 @@
 	import type { CureAnswer, CureQuestion } from '$lib/core/cure/tryForecast';
 	import type { FieldError } from '$lib/core/fieldErrors';
 	import { cautionsFor } from '$lib/core/cautions';
-	import { chemistryOf, cureOf, isCatalysed } from '$lib/core/shelf';
+	import { chemistryOf, cureOf, isCatalysed, tinsInUse } from '$lib/core/shelf';
 	import { fahrenheitFromCelsius } from '$lib/core/units';
 	import Answer from '$lib/ui/Answer.svelte';
 	import Caution from '$lib/ui/Caution.svelte';
@@ -27,7 +27,7 @@
 	const units = useUnits();
 	let resinId = $state(untrack(() => data.resins.find((r) => r.id === data.chosen)?.id ?? data.resins[0]?.id ?? ''));
 	let otherId = $state('');
-	const tins = $derived(data.tins.filter((t) => t.materialId === resinId && t.part !== 'B'));
+	const tins = $derived(data.tins.filter((t) => t.materialId === resinId && t.part !== 'B' && !t.emptied));
 	let massG = $state<number | undefined>(200);
 	let startTempC = $state<number | undefined>(untrack(() => data.settings.roomTempC));
 	let roomTempC = $state<number | undefined>(untrack(() => data.settings.roomTempC));
@@ -51,7 +51,7 @@
 	function question(): CureQuestion | undefined {
 		if (!resin) return undefined;
 		const common = { massG, startTempC, roomTempC, mouldTempC, thicknessMm, mouldWallMm } as Omit<ForecastInput, 'resin'>;
-		const cure = cureOf(catalysed ? { ...resin.record, catalystPercent } : resin.record, tins[0]?.speed);
+		const cure = cureOf(catalysed ? { ...resin.record, catalystPercent } : resin.record, tinsInUse(tins).a?.speed);
 		return {
 			main: {
 				...common,

@@ -27,7 +27,7 @@ import { saveContainer } from '../repositories/containers';
 import { addMakingEvents, beginMaking, getMaking } from '../repositories/makings';
 import { listMaterials, saveMaterial } from '../repositories/materials';
 import { getMould, listMoulds, saveMould, setMouldState } from '../repositories/moulds';
-import { addEvents, beginPour, getPour } from '../repositories/pours';
+import { addEvents, beginToday, getPour } from '../repositories/pours';
 import { saveSettings } from '../repositories/settings';
 import { addTrial } from '../repositories/trials';
 import { confirmCause } from '../repositories/ledgerBook';
@@ -694,7 +694,7 @@ async function pullSeries(
 			// in working hours, a little later with each cup of the day
 			const midnightMs = Math.floor((nowMs - day * DAY_MS) / DAY_MS) * DAY_MS;
 			const atMs = midnightMs + (9 + random() * 7) * 3_600_000;
-			const pourId = await beginPour(shotId, i, story.settings);
+			const pourId = await beginToday(shotId, i, story.settings);
 			const { plan } = await getPour(pourId);
 			await addEvents(pourId, pourStory(story, plan, atMs, k >= series.wearFrom));
 			await backdate(pourId, shotId, atMs);
@@ -811,7 +811,7 @@ function verdict(
 /** One pour stands at the bench as the demo begins: under pressure, curing. */
 async function openPour(story: Story, piece: DemoPiece, masterId: string, mouldId: string): Promise<void> {
 	const shotId = await makeShot(story, piece, masterId, [mouldId], 2);
-	const pourId = await beginPour(shotId, 0, story.settings);
+	const pourId = await beginToday(shotId, 0, story.settings);
 	const { plan } = await getPour(pourId);
 	const combinedAtMs = story.nowMs - 170_000;
 	const upTo = story.nowMs - 500;

@@ -1,7 +1,15 @@
 import { QueryTypes } from 'sequelize';
 import { cup } from '$lib/core/cure';
 import { fieldErrors } from '$lib/core/fieldErrors';
-import { chemistryOf, containerHealth, containerSpeed, cureOf, LOW_SHARE, shotsLeft } from '$lib/core/shelf';
+import {
+	chemistryOf,
+	containerHealth,
+	containerSpeed,
+	cureOf,
+	LOW_SHARE,
+	shotsLeft,
+	tinsInUse
+} from '$lib/core/shelf';
 import type { WorkshopSettings } from '$lib/core/workshop';
 import { db } from '../db/connection';
 import { KeptRows } from '../db/keptRows';
@@ -72,7 +80,8 @@ export async function pourableToday(
 		listContainers()
 	]);
 	const potLife = (resin: Resin, massG: number): number | null => {
-		const tin = tins.find((t) => !t.emptied && t.record.materialId === resin.id && t.record.part !== 'B');
+		const own = tins.filter((t) => t.record.materialId === resin.id);
+		const tin = tinsInUse(own.map((t) => ({ ...t, part: t.record.part }))).a;
 		const asked = {
 			resin: cureOf(resin.record, tin && containerSpeed(tin.record.slowerPercent, tin.rateFactor)),
 			massG,

@@ -22,6 +22,18 @@ import { getMaster } from './masters';
 import { getMaterial, getResin, getRubber } from './materials';
 import { updateVersioned } from './versioned';
 
+/** Moulds that may be poured and stand empty: what is full and curing takes no left-over. */
+export async function emptyMoulds(): Promise<Mould[]> {
+	const [moulds, open] = await Promise.all([
+		listMoulds(),
+		db().query<{ plan: unknown }>("SELECT plan FROM pours WHERE status = 'open'", { type: QueryTypes.SELECT })
+	]);
+	const full = new Set(
+		open.flatMap(({ plan }) => parsed<{ moulds: { id: string }[] }>(plan).moulds.map((m) => m.id))
+	);
+	return moulds.filter((m) => m.state === 'active' && !full.has(m.id));
+}
+
 export interface Mould {
 	id: string;
 	version: number;

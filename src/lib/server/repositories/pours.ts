@@ -24,7 +24,7 @@ import { NotFoundError, RefusedError } from '../errors';
 import { bookPour, setRateFactor, SPEED } from './containers';
 import { clocksOfMaking } from './makings';
 import { recount } from './mouldPulls';
-import { batchPlan } from './shots';
+import { batchPlans, replanShot, type ShotMoved } from './shots';
 import { getVessel, projectCycle } from './vessels';
 
 export interface Pour {
@@ -39,13 +39,41 @@ function toPour({ id, plan, status, createdAt, endedAt }: PourRow): Pour {
 	return { id, plan, status, createdAt, endedAt };
 }
 
-/** Begins a batch at the bench, or returns the one that is already open for it. */
+/** By which records a kept shot is poured, when they are otherwise now. */
+export const PLAN_CHOICES = ['today', 'kept'] as const;
+export type PlanChoice = (typeof PLAN_CHOICES)[number];
+
+/**
+ * Begins a batch at the bench, or returns the one that is already open for it. Where today's records make another plan
+ * than the one that was kept, nothing is begun before the maker has chosen: the differences come back instead.
+ */
 export async function beginPour(
+	shotId: string,
+	batchIndex: number,
+	settings: WorkshopSettings,
+	choice?: PlanChoice
+): Promise<{ id: string } | { moved: ShotMoved }> {
+	const [known] = await tables.pours().findAll({ where: { shotId, batchIndex, status: 'open' }, limit: 1 });
+	if (known) return { id: plain(known).id };
+	const { kept, now, moved } = await batchPlans(shotId, batchIndex, settings);
+	if (moved && (!choice || (choice === 'today' && moved.refused))) return { moved };
+	if (moved && choice === 'today') await replanShot(shotId, settings);
+	const plan = choice === 'kept' ? kept : now;
+	return { id: await openPour(shotId, batchIndex, plan) };
+}
+
+/** Begins a batch by the records of today, nobody being asked. @throws RefusedError where they allow no plan */
+export async function beginToday(
 	shotId: string,
 	batchIndex: number,
 	settings: WorkshopSettings
 ): Promise<string> {
-	const plan = await batchPlan(shotId, batchIndex, settings);
+	const begun = await beginPour(shotId, batchIndex, settings, 'today');
+	if ('id' in begun) return begun.id;
+	throw new RefusedError(begun.moved.refused ?? 'It cannot be planned by today’s records.');
+}
+
+async function openPour(shotId: string, batchIndex: number, plan: PourPlan): Promise<string> {
 	if (plan.pot?.vesselId) {
 		const { refused } = await getVessel(plan.pot.vesselId);
 		if (refused) throw new RefusedError(refused);

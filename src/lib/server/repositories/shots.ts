@@ -1,7 +1,26 @@
 import { randomUUID } from 'node:crypto';
-import { chemistryOf, containerSpeed, cureOf, flashOffS } from '$lib/core/shelf';
 import {
-	FILLS,
+	releaseThing,
+	resinThing,
+	rigidThing,
+	rubberThing,
+	thermoplasticThing,
+	type Thing
+} from '$lib/core/compat';
+import { fieldErrors } from '$lib/core/fieldErrors';
+import {
+	composePlan,
+	mouldFigures,
+	movedStamps,
+	planDifferences,
+	shotContextOf,
+	type Difference,
+	type PlanRecords,
+	type Stamp
+} from '$lib/core/plan';
+import type { PourPlan } from '$lib/core/pour';
+import { containerSpeed } from '$lib/core/shelf';
+import {
 	planShot,
 	rankSpares,
 	usuallyLeftMl,
@@ -12,10 +31,7 @@ import {
 	type ShotInputs,
 	type ShotRecipe
 } from '$lib/core/shot';
-import { skinOf } from '$lib/core/master/skin';
-import { closingOf, outsideMl, spread, wallMm } from '$lib/core/mould';
-import { RATIO_TOLERANCE_PERCENT } from '$lib/core/mix';
-import type { PourPlan } from '$lib/core/pour';
+import { InputError } from '$lib/core/working';
 import type { WorkshopSettings } from '$lib/core/workshop';
 import { inTransaction } from '../db/connection';
 import { KeptRows, stampOf } from '../db/keptRows';
@@ -23,10 +39,15 @@ import { plain, tables, type ShotRow } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
 import { nextNumber } from './counters';
 import { inUse } from './containers';
-import { getMaster, listMasters, type Master } from './masters';
-import { getMaterial, getResin, listMaterials, type Kept, type Resin } from './materials';
-import { getMould, listMoulds, type Mould } from './moulds';
+import { getMaster, listMasters } from './masters';
+import { listExperiences } from './experiences';
+import { getMaterial, getResin, listMaterials, type Resin } from './materials';
+import { emptyMoulds, getMould, type Mould } from './moulds';
+import { updateVersioned } from './versioned';
 import { usualPot, withPot } from './vessels';
+
+/** A planned shot with the stamps of what it rests on; those of the version before have none. */
+export type KeptPlan = PlannedShot & { stamps?: Stamp[] };
 
 export interface Shot {
 	id: string;
@@ -35,7 +56,7 @@ export interface Shot {
 	masterId: string;
 	resinId: string;
 	inputs: ShotInputs;
-	planned: PlannedShot;
+	planned: KeptPlan;
 	createdAt: Date;
 }
 
@@ -64,28 +85,6 @@ export async function listShots(limit = 50): Promise<Shot[]> {
 	return rows.flatMap((row) => fresh.get(row.id) ?? kept.peek(row.id, stampOf(row)) ?? []);
 }
 
-/** What the records say about a shot, for the core's sums. */
-export function shotContext(
-	master: Master,
-	moulds: readonly Mould[],
-	resin: Resin,
-	settings: WorkshopSettings,
-	filler?: Kept<'filler'>,
-	recipes: ShotRecipe[] = []
-): ShotContext {
-	return {
-		cavityVolumeMl: master.volumeMl,
-		mouldWallMm: Math.min(...moulds.map(wallMm)),
-		mouldsVolumeMl: moulds.reduce((sum, m) => sum + outsideMl(m, master.volumeMl), 0),
-		cavities: moulds.reduce((sum, m) => sum + m.inputs.cavities, 0),
-		...skinOf(master.record),
-		...(filler ? { filler: shotFiller(filler.record) } : {}),
-		recipes,
-		resin: resin.record,
-		settings
-	};
-}
-
 /** Colour recipes of the shelf as this resin takes them. */
 async function recipesFor(resin: Resin): Promise<ShotRecipe[]> {
 	const [recipes, colours] = await Promise.all([listMaterials('recipe'), listMaterials('colour')]);
@@ -100,30 +99,88 @@ async function gather(inputs: ShotInputs) {
 	]);
 	const stranger = moulds.find((m) => m.masterId !== master.id);
 	if (stranger) throw new RefusedError(`M${stranger.number} is a mould of another master.`, 'mouldIds');
-	if (inputs.releaseId) await getMaterial('release', inputs.releaseId);
-	const filler = inputs.fillerId ? await getMaterial('filler', inputs.fillerId) : undefined;
-	const recipes = await recipesFor(resin);
+	const [release, filler, recipes, tins, vessel] = await Promise.all([
+		inputs.releaseId ? getMaterial('release', inputs.releaseId) : undefined,
+		inputs.fillerId ? getMaterial('filler', inputs.fillerId) : undefined,
+		recipesFor(resin),
+		inUse(inputs.resinId),
+		usualPot(inputs.potId)
+	]);
 	const unfit = moulds.find((m) => m.state !== 'active');
 	if (unfit) {
 		throw new RefusedError(`M${unfit.number} is ${unfit.state}: only an active mould is poured.`, 'mouldIds');
 	}
-	return { master, resin, moulds, filler, recipes };
+	return { master, resin, moulds, release, filler, recipes, tins, vessel };
+}
+type Gathered = Awaited<ReturnType<typeof gather>>;
+
+const speedOf = ({ tins }: Pick<Gathered, 'tins'>) =>
+	tins.a && containerSpeed(tins.a.record.slowerPercent, tins.a.rateFactor);
+
+function contextOf(of: Gathered, settings: WorkshopSettings): ShotContext {
+	return shotContextOf({
+		master: of.master,
+		moulds: of.moulds.map((m) => mouldFigures(m, of.master.volumeMl)),
+		resin: of.resin.record,
+		settings: withPot(settings, of.vessel),
+		filler: of.filler && shotFiller(of.filler.record),
+		recipes: of.recipes,
+		tinSpeed: speedOf(of)
+	});
+}
+
+/** The state of every record that a plan rests on. What a tin holds does not move a plan; which tin, and its speed, do. */
+function stampsOf(of: Gathered, inputs: ShotInputs, settings: WorkshopSettings): Stamp[] {
+	const { master, resin, moulds, release, filler, recipes, tins, vessel } = of;
+	const versioned = (kind: Stamp['kind'], row: { id: string; version: number }, name: string): Stamp => ({
+		kind,
+		id: row.id,
+		name,
+		state: `${row.version}`
+	});
+	const coloured = [inputs.recipeId, ...(inputs.cups ?? []).map((c) => c.recipeId)];
+	const { altitudeM, marginPercent, scaleResolutionG, scaleCapacityG, mixingCupMl } = settings;
+	return [
+		versioned('master', master, master.record.name),
+		...moulds.map((m) => versioned('mould', m, `M${m.number}`)),
+		versioned('resin', resin, `sheet of ${resin.record.name}`),
+		...(filler ? [versioned('filler', filler, filler.record.name)] : []),
+		...(release ? [versioned('release', release, release.record.name)] : []),
+		...recipes
+			.filter((r) => coloured.includes(r.id))
+			.map((r): Stamp => ({ kind: 'colour', id: r.id, name: r.name, state: JSON.stringify(r.colours) })),
+		...(tins.a
+			? [
+					{
+						kind: 'tin' as const,
+						id: tins.a.id,
+						name: `tin of ${tins.a.materialName}`,
+						state: `${speedOf(of)}`
+					}
+				]
+			: []),
+		...(inputs.usePot && vessel ? [versioned('pot', vessel, vessel.record.name)] : []),
+		{
+			kind: 'workshop',
+			id: 'workshop',
+			name: 'settings of the workshop',
+			state: JSON.stringify([altitudeM, marginPercent, scaleResolutionG, scaleCapacityG, mixingCupMl])
+		}
+	];
+}
+
+/** Sizes a shot by the records of today, with the stamps of what it rests on. */
+function planNow(of: Gathered, inputs: ShotInputs, settings: WorkshopSettings): KeptPlan {
+	return { ...planShot(inputs, contextOf(of, settings)), stamps: stampsOf(of, inputs, settings) };
 }
 
 /** Keeps a shot; it is worked out again here from the records, whatever the browser showed. */
 export async function saveShot(typed: ShotInputs, settings: WorkshopSettings): Promise<string> {
-	const [{ master, resin, moulds, filler, recipes }, tins, vessel] = await Promise.all([
-		gather(typed),
-		inUse(typed.resinId),
-		usualPot(typed.potId)
-	]);
+	const gathered = await gather(typed);
+	const { master, resin, vessel } = gathered;
 	// which pot it was sized for stays with it, whatever becomes the usual one
 	const inputs = { ...typed, potId: typed.usePot ? (vessel?.id ?? '') : '' };
-	const rateFactor = tins.a && containerSpeed(tins.a.record.slowerPercent, tins.a.rateFactor);
-	const result = planShot(inputs, {
-		...shotContext(master, moulds, resin, withPot(settings, vessel), filler, recipes),
-		rateFactor
-	});
+	const result = planNow(gathered, inputs, settings);
 	return inTransaction(async (transaction) => {
 		const id = randomUUID();
 		const number = await nextNumber('shot', transaction);
@@ -137,149 +194,117 @@ export async function saveShot(typed: ShotInputs, settings: WorkshopSettings): P
 	});
 }
 
-const added = (list: readonly { massG: number; volumeMl: number }[]) => ({
-	massG: list.reduce((sum, x) => sum + x.massG, 0),
-	volumeMl: list.reduce((sum, x) => sum + x.volumeMl, 0)
-});
-
-/** The three moulds that would take a left-over best. */
+/** The three moulds that would take a left-over best, of those that stand empty. */
 async function sparesFor(except: readonly string[], leftMl: number) {
-	const [moulds, masters] = await Promise.all([listMoulds(), listMasters()]);
+	const [moulds, masters] = await Promise.all([emptyMoulds(), listMasters()]);
 	const volumes = new Map(masters.map((m) => [m.id, m.volumeMl]));
 	const free = moulds
-		.filter((m) => m.state === 'active' && !except.includes(m.id))
+		.filter((m) => !except.includes(m.id))
 		.map(({ id, number, label, masterId }) => ({ id, number, label, volumeMl: volumes.get(masterId) ?? 0 }));
 	return rankSpares(leftMl, free)
 		.slice(0, 3)
 		.map(({ number, label, volumeMl }) => ({ number, label, volumeMl }));
 }
 
-/** The plan of one batch, frozen for the bench. @throws RefusedError when the shot has no such batch. */
-export async function batchPlan(
+/** What the moulds of a pour are made of, where the resin touches them. */
+async function facesOf(moulds: readonly Mould[]): Promise<Thing[]> {
+	const [rubbers, plastics] = await Promise.all([listMaterials('rubber'), listMaterials('thermoplastic')]);
+	return moulds.flatMap((m): Thing[] => {
+		if (m.inputs.kind === 'rigid') return [rigidThing(m.inputs.rigidSource)];
+		const rubber = rubbers.find((r) => r.id === m.rubberId);
+		if (rubber) return [rubberThing(rubber.id, rubber.record)];
+		const plastic = plastics.find((r) => r.id === m.inputs.thermoplasticId);
+		return plastic ? [thermoplasticThing(plastic.id, plastic.record.name)] : [];
+	});
+}
+
+async function recordsOf(
+	of: Gathered,
+	inputs: ShotInputs,
+	settings: WorkshopSettings,
+	leftMl: number
+): Promise<PlanRecords> {
+	const { master, resin, moulds, release, recipes, tins, vessel } = of;
+	const [faces, experiences, spares] = await Promise.all([
+		facesOf(moulds),
+		listExperiences(),
+		sparesFor(inputs.mouldIds, leftMl)
+	]);
+	return {
+		master,
+		moulds,
+		resin: resin.record,
+		release: release?.record,
+		tins: {
+			...(tins.a ? { a: { id: tins.a.id, lot: tins.a.record.lot } } : {}),
+			...(tins.b ? { b: { id: tins.b.id, lot: tins.b.record.lot } } : {}),
+			speed: speedOf(of)
+		},
+		vesselId: vessel?.id,
+		settings: withPot(settings, vessel),
+		spares,
+		recipes,
+		touching: {
+			resin: resinThing(resin.id, resin.record),
+			moulds: faces,
+			release: release && releaseThing(release.id, release.record)
+		},
+		experiences,
+		stamps: stampsOf(of, inputs, settings)
+	};
+}
+
+/** Why and in what a kept shot is otherwise by today's records. */
+export interface ShotMoved {
+	/** Records that changed since; nothing is known of them for shots of the version before. */
+	records: string[];
+	differences: Difference[];
+	/** By today's records it cannot be planned at all. */
+	refused?: string;
+}
+
+export interface BatchPlans {
+	/** As it was kept, on the records of that day. */
+	kept: PourPlan;
+	/** By the records of today; the kept one where nothing moved. */
+	now: PourPlan;
+	/** Nothing while the kept plan holds. */
+	moved?: ShotMoved;
+}
+
+/**
+ * The plan of one batch as it was kept and as today's records make it.
+ * @throws RefusedError when the shot has no such batch, or its moulds cannot be poured
+ */
+export async function batchPlans(
 	shotId: string,
 	batchIndex: number,
 	settings: WorkshopSettings
-): Promise<PourPlan> {
+): Promise<BatchPlans> {
 	const shot = await getShot(shotId);
+	const of = await gather(shot.inputs);
 	const batch = shot.planned.shot.batches[batchIndex];
 	if (!batch) throw new RefusedError(`Shot ${shot.number} has no batch ${batchIndex + 1}.`);
-	const [{ master, resin, moulds }, tins, vessel] = await Promise.all([
-		gather(shot.inputs),
-		inUse(shot.resinId),
-		usualPot(shot.inputs.potId)
-	]);
-	const air = withPot(settings, vessel);
-	const { releaseId } = shot.inputs;
-	const release = releaseId ? (await getMaterial('release', releaseId)).record : undefined;
-	const speed = tins.a && containerSpeed(tins.a.record.slowerPercent, tins.a.rateFactor);
-	return {
-		shotId,
-		batchIndex,
-		batchCount: shot.planned.shot.batches.length,
-		masterName: master.record.name,
-		moulds: spread(
-			batch.copies,
-			moulds.map((m) => ({ id: m.id, number: m.number, label: m.label, cavities: m.inputs.cavities }))
-		).map(({ id, number, label, copies }) => ({ id, number, label, copies })),
-		resinName: resin.record.name,
-		references: master.record.references.map(({ name, lengthMm }) => ({ name, lengthMm })),
-		lots: [...new Set([tins.a?.record.lot, tins.b?.record.lot].filter((l): l is string => Boolean(l)))],
-		traps: master.record.traps.length,
-		...(release
-			? { release: { name: release.name, kind: release.kind, flashOffS: flashOffS(release) } }
-			: {}),
-		cure: cureOf(resin.record, speed),
-		section: {
-			section: { shape: 'slab', thicknessMm: shot.inputs.sectionMm },
-			mouldWallMm: Math.min(...moulds.map(wallMm))
-		},
-		chemistry: chemistryOf(resin.record.family),
-		...(batch.layers
-			? {
-					a: added(batch.layers.map((l) => l.a)),
-					b: added(batch.layers.map((l) => l.b)),
-					layers: batch.layers.map((l) => ({
-						a: l.a,
-						b: l.b,
-						...(l.catalyst ? { catalyst: l.catalyst } : {}),
-						thicknessMm: l.thicknessMm,
-						potLifeS: l.potLifeS,
-						lockS: l.lockS - l.startS,
-						gelS: l.gelS - l.startS,
-						recoatFromS: l.recoatFromS - l.startS,
-						recoatUntilS: l.recoatUntilS - l.startS,
-						serves: l.serves,
-						...(l.sags ? { sags: true } : {}),
-						...(l.way ? { way: l.way } : {}),
-						...(l.fillers?.length ? { fillers: l.fillers } : {}),
-						...(l.colours?.length ? { colours: l.colours } : {}),
-						...(l.levelMm === undefined ? {} : { levelMm: l.levelMm }),
-						...(l.setsIn?.length ? { setsIn: l.setsIn } : {})
-					}))
-				}
-			: batch.cups
-				? {
-						a: added(batch.cups.map((c) => c.a)),
-						b: added(batch.cups.map((c) => c.b)),
-						cups: batch.cups
-					}
-				: { a: batch.a, b: batch.b }),
-		...(batch.colours?.length ? { colours: batch.colours } : {}),
-		...(shot.inputs.pourTempC === undefined ? {} : { pourTempC: shot.inputs.pourTempC }),
-		...(shot.planned.dust
-			? {
-					dust: { name: shot.planned.dust.name, massG: shot.planned.dust.massG * batch.copies }
-				}
-			: {}),
-		measuring: shot.inputs.measuring ?? 'two cups',
-		pouring: { way: shot.inputs.pourWay ?? 'sprue', place: shot.inputs.pourPlace ?? 'lowest' },
-		tolerancePercent: resin.record.ratioTolerancePercent ?? RATIO_TOLERANCE_PERCENT,
-		scaleResolutionG: settings.scaleResolutionG,
-		scaleCapacityG: settings.scaleCapacityG,
-		closing: moulds.map((m) => ({ mould: `M${m.number}`, ...closingOf(m) })),
-		spares: await sparesFor(shot.inputs.mouldIds, usuallyLeftMl(batch.volumeMl)),
-		...(batch.fillers?.length
-			? { fillers: batch.fillers.map(({ name, massG, volumeMl }) => ({ name, massG, volumeMl })) }
-			: {}),
-		...(shot.inputs.inserts?.length
-			? { inserts: shot.inputs.inserts.map(({ name, massG }) => ({ name, massG })) }
-			: {}),
-		...(shot.planned.kind === 'filled' && shot.planned.balance
-			? {
-					fill: {
-						words: FILLS[shot.inputs.fillKind].words,
-						mixG: shot.planned.balance.mixG * batch.copies,
-						fillMl: shot.planned.balance.fillMl * batch.copies
-					}
-				}
-			: {}),
-		...(batch.catalyst && !batch.layers ? { catalyst: batch.catalyst } : {}),
-		containers: { ...(tins.a ? { a: tins.a.id } : {}), ...(tins.b ? { b: tins.b.id } : {}) },
-		massG: batch.massG,
-		markAMm: batch.schools.marks.markAMm,
-		markBMm: batch.schools.marks.markBMm,
-		cupDiameterMm: batch.schools.marks.cupDiameterMm,
-		potLifeS: batch.potLifeS,
-		gelTimeS: batch.gelTimeS,
-		usableS: batch.budget.usableS,
-		steps: batch.steps.map((step, i) => ({ ...step, role: shot.planned.roles[i]! })),
-		...(shot.planned.pot
-			? {
-					pot: {
-						...(vessel ? { vesselId: vessel.id } : {}),
-						name: air.potName,
-						targetGaugeKpa: air.potTargetGaugeKpa,
-						ratedGaugeKpa: air.potRatedGaugeKpa,
-						bubbleDiameterRatio: shot.planned.pot.bubbleDiameterRatio
-					}
-				}
-			: {}),
-		holdUntilS: shot.planned.shot.holdUntilS - (batch.layers?.at(-1)?.startS ?? 0),
-		// of a rotocast the clock begins with the last layer
-		demouldS: shot.planned.shot.demouldS - (batch.layers?.at(-1)?.startS ?? 0),
-		roomTempC: shot.inputs.roomTempC,
-		relativeHumidity: shot.inputs.relativeHumidity,
-		mouldTempC: shot.inputs.mouldTempC,
-		startTempC: shot.inputs.startTempC
-	};
+	const records = await recordsOf(of, shot.inputs, settings, usuallyLeftMl(batch.volumeMl));
+	const kept = composePlan(shot, batchIndex, { ...records, stamps: shot.planned.stamps ?? [] });
+	const moved = movedStamps(shot.planned.stamps, records.stamps);
+	if (moved?.length === 0) return { kept, now: kept };
+	const names = moved?.map((s) => s.name) ?? [];
+	try {
+		const planned = planNow(of, shot.inputs, settings);
+		const now = composePlan({ ...shot, planned }, batchIndex, records);
+		const differences = planDifferences(kept, now, settings.units);
+		return differences.length > 0 ? { kept, now, moved: { records: names, differences } } : { kept, now };
+	} catch (error) {
+		const [first] = error instanceof InputError ? [error] : (fieldErrors(error) ?? []);
+		if (!first) throw error;
+		return { kept, now: kept, moved: { records: names, differences: [], refused: first.message } };
+	}
+}
+
+/** Sizes a kept shot again by the records of today, so that its page, its card and its other batches agree. */
+export async function replanShot(shotId: string, settings: WorkshopSettings): Promise<void> {
+	const shot = await getShot(shotId);
+	const result = planNow(await gather(shot.inputs), shot.inputs, settings);
+	await updateVersioned(tables.shots(), 'shot', shot.id, shot.version, { result });
 }

@@ -3,22 +3,35 @@ import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { z } from 'zod';
 import { trialRecord } from '$lib/core/shot';
+import type { WorkshopSettings } from '$lib/core/workshop';
 import { RefusedError } from '$lib/server/errors';
 import { attempt, blank, orNotFound } from '$lib/server/forms';
 import { getMaster, listMasters } from '$lib/server/repositories/masters';
 import { getResin } from '$lib/server/repositories/materials';
-import { listMoulds } from '$lib/server/repositories/moulds';
-import { beginPour, listPours } from '$lib/server/repositories/pours';
-import { getShot } from '$lib/server/repositories/shots';
+import { emptyMoulds, listMoulds } from '$lib/server/repositories/moulds';
+import { beginPour, listPours, PLAN_CHOICES } from '$lib/server/repositories/pours';
+import { batchPlans, getShot, type ShotMoved } from '$lib/server/repositories/shots';
 import { addTrial, listTrials } from '$lib/server/repositories/trials';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ params }) => {
+/** In what the first cup is otherwise by today's records; nothing where it holds or its moulds cannot be poured. */
+async function movedOf(shotId: string, settings: WorkshopSettings): Promise<ShotMoved | null> {
+	try {
+		return (await batchPlans(shotId, 0, settings)).moved ?? null;
+	} catch (error) {
+		if (error instanceof RefusedError) return null;
+		throw error;
+	}
+}
+
+export const load: PageServerLoad = async ({ params, locals }) => {
 	const shot = await orNotFound(getShot(params.id));
-	const [master, resin, moulds, pours, masters, trials, trialForm] = await Promise.all([
+	const [master, resin, moulds, empty, moved, pours, masters, trials, trialForm] = await Promise.all([
 		getMaster(shot.masterId),
 		getResin(shot.resinId),
 		listMoulds(),
+		emptyMoulds(),
+		movedOf(params.id, locals.settings),
 		listPours({ shotId: params.id }),
 		listMasters(),
 		listTrials(shot.masterId),
@@ -30,8 +43,9 @@ export const load: PageServerLoad = async ({ params }) => {
 		master: { id: master.id, name: master.record.name, volumeMl: master.volumeMl },
 		resin: { id: resin.id, name: resin.record.name },
 		moulds: used.map(({ id, number, label, state }) => ({ id, number, label, state })),
-		spares: moulds
-			.filter((m) => m.state === 'active' && !shot.inputs.mouldIds.includes(m.id))
+		moved,
+		spares: empty
+			.filter((m) => !shot.inputs.mouldIds.includes(m.id))
 			.map((m) => ({
 				id: m.id,
 				number: m.number,
@@ -46,16 +60,23 @@ export const load: PageServerLoad = async ({ params }) => {
 
 export const actions: Actions = {
 	pour: async ({ params, request, locals }) => {
-		const batch = String((await request.formData()).get('batch') ?? '');
+		const data = await request.formData();
+		const batch = String(data.get('batch') ?? '');
 		if (!/^\d{1,4}$/.test(batch)) return fail(400, { refused: 'Say which cup is poured.' });
-		let id: string;
+		const choice = z
+			.enum(PLAN_CHOICES)
+			.optional()
+			.catch(undefined)
+			.parse(data.get('plan') ?? undefined);
+		let begun: Awaited<ReturnType<typeof beginPour>>;
 		try {
-			id = await beginPour(params.id, Number(batch), locals.settings);
+			begun = await beginPour(params.id, Number(batch), locals.settings, choice);
 		} catch (error) {
 			if (error instanceof RefusedError) return fail(400, { refused: error.message });
 			throw error;
 		}
-		redirect(303, `/pour/${id}`);
+		if ('moved' in begun) return fail(409, { moved: begun.moved, batch: Number(batch) });
+		redirect(303, `/pour/${begun.id}`);
 	},
 	trial: async ({ params, request, url }) => {
 		const form = await superValidate(request, zod4(trialRecord));

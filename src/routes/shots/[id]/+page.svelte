@@ -6,6 +6,7 @@
 	import Fuse from '$lib/ui/Fuse.svelte';
 	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
+	import MovedPlan from '$lib/ui/shot/MovedPlan.svelte';
 	import LayerStack from '$lib/ui/shot/LayerStack.svelte';
 	import Trials from '$lib/ui/shot/Trials.svelte';
 	import ShotResult from '$lib/ui/ShotResult.svelte';
@@ -39,6 +40,8 @@
 		rel="noopener"><FileDown class="size-5" aria-hidden="true" />Pour card</a>
 </p>
 {#if form && 'refused' in form && form.refused}<p class="mb-3 font-semibold text-(--harm)" role="alert">{form.refused}</p>{/if}
+{#if form && 'moved' in form && form.moved}<MovedPlan moved={form.moved} batch={form.batch} />
+{:else if data.moved}<MovedPlan moved={data.moved} />{/if}
 {#if batches[0]}
 	<section class="slab mb-5 px-5 pt-4 pb-3" aria-label="Steps against pot life">
 		<Fuse steps={batches[0].steps} potLifeS={batches[0].potLifeS} usableS={batches[0].budget.usableS} slackS={batches[0].slackS} />

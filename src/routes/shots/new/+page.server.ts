@@ -1,7 +1,8 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
-import { costOf, outsideMl, wallMm } from '$lib/core/mould';
+import { costOf } from '$lib/core/mould';
+import { mouldFigures } from '$lib/core/plan';
 import { containerSpeed } from '$lib/core/shelf';
 import { shotInputs } from '$lib/core/shot';
 import { solidVolumeMl } from '$lib/core/volume';
@@ -27,6 +28,7 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 		fillers,
 		recipes,
 		colours,
+		thermoplastics,
 		vessels
 	] = await Promise.all([
 		listMasters(),
@@ -39,6 +41,7 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 		listMaterials('filler'),
 		listMaterials('recipe'),
 		listMaterials('colour'),
+		listMaterials('thermoplastic'),
 		listVessels()
 	]);
 	const active = allMoulds.filter((m) => m.state === 'active');
@@ -70,6 +73,7 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 		fillers,
 		recipes,
 		colours,
+		thermoplastics,
 		settings: locals.settings,
 		pots: vessels
 			.filter((v) => v.record.kind === 'pot')
@@ -87,6 +91,7 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 				materialId: record.materialId,
 				part: record.part,
 				remainingG,
+				emptied: false,
 				speed: containerSpeed(record.slowerPercent, rateFactor)
 			})),
 		moulds: active.map((m) => ({
@@ -96,11 +101,12 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 			masterId: m.masterId,
 			pulls: m.pulls,
 			rubberId: m.inputs.rubberId,
-			wallMm: wallMm(m),
+			thermoplasticId: m.inputs.kind === 'press' ? m.inputs.thermoplasticId : '',
+			rigid: m.inputs.kind === 'rigid' ? m.inputs.rigidSource : null,
+			...mouldFigures(m, masters.find((a) => a.id === m.masterId)?.volumeMl ?? 0),
 			cost:
 				costOf(m.plan, { rubber: rubbers.find((r) => r.id === m.rubberId)?.record }, m.inputs.lossPercent)
 					.cost ?? 0,
-			cavities: m.inputs.cavities,
 			// moulds of the first kind knew no sprue
 			sprueMl: m.inputs.sprueDiameterMm
 				? solidVolumeMl({
@@ -108,8 +114,7 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 						diameterMm: m.inputs.sprueDiameterMm,
 						heightMm: m.inputs.sprueLengthMm
 					})
-				: 0,
-			outsideMl: outsideMl(m, masters.find((a) => a.id === m.masterId)?.volumeMl ?? 0)
+				: 0
 		}))
 	};
 };

@@ -3,9 +3,10 @@
 	import { Button } from 'flowbite-svelte';
 	import type { SuperValidated } from 'sveltekit-superforms';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
-	import { meetings, releaseThing, resinThing, rubberThing } from '$lib/core/compat';
+	import { pourMeetings, releaseThing, resinThing, rigidThing, rubberThing, thermoplasticThing } from '$lib/core/compat';
+	import { shotContextOf } from '$lib/core/plan';
 	import { cautionsFor } from '$lib/core/cautions';
-	import { chemistryOf } from '$lib/core/shelf';
+	import { chemistryOf, tinsInUse } from '$lib/core/shelf';
 	import { skinOf } from '$lib/core/master/skin';
 	import {
 		handsPerCopyS,
@@ -66,8 +67,19 @@
 	const touching = $derived.by(() => {
 		if (!resin) return [];
 		const rubbers = data.rubbers.filter((r) => chosen.some((m) => m.rubberId === r.id)).map((r) => rubberThing(r.id, r.record));
-		const between = release ? [releaseThing(release.id, release.record)] : [];
-		return meetings([[resinThing(resin.id, resin.record)], rubbers, between], data.experiences);
+		const plastics = data.thermoplastics.filter((t) => chosen.some((m) => m.thermoplasticId === t.id));
+		return pourMeetings(
+			{
+				resin: resinThing(resin.id, resin.record),
+				moulds: [
+					...rubbers,
+					...plastics.map((t) => thermoplasticThing(t.id, t.record.name)),
+					...chosen.flatMap((m) => (m.rigid ? [rigidThing(m.rigid)] : []))
+				],
+				release: release && releaseThing(release.id, release.record)
+			},
+			data.experiences
+		);
 	});
 
 	const tins = $derived(data.tins.filter((t) => t.materialId === $form.resinId));
@@ -81,18 +93,15 @@
 		const others = data.resins.filter((r) => r.id !== resin.id).map((r) => ({ name: r.record.name, record: r.record }));
 		return planning.ask(
 			inputs,
-			{
-				cavityVolumeMl: master.volumeMl,
-				mouldWallMm: Math.min(...chosen.map((m) => m.wallMm)),
-				mouldsVolumeMl: chosen.reduce((sum, m) => sum + m.outsideMl, 0),
-				cavities: chosen.reduce((sum, m) => sum + m.cavities, 0),
-				...(skin ? { skinAreaMm2: skin.skinAreaMm2, radiusMm: skin.radiusMm, heightMm: skin.heightMm } : {}),
-				...(filler ? { filler: shotFiller(filler.record) } : {}),
-				recipes,
+			shotContextOf({
+				master,
+				moulds: chosen,
 				resin: resin.record,
-				rateFactor: tins.find((t) => t.part !== 'B')?.speed,
-				settings
-			},
+				settings,
+				filler: filler && shotFiller(filler.record),
+				recipes,
+				tinSpeed: tinsInUse(tins).a?.speed
+			}),
 			others
 		);
 	});

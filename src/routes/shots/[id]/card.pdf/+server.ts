@@ -6,7 +6,7 @@ import { digits, formatDrops, formatOther, formatQuantity, formatTime } from '$l
 import { RefusedError } from '$lib/server/errors';
 import { orNotFound } from '$lib/server/forms';
 import { onPaper, PT_PER_MM, sheet } from '$lib/server/paper';
-import { batchPlan, getShot } from '$lib/server/repositories/shots';
+import { batchPlans, getShot, type ShotMoved } from '$lib/server/repositories/shots';
 import type { RequestHandler } from './$types';
 
 /** A shot that cannot be poured any more has no card: the sentence says why. */
@@ -40,6 +40,7 @@ export const GET: RequestHandler = async ({ params, locals, url }) => {
 	const show = (v: number, kind: 'length' | 'volume' | 'temperature') =>
 		onPaper(formatQuantity(v, kind, units));
 	const plans: PourPlan[] = [];
+	let told: ShotMoved | undefined;
 	// cups that are alike are printed once
 	for (let i = 0; i < shot.planned.shot.batches.length && plans.length < 6; i++) {
 		const same = plans.some(
@@ -47,7 +48,10 @@ export const GET: RequestHandler = async ({ params, locals, url }) => {
 				p.massG === shot.planned.shot.batches[i]!.massG &&
 				p.moulds.length === shot.planned.shot.batches[i]!.copies
 		);
-		if (!same) plans.push(await orRefused(batchPlan(params.id, i, locals.settings)));
+		if (same) continue;
+		const { kept, moved } = await orRefused(batchPlans(params.id, i, locals.settings));
+		plans.push(kept);
+		if (moved && !told) told = moved;
 	}
 	const amounts = (plan: PourPlan): Content => ({
 		table: {
@@ -81,7 +85,13 @@ export const GET: RequestHandler = async ({ params, locals, url }) => {
 			widths: [14, '*', 'auto'],
 			body: benchSteps(plan, units).map((s, i) => [
 				`${i + 1}`,
-				{ text: [{ text: `${onPaper(s.title)}. `, bold: true }, onPaper(s.detail)] },
+				{
+					text: [
+						{ text: `${onPaper(s.title)}. `, bold: true },
+						onPaper(s.detail),
+						...(s.warnings ?? []).map((w) => ({ text: onPaper(` ${w.message} ${w.action}`), bold: true }))
+					]
+				},
 				{ text: whenOf(s, plan), noWrap: true, bold: s.deadlineS !== undefined }
 			])
 		},
@@ -115,6 +125,17 @@ export const GET: RequestHandler = async ({ params, locals, url }) => {
 					],
 					columnGap: 14
 				},
+				...(told
+					? [
+							{
+								text: onPaper(
+									`As it was kept. By today’s records (${told.records.join(', ') || 'newer sums'}): ${told.refused ?? told.differences.map((d) => `${d.what} ${d.kept} → ${d.now}`).join('; ')}.`
+								),
+								bold: true,
+								margin: [0, 6, 0, 0] as [number, number, number, number]
+							}
+						]
+					: []),
 				...plans.flatMap((plan): Content[] => [
 					{
 						text: `${plans.length > 1 ? `Cup with ${plan.moulds.reduce((s, m) => s + m.copies, 0)}: ` : ''}${plan.moulds.map((m) => `M${m.number}${m.copies > 1 ? ` ×${m.copies}` : ''}`).join(', ')}`,
