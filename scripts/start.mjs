@@ -5,7 +5,9 @@ import { ensureBuild } from './lib/build.mjs';
 import { ensureNodePackages } from './lib/packages.mjs';
 import { root } from './lib/paths.mjs';
 import { isFree } from './lib/ports.mjs';
+import { end } from './lib/run.mjs';
 import { main, say, Stop } from './lib/say.mjs';
+import { onOrphaned } from './lib/serve.mjs';
 import { startWeb } from './lib/web.mjs';
 
 main(async () => {
@@ -21,8 +23,22 @@ main(async () => {
 		await ensureNodePackages();
 		await ensureBuild();
 	}
-	const web = await startWeb({ databaseUrl: DATABASE_URL, port: Number(PORT), host: HOST });
+	let webPid;
+	let stopping = false;
+	const stop = async () => {
+		if (stopping) return;
+		stopping = true;
+		if (webPid) await end(webPid, { withinMs: 8000 });
+		process.exit(0);
+	};
+	for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop());
+	onOrphaned(() => void stop());
+	const web = await startWeb({
+		databaseUrl: DATABASE_URL,
+		port: Number(PORT),
+		host: HOST,
+		spawned: (pid) => (webPid = pid)
+	});
 	say(`Anthypos is at ${web.url}. Ctrl-C stops it.`);
-	for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void web.stop());
 	process.exit(await web.exited);
 });

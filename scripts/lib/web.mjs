@@ -20,7 +20,9 @@ export async function startWeb({
 	host = '127.0.0.1',
 	demo = false,
 	quiet = false,
-	env = {}
+	env = {},
+	/** Told the process at once: whoever is stopped while it starts can end it. */
+	spawned = () => {}
 }) {
 	const child = spawn(process.execPath, [YOUNG, join(root, 'build', 'index.js')], {
 		cwd: root,
@@ -39,6 +41,7 @@ export async function startWeb({
 			...env
 		}
 	});
+	spawned(child.pid);
 	const exited = new Promise((resolve) => child.once('exit', (code) => resolve(code ?? 1)));
 	const url = `http://${host === '0.0.0.0' ? '127.0.0.1' : host.includes(':') ? `[${host}]` : host}:${port}`;
 	const up = await until(

@@ -16,9 +16,9 @@
 		[said, problems, reading] = ['', [], true];
 		try {
 			const answer = await fetch('/api/workshop', { method: 'POST', body: file, headers: { 'content-type': 'application/octet-stream' } });
-			const told = (await answer.json()) as { rows?: number; errors?: { path: string; message: string }[] };
+			const told = (await answer.json()) as { rows?: number; without?: string; errors?: { path: string; message: string }[] };
 			if (answer.ok) {
-				said = `The whole book is in: ${counted(told.rows ?? 0, 'row')}.`;
+				said = `The whole book is in: ${counted(told.rows ?? 0, 'row')}. ${told.without ?? ''}`;
 				await invalidateAll();
 			} else problems = told.errors ?? [{ path: '', message: 'The server did not take it. Nothing was read.' }];
 		} catch {
@@ -54,10 +54,12 @@
 			<label class="label" for="book">The zip or the JSON</label>
 			<input id="book" type="file" accept=".zip,.json" class="mt-1 block w-full" onchange={choose} disabled={reading} />
 		{:else}
+			<p>There is a workshop in these books already, and a book is read only into an empty one. To bring a copy back on this machine:</p>
+			<pre class="my-2 overflow-x-auto rounded-md bg-(--sunk) p-3">npm run restore -- workshop.zip
+npm run workshop</pre>
 			<p>
-				There is a workshop in these books already, and a book is read only into an empty one: start Anthypos with another database, or with <code
-					>npm run demo -- --fresh</code
-				>, before anything is entered.
+				The first reads it into the empty workshop of this machine, the second opens it. The JSON alone is taken too, without its pictures
+				and 3D files. <code>npm run workshop -- --fresh</code> empties that workshop first, after asking.
 			</p>
 		{/if}
 		<p class="mt-3 min-h-[1.5rem] text-[1.1rem] font-semibold text-(--work)" role="status">{reading ? 'Reading it …' : said}</p>

@@ -131,6 +131,30 @@ function toDb(key: string, value: unknown): unknown {
 	return value;
 }
 
+/** Columns that point to a picture. */
+const POINTS_TO_PHOTO: Readonly<Partial<Record<BookTable, string>>> = { masters: 'photoId' };
+/** Tables that are nothing but pictures or files, or what points to them. */
+const ONLY_FILES: readonly BookTable[] = ['photos', 'meshes', 'mould_photos', 'pull_photos'];
+
+/**
+ * The book without what it does not hold: the JSON alone names pictures and 3D files, and their bytes stand in the zip.
+ * What was measured from a 3D file stays; the file itself does not.
+ */
+export function withoutFiles(tables: Record<BookTable, Row[]>): {
+	tables: Record<BookTable, Row[]>;
+	photos: number;
+	meshes: number;
+} {
+	const left = Object.fromEntries(
+		BOOK_TABLE_NAMES.map((table) => {
+			if (ONLY_FILES.includes(table)) return [table, []];
+			const column = POINTS_TO_PHOTO[table];
+			return [table, column ? tables[table].map((row) => ({ ...row, [column]: null })) : tables[table]];
+		})
+	) as Record<BookTable, Row[]>;
+	return { tables: left, photos: tables.photos.length, meshes: tables.meshes.length };
+}
+
 /**
  * Reads a checked book into an empty workshop: all of it, or nothing.
  * @throws RefusedError when the workshop is not empty, or a picture or 3D file is missing or not what its name says

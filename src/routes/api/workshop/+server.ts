@@ -4,7 +4,7 @@ import { ForeignKeyConstraintError, UniqueConstraintError } from 'sequelize';
 import { checkBook, type BookTable } from '$lib/core/openData';
 import { drain } from '$lib/server/body';
 import { RefusedError } from '$lib/server/errors';
-import { readBook } from '$lib/server/repositories/book';
+import { readBook, withoutFiles } from '$lib/server/repositories/book';
 
 const MOST_BYTES = 250 * 1024 * 1024;
 /** What a packed book may grow to: past it a small file fills the memory. */
@@ -48,10 +48,11 @@ export const POST: RequestHandler = async ({ request }) => {
 			422,
 			'Nothing came: send the file as the body, with content-type application/octet-stream.'
 		);
+	const packed = bytes[0] === 0x50 && bytes[1] === 0x4b;
 	let files: Unzipped = {};
 	let text: string;
 	try {
-		if (bytes[0] === 0x50 && bytes[1] === 0x4b) {
+		if (packed) {
 			files = await unpack(bytes);
 			if (!files['workshop.json']) return refuse(422, 'There is no workshop.json in this zip.');
 			text = new TextDecoder('utf-8', { fatal: true }).decode(files['workshop.json']);
@@ -68,11 +69,15 @@ export const POST: RequestHandler = async ({ request }) => {
 	const problems = checkBook(book);
 	if (problems.length > 0) return refuse(422, `Nothing was read: ${problems[0]!.message}`, problems);
 	try {
-		const rows = await readBook(
-			(book as { tables: Record<BookTable, Record<string, unknown>[]> }).tables,
-			files
-		);
-		return json({ rows });
+		const { tables } = book as { tables: Record<BookTable, Record<string, unknown>[]> };
+		if (packed) return json({ rows: await readBook(tables, files) });
+		const bare = withoutFiles(tables);
+		const rows = await readBook(bare.tables, {});
+		if (bare.photos + bare.meshes === 0) return json({ rows });
+		return json({
+			rows,
+			without: `Without its ${bare.photos} pictures and ${bare.meshes} 3D files, which only the zip holds.`
+		});
 	} catch (error) {
 		if (error instanceof RefusedError) return refuse(409, error.message);
 		if (error instanceof ForeignKeyConstraintError)

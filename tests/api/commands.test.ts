@@ -1,0 +1,90 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, describe, expect, it } from 'vitest';
+import { freePort, isFree } from '../../scripts/lib/ports.mjs';
+import { alive, run, until } from '../../scripts/lib/run.mjs';
+import { base } from './http';
+import { startDatabase } from '../../scripts/lib/mariadb.mjs';
+
+/** The commands as the README names them, in a folder of their own. */
+const state = mkdtempSync(join(tmpdir(), 'anthypos-own-'));
+const book = join(state, 'workshop.json');
+const begun: ChildProcess[] = [];
+const START_MS = 90_000;
+
+afterAll(async () => {
+	for (const child of begun) child.kill('SIGTERM');
+	await until(() => begun.every((c) => c.exitCode !== null || c.signalCode !== null), { withinMs: 40_000 });
+	for (const name of ['workshop', 'demo'])
+		if (existsSync(join(state, name))) await (await startDatabase(join(state, name))).stop();
+	rmSync(state, { recursive: true, force: true });
+}, 120_000);
+
+function npmRun(name: string, port: number, more: NodeJS.ProcessEnv = {}): ChildProcess {
+	const child = spawn('npm', ['run', name], {
+		env: { ...process.env, ANTHYPOS_STATE: state, PORT: String(port), HOST: '127.0.0.1', ...more },
+		stdio: 'ignore'
+	});
+	begun.push(child);
+	return child;
+}
+const up = (port: number) =>
+	until(
+		async () => {
+			try {
+				return (await fetch(`http://127.0.0.1:${port}/api/clocks`)).ok;
+			} catch {
+				return false;
+			}
+		},
+		{ withinMs: START_MS }
+	);
+const databasePid = (name: string) =>
+	(JSON.parse(readFileSync(join(state, name, 'run.json'), 'utf8')) as { pid: number }).pid;
+const restore = (file: string) =>
+	run('npm', ['run', '--silent', 'restore', '--', file], { show: false, env: { ANTHYPOS_STATE: state } });
+
+describe('a workshop of one’s own', () => {
+	it('takes a book back, once; a file that is none is refused in a sentence', async () => {
+		// the JSON alone names a 3D file that it does not hold
+		writeFileSync(book, await (await fetch(`${base}/workshop/book.json`)).text());
+		const missing = await restore(join(state, 'nothing.zip'));
+		expect(missing).toMatchObject({ code: 1, output: expect.stringMatching(/there is no such file/) });
+		const wrong = await restore(new URL('../../package.json', import.meta.url).pathname);
+		expect(wrong).toMatchObject({ code: 1, output: expect.stringMatching(/Nothing was read/) });
+		const good = await restore(book);
+		expect(good).toMatchObject({
+			code: 0,
+			output: expect.stringMatching(
+				/The whole book is in: \d+ rows.*Without its \d+ pictures and \d+ 3D files/
+			)
+		});
+		const again = await restore(book);
+		expect(again).toMatchObject({ code: 1, output: expect.stringMatching(/only into an empty one/) });
+	}, 240_000);
+	it('is served with what was read into it, and a signal to npm ends server and database', async () => {
+		const port = await freePort();
+		const child = npmRun('workshop', port);
+		expect(await up(port)).toBe(true);
+		expect(await (await fetch(`http://127.0.0.1:${port}/masters`)).text()).toContain('Stage anvil');
+		const pid = databasePid('workshop');
+		expect(alive(pid)).toBe(true);
+		child.kill('SIGTERM');
+		expect(await until(() => !alive(pid), { withinMs: 40_000 })).toBe(true);
+		expect(await until(() => isFree(port), { withinMs: 10_000 })).toBe(true);
+	}, 240_000);
+	it('npm start ends with its npm, too', async () => {
+		const database = await startDatabase(join(state, 'workshop'));
+		try {
+			const port = await freePort();
+			const child = npmRun('start', port, { DATABASE_URL: database.url });
+			expect(await up(port)).toBe(true);
+			child.kill('SIGTERM');
+			expect(await until(() => isFree(port), { withinMs: 20_000 })).toBe(true);
+		} finally {
+			await database.stop();
+		}
+	}, 240_000);
+});
