@@ -5,12 +5,26 @@ import type { ShapeChoice } from '$lib/core/master';
 import type { studyFile } from '$lib/core/master/study';
 import type { MeshTask } from './thread/mesh';
 
+/** So long one file may be worked on, ms; MESH_TIME_LIMIT_MS says otherwise. Others wait behind it. */
+const LIMIT_MS = Number(process.env.MESH_TIME_LIMIT_MS) || 20_000;
+
+const tooLong = () =>
+	new MeshError(
+		`This file takes over ${Math.max(1, Math.round(LIMIT_MS / 1000))} s to work out, and is given up so that others get their turn: save it with fewer triangles, or as one closed body.`
+	);
+const gone = () => new MeshError('Nobody waits for this file any more.');
+
 /** One file at a time: two large ones together would need the memory of both. */
 let last: Promise<unknown> = Promise.resolve();
 
-function inThread<T>(task: MeshTask): Promise<T> {
+/** @param signal of the request: when its client goes, the work ends */
+function inThread<T>(task: MeshTask, signal?: AbortSignal): Promise<T> {
 	const run = () =>
 		new Promise<T>((resolve, reject) => {
+			if (signal?.aborted) {
+				reject(gone());
+				return;
+			}
 			const worker = new Worker(source, {
 				eval: true,
 				workerData: task,
@@ -19,11 +33,23 @@ function inThread<T>(task: MeshTask): Promise<T> {
 					? { transferList: [task.bytes.buffer as ArrayBuffer] }
 					: {})
 			});
+			const settle = (by: () => void) => {
+				clearTimeout(timer);
+				signal?.removeEventListener('abort', left);
+				by();
+			};
+			const giveUp = (why: MeshError) => {
+				// the next file begins once this one's memory is free
+				void worker.terminate().finally(() => settle(() => reject(why)));
+			};
+			const left = () => giveUp(gone());
+			const timer = setTimeout(() => giveUp(tooLong()), LIMIT_MS);
+			signal?.addEventListener('abort', left, { once: true });
 			worker.once('message', (answer: { ok: T } | { problem: string }) =>
-				'ok' in answer ? resolve(answer.ok) : reject(new MeshError(answer.problem))
+				settle(() => ('ok' in answer ? resolve(answer.ok) : reject(new MeshError(answer.problem))))
 			);
-			worker.once('error', reject);
-			worker.once('exit', (code) => reject(new Error(`The mesh thread ended with ${code}.`)));
+			worker.once('error', (error) => settle(() => reject(error)));
+			worker.once('exit', (code) => settle(() => reject(new Error(`The mesh thread ended with ${code}.`))));
 		});
 	const mine = last.then(run, run);
 	last = mine.catch(() => undefined);
@@ -31,9 +57,9 @@ function inThread<T>(task: MeshTask): Promise<T> {
 }
 
 /** What a 3D file says with a choice, worked out beside the server. The bytes are used up. @throws MeshError */
-export const studyInThread = (bytes: Uint8Array, choice: ShapeChoice, date: string) =>
-	inThread<ReturnType<typeof studyFile>>({ kind: 'study', bytes, choice, date });
+export const studyInThread = (bytes: Uint8Array, choice: ShapeChoice, date: string, signal?: AbortSignal) =>
+	inThread<ReturnType<typeof studyFile>>({ kind: 'study', bytes, choice, date }, signal);
 
 /** The open interface's answer, worked out beside the server. The bytes are used up. @throws MeshError */
-export const answerInThread = (bytes: Uint8Array, query: MeshQuery) =>
-	inThread<MeshAnswer>({ kind: 'answer', bytes, query });
+export const answerInThread = (bytes: Uint8Array, query: MeshQuery, signal?: AbortSignal) =>
+	inThread<MeshAnswer>({ kind: 'answer', bytes, query }, signal);

@@ -19,7 +19,7 @@ export const POST: RequestHandler = async ({ request, url }) => {
 	if (!bytes)
 		return errors([{ path: '', message: `At most ${MESH_LIMITS.bytes / 1024 ** 2} MB are read here.` }], 413);
 	try {
-		return json(await answerInThread(bytes, query.data));
+		return json(await answerInThread(bytes, query.data, request.signal));
 	} catch (error) {
 		if (error instanceof MeshError) return errors([{ path: 'file', message: error.message }], 422);
 		throw error;
