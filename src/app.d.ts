@@ -1,3 +1,4 @@
+import type { IncomingMessage } from 'node:http';
 import type { WorkshopSettings } from '$lib/core/workshop';
 
 declare global {
@@ -5,6 +6,10 @@ declare global {
 		interface Locals {
 			settings: WorkshopSettings;
 			theme: 'light' | 'dark' | 'system';
+		}
+		interface Platform {
+			/** The request as the Node server has it. */
+			req: IncomingMessage;
 		}
 		interface Error {
 			message: string;

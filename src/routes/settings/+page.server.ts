@@ -3,15 +3,20 @@ import { message, superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { z } from 'zod';
 import { workshopSettings } from '$lib/core/workshop';
+import { addressOf } from '$lib/server/address';
 import { attempt } from '$lib/server/forms';
 import { readSettings, saveSettings } from '$lib/server/repositories/settings';
 import type { Actions, PageServerLoad } from './$types';
 
 const THEME_DAYS = 400;
 
-export const load: PageServerLoad = async () => {
+export const load: PageServerLoad = async ({ url, platform }) => {
 	const { settings, version } = await readSettings();
-	return { form: await superValidate(settings, zod4(workshopSettings)), version };
+	return {
+		form: await superValidate(settings, zod4(workshopSettings)),
+		version,
+		address: addressOf({ address: '' }, url, platform)
+	};
 };
 
 export const actions: Actions = {

@@ -67,6 +67,16 @@ export const workshopSettings = z
 			.min(0.6, 'Under 0.6 kPa is rarely reached: read the gauge.')
 			.max(90, 'That is hardly a vacuum: give the absolute pressure.')
 			.default(3),
+		/** Where other devices reach this workshop, such as `http://192.168.1.20:4620`: printed codes lead there. */
+		address: z
+			.string()
+			.trim()
+			.max(200, 'Keep the address under 200 characters.')
+			.refine(
+				(a) => a === '' || /^https?:\/\/[^\s/?#]+\/?$/i.test(a),
+				'Type it whole and without a path, such as http://192.168.1.20:4620.'
+			)
+			.default(''),
 		/** How the two parts are measured unless a shot says otherwise. */
 		measuring: z.enum(MEASURING_SCHOOLS).default('two cups'),
 		/** What an hour of work costs; nothing: it is not counted. */
@@ -110,6 +120,7 @@ export const WORKSHOP_DEFAULTS: WorkshopSettings = {
 	vacuumChamberL: 12,
 	vacuumPumpLPerMin: 70,
 	vacuumKpa: 3,
+	address: '',
 	measuring: 'two cups',
 	hourly: 0,
 	currency: '€'

@@ -1,6 +1,7 @@
 import { error } from '@sveltejs/kit';
 import type { TableCell } from 'pdfmake/interfaces';
 import { KIND_WORDS } from '$lib/core/mould';
+import { addressOf, LOOPBACK_WORDS } from '$lib/server/address';
 import { PT_PER_MM, sheet } from '$lib/server/paper';
 import { listMoulds, type Mould } from '$lib/server/repositories/moulds';
 import type { RequestHandler } from './$types';
@@ -30,12 +31,13 @@ function label(mould: Mould, origin: string): TableCell {
 }
 
 /** Labels for moulds, several to a sheet; each has a code that opens the mould's page. */
-export const GET: RequestHandler = async ({ url }) => {
+export const GET: RequestHandler = async ({ url, locals, platform }) => {
+	const address = addressOf(locals.settings, url, platform);
 	const wanted = url.searchParams.get('ids')?.split(',').filter(Boolean);
 	const all = await listMoulds();
 	const chosen = all.filter((m) => (wanted ? wanted.includes(m.id) : m.state !== 'retired'));
 	if (chosen.length === 0) error(404, 'No such mould: choose at least one for its label.');
-	const cells = chosen.slice(0, 300).map((m) => label(m, url.origin));
+	const cells = chosen.slice(0, 300).map((m) => label(m, address.base));
 	const rows: TableCell[][] = [];
 	for (let i = 0; i < cells.length; i += COLUMNS) {
 		const row = cells.slice(i, i + COLUMNS);
@@ -55,7 +57,10 @@ export const GET: RequestHandler = async ({ url }) => {
 						body: rows
 					},
 					layout: { hLineColor: () => '#bbbbbb', vLineColor: () => '#bbbbbb' }
-				}
+				},
+				...(address.loopback
+					? [{ text: LOOPBACK_WORDS.replace('This code opens', 'These codes open'), fontSize: 8 }]
+					: [])
 			]
 		},
 		'mould-labels.pdf'

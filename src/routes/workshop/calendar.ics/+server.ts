@@ -1,5 +1,6 @@
 import { createEvents, type EventAttributes } from 'ics';
 import { error, type RequestHandler } from '@sveltejs/kit';
+import { addressOf } from '$lib/server/address';
 import { runningClocks } from '$lib/server/repositories/pours';
 import { looksComing } from '$lib/server/repositories/vessels';
 
@@ -11,12 +12,13 @@ function at(ms: number): [number, number, number, number, number] {
 }
 
 /** Cures, demoulds and looks that are due, for any calendar. */
-export const GET: RequestHandler = async ({ url }) => {
+export const GET: RequestHandler = async ({ url, locals, platform }) => {
+	const { base } = addressOf(locals.settings, url, platform);
 	const now = new Date();
 	const [clocks, looks] = await Promise.all([runningClocks(), looksComing(now)]);
 	const events: EventAttributes[] = [
 		...clocks
-			.filter((c) => c.kind !== 'pot-life')
+			.filter((c) => c.kind !== 'pot-life' && c.kind !== 'wait')
 			.map((c) => ({
 				uid: `${c.id}@anthypos`,
 				title: `${c.then[0]!.toUpperCase()}${c.then.slice(1)}: ${c.label}`,
@@ -24,7 +26,7 @@ export const GET: RequestHandler = async ({ url }) => {
 				startInputType: 'utc' as const,
 				startOutputType: 'utc' as const,
 				duration: { minutes: MINUTES },
-				url: `${url.origin}${c.href}`,
+				url: `${base}${c.href}`,
 				alarms: [{ action: 'display' as const, description: c.then, trigger: { minutes: 5, before: true } }]
 			})),
 		...looks.map(({ vessel, due }) => ({
@@ -34,7 +36,7 @@ export const GET: RequestHandler = async ({ url }) => {
 				Math.max(due.dueAtMs, due.state === 'due' || due.state === 'failed' ? now.getTime() : due.dueAtMs)
 			).slice(0, 3) as [number, number, number],
 			duration: { days: 1 },
-			url: `${url.origin}/pots/${vessel.id}`,
+			url: `${base}/pots/${vessel.id}`,
 			description:
 				due.state === 'failed'
 					? 'It failed its last look: no pressure before it is mended.'

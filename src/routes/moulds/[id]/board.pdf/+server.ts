@@ -1,7 +1,8 @@
 import type { Content } from 'pdfmake/interfaces';
 import { toSvg } from '$lib/core/drawing';
-import { closingWords, drawMould, KIND_WORDS, USUAL_CLOSING } from '$lib/core/mould';
+import { closingOf, drawMould, KIND_WORDS } from '$lib/core/mould';
 import { formatQuantity } from '$lib/core/units';
+import { addressOf, LOOPBACK_WORDS } from '$lib/server/address';
 import { orNotFound } from '$lib/server/forms';
 import { onPaper, PT_PER_MM, sheet } from '$lib/server/paper';
 import { getMaster } from '$lib/server/repositories/masters';
@@ -10,7 +11,16 @@ import type { RequestHandler } from './$types';
 
 /** Height of the letters on the sheet, mm. */
 const LETTER_MM = 3.2;
-const A4 = { widthMm: 190, planMm: 150, sectionMm: 70 };
+const A4 = { widthMm: 190, planMm: 145, sectionMm: 70 };
+
+/** Parts of the true size in which a drawing is put on paper: nothing between that a rule could not be laid to. */
+const PARTS = [1, 2, 5, 10, 20] as const;
+
+/** The largest of them that fits the sheet: a drawing is at its true size, or plainly at a part of it. */
+function scaleFor(drawing: { widthMm: number; heightMm: number }, mostMm: number): number {
+	const fits = (part: number) => drawing.widthMm / part <= A4.widthMm && drawing.heightMm / part <= mostMm;
+	return PARTS.find(fits) ?? PARTS[PARTS.length - 1]!;
+}
 
 function opens(mould: Mould): string {
 	const { plan, inputs } = mould;
@@ -30,33 +40,32 @@ function opens(mould: Mould): string {
 }
 
 /** The sheet that lies on the base board: the plan at its true size where it fits, how it will be opened. */
-export const GET: RequestHandler = async ({ params, locals, url }) => {
+export const GET: RequestHandler = async ({ params, locals, url, platform }) => {
+	const address = addressOf(locals.settings, url, platform);
 	const mould = await orNotFound(getMould(params.id));
 	const master = await getMaster(mould.masterId);
 	const { inputs, plan } = mould;
 	const show = (mm: number) => onPaper(formatQuantity(mm, 'length', locals.settings.units));
 	const small = drawMould(inputs, plan, master.record, show, LETTER_MM);
 	// the section is shrunk to its strip: its letters are drawn larger by as much
-	const shrink = Math.min(1, A4.sectionMm / small.section.heightMm);
+	const shrink = 1 / scaleFor(small.section, A4.sectionMm);
 	const drawings = {
 		plan: small.plan,
 		section: drawMould(inputs, plan, master.record, show, LETTER_MM / shrink).section
 	};
-	const placed = (drawing: typeof drawings.plan, mostMm: number): Content[] => {
-		const scale = Math.min(1, A4.widthMm / drawing.widthMm, mostMm / drawing.heightMm);
+	const placed = (title: string, drawing: typeof drawings.plan, mostMm: number): Content[] => {
+		const part = scaleFor(drawing, mostMm);
 		const svg = onPaper(toSvg(drawing, mould.label)).replaceAll('sans-serif', 'Roboto');
-		const words = scale === 1 ? 'at its true size' : `at ${(100 * scale).toFixed(0)} % of its size`;
 		return [
-			{ svg, width: drawing.widthMm * scale * PT_PER_MM, margin: [0, 4, 0, 0] },
-			{ text: words, fontSize: 8, color: '#555555' }
+			{
+				text: `${title}, ${part === 1 ? '1:1, at its true size' : `1:${part}`}`,
+				bold: true,
+				margin: [0, 6, 0, 0]
+			},
+			{ svg, width: (drawing.widthMm / part) * PT_PER_MM, margin: [0, 2, 0, 0] }
 		];
 	};
-	const closing = inputs.closing === 'as its kind' ? USUAL_CLOSING[plan.kind] : inputs.closing;
-	const closed = closingWords(
-		closing,
-		plan.cavity?.heightMm ?? master.record.heightMm,
-		plan.jacket?.shell.bolts ?? 6
-	);
+	const closed = closingOf(mould);
 	const cut = (plan.cutList ?? []).map((c) =>
 		c.thicknessMm > 0
 			? `${c.count} × ${c.what}: ${show(c.lengthMm)} × ${show(c.widthMm)}, ${show(c.thicknessMm)} thick`
@@ -84,18 +93,22 @@ export const GET: RequestHandler = async ({ params, locals, url }) => {
 									: [])
 							]
 						},
-						{ qr: `${url.origin}/moulds/${mould.id}`, fit: 70, width: 75 }
+						{ qr: `${address.base}/moulds/${mould.id}`, fit: 70, width: 75 }
 					],
 					columnGap: 14
 				},
-				...placed(drawings.plan, A4.planMm),
-				...placed(drawings.section, A4.sectionMm),
+				...placed('Plan', drawings.plan, A4.planMm),
+				...placed('Section', drawings.section, A4.sectionMm),
 				// a bar to check the printer by
 				{
 					canvas: [{ type: 'line', x1: 0, y1: 0, x2: 100 * PT_PER_MM, y2: 0, lineWidth: 2 }],
 					margin: [0, 6, 0, 0]
 				},
-				{ text: 'This bar is 100 mm (3.94 in) long when the sheet is printed at its true size.', fontSize: 8 }
+				{
+					text: 'This bar is 100 mm (3.94 in) long when the sheet is printed at its true size.',
+					fontSize: 8
+				},
+				...(address.loopback ? [{ text: LOOPBACK_WORDS, fontSize: 8 }] : [])
 			]
 		},
 		`mould-${mould.number}-board.pdf`

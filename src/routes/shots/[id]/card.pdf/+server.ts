@@ -3,6 +3,7 @@ import type { Content } from 'pdfmake/interfaces';
 import { caution, CAUTION_ORDER } from '$lib/core/cautions';
 import { benchSteps, marksOf, type BenchStep, type PourPlan } from '$lib/core/pour';
 import { digits, formatDrops, formatOther, formatQuantity, formatTime } from '$lib/core/units';
+import { addressOf, LOOPBACK_WORDS } from '$lib/server/address';
 import { RefusedError } from '$lib/server/errors';
 import { orNotFound } from '$lib/server/forms';
 import { onPaper, PT_PER_MM, sheet } from '$lib/server/paper';
@@ -32,7 +33,8 @@ const isCatalysed = (plan: PourPlan) =>
 	Boolean(plan.catalyst ?? plan.layers?.[0]?.catalyst ?? plan.cups?.[0]?.catalyst);
 
 /** The pour on paper: amounts in both units, cup marks, steps with their deadlines, cautions, a code to the shot. */
-export const GET: RequestHandler = async ({ params, locals, url }) => {
+export const GET: RequestHandler = async ({ params, locals, url, platform }) => {
+	const address = addressOf(locals.settings, url, platform);
 	const shot = await orNotFound(getShot(params.id));
 	const { units } = locals.settings;
 	const both = (massG: number) =>
@@ -121,7 +123,7 @@ export const GET: RequestHandler = async ({ params, locals, url }) => {
 								}
 							]
 						},
-						{ qr: `${url.origin}/shots/${shot.id}`, fit: 70, width: 75 }
+						{ qr: `${address.base}/shots/${shot.id}`, fit: 70, width: 75 }
 					],
 					columnGap: 14
 				},
@@ -151,7 +153,8 @@ export const GET: RequestHandler = async ({ params, locals, url }) => {
 					stepRows(plan)
 				]),
 				{ text: topics.map((t) => caution(t)).join(' '), fontSize: 8.5, margin: [0, 8, 0, 0] },
-				{ text: CAUTION_ORDER, fontSize: 8.5, italics: true }
+				{ text: CAUTION_ORDER, fontSize: 8.5, italics: true },
+				...(address.loopback ? [{ text: LOOPBACK_WORDS, fontSize: 8 }] : [])
 			]
 		},
 		`shot-${shot.number}.pdf`
