@@ -1,20 +1,25 @@
 <script lang="ts">
 	import { onMount, untrack } from 'svelte';
-	import type { Clock } from '$lib/core/pour';
+	import { mostPressingFirst, type Clock } from '$lib/core/pour';
 	import Flame from '@lucide/svelte/icons/flame';
 	import Gauge from '@lucide/svelte/icons/gauge';
 	import Hourglass from '@lucide/svelte/icons/hourglass';
 	import Layers from '@lucide/svelte/icons/layers-2';
+	import { Alarms } from './alarms';
 	import { CLOCKS_CHANGED, countdown, wallTime } from './clockText';
 	import { Now } from './now.svelte';
+	import { ownClocks } from './ownClocks.svelte';
+	import { sound } from './sound.svelte';
 
 	/** Everything that is running, on every screen. It asks the server again, so another device shows the same. */
 	let { clocks, nowMs }: { clocks: readonly Clock[]; nowMs: number } = $props();
 
 	const now = new Now(untrack(() => nowMs));
 	let fresh = $state.raw<readonly Clock[]>();
-	const shown = $derived(fresh ?? clocks);
-	const icons = { 'pot-life': Flame, hold: Gauge, cure: Hourglass, rubber: Layers };
+	const shown = $derived(mostPressingFirst(ownClocks.over(fresh ?? clocks), now.ms));
+	const icons = { 'pot-life': Flame, hold: Gauge, cure: Hourglass, rubber: Layers, wait: Hourglass };
+	const alarms = new Alarms((clock) => sound.tell(3, `${clock.label}: ${clock.then}`));
+	$effect(() => alarms.look(shown, now.ms));
 
 	$effect(() => {
 		void clocks;
@@ -30,10 +35,12 @@
 				// without a network the clocks that are known go on running
 			}
 		};
+		const quiet = sound.start();
 		const timer = setInterval(ask, 4000);
 		window.addEventListener('focus', ask);
 		window.addEventListener(CLOCKS_CHANGED, ask);
 		return () => {
+			quiet();
 			clearInterval(timer);
 			window.removeEventListener('focus', ask);
 			window.removeEventListener(CLOCKS_CHANGED, ask);
@@ -46,6 +53,10 @@
 	aria-label="Running clocks">
 	{#if shown.length === 0}
 		<p class="self-center px-4 text-[0.95rem] opacity-80">Nothing is running.</p>
+	{/if}
+	{#if shown.length > 0 && sound.blocked && sound.way !== 'muted'}
+		<button type="button" class="shrink-0 cursor-pointer bg-[#a33a06] px-4 text-[0.95rem] font-semibold text-white hover:bg-[#8c3205]"
+			>Sound is blocked here: press once</button>
 	{/if}
 	{#each shown as clock (clock.id)}
 		{@const leftS = (clock.endsAtMs - now.ms) / 1000}

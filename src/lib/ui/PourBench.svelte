@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { onMount, untrack, type Snippet } from 'svelte';
-	import { benchSteps, correctedPlan, lateAdvice, type BenchForecast, type PourPlan, type PourState } from '$lib/core/pour';
+	import { benchSteps, clocksOf, correctedPlan, lateAdvice, type BenchForecast, type PourPlan, type PourState } from '$lib/core/pour';
 	import { latest } from '$lib/workers/latest';
 	import { usePlanner } from '$lib/workers/planner';
 	import Caution from './Caution.svelte';
@@ -20,7 +20,9 @@
 	import TextField from './TextField.svelte';
 	import type { PourRun } from './pourRun.svelte';
 	import { lowerFirst } from './clockText';
-	import { keepAwake, keptSignalWay, nextSignalWay, signal, type SignalWay } from './signals';
+	import { ownClocks } from './ownClocks.svelte';
+	import { keepAwake, nextSignalWay } from './signals';
+	import { sound } from './sound.svelte';
 	import { useUnits } from './units.svelte';
 	import Warnings from './Warnings.svelte';
 
@@ -95,7 +97,6 @@
 		() => desk.cup
 	);
 
-	let way = $state<SignalWay>('tones');
 	/** What the big button says: what is wrong with the ratio comes before the step itself. */
 	const action = $derived(
 		desk.scale.mend ? `${desk.scale.mend.part} is added` : step?.kind === 'air' && !desk.airRead ? 'Not read: go on' : (step?.action ?? '')
@@ -121,20 +122,23 @@
 		desk.press();
 	}
 
-	// told ten seconds before a deadline and on it, and when a wait is over, each once
+	// told ten seconds before a deadline and on it, each once; the end of every wait is told by the strip of clocks
 	let told = '';
 	$effect(() => {
 		if (!step || state_.status !== 'open') return;
-		const deadline = burning && elapsedS !== undefined && step.deadlineS !== undefined;
-		const left = deadline ? step.deadlineS! - elapsedS! : step.waitS !== undefined && lastDoneMs !== undefined ? waitS : undefined;
-		if (left === undefined) return;
-		const mark = left <= 0 ? 'now' : left <= 10 && deadline ? 'soon' : '';
+		if (!burning || elapsedS === undefined || step.deadlineS === undefined) return;
+		const left = step.deadlineS - elapsedS;
+		const mark = left <= 0 ? 'now' : left <= 10 ? 'soon' : '';
 		if (!mark || told === `${step.id}-${mark}`) return;
 		told = `${step.id}-${mark}`;
-		signal(way, mark === 'now' ? 3 : 1, mark === 'now' ? (deadline ? 'Time is up' : step.action) : 'Ten seconds');
+		sound.tell(mark === 'now' ? 3 : 1, mark === 'now' ? 'Time is up' : 'Ten seconds');
+	});
+	$effect(() => {
+		const clocks = clocksOf(run.id, plan, state_);
+		const practised = clocks.map((c) => ({ ...c, href: '/practice', label: `Practice: ${c.label}` }));
+		untrack(() => ownClocks.show(`/pour/${run.id}`, source ? practised : clocks));
 	});
 	onMount(() => {
-		way = keptSignalWay();
 		layout.start();
 		ask = latest(
 			({ plan, state }) => usePlanner().benchForecast(plan, state),
@@ -145,6 +149,7 @@
 		return () => {
 			quiet();
 			sleep();
+			ownClocks.leave();
 		};
 	});
 </script>
@@ -158,10 +163,9 @@
 		{desk}
 		{devices}
 		{layout}
-		{way}
 		practice={source !== undefined}
 		{instruments}
-		onway={() => (way = nextSignalWay(way))} />
+		onway={() => (sound.way = nextSignalWay(sound.way))} />
 	{#if state_.status !== 'open'}
 		{#if ended}{@render ended()}{:else}<Ended {run} {forecast} />{/if}
 	{:else if step}

@@ -1,25 +1,17 @@
-/** A short tone; two for "now". Silent where the browser has no sound or has not been touched yet. */
-export function beep(times: number, pitchHz = 880): void {
-	try {
-		const audio = (shared ??= new AudioContext());
-		void audio.resume();
-		for (let i = 0; i < times; i++) {
-			const tone = audio.createOscillator();
-			const level = audio.createGain();
-			const at = audio.currentTime + i * 0.22;
-			tone.frequency.value = pitchHz;
-			level.gain.setValueAtTime(0.25, at);
-			level.gain.exponentialRampToValueAtTime(0.001, at + 0.18);
-			tone.connect(level).connect(audio.destination);
-			tone.start(at);
-			tone.stop(at + 0.2);
-		}
-	} catch {
-		// no sound here: the digits and the colour say the same
+/** Short tones; three for "now". */
+export function beep(audio: AudioContext, times: number, pitchHz = 880): void {
+	for (let i = 0; i < times; i++) {
+		const tone = audio.createOscillator();
+		const level = audio.createGain();
+		const at = audio.currentTime + i * 0.22;
+		tone.frequency.value = pitchHz;
+		level.gain.setValueAtTime(0.25, at);
+		level.gain.exponentialRampToValueAtTime(0.001, at + 0.18);
+		tone.connect(level).connect(audio.destination);
+		tone.start(at);
+		tone.stop(at + 0.2);
 	}
-	navigator.vibrate?.(Array.from({ length: times * 2 - 1 }, () => 120));
 }
-let shared: AudioContext | undefined;
 
 /** Says a sentence, where the browser has a voice; a newer one cuts an older one short. */
 export function speak(text: string): void {
@@ -46,13 +38,6 @@ export function nextSignalWay(way: SignalWay): SignalWay {
 	const next = SIGNAL_WAYS[(SIGNAL_WAYS.indexOf(way) + 1) % SIGNAL_WAYS.length]!;
 	localStorage.setItem('signals', next);
 	return next;
-}
-
-/** Tells a deadline the way that was chosen. */
-export function signal(way: SignalWay, times: number, words: string): void {
-	if (way === 'muted') return;
-	beep(times);
-	if (way === 'voice') speak(words);
 }
 
 /** Keeps the screen awake while the page is seen; returns what lets it sleep again. */

@@ -5,7 +5,7 @@ import { benchSteps } from './steps';
 /** Something that is running and what to do when it ends. */
 export interface Clock {
 	readonly id: string;
-	readonly kind: 'pot-life' | 'hold' | 'cure' | 'rubber';
+	readonly kind: 'pot-life' | 'hold' | 'cure' | 'rubber' | 'wait';
 	readonly label: string;
 	readonly startedAtMs: number;
 	readonly endsAtMs: number;
@@ -25,9 +25,10 @@ export function mostPressingFirst(clocks: readonly Clock[], nowMs: number): Cloc
 
 /** The clocks that a pour keeps running, worked out from its plan and state. */
 export function clocksOf(pourId: string, plan: PourPlan, state: PourState): Clock[] {
-	if (state.status !== 'open' || state.combinedAtMs === undefined) return [];
+	if (state.status !== 'open') return [];
 	const label = `${plan.masterName} · ${plan.moulds.map((m) => `M${m.number}`).join(' ')}`;
 	const common = { label, href: `/pour/${pourId}` };
+	if (state.combinedAtMs === undefined) return waitClock(pourId, plan, state, common);
 	if (plan.layers && state.settledAtMs === undefined) return layerClocks(pourId, plan, state, common);
 	if (state.pouredAtMs === undefined || state.settledAtMs === undefined) {
 		return [
@@ -66,8 +67,14 @@ export function clocksOf(pourId: string, plan: PourPlan, state: PourState): Cloc
 	return clocks;
 }
 
-/** The clock of the layer at hand: its cup until it is poured, then how long it is rolled and waits. */
-function layerClocks(
+/** What a wait ends with, by the step that waits. */
+const WAITED: Readonly<Record<string, string>> = {
+	'flash-off': 'the coat is dry',
+	roll: 'it no longer runs'
+};
+
+/** The wait at hand, such as a coat that dries; nothing when the step at hand is none. */
+function waitClock(
 	pourId: string,
 	plan: PourPlan,
 	state: PourState,
@@ -75,7 +82,46 @@ function layerClocks(
 ): Clock[] {
 	const steps = benchSteps(plan);
 	const step = steps[state.current];
+	const since = step?.sinceStep ?? steps[state.current - 1]?.id;
+	const startedAtMs = since === undefined ? undefined : state.doneAtMs[since];
+	if (step?.kind !== 'dry' || step.waitS === undefined || startedAtMs === undefined) return [];
+	return [
+		{
+			...common,
+			id: `${pourId}-${step.id}`,
+			kind: 'wait',
+			startedAtMs,
+			endsAtMs: startedAtMs + step.waitS * 1000,
+			then: WAITED[step.id.replace(/-\d+$/, '')] ?? `layer ${(step.layer ?? 0) + 2} may follow`
+		}
+	];
+}
+
+/** The clocks of the layer at hand: its cup until it is poured; then how long it is rolled and waits, and until when it bonds. */
+function layerClocks(
+	pourId: string,
+	plan: PourPlan,
+	state: PourState,
+	common: Pick<Clock, 'label' | 'href'>
+): Clock[] {
+	const step = benchSteps(plan)[state.current];
 	if (!step) return [];
+	const layers = plan.layers!;
+	// while the next is poured, what lies below bonds until its own time
+	const last = [...layers.keys()].reverse().find((i) => state.doneAtMs[`pour-${i}`] !== undefined);
+	const bonds: Clock[] =
+		last === undefined || last === layers.length - 1
+			? []
+			: [
+					{
+						...common,
+						id: `${pourId}-bond-${last}`,
+						kind: 'cure',
+						startedAtMs: state.doneAtMs[`pour-${last}`]!,
+						endsAtMs: state.doneAtMs[`pour-${last}`]! + layers[last]!.recoatUntilS * 1000,
+						then: `too late for layer ${last + 2}`
+					}
+				];
 	const layer = step.layer ?? 0;
 	const combined = state.doneAtMs[layer === 0 ? 'combine' : `combine-${layer}`];
 	if (step.kind === 'timed' && combined !== undefined) {
@@ -85,25 +131,25 @@ function layerClocks(
 				id: `${pourId}-pot-life-${layer}`,
 				kind: 'pot-life',
 				startedAtMs: combined,
-				endsAtMs: combined + plan.layers![layer]!.potLifeS * 1000,
+				endsAtMs: combined + layers[layer]!.potLifeS * 1000,
 				then: 'too thick to pour'
-			}
+			},
+			...bonds
 		];
 	}
-	// while it is rolled, weighed or waited for: when the next layer may follow
-	const last = [...plan.layers!.keys()].reverse().find((i) => state.doneAtMs[`pour-${i}`] !== undefined);
-	if (last === undefined) return [];
+	const waiting = waitClock(pourId, plan, state, common);
+	if (waiting.length > 0 || last === undefined) return [...waiting, ...bonds];
+	// it is weighed meanwhile: when the next layer may follow
 	const startedAtMs = state.doneAtMs[`pour-${last}`]!;
-	const rolling = state.doneAtMs[`roll-${last}`] === undefined;
-	const { lockS, recoatFromS } = plan.layers![last]!;
 	return [
 		{
 			...common,
-			id: `${pourId}-layer-${last}`,
-			kind: 'cure',
+			id: `${pourId}-gelled-${last}`,
+			kind: 'wait',
 			startedAtMs,
-			endsAtMs: startedAtMs + (rolling ? lockS : recoatFromS) * 1000,
-			then: rolling ? 'it no longer runs' : `layer ${last + 2} may follow`
-		}
+			endsAtMs: startedAtMs + layers[last]!.recoatFromS * 1000,
+			then: `layer ${last + 2} may follow`
+		},
+		...bonds
 	];
 }

@@ -12,7 +12,8 @@
 	import { HandLayout, letGo } from '../hand.svelte';
 	import { Now } from '../now.svelte';
 	import QuantityField from '../QuantityField.svelte';
-	import { keepAwake, keptSignalWay, signal } from '../signals';
+	import { keepAwake } from '../signals';
+	import { sound } from '../sound.svelte';
 	import { useUnits } from '../units.svelte';
 
 	/** Beside the maker while a mould is made: one thing to do, one large action, the clock that counts. */
@@ -80,16 +81,15 @@
 		event.preventDefault();
 		press();
 	}
-	// told when a wait is over and when the working time nears its end, each once
+	// told when the working time nears its end, once; the end of a wait is told by the strip of clocks
 	let told = '';
 	$effect(() => {
 		if (!step || state_.status !== 'open') return;
-		const over = waitS !== undefined && waitS <= 0;
 		const late = workingS !== undefined && workingS <= 60;
-		const mark = over ? `${step.id}-over` : late ? `pour-${step.pour}-late` : '';
+		const mark = late ? `pour-${step.pour}-late` : '';
 		if (!mark || told === mark) return;
 		told = mark;
-		signal(keptSignalWay(), over ? 3 : 1, over ? (step.then ?? step.action) : 'One minute of working time');
+		sound.tell(1, 'One minute of working time');
 	});
 	onMount(() => {
 		layout.start();
@@ -166,12 +166,12 @@
 					{/if}
 					{#if workingS !== undefined}
 						<div class="text-center" style:color={workingS < 0 ? 'var(--hot)' : 'inherit'}>
-							<p class="answer text-[clamp(4rem,17vh,8rem)]" role="timer">{countdown(workingS)}</p>
+							<p class="answer text-[clamp(2.6rem,min(17vh,20vw),8rem)]" role="timer">{countdown(workingS)}</p>
 							<p class="mt-2 text-[1.2rem] font-semibold">{workingS < 0 ? 'past its working time' : 'left of its working time'}</p>
 						</div>
 					{:else if waitS !== undefined}
 						<div class="text-center" style:color={waitS < 0 ? 'var(--work)' : 'inherit'}>
-							<p class="answer text-[clamp(4rem,17vh,8rem)]" role="timer">{waitS < 0 ? 'Ready' : countdown(waitS)}</p>
+							<p class="answer text-[clamp(2.6rem,min(17vh,20vw),8rem)]" role="timer">{waitS < 0 ? 'Ready' : countdown(waitS)}</p>
 							<p class="mt-2 text-[1.2rem] font-semibold">
 								{waitS < 0 ? `by its time: ${step.then ?? 'look at it'}` : `until ${wallTime(sinceMs! + step.waitS! * 1000, now.ms)}`}
 							</p>

@@ -10,7 +10,7 @@
 	import type { Devices } from '../devices.svelte';
 	import type { HandLayout } from '../hand.svelte';
 	import type { PourRun } from '../pourRun.svelte';
-	import type { SignalWay } from '../signals';
+	import { sound } from '../sound.svelte';
 	import type { Desk } from './desk.svelte';
 
 	/** What is poured, what is not yet sent, and the few switches of the bench. */
@@ -20,14 +20,13 @@
 		desk: Desk;
 		devices: Devices;
 		layout: HandLayout;
-		way: SignalWay;
 		/** Nothing is kept; its devices are always on. */
 		practice: boolean;
 		/** The workshop has instruments that can be listened to. */
 		instruments: boolean;
 		onway: () => void;
 	}
-	let { run, plan, desk, devices, layout, way, practice, instruments, onway }: Props = $props();
+	let { run, plan, desk, devices, layout, practice, instruments, onway }: Props = $props();
 	const open = $derived(run.state.status === 'open');
 	let givingUp = $state(false);
 	const small =
@@ -51,11 +50,16 @@
 	{#if open && !practice && instruments}<button type="button" class={small} aria-pressed={devices.on} onclick={() => devices.toggle()}
 			><Gauge class="size-5" aria-hidden="true" />{devices.on ? 'Instruments on' : 'Instruments off'}</button
 		>{/if}
-	<button type="button" class={small} onclick={onway} aria-label="Deadlines are told by {way}: change it"
-		>{#if way === 'muted'}<VolumeX class="size-5" aria-hidden="true" />Muted{:else}<Volume2 class="size-5" aria-hidden="true" />{way ===
-			'voice'
-				? 'Voice'
-				: 'Tones'}{/if}</button>
+	<button
+		type="button"
+		class={small}
+		onclick={onway}
+		aria-label={sound.blocked && sound.way !== 'muted'
+			? 'Sound is blocked here until something is pressed'
+			: `Deadlines are told by ${sound.way}: change it`}
+		>{#if sound.way === 'muted' || sound.blocked}<VolumeX class="size-5" aria-hidden="true" />{sound.way === 'muted'
+				? 'Muted'
+				: 'Blocked'}{:else}<Volume2 class="size-5" aria-hidden="true" />{sound.way === 'voice' ? 'Voice' : 'Tones'}{/if}</button>
 	{#if open}<button
 			type="button"
 			class={small}
