@@ -1,45 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { expect, test } from '@playwright/test';
+import { PAGES } from './pages';
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
-const PAGES = [
-	'/',
-	'/masters',
-	'/masters/new',
-	'/masters/from-file',
-	'/moulds',
-	'/moulds/new',
-	'/moulds/choose',
-	'/shelf',
-	'/shelf/resins/new',
-	'/shelf/rubbers/new',
-	'/cure',
-	'/mix',
-	'/shelf/fillers/new',
-	'/shelf/containers/new',
-	'/shelf/colours/new',
-	'/shelf/recipes/new',
-	'/shelf/releases/new',
-	'/shelf/thermoplastics/new',
-	'/shelf/meets',
-	'/shots',
-	'/shots/new',
-	'/pour',
-	'/practice',
-	'/practice/lesson',
-	'/pots',
-	'/pots/new',
-	'/pots/load',
-	'/moulds/wear',
-	'/ledger',
-	'/ledger/faults',
-	'/ledger/yield',
-	'/ledger/import',
-	'/workshop',
-	'/settings'
-];
-
 interface Violation {
 	id: string;
 	nodes: { html: string }[];

@@ -21,7 +21,8 @@
 		class="min-h-[2.75rem] flex-1 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-3"
 		bind:value={reason}
 		maxlength="500"
-		placeholder={example} />
+		aria-describedby="reason-note" />
+	<span id="reason-note" class="soft">such as {example}</span>
 	<Button color="red" size="lg" onclick={() => onend(reason.trim() || 'no reason given')}>{giveUp}</Button>
 	<Button color="alternative" size="lg" onclick={onback}>{goOn}</Button>
 </div>

@@ -105,6 +105,6 @@
 		</div>
 	</details>
 	<div class="mt-2">
-		<TextField label="Note" name="note-{id}" bind:value={note} error={noteError} placeholder="where, and what you would do next time" />
+		<TextField label="Note" name="note-{id}" bind:value={note} error={noteError} hint="where, and what you would do next time" />
 	</div>
 </section>

@@ -16,6 +16,7 @@
 	} from '$lib/core/master';
 	import { masterThing, releaseThing, rubberThing, whatMeets, type Experience } from '$lib/core/compat';
 	import type { ReleaseRecord, RubberRecord } from '$lib/core/shelf';
+	import Save from './Save.svelte';
 	import ChoiceField from './ChoiceField.svelte';
 	import { benchForm } from './form';
 	import FormErrors from './FormErrors.svelte';
@@ -157,7 +158,7 @@
 					name="reference-{i}"
 					bind:value={$form.references[i]!.name}
 					error={problem('references', i, 'name')}
-					placeholder="across the shoulders" />
+					hint="such as across the shoulders" />
 				<QuantityField
 					label="On the master"
 					kind="length"
@@ -189,7 +190,7 @@
 				</p>
 			</div>
 		</div>
-		<Button type="submit" size="lg" disabled={$submitting || !!photoError}>{$submitting ? 'Saving' : submit}</Button>
+		<Save label={submit} submitting={$submitting} disabled={!!photoError} />
 	</div>
 	<aside class="slab h-fit p-5" aria-live="polite">
 		<p class="label">Volume of one copy</p>

@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { Button } from 'flowbite-svelte';
 	import type { SuperValidated } from 'sveltekit-superforms';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
 	import { fieldErrors } from '$lib/core/fieldErrors';
@@ -18,7 +17,7 @@
 	import type { MasterRecord } from '$lib/core/master';
 	import {
 		CLOSINGS,
-		closingWords,
+		closingOf,
 		drawMould,
 		faceTempC,
 		inRubber,
@@ -35,6 +34,7 @@
 	} from '$lib/core/mould';
 	import { flashOffS, type ReleaseRecord, type ResinRecord, type RubberRecord, type ThermoplasticRecord } from '$lib/core/shelf';
 	import type { WorkshopSettings } from '$lib/core/workshop';
+	import Save from './Save.svelte';
 	import ChoiceField from './ChoiceField.svelte';
 	import { benchForm } from './form';
 	import FormErrors from './FormErrors.svelte';
@@ -161,10 +161,7 @@
 				)
 			: []
 	);
-	const closing = $derived($form.closing === 'as its kind' ? USUAL_CLOSING[$form.kind] : $form.closing);
-	const closed = $derived(
-		plan && closingWords(closing, plan.cavity?.heightMm ?? master?.record.heightMm ?? 100, plan.jacket?.shell.bolts ?? 6)
-	);
+	const closed = $derived(plan && closingOf({ inputs: $form, plan }));
 	const reliefs = $derived(master ? reliefWords(master.record.traps) : []);
 	const MINE: Partial<Record<string, keyof MouldInputs>> = { masterVolumeMl: 'masterId', master: 'masterId', workingTimeS: 'rubberId' };
 	/** What is wrong at a field: from the sums as they stand, else from the schema or the server. */
@@ -262,13 +259,13 @@
 		</div>
 		<div class="mt-2 grid gap-x-5 gap-y-1 sm:grid-cols-2">
 			<TextField label="Label on the mould" name="label" bind:value={$form.label} error={said('label')} />
-			<TextField label="Kept where" name="place" bind:value={$form.place} error={said('place')} placeholder="shelf 2, left" />
+			<TextField label="Kept where" name="place" bind:value={$form.place} error={said('place')} hint="such as shelf 2, left" />
 			{#if inRubber($form.kind)}<TextField
 					label="Lot of the rubber"
 					name="rubberLot"
 					bind:value={$form.rubberLot}
 					error={said('rubberLot')}
-					placeholder="as its tin says" />{/if}
+					hint="as its tin says" />{/if}
 			{#if family.length > 0}
 				<ChoiceField
 					label="Follows"
@@ -280,7 +277,7 @@
 		</div>
 		<TextField label="Note" name="note" bind:value={$form.note} error={said('note')} />
 		<div class="flex items-center gap-4">
-			<Button type="submit" size="lg" disabled={$submitting}>{$submitting ? 'Saving' : submit}</Button>
+			<Save label={submit} submitting={$submitting} />
 			<span role="status" class="font-semibold text-(--work)">{$message ?? ''}</span>
 		</div>
 	</div>

@@ -129,7 +129,7 @@
 	</p>
 {:else if leftS !== undefined}
 	<div class="text-center" style:color={late && !counts ? 'var(--hot)' : counts && late ? 'var(--work)' : 'inherit'}>
-		<p class="answer text-[clamp(4.5rem,19vh,9rem)]" role="timer">
+		<p class="answer text-[clamp(2.6rem,min(19vh,20vw),9rem)]" role="timer">
 			{counts && late ? 'Ready' : countdown(leftS)}
 		</p>
 		<p class="mt-2 text-[1.2rem] font-semibold">

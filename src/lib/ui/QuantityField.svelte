@@ -16,11 +16,13 @@
 		/** What the server or the schema says about it. */
 		error?: string[] | undefined;
 		hint?: string;
+		/** What is used while the field is empty; it stands in it greyed. */
+		inForce?: number | undefined;
 		disabled?: boolean;
 		/** Label and field on one line; a note only where something is wrong. */
 		compact?: boolean;
 	}
-	let { label, kind, value = $bindable(), name, error, hint = '', disabled = false, compact = false }: Props = $props();
+	let { label, kind, value = $bindable(), name, error, hint = '', inForce, disabled = false, compact = false }: Props = $props();
 
 	const units = useUnits();
 	const uid = $props.id();
@@ -46,6 +48,8 @@
 		if (here === there) return plain(text) === plain(here) ? '' : `= ${here}`;
 		return plain(text) === plain(here) ? `= ${there}` : `= ${here}`;
 	});
+	/** How it may be typed, as long as nothing stands there. */
+	const example = $derived(kind === 'number' || kind === 'percent' ? '' : `such as ${KINDS[kind].example.split(/,| or /)[0] ?? ''}`);
 	const guard = new PasteGuard();
 	const problem = $derived(guard.problem || (reading && !reading.ok ? reading.message : (error?.[0] ?? '')));
 	const wantsNote = $derived(
@@ -55,7 +59,7 @@
 	const note = $derived(
 		understood && kind !== 'number' && kind !== 'percent'
 			? `${understood}${wantsNote ? ` (${wantsNote})` : ''}${hint ? ` · ${hint}` : ''}`
-			: hint
+			: hint || (text === '' && inForce === undefined ? example : '')
 	);
 
 	function take(input: string) {
@@ -83,7 +87,7 @@
 		autocomplete="off"
 		spellcheck="false"
 		value={text}
-		placeholder={kind === 'number' || kind === 'percent' ? '' : (KINDS[kind].example.split(/,| or /)[0] ?? '')}
+		placeholder={inForce === undefined || !Number.isFinite(inForce) ? '' : textForEdit(inForce, kind, units.system)}
 		aria-invalid={problem ? 'true' : undefined}
 		aria-describedby="{uid}-note"
 		oninput={(e: Event) => take((e.currentTarget as HTMLInputElement).value)}

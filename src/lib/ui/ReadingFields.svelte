@@ -99,5 +99,5 @@
 	{/if}
 </div>
 <div class="mt-1">
-	<TextField label="Remark" name="remark" bind:value={form.remark} error={problem('remark')} placeholder="second try, fine scale" />
+	<TextField label="Remark" name="remark" bind:value={form.remark} error={problem('remark')} hint="such as second try, fine scale" />
 </div>

@@ -4,6 +4,7 @@
 	import { Button } from 'flowbite-svelte';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
 	import { workshopSettings } from '$lib/core/workshop';
+	import Save from '$lib/ui/Save.svelte';
 	import { benchForm } from '$lib/ui/form';
 	import FormErrors from '$lib/ui/FormErrors.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
@@ -135,6 +136,14 @@
 			options={Object.entries(MEASURING).map(([value, m]) => ({ value: value as Measuring, label: m.words }))}
 			hint={MEASURING[$form.measuring ?? 'two cups'].risk} />
 		<QuantityField label="An hour costs" kind="number" name="hourly" bind:value={$form.hourly} error={$errors.hourly} />
+		<TextField
+			label="Address of the workshop"
+			name="address"
+			bind:value={$form.address}
+			error={$errors.address}
+			hint={$form.address
+				? 'printed codes and calendar links lead there'
+				: `empty: printed codes lead to ${data.address.base}${data.address.loopback ? ', which only this machine knows' : ''}`} />
 		<TextField label="Money" name="currency" bind:value={$form.currency} error={$errors.currency} />
 		<QuantityField
 			label="Vessel for degassing"
@@ -167,7 +176,7 @@
 	</div>
 	<div class="mt-3"><Caution topics={['pressure', 'vacuum']} /></div>
 	<div class="mt-4 flex items-center gap-4">
-		<Button type="submit" size="lg" disabled={$submitting}>{$submitting ? 'Saving' : 'Save the workshop'}</Button>
+		<Save label="Save the workshop" submitting={$submitting} />
 		<span role="status" class="font-semibold text-(--work)">{$message ?? ''}</span>
 	</div>
 </form>

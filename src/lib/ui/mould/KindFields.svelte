@@ -109,6 +109,7 @@
 				name="partingMm"
 				bind:value={$form.partingMm}
 				error={said('partingMm')}
+				inForce={plan?.partingMm}
 				hint={$form.partingMm === undefined ? 'the middle of its height' : 'above its lowest point'} />
 		{/if}
 		{#if block}
@@ -167,7 +168,7 @@
 			name="softensC"
 			bind:value={$form.softensC}
 			error={said('softensC')}
-			hint="from its sheet" />
+			hint={$form.softensC === undefined ? 'empty: not known, and no warning of warping' : 'from its sheet'} />
 	{/if}
 	{#if block || kind === 'jacket'}
 		<QuantityField label="Cup loss" kind="percent" name="lossPercent" bind:value={$form.lossPercent} error={said('lossPercent')} />

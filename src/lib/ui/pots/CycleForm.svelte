@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { Button } from 'flowbite-svelte';
 	import type { SuperValidated } from 'sveltekit-superforms';
+	import Save from '../Save.svelte';
 	import { benchForm } from '../form';
 	import FormErrors from '../FormErrors.svelte';
 	import { newId } from '../newId';
@@ -31,7 +31,7 @@
 	<form method="POST" action="?/cycle&entry={entry}" use:enhance class="mt-2">
 		<FormErrors errors={$errors._errors} />
 		<div class="grid gap-x-4 gap-y-1 sm:grid-cols-3">
-			<TextField label="What was in it" name="load" bind:value={$form.load} error={$errors.load} placeholder="mould M9" />
+			<TextField label="What was in it" name="load" bind:value={$form.load} error={$errors.load} hint="such as mould M9" />
 			<QuantityField label="Target" kind="pressure" name="cycleTarget" bind:value={$form.targetGaugeKpa} error={$errors.targetGaugeKpa} />
 			<QuantityField
 				label="Time to pressure"
@@ -48,7 +48,7 @@
 			<QuantityField label="Held for" kind="time" name="holdS" bind:value={$form.holdS} error={$errors.holdS} />
 			<TextField label="Who" name="cycleBy" bind:value={$form.by} error={$errors.by} />
 		</div>
-		<Button type="submit" color="alternative" disabled={$submitting}>Keep this cycle</Button>
+		<Save label="Keep this cycle" submitting={$submitting} color="alternative" size="md" />
 		<span role="status" class="ml-2 font-semibold text-(--work)">{$message ?? ''}</span>
 	</form>
 </details>

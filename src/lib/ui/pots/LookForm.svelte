@@ -1,7 +1,7 @@
 <script lang="ts">
-	import { Button } from 'flowbite-svelte';
 	import type { SuperValidated } from 'sveltekit-superforms';
 	import { LOOK_PARTS, LOOKED_AT, type LookedAt } from '$lib/core/pot';
+	import Save from '../Save.svelte';
 	import ChoiceField from '../ChoiceField.svelte';
 	import { benchForm } from '../form';
 	import FormErrors from '../FormErrors.svelte';
@@ -42,6 +42,6 @@
 	<p class="min-h-[1.2rem] text-[0.87rem] font-semibold text-(--harm)" aria-live="polite">{$errors.ok?.[0] ?? ''}</p>
 	<TextField label="Who" name="lookBy" bind:value={$form.by} error={$errors.by} />
 	<TextField label="What was seen" name="lookNote" bind:value={$form.note} error={$errors.note} />
-	<Button type="submit" disabled={$submitting}>Keep this look</Button>
+	<Save label="Keep this look" submitting={$submitting} size="md" />
 	<span role="status" class="ml-2 font-semibold text-(--work)">{$message ?? ''}</span>
 </form>

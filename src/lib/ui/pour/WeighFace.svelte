@@ -35,7 +35,9 @@
 					part === 'A' ? 'bg-(--part-a) text-(--paper)' : 'hatch-b text-(--ink)'
 				]}><span class={part === 'B' ? 'rounded-lg bg-(--paper) px-3' : ''}>{part}</span></span
 			>{/if}
-		<span class={['answer whitespace-nowrap', live ? 'text-[clamp(4rem,13vh,8rem)]' : 'text-[clamp(4rem,16vh,8rem)]']} data-testid="weigh">
+		<span
+			class={['answer whitespace-nowrap', live ? 'text-[clamp(2.2rem,min(13vh,16vw),8rem)]' : 'text-[clamp(2.2rem,min(16vh,16vw),8rem)]']}
+			data-testid="weigh">
 			{#if live && now}{now.state === 'right' ? g(scale.netG) : now.state === 'over' ? `+${g(-now.toGoG)}` : g(now.toGoG)}
 			{:else if scale.markMm !== undefined}{units.show(scale.markMm, 'length')}
 			{:else}{g(scale.targetG)}{/if}

@@ -38,6 +38,7 @@
 			name="depthMm"
 			bind:value={$form.depthMm}
 			error={problemAt('depthMm')}
+			inForce={skin?.heightMm}
 			hint={$form.depthMm === undefined && skin?.heightMm ? `${units.show(skin.heightMm, 'length')}, the master’s height` : ''} />
 		<QuantityField
 			label="Thickest layer"
@@ -52,6 +53,7 @@
 			name="crackLimitC"
 			bind:value={$form.crackLimitC}
 			error={problemAt('crackLimitC')}
+			inForce={CRACK_LIMIT_C}
 			hint={$form.crackLimitC === undefined ? `${units.show(CRACK_LIMIT_C, 'temperature')} is a default, not from its sheet` : ''} />
 	{:else}
 		{#if $form.kind === 'cold'}
@@ -141,6 +143,7 @@
 			name="fillDensityGPerMl"
 			bind:value={$form.fillDensityGPerMl}
 			error={problemAt('fillDensityGPerMl')}
+			inForce={FILLS[$form.fillKind ?? 'plaster'].densityGPerMl}
 			hint={$form.fillDensityGPerMl === undefined
 				? `${FILLS[$form.fillKind ?? 'plaster'].densityGPerMl} g/ml is a default, not from its sheet`
 				: ''} />

@@ -1,8 +1,8 @@
 <script lang="ts">
-	import { Button } from 'flowbite-svelte';
 	import type { SuperValidated } from 'sveltekit-superforms';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
 	import { AFLOAT, foretoldPercent, trialRecord, type TrialRecord } from '$lib/core/shot';
+	import Save from '../Save.svelte';
 	import ChoiceField from '../ChoiceField.svelte';
 	import { benchForm } from '../form';
 	import FormErrors from '../FormErrors.svelte';
@@ -37,7 +37,7 @@
 		<FormErrors errors={$errors._errors} />
 		<div class="grid gap-x-4 gap-y-1 sm:grid-cols-3">
 			<QuantityField label="Added" kind="mass" name="addedG" bind:value={$form.addedG} error={$errors.addedG} />
-			<TextField label="Where" name="where" bind:value={$form.where} error={$errors.where} placeholder="in the foot" />
+			<TextField label="Where" name="where" bind:value={$form.where} error={$errors.where} hint="such as in the foot" />
 			<QuantityField
 				label="Copy weighs with it"
 				kind="mass"
@@ -60,7 +60,7 @@
 				error={$errors.underWaterPercent} />
 			<TextField label="Note" name="trialNote" bind:value={$form.note} error={$errors.note} />
 		</div>
-		<Button type="submit" color="alternative" disabled={$submitting}>Keep this trial</Button>
+		<Save label="Keep this trial" submitting={$submitting} color="alternative" size="md" />
 	</form>
 	{#if trials.length > 0}
 		<ol class="mt-3 divide-y divide-(--line) border-t border-(--line)">

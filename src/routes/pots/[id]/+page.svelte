@@ -2,6 +2,7 @@
 	import { Button } from 'flowbite-svelte';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
 	import { LOOK_PARTS, LOOKED_AT, vesselRecord } from '$lib/core/pot';
+	import Save from '$lib/ui/Save.svelte';
 	import Caution from '$lib/ui/Caution.svelte';
 	import Chart from '$lib/ui/Chart.svelte';
 	import { benchForm } from '$lib/ui/form';
@@ -56,7 +57,7 @@
 				{ value: 'chamber', label: 'A vacuum chamber' }
 			]} />
 		<div class="mt-3 grid gap-x-5 gap-y-1 sm:grid-cols-3">
-			<TextField label="Name" name="name" bind:value={$form.name} error={$errors.name} placeholder="Pot 1" />
+			<TextField label="Name" name="name" bind:value={$form.name} error={$errors.name} hint="such as Pot 1" />
 			<QuantityField
 				label="Volume"
 				kind="volume"
@@ -147,9 +148,9 @@
 		<p class="soft mb-2 text-[0.93rem]">
 			After so many cycles or days, whichever is first. Local rules and its maker come before these defaults.
 		</p>
-		<div class="grid gap-x-5 sm:grid-cols-2">
+		<div class="grid max-w-[34rem]">
 			{#each LOOK_PARTS as part (part)}
-				<fieldset class="grid grid-cols-[8.5rem_1fr_1fr] items-start gap-2">
+				<fieldset class="grid grid-cols-[minmax(6rem,10rem)_minmax(5rem,1fr)_minmax(5rem,1fr)] items-start gap-2">
 					<legend class="sr-only">{LOOKED_AT[part]}</legend>
 					<span class="pt-8 font-semibold">{LOOKED_AT[part]}</span>
 					<QuantityField
@@ -167,7 +168,7 @@
 		</label>
 		<TextField label="Note" name="note" bind:value={$form.note} error={$errors.note} />
 		<div class="mt-2 flex items-center gap-3">
-			<Button type="submit" size="lg" disabled={$submitting}>Keep this vessel</Button>
+			<Save label="Keep this vessel" submitting={$submitting} />
 			<span role="status" class="font-semibold text-(--work)">{$message ?? ''}</span>
 		</div>
 	</form>

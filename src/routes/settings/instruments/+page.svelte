@@ -3,6 +3,7 @@
 	import { Button } from 'flowbite-svelte';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
 	import { DEVICES, DEVICE_NAMES, instrumentInput } from '$lib/core/devices';
+	import Save from '$lib/ui/Save.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import { shortTime } from '$lib/ui/clockText';
 	import { benchForm } from '$lib/ui/form';
@@ -81,7 +82,7 @@ Content-Type: application/json
 				options={DEVICES.map((value) => ({ value, label: DEVICE_NAMES[value] }))}
 				error={$errors.kind} />
 			<TextField label="Its name" name="name" bind:value={$form.name} error={$errors.name} hint="stands beside what it read" />
-			<Button type="submit" size="lg" disabled={$submitting}>Add it</Button>
+			<Save label="Add it" submitting={$submitting} />
 		</form>
 		{#if answer && 'token' in answer && answer.token}
 			<div class="mt-4 rounded-lg border-2 border-(--work) p-3" role="status">

@@ -3,6 +3,7 @@
 	import { Button } from 'flowbite-svelte';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
 	import { experienceRecord, experiencesWith, VERDICTS, whatMeets, type Thing } from '$lib/core/compat';
+	import Save from '$lib/ui/Save.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import { benchForm } from '$lib/ui/form';
 	import FormErrors from '$lib/ui/FormErrors.svelte';
@@ -74,7 +75,7 @@
 			<Segments label="It was" name="verdict" bind:value={$form.verdict} options={VERDICTS.map((value) => ({ value, label: value }))} />
 			<div class="mt-3"><TextField label="Note" name="note" rows={2} bind:value={$form.note} error={$errors.note} /></div>
 			<div class="flex flex-wrap items-center gap-4">
-				<Button type="submit" size="lg" disabled={$submitting}>{$submitting ? 'Saving' : 'Keep this experience'}</Button>
+				<Save label="Keep this experience" submitting={$submitting} />
 				<span role="status" class="font-semibold text-(--work)">{$message ?? ''}</span>
 			</div>
 		</form>

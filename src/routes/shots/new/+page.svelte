@@ -1,6 +1,5 @@
 <script lang="ts">
 	import { onDestroy } from 'svelte';
-	import { Button } from 'flowbite-svelte';
 	import type { SuperValidated } from 'sveltekit-superforms';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
 	import { pourMeetings, releaseThing, resinThing, rigidThing, rubberThing, thermoplasticThing } from '$lib/core/compat';
@@ -18,6 +17,7 @@
 		type ShotInputs,
 		type ShotKind
 	} from '$lib/core/shot';
+	import Save from '$lib/ui/Save.svelte';
 	import Caution from '$lib/ui/Caution.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import { benchForm } from '$lib/ui/form';
@@ -236,7 +236,7 @@
 			refused={pot?.refused ?? ''}
 			potWords="{settings.potName}, {units.show(settings.potTargetGaugeKpa, 'pressure')}" />
 		<AirFields {form} {problemAt} />
-		<Button type="submit" size="lg" class="mt-3" disabled={$submitting}>{$submitting ? 'Saving' : 'Keep this shot'}</Button>
+		<Save label="Keep this shot" submitting={$submitting} />
 	</div>
 	<aside class="slab flex flex-col gap-4 p-5" aria-live="polite">
 		{#if planned}

@@ -2,6 +2,7 @@
 	import { Button } from 'flowbite-svelte';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
 	import { CURES, LOOKS, lookForm } from '$lib/core/master';
+	import Save from '$lib/ui/Save.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import { benchForm } from '$lib/ui/form';
 	import FormErrors from '$lib/ui/FormErrors.svelte';
@@ -48,7 +49,7 @@
 					name="place-{i}"
 					bind:value={$form.places[i]!.place}
 					error={problem(i)}
-					placeholder="tip of the left hand" />
+					hint="such as tip of the left hand" />
 				<ChoiceField
 					label="What helps"
 					name="cure-{i}"
@@ -62,7 +63,7 @@
 			</div>
 		{/each}
 		<div class="mt-2 flex items-center gap-4">
-			<Button type="submit" size="lg" disabled={$submitting}>{$submitting ? 'Saving' : 'Keep these places'}</Button>
+			<Save label="Keep these places" submitting={$submitting} />
 			<span role="status" class="font-semibold text-(--work)">{$message ?? ''}</span>
 		</div>
 	</section>

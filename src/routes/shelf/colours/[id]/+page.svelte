@@ -1,7 +1,7 @@
 <script lang="ts">
-	import { Button } from 'flowbite-svelte';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
 	import { COLOUR_DROPS_PER_ML, COLOUR_KINDS, colourRecord, isPowder } from '$lib/core/shelf';
+	import Save from '$lib/ui/Save.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import { benchForm } from '$lib/ui/form';
 	import FormErrors from '$lib/ui/FormErrors.svelte';
@@ -52,6 +52,7 @@
 				name="dropsPerMl"
 				bind:value={$form.dropsPerMl}
 				error={$errors.dropsPerMl}
+				inForce={COLOUR_DROPS_PER_ML}
 				hint="count with its own dropper; {COLOUR_DROPS_PER_ML} is a default" />
 		{/if}
 		<QuantityField
@@ -85,7 +86,7 @@
 		<p class="mb-4 rounded-lg border-[1.5px] border-(--harm) px-3 py-2">Powders: dust mask or respirator as the safety sheet says.</p>
 	{/if}
 	<div class="flex items-center gap-4">
-		<Button type="submit" size="lg" disabled={$submitting}>{$submitting ? 'Saving' : 'Keep this colour'}</Button>
+		<Save label="Keep this colour" submitting={$submitting} />
 		<span role="status" class="font-semibold text-(--work)">{$message ?? ''}</span>
 	</div>
 </form>

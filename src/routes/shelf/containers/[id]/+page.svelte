@@ -6,6 +6,7 @@
 	import { zod4Client } from 'sveltekit-superforms/adapters';
 	import { containerChange, containerRecord, type ContainerChange } from '$lib/core/shelf';
 	import { digits } from '$lib/core/units';
+	import Save from '$lib/ui/Save.svelte';
 	import Answer from '$lib/ui/Answer.svelte';
 	import Chart from '$lib/ui/Chart.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
@@ -68,6 +69,7 @@
 				name="weighedG"
 				bind:value={$form.weighedG}
 				error={$errors.weighedG}
+				inForce={tin?.remainingG}
 				hint={tin ? 'without the tin; empty: it was not weighed' : 'without the tin'} />
 			<TextField label="Lot" name="lot" bind:value={$form.lot} error={$errors.lot} />
 			<QuantityField
@@ -93,7 +95,7 @@
 			<Checkbox bind:checked={$form.flushed} /> Flushed with dry gas each time before it is closed
 		</label>
 		<div class="mt-3 flex items-center gap-4">
-			<Button type="submit" size="lg" disabled={$submitting}>{$submitting ? 'Saving' : 'Keep this tin'}</Button>
+			<Save label="Keep this tin" submitting={$submitting} />
 			<span role="status" class="font-semibold text-(--work)">{$message ?? ''}</span>
 		</div>
 	</form>

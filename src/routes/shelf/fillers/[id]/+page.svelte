@@ -1,8 +1,8 @@
 <script lang="ts">
-	import { Button } from 'flowbite-svelte';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
 	import { fillerRecord } from '$lib/core/shelf';
 	import { digits } from '$lib/core/units';
+	import Save from '$lib/ui/Save.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import { benchForm } from '$lib/ui/form';
 	import FormErrors from '$lib/ui/FormErrors.svelte';
@@ -80,7 +80,7 @@
 		Powders: dust mask or respirator as the safety sheet says; metal dust burns.
 	</p>
 	<div class="flex items-center gap-4">
-		<Button type="submit" size="lg" disabled={$submitting}>{$submitting ? 'Saving' : 'Keep this filler'}</Button>
+		<Save label="Keep this filler" submitting={$submitting} />
 		<span role="status" class="font-semibold text-(--work)">{$message ?? ''}</span>
 	</div>
 </form>

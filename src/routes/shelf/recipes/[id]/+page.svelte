@@ -17,6 +17,7 @@
 		type ColourRecord
 	} from '$lib/core/shelf';
 	import { digits } from '$lib/core/units';
+	import Save from '$lib/ui/Save.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import { benchForm } from '$lib/ui/form';
 	import FormErrors from '$lib/ui/FormErrors.svelte';
@@ -156,7 +157,7 @@
 			</p>{/if}
 		<TextField label="Note" name="note" rows={2} bind:value={$form.note} error={$errors.note} />
 		<div class="flex items-center gap-4">
-			<Button type="submit" size="lg" disabled={$submitting}>{$submitting ? 'Saving' : 'Keep this recipe'}</Button>
+			<Save label="Keep this recipe" submitting={$submitting} />
 			<span role="status" class="font-semibold text-(--work)">{$message ?? ''}</span>
 		</div>
 	</div>

@@ -1,7 +1,7 @@
 <script lang="ts">
-	import { Button } from 'flowbite-svelte';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
 	import { FLASH_OFF_S, PAINTABLE, RELEASE_KINDS, releaseRecord } from '$lib/core/shelf';
+	import Save from '$lib/ui/Save.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import { benchForm } from '$lib/ui/form';
 	import FormErrors from '$lib/ui/FormErrors.svelte';
@@ -37,6 +37,7 @@
 			name="flashOffS"
 			bind:value={$form.flashOffS}
 			error={$errors.flashOffS}
+			inForce={FLASH_OFF_S[$form.kind] ?? 300}
 			hint={$form.flashOffS === undefined
 				? `default ${units.show(FLASH_OFF_S[$form.kind] ?? 300, 'time')}, not from its sheet`
 				: 'wet release leaves pinholes'} />
@@ -64,7 +65,7 @@
 		Sprays and solvents: ventilate, no flame until it has flashed off. Talc: dust mask. Its safety sheet comes first.
 	</p>
 	<div class="flex items-center gap-4">
-		<Button type="submit" size="lg" disabled={$submitting}>{$submitting ? 'Saving' : 'Keep this release'}</Button>
+		<Save label="Keep this release" submitting={$submitting} />
 		<span role="status" class="font-semibold text-(--work)">{$message ?? ''}</span>
 	</div>
 </form>

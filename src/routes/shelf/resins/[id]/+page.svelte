@@ -1,18 +1,20 @@
 <script lang="ts">
-	import { Button } from 'flowbite-svelte';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
 	import { CURE_DEFAULTS, RECOAT_CONVERSION } from '$lib/core/cure';
 	import {
 		catalystAmount,
 		catalystInput,
+		DEFAULT_CATALYST_DENSITY,
 		DEFAULT_DROPS_PER_ML,
 		DEFAULT_FLOW_KJ_PER_MOL,
 		flowEnergyKjPerMol,
+		RATIO_TOLERANCE_PERCENT,
 		viscosityAt
 	} from '$lib/core/mix';
 	import { cautionsFor } from '$lib/core/cautions';
 	import { chemistryOf, isCatalysed, ratiosOf, resinRecord } from '$lib/core/shelf';
 	import { digits } from '$lib/core/units';
+	import Save from '$lib/ui/Save.svelte';
 	import Caution from '$lib/ui/Caution.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import { benchForm } from '$lib/ui/form';
@@ -116,13 +118,16 @@
 					kind="density"
 					name="catalystDensityGPerMl"
 					bind:value={$form.catalystDensityGPerMl}
-					error={$errors.catalystDensityGPerMl} />
+					error={$errors.catalystDensityGPerMl}
+					inForce={DEFAULT_CATALYST_DENSITY}
+					hint={$form.catalystDensityGPerMl === undefined ? 'a default, not from its sheet' : ''} />
 				<QuantityField
 					label="Drops in a millilitre"
 					kind="number"
 					name="dropsPerMl"
 					bind:value={$form.dropsPerMl}
 					error={$errors.dropsPerMl}
+					inForce={DEFAULT_DROPS_PER_ML}
 					hint="count with your dropper; {DEFAULT_DROPS_PER_ML} is a default" />
 			</div>
 			<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
@@ -213,6 +218,7 @@
 					name="viscosityTempC"
 					bind:value={$form.viscosityTempC}
 					error={$errors.viscosityTempC}
+					inForce={$form.potLifeTempC}
 					hint={$form.viscosityTempC === undefined ? 'the temperature of the pot life' : ''} />
 				<QuantityField
 					label="A second viscosity"
@@ -242,6 +248,7 @@
 						name="ratioTolerancePercent"
 						bind:value={$form.ratioTolerancePercent}
 						error={$errors.ratioTolerancePercent}
+						inForce={RATIO_TOLERANCE_PERCENT}
 						hint={$form.ratioTolerancePercent === undefined ? '2 % is the usual, not from its sheet' : ''} />
 					<ChoiceField
 						label="Colour goes into"
@@ -276,6 +283,7 @@
 						name={field}
 						bind:value={$form[field]}
 						error={$errors[field]}
+						inForce={defaults[field]}
 						hint={$form[field] === undefined ? `default ${defaults[field]}, not from your sheet` : ''} />
 				{/each}
 				<QuantityField
@@ -291,7 +299,7 @@
 			<TextField label="Note" name="note" rows={2} bind:value={$form.note} error={$errors.note} />
 		</div>
 		<div class="flex items-center gap-4">
-			<Button type="submit" size="lg" disabled={$submitting}>{$submitting ? 'Saving' : 'Keep this resin'}</Button>
+			<Save label="Keep this resin" submitting={$submitting} />
 			<span role="status" class="font-semibold text-(--work)">{$message ?? ''}</span>
 		</div>
 	</div>

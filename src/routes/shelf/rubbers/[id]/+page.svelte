@@ -1,7 +1,7 @@
 <script lang="ts">
-	import { Button } from 'flowbite-svelte';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
 	import { rubberRecord } from '$lib/core/shelf';
+	import Save from '$lib/ui/Save.svelte';
 	import Caution from '$lib/ui/Caution.svelte';
 	import { benchForm } from '$lib/ui/form';
 	import FormErrors from '$lib/ui/FormErrors.svelte';
@@ -96,7 +96,7 @@
 	<TextField label="Note" name="note" rows={2} bind:value={$form.note} error={$errors.note} />
 	<div class="mb-4"><Caution topics={['silicone']} /></div>
 	<div class="flex items-center gap-4">
-		<Button type="submit" size="lg" disabled={$submitting}>{$submitting ? 'Saving' : 'Keep this rubber'}</Button>
+		<Save label="Keep this rubber" submitting={$submitting} />
 		<span role="status" class="font-semibold text-(--work)">{$message ?? ''}</span>
 	</div>
 </form>

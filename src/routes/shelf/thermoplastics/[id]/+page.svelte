@@ -1,7 +1,7 @@
 <script lang="ts">
-	import { Button } from 'flowbite-svelte';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
 	import { thermoplasticRecord } from '$lib/core/shelf';
+	import Save from '$lib/ui/Save.svelte';
 	import { benchForm } from '$lib/ui/form';
 	import FormErrors from '$lib/ui/FormErrors.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
@@ -43,7 +43,7 @@
 		Near-boiling water scalds: tongs and heat gloves, and knead it under water.
 	</p>
 	<div class="flex items-center gap-4">
-		<Button type="submit" size="lg" disabled={$submitting}>{$submitting ? 'Saving' : 'Keep this thermoplastic'}</Button>
+		<Save label="Keep this thermoplastic" submitting={$submitting} />
 		<span role="status" class="font-semibold text-(--work)">{$message ?? ''}</span>
 	</div>
 </form>
