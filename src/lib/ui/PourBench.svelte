@@ -241,7 +241,7 @@
 					</div>{/if}
 			</div>
 			<button type="button" class={layout.action} onclick={() => desk.press()}>
-				{action}<kbd class="rounded-md border-2 border-current px-3 py-0.5 text-[1rem] font-semibold opacity-80">space</kbd>
+				{action}<kbd class="rounded-md border-2 border-current px-3 py-0.5 text-[1rem] font-semibold opacity-80 max-sm:hidden">space</kbd>
 			</button>
 		</div>
 		<p class="soft mt-1 text-center text-[0.9rem]">

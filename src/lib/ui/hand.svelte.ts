@@ -25,7 +25,7 @@ export class HandLayout {
 		const common =
 			'flex cursor-pointer items-center justify-center rounded-2xl bg-(--work) font-bold text-(--work-ink) shadow-lg active:translate-y-px';
 		return this.hand === 'both'
-			? `${common} mt-2 min-h-[clamp(4.4rem,11.5vh,6.2rem)] w-full gap-5 px-6 text-[2rem]`
+			? `${common} mt-2 min-h-[clamp(4.4rem,11.5vh,6.2rem)] w-full gap-5 px-6 text-[clamp(1.35rem,5.4vw,2rem)] leading-tight`
 			: `${common} w-[clamp(9rem,22vw,15rem)] shrink-0 flex-col gap-4 px-3 text-center text-[clamp(1.3rem,2.6vw,2rem)] leading-tight`;
 	}
 }

@@ -30,10 +30,10 @@
 	const open = $derived(run.state.status === 'open');
 	let givingUp = $state(false);
 	const small =
-		'inline-flex min-h-[2.9rem] cursor-pointer items-center gap-2 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-4 font-semibold';
+		'inline-flex min-h-[2.9rem] cursor-pointer items-center gap-2 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-3 font-semibold sm:px-4';
 </script>
 
-<header class="flex flex-wrap items-center gap-x-3 gap-y-2 py-2">
+<header class="flex flex-wrap items-center gap-x-1.5 gap-y-2 py-2 sm:gap-x-3">
 	<p class="min-w-0 flex-1 basis-full truncate text-[1.05rem] lg:basis-0">
 		{#if practice}<span class="mr-1 rounded-md border-2 border-(--hot) bg-(--hot-soft) px-2 py-0.5 font-bold text-(--ink)">Practice</span
 			>{/if}
@@ -45,10 +45,11 @@
 			><CloudOff class="size-5" aria-hidden="true" />{run.unsent} kept here, not yet on the server</span
 		>{/if}
 	{#if run.state.lastUndoable && open}<button type="button" class={small} onclick={() => desk.back()}
-			><Undo class="size-5" aria-hidden="true" />Back</button
+			><Undo class="size-5" aria-hidden="true" /><span class="max-sm:sr-only">Back</span></button
 		>{/if}
 	{#if open && !practice && instruments}<button type="button" class={small} aria-pressed={devices.on} onclick={() => devices.toggle()}
-			><Gauge class="size-5" aria-hidden="true" />{devices.on ? 'Instruments on' : 'Instruments off'}</button
+			><Gauge class="size-5" aria-hidden="true" /><span class="max-sm:sr-only">{devices.on ? 'Instruments on' : 'Instruments off'}</span
+			></button
 		>{/if}
 	<button
 		type="button"
@@ -57,15 +58,16 @@
 		aria-label={sound.blocked && sound.way !== 'muted'
 			? 'Sound is blocked here until something is pressed'
 			: `Deadlines are told by ${sound.way}: change it`}
-		>{#if sound.way === 'muted' || sound.blocked}<VolumeX class="size-5" aria-hidden="true" />{sound.way === 'muted'
-				? 'Muted'
-				: 'Blocked'}{:else}<Volume2 class="size-5" aria-hidden="true" />{sound.way === 'voice' ? 'Voice' : 'Tones'}{/if}</button>
+		>{#if sound.way === 'muted' || sound.blocked}<VolumeX class="size-5" aria-hidden="true" /><span class="max-sm:sr-only"
+				>{sound.way === 'muted' ? 'Muted' : 'Blocked'}</span
+			>{:else}<Volume2 class="size-5" aria-hidden="true" /><span class="max-sm:sr-only">{sound.way === 'voice' ? 'Voice' : 'Tones'}</span
+			>{/if}</button>
 	{#if open}<button
 			type="button"
 			class={small}
 			onclick={() => layout.next()}
 			aria-label="The large button is for {layout.hand === 'both' ? 'both hands' : `the ${layout.hand} hand`}: change it"
-			><Hand class="size-5" aria-hidden="true" />{layout.hand}</button
+			><Hand class="size-5" aria-hidden="true" /><span class="max-sm:sr-only">{layout.hand}</span></button
 		>{/if}
 	{#if open}<button type="button" class={small} onclick={() => (givingUp = !givingUp)}>Give up</button>{/if}
 	<a class={small} href={practice ? '/practice' : '/'}>Leave</a>

@@ -11,7 +11,8 @@ import type { RequestHandler } from './$types';
 
 /** Height of the letters on the sheet, mm. */
 const LETTER_MM = 3.2;
-const A4 = { widthMm: 190, planMm: 145, sectionMm: 70 };
+/** What is left of the sheet, mm; the section goes to a second one where the first is full. */
+const A4 = { widthMm: 190, planMm: 190, sectionMm: 250 };
 
 /** Parts of the true size in which a drawing is put on paper: nothing between that a rule could not be laid to. */
 const PARTS = [1, 2, 5, 10, 20] as const;
