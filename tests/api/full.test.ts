@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, afterEach, describe, expect, it } from 'vitest';
-import { benchSteps, type PourEvent } from '../../src/lib/core/pour';
+import { benchSteps, type PourEvent } from '../../src/lib/core/bench';
 import { closeDb, db } from '../../src/lib/server/db/connection';
 import { listPulls } from '../../src/lib/server/repositories/ledger';
 import { correctPull, importPulls, listCorrections } from '../../src/lib/server/repositories/ledgerBook';

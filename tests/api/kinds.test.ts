@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { benchSteps, type PourEvent } from '$lib/core/pour';
+import { benchSteps, type PourEvent } from '$lib/core/bench';
 import { masterRecord } from '$lib/core/master';
 import { mouldInputs } from '$lib/core/mould';
 import { resinRecord } from '$lib/core/shelf';

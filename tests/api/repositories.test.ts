@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { benchSteps, type PourEvent } from '$lib/core/pour';
+import { benchSteps, type PourEvent } from '$lib/core/bench';
 import { masterRecord } from '$lib/core/master';
 import { mouldInputs, type MouldInputs } from '$lib/core/mould';
 import { containerRecord } from '$lib/core/shelf';

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { cup } from '$lib/core/cure';
 import { masterThing, rubberThing, whatMeets } from '$lib/core/compat';
-import { benchSteps, reducePour, type PourEvent } from '$lib/core/pour';
+import { benchSteps, reducePour, type PourEvent } from '$lib/core/bench';
 import {
 	colourRecord,
 	containerSpeed,

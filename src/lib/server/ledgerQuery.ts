@@ -1,4 +1,4 @@
-import { FAULTS, GRADES, type Grade } from '$lib/core/pour';
+import { FAULTS, GRADES, type Grade } from '$lib/core/bench';
 import { SORTS, type LedgerFilter, type Order, type Sort } from './repositories/ledger';
 
 const DAY = /^\d{4}-\d{2}-\d{2}$/;

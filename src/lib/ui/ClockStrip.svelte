@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { onMount, untrack } from 'svelte';
-	import { mostPressingFirst, type Clock } from '$lib/core/pour';
+	import { mostPressingFirst, type Clock } from '$lib/core/bench';
 	import Flame from '@lucide/svelte/icons/flame';
 	import Gauge from '@lucide/svelte/icons/gauge';
 	import Hourglass from '@lucide/svelte/icons/hourglass';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { castFindings, FAULTS, GRADES, shrinkagePercent, type CastFindings, type Grade } from '$lib/core/pour';
+	import { castFindings, FAULTS, GRADES, shrinkagePercent, type CastFindings, type Grade } from '$lib/core/bench';
 	import ChoiceField from './ChoiceField.svelte';
 	import QuantityField from './QuantityField.svelte';
 	import Segments from './Segments.svelte';

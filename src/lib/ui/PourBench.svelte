@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { onMount, untrack, type Snippet } from 'svelte';
-	import { benchSteps, clocksOf, correctedPlan, lateAdvice, type BenchForecast, type PourPlan, type PourState } from '$lib/core/pour';
+	import { type PourPlan } from '$lib/core/plan';
+import { benchSteps, clocksOf, correctedPlan, lateAdvice, type BenchForecast, type PourState } from '$lib/core/bench';
 	import { latest } from '$lib/workers/latest';
 	import { usePlanner } from '$lib/workers/planner';
 	import Caution from './Caution.svelte';

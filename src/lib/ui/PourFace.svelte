@@ -1,7 +1,8 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
 	import { dewPointC, FACE_MARGIN_C } from '$lib/core/humidity';
-	import { holdFloorKpa, type BenchStep, type PourPlan } from '$lib/core/pour';
+	import { holdFloorKpa, type PourPlan } from '$lib/core/plan';
+import { type BenchStep } from '$lib/core/bench';
 	import { countdown } from './clockText';
 	import Stepper from './Stepper.svelte';
 	import { useUnits } from './units.svelte';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Clock } from '$lib/core/pour';
+import type { Clock } from '$lib/core/bench';
 import { Alarms } from './alarms';
 
 const T0 = 1.79e12;

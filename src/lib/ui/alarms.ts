@@ -1,4 +1,4 @@
-import type { Clock } from '$lib/core/pour';
+import type { Clock } from '$lib/core/bench';
 
 /** An end that passed while nobody looked is still told within this, ms; later it is only seen. */
 const STILL_NEWS_MS = 15_000;

@@ -1,5 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { benchSteps, type PourEvent, type PourPlan } from '$lib/core/pour';
+import { type PourPlan } from '$lib/core/plan';
+import { benchSteps, type PourEvent } from '$lib/core/bench';
 import type { EventStore } from './eventStore';
 import { PourRun } from './pourRun.svelte';
 

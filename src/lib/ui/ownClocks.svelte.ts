@@ -1,4 +1,4 @@
-import type { Clock } from '$lib/core/pour';
+import type { Clock } from '$lib/core/bench';
 
 /**
  * Clocks of the work at the bench that is open in this page, as its own events have them: they are right before the

@@ -1,4 +1,5 @@
-import { benchSteps, reducePour, sourceOf, type PourEvent, type PourPlan } from '$lib/core/pour';
+import { type PourPlan } from '$lib/core/plan';
+import { benchSteps, reducePour, sourceOf, type PourEvent } from '$lib/core/bench';
 import type { UnitSystem } from '$lib/core/units';
 import { EventRun, type HappeningOf } from './eventRun.svelte';
 

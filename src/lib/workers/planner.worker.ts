@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import { tryForecast } from '$lib/core/cure/tryForecast';
-import { benchForecast } from '$lib/core/pour';
+import { benchForecast } from '$lib/core/bench';
 import { tryPlanShot } from '$lib/core/shot/tryPlan';
 import { tryWhatIf } from '$lib/core/shot/whatIf';
 

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { Button } from 'flowbite-svelte';
-	import { FAULTS, GRADES } from '$lib/core/pour';
+	import { FAULTS, GRADES } from '$lib/core/bench';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import DayField from '$lib/ui/DayField.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { MEASURING, type Measuring } from '$lib/core/pour';
+	import { MEASURING, type Measuring } from '$lib/core/mix';
 	import { enhance as plainEnhance } from '$app/forms';
 	import { Button } from 'flowbite-svelte';
 	import { zod4Client } from 'sveltekit-superforms/adapters';

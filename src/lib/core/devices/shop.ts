@@ -1,7 +1,7 @@
 import { fieldErrors } from '../fieldErrors';
 import type { CureRecord } from '../cure';
 import { cup } from '../cure/cup';
-import { clockCups, type PourPlan } from '../pour/plan';
+import { clockCups, type PourPlan } from '../plan/pourPlan';
 import { SIMULATED, type SimulatedShop } from './simulated';
 
 /** What is otherwise in the shop than the plan takes it to be. */

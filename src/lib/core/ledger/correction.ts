@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { FAULTS, GRADES } from '../pour/events';
+import { FAULTS, GRADES } from '../bench/events';
 
 const who = z.string().trim().min(1, 'Say who corrects it.').max(60, 'Keep it under 60 characters.');
 const why = z.string().trim().min(1, 'Say why.').max(300, 'Keep it under 300 characters.');

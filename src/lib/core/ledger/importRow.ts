@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { FAULTS, GRADES, type Grade } from '../pour/events';
+import { FAULTS, GRADES, type Grade } from '../bench/events';
 import { parseQuantity, type QuantityKind, type UnitSystem } from '../units';
 
 /** What a column of an old notebook can be. */

@@ -1,4 +1,4 @@
-import type { Clock } from '../pour/clocks';
+import type { Clock } from '../bench/clocks';
 import type { Inspection, MakingEvent } from './events';
 import type { MakingPlan } from './plan';
 import type { MakingStep } from './steps';

@@ -6,3 +6,4 @@ export { cupLossMl, cupMarkHeightMm, markVolumeMl, squareCupDiameterMm } from '.
 export { DEFAULT_FLOW_KJ_PER_MOL, flowEnergyKjPerMol, viscosityAt, type ViscosityPoint } from './viscosityAt';
 export { correctPour, correctPourInput, type Correction } from './correctPour';
 export { fillerInput, mix, mixInput, mixResinInput, type Amount, type MixInput, type MixResult } from './mix';
+export { MEASURING, MEASURING_SCHOOLS, type Measuring } from './measuring';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { FAULTS, castFindings } from '../pour/events';
+import { FAULTS, castFindings } from '../bench/events';
 import {
 	colourRecord,
 	fillerRecord,

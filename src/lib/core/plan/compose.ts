@@ -1,6 +1,6 @@
 import { RATIO_TOLERANCE_PERCENT } from '../mix';
 import { closingOf, spread, wallMm } from '../mould';
-import type { PourPlan } from '../pour/plan';
+import type { PourPlan } from './pourPlan';
 import { chemistryOf, cureOf, flashOffS } from '../shelf';
 import {
 	FILLS,

@@ -1,4 +1,4 @@
-import type { PourPlan } from '../pour/plan';
+import type { PourPlan } from './pourPlan';
 import { formatQuantity, formatTime, type UnitSystem } from '../units';
 
 /** Under this share a figure counts as the same. */

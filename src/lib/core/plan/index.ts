@@ -9,3 +9,4 @@ export {
 	type PlanTin
 } from './records';
 export { movedStamps, stamp, type Stamp } from './stamps';
+export { clockCups, holdFloorKpa, marksOf, mixOneCupS, pourPlan, type PourPlan } from './pourPlan';

@@ -1,7 +1,8 @@
 import { fieldErrors } from '../fieldErrors';
 import { pot, type PotResult } from '../pot/pot';
 import { cureRecord, type CureRecord } from '../cure/record';
-import type { PourPlan, StepRole } from '../pour/plan';
+import type { StepRole } from '../shot/pouring';
+import type { PourPlan } from '../plan/pourPlan';
 import { solidShot, type ShotStep } from '../shot/solid';
 import type { WorkshopSettings } from '../workshop/settings';
 

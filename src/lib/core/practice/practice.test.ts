@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { simulatedShop, type DeviceCommand } from '../devices';
-import { benchSteps, reducePour, type PourEvent, type PourPlan } from '../pour';
+import { type PourPlan } from '../plan/pourPlan';
+import { benchSteps, reducePour, type PourEvent } from '../bench';
 import { WORKSHOP_DEFAULTS } from '../workshop';
 import {
 	drawSlips,

@@ -1,11 +1,11 @@
 import type { DeviceCommand } from '../devices/reading';
 import { potGaugeKpa, type SimulatedShop } from '../devices/simulated';
 import { dewPointC, FACE_MARGIN_C } from '../humidity/dewPoint';
-import type { Grade, FAULTS } from '../pour/events';
-import type { PourPlan } from '../pour/plan';
-import { ratioNow } from '../pour/ratio';
-import type { PourState } from '../pour/reduce';
-import type { BenchStep } from '../pour/steps';
+import type { Grade, FAULTS } from '../bench/events';
+import type { PourPlan } from '../plan/pourPlan';
+import { ratioNow } from '../bench/ratio';
+import type { PourState } from '../bench/reduce';
+import type { BenchStep } from '../bench/steps';
 import { digits, formatTime } from '../units';
 import type { PracticeTruth } from './truth';
 

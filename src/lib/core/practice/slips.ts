@@ -1,5 +1,5 @@
 import type { ShopChange } from '../devices/shop';
-import type { PourPlan } from '../pour/plan';
+import type { PourPlan } from '../plan/pourPlan';
 
 /** What can be thrown into a practice pour, and how the shop differs by it. */
 export interface Slip {

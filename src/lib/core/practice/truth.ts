@@ -1,7 +1,7 @@
 import { cup } from '../cure/cup';
 import { part } from '../cure/part';
 import type { ShopChange } from '../devices/shop';
-import { clockCups, type PourPlan } from '../pour/plan';
+import { clockCups, type PourPlan } from '../plan/pourPlan';
 
 /** What the resin really does in the simulated shop, whatever was planned; s. */
 export interface PracticeTruth {

@@ -55,3 +55,13 @@ export { rankSpares, usuallyLeftMl, type SpareMould } from './spare';
 export { lengthenedResin } from './amounts';
 export { shotFiller, shotRecipe } from './recipes';
 export { AFLOAT, foretoldPercent, trialRecord, type TrialRecord } from './trial';
+export {
+	POUR_PLACE_KEYS,
+	POUR_PLACES,
+	POUR_WAY_KEYS,
+	POUR_WAYS,
+	STEP_ROLES,
+	type PourPlace,
+	type PourWay,
+	type StepRole
+} from './pouring';

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { tempC } from '../cure/cup';
-import { MEASURING_SCHOOLS, POUR_PLACE_KEYS, POUR_WAY_KEYS, type StepRole } from '../pour/plan';
+import { MEASURING_SCHOOLS } from '../mix/measuring';
+import { POUR_PLACE_KEYS, POUR_WAY_KEYS, type StepRole } from './pouring';
 import type { PotResult } from '../pot/pot';
 import type { ResinRecord } from '../shelf/resin';
 import type { WorkshopSettings } from '../workshop/settings';

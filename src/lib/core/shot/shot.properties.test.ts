@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { benchSteps, type PourPlan } from '../pour';
+import { type PourPlan } from '../plan/pourPlan';
+import { benchSteps } from '../bench';
 import { cautionsFor, caution, CAUTION_ORDER } from '../cautions';
 import { planBlock, type BlockPlanInput } from '../mould';
 import { solidShot, type SolidShotInput } from '.';

@@ -9,7 +9,7 @@ import { fillerWarnings } from './fillerWords';
 import type { Inputs, PlannedShot, ShotContext } from './inputs';
 import { HOLD_MARGIN, solidShot, type ShotBatch, type ShotStep } from './solid';
 import { budget } from '../budget/budget';
-import type { StepRole } from '../pour/plan';
+import type { StepRole } from './pouring';
 
 /** Room that moulds leave between and above themselves in a pot, as a share (a default of ours). */
 const POT_FILL = 0.8;

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { tempC } from '../cure/cup';
-import { MEASURING_SCHOOLS } from '../pour/plan';
+import { MEASURING_SCHOOLS } from '../mix/measuring';
 
 const gear = (what: string, example: string) =>
 	z

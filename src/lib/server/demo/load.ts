@@ -2,8 +2,9 @@ import { randomUUID } from 'node:crypto';
 import { Op, QueryTypes } from 'sequelize';
 import type { z } from 'zod';
 import { makingSteps } from '$lib/core/making';
-import type { Grade, PourEvent, PourPlan } from '$lib/core/pour';
-import { FAULTS, benchSteps } from '$lib/core/pour';
+import type { PourPlan } from '$lib/core/plan';
+import type { Grade, PourEvent } from '$lib/core/bench';
+import { FAULTS, benchSteps } from '$lib/core/bench';
 import {
 	colourRecord,
 	containerRecord,

@@ -1,5 +1,5 @@
 import { QueryTypes } from 'sequelize';
-import type { PourPlan } from '$lib/core/pour';
+import type { PourPlan } from '$lib/core/plan';
 import { db } from '../db/connection';
 import { lastPulls, pullLine, type PullLine } from './ledger';
 import { listMoulds, type Mould } from './moulds';

@@ -7,7 +7,8 @@ import {
 	type ContainerChange,
 	type ContainerRecord
 } from '$lib/core/shelf';
-import { takenG, type PourPlan, type PourState } from '$lib/core/pour';
+import { type PourPlan } from '$lib/core/plan';
+import { takenG, type PourState } from '$lib/core/bench';
 import { db } from '../db/connection';
 import { KeptRows, stampOf } from '../db/keptRows';
 import { tables, type ContainerRow } from '../db/models';

@@ -1,5 +1,5 @@
 import { QueryTypes } from 'sequelize';
-import type { FAULTS, Grade } from '$lib/core/pour';
+import type { FAULTS, Grade } from '$lib/core/bench';
 import { db } from '../db/connection';
 import { KeptRows } from '../db/keptRows';
 import type { PullBody, PullRow } from '../db/models';

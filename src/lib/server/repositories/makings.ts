@@ -14,7 +14,7 @@ import {
 } from '$lib/core/making';
 import { masterVolumeMl } from '$lib/core/master';
 import { mixingOf } from '$lib/core/mould';
-import type { Clock } from '$lib/core/pour';
+import type { Clock } from '$lib/core/bench';
 import { flashOffS } from '$lib/core/shelf';
 import { InputError } from '$lib/core/working';
 import type { WorkshopSettings } from '$lib/core/workshop';

@@ -1,21 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Op, QueryTypes, type Transaction } from 'sequelize';
-import {
-	benchForecast,
-	benchSteps,
-	clocksOf,
-	correctedPlan,
-	mostPressingFirst,
-	partHeat,
-	pourEvent,
-	reducePour,
-	shotMassG,
-	type Clock,
-	type Graded,
-	type PourEvent,
-	type PourPlan,
-	type PourState
-} from '$lib/core/pour';
+import { type PourPlan } from '$lib/core/plan';
+import { benchForecast, benchSteps, clocksOf, correctedPlan, mostPressingFirst, partHeat, pourEvent, reducePour, shotMassG, type Clock, type Graded, type PourEvent, type PourState } from '$lib/core/bench';
 import type { WorkshopSettings } from '$lib/core/workshop';
 import { db, inTransaction } from '../db/connection';
 import { KeptRows } from '../db/keptRows';

@@ -18,7 +18,7 @@ import {
 	type PlanRecords,
 	type Stamp
 } from '$lib/core/plan';
-import type { PourPlan } from '$lib/core/pour';
+import type { PourPlan } from '$lib/core/plan';
 import { containerSpeed } from '$lib/core/shelf';
 import {
 	planShot,

@@ -11,7 +11,8 @@ import {
 	type LookedAt,
 	type VesselRecord
 } from '$lib/core/pot';
-import type { PourPlan, PourState } from '$lib/core/pour';
+import type { PourPlan } from '$lib/core/plan';
+import type { PourState } from '$lib/core/bench';
 import type { WorkshopSettings } from '$lib/core/workshop';
 import { db } from '../db/connection';
 import { plain, tables, type CycleBody } from '../db/models';

@@ -1,6 +1,6 @@
 import { QueryTypes } from 'sequelize';
 import { associate, type Association } from '$lib/core/faults';
-import type { Grade } from '$lib/core/pour';
+import type { Grade } from '$lib/core/bench';
 import { wilson } from '$lib/core/wear';
 import { db } from '../db/connection';
 import { KeptRows } from '../db/keptRows';

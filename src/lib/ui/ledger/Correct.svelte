@@ -2,7 +2,7 @@
 	import { Button } from 'flowbite-svelte';
 	import { enhance } from '$app/forms';
 	import { CORRECTABLE } from '$lib/core/ledger';
-	import { FAULTS, GRADES } from '$lib/core/pour';
+	import { FAULTS, GRADES } from '$lib/core/bench';
 	import type { Pull } from '$lib/server/repositories/ledger';
 	import type { KeptCorrection } from '$lib/server/repositories/ledgerBook';
 	import ChoiceField from '../ChoiceField.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { holdFloorKpa } from '$lib/core/pour';
+	import { holdFloorKpa } from '$lib/core/plan';
 	import type { Cycle } from '$lib/server/repositories/vessels';
 	import { shortTime } from '../clockText';
 	import { useUnits } from '../units.svelte';

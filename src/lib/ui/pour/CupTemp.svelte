@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import type { BenchForecast, PourPlan } from '$lib/core/pour';
+	import type { PourPlan } from '$lib/core/plan';
+import type { BenchForecast } from '$lib/core/bench';
 	import { digits } from '$lib/core/units';
 	import { countdown } from '../clockText';
 	import type { PourRun } from '../pourRun.svelte';

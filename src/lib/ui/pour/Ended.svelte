@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
 	import { enhance } from '$app/forms';
-	import type { BenchForecast } from '$lib/core/pour';
+	import type { BenchForecast } from '$lib/core/bench';
 	import { digits } from '$lib/core/units';
 	import type { PourRun } from '../pourRun.svelte';
 	import LateEntry from './LateEntry.svelte';

@@ -6,7 +6,7 @@
 	import Undo from '@lucide/svelte/icons/undo-2';
 	import Volume2 from '@lucide/svelte/icons/volume-2';
 	import VolumeX from '@lucide/svelte/icons/volume-x';
-	import type { PourPlan } from '$lib/core/pour';
+	import type { PourPlan } from '$lib/core/plan';
 	import type { Devices } from '../devices.svelte';
 	import type { HandLayout } from '../hand.svelte';
 	import type { PourRun } from '../pourRun.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
-	import { pourEvent } from '$lib/core/pour';
+	import { pourEvent } from '$lib/core/bench';
 	import ChoiceField from '../ChoiceField.svelte';
 	import { newId } from '../newId';
 	import QuantityField from '../QuantityField.svelte';

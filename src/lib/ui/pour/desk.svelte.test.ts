@@ -1,7 +1,7 @@
 import { flushSync } from 'svelte';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { DeviceCommand, DeviceReading } from '$lib/core/devices';
-import type { PourPlan } from '$lib/core/pour';
+import type { PourPlan } from '$lib/core/plan';
 import { lessonPlan } from '$lib/core/practice';
 import { WORKSHOP_DEFAULTS } from '$lib/core/workshop';
 import { Devices, type DeviceSource } from '../devices.svelte';

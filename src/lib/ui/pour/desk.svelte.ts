@@ -1,5 +1,5 @@
 import { untrack } from 'svelte';
-import { castFindings, type CastFindings, type Grade } from '$lib/core/pour';
+import { castFindings, type CastFindings, type Grade } from '$lib/core/bench';
 import type { UnitSystem } from '$lib/core/units';
 import type { Devices } from '../devices.svelte';
 import type { Happening, PourRun } from '../pourRun.svelte';

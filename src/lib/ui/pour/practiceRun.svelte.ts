@@ -13,7 +13,8 @@ import {
 	shopChange,
 	type SlipName
 } from '$lib/core/practice';
-import { cupClocks, type PourPlan } from '$lib/core/pour';
+import { type PourPlan } from '$lib/core/plan';
+import { cupClocks } from '$lib/core/bench';
 import type { UnitSystem } from '$lib/core/units';
 import type { DeviceSource } from '../devices.svelte';
 import { newId } from '../newId';

@@ -1,6 +1,6 @@
 import { untrack } from 'svelte';
 import { weighing } from '$lib/core/devices';
-import { offRatio, targetOf, type RatioNow } from '$lib/core/pour';
+import { offRatio, targetOf, type RatioNow } from '$lib/core/bench';
 import { formatQuantity, type UnitSystem } from '$lib/core/units';
 import type { Devices } from '../devices.svelte';
 import type { Happening, PourRun } from '../pourRun.svelte';

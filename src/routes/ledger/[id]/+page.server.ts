@@ -5,17 +5,8 @@ import { CAUSES, rankCauses, type Evidence, type FaultName } from '$lib/core/fau
 import { fieldErrors } from '$lib/core/fieldErrors';
 import { dewPointC } from '$lib/core/humidity';
 import { correction } from '$lib/core/ledger';
-import {
-	benchSteps,
-	clockCups,
-	counts,
-	evidenceOf,
-	FAULTS,
-	inOrder,
-	reducePour,
-	type PourPlan,
-	type PourState
-} from '$lib/core/pour';
+import { clockCups, type PourPlan } from '$lib/core/plan';
+import { benchSteps, counts, evidenceOf, FAULTS, inOrder, reducePour, type PourState } from '$lib/core/bench';
 import { chemistryOf } from '$lib/core/shelf';
 import { NotFoundError, RefusedError } from '$lib/server/errors';
 import { orNotFound } from '$lib/server/forms';

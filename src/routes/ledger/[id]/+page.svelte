@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { DEVICE_NAMES } from '$lib/core/devices';
-	import { benchSteps, isReading, shrinkagePercent, sourceOf, SOURCE_WORDS, type PourEvent } from '$lib/core/pour';
+	import { benchSteps, isReading, shrinkagePercent, sourceOf, SOURCE_WORDS, type PourEvent } from '$lib/core/bench';
 	import Answer from '$lib/ui/Answer.svelte';
 	import { wallTime } from '$lib/ui/clockText';
 	import Causes from '$lib/ui/ledger/Causes.svelte';

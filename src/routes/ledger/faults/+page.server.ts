@@ -1,4 +1,4 @@
-import { FAULTS } from '$lib/core/pour';
+import { FAULTS } from '$lib/core/bench';
 import { faultsByCause, whatChanges } from '$lib/server/repositories/yields';
 import type { PageServerLoad } from './$types';
 

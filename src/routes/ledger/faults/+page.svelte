@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
-	import { FAULTS } from '$lib/core/pour';
+	import { FAULTS } from '$lib/core/bench';
 	import Chart from '$lib/ui/Chart.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';

@@ -2,7 +2,7 @@
 	import Papa from 'papaparse';
 	import { Button } from 'flowbite-svelte';
 	import { enhance } from '$app/forms';
-	import { GRADES } from '$lib/core/pour';
+	import { GRADES } from '$lib/core/bench';
 	import { IMPORT_FIELD_NAMES, IMPORT_FIELDS, IMPORT_SAMPLE, matchColumns, readNotebook, type ImportField } from '$lib/core/ledger';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import { counted } from '$lib/ui/clockText';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
-	import { GRADES } from '$lib/core/pour';
+	import { GRADES } from '$lib/core/bench';
 	import Chart from '$lib/ui/Chart.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
 

@@ -3,7 +3,7 @@ import { message, superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { z } from 'zod';
 import { LOOK_DEFAULTS, LOOK_PARTS, vesselRecord } from '$lib/core/pot';
-import { counts } from '$lib/core/pour';
+import { counts } from '$lib/core/bench';
 import { attempt, blank, orNotFound } from '$lib/server/forms';
 import { readEvents } from '$lib/server/repositories/pours';
 import { addCycle, addLook, getVessel, listCycles, saveVessel } from '$lib/server/repositories/vessels';

@@ -1,5 +1,6 @@
 import { QueryTypes } from 'sequelize';
-import { shotMassG, type PourPlan } from '$lib/core/pour';
+import { type PourPlan } from '$lib/core/plan';
+import { shotMassG } from '$lib/core/bench';
 import { db } from '../connection';
 
 /** Pulls of casts in layers were written with the mass of their first cup: they get that of the whole shot. */

@@ -1,7 +1,8 @@
 import { error } from '@sveltejs/kit';
 import type { Content } from 'pdfmake/interfaces';
 import { caution, CAUTION_ORDER } from '$lib/core/cautions';
-import { benchSteps, marksOf, type BenchStep, type PourPlan } from '$lib/core/pour';
+import { marksOf, type PourPlan } from '$lib/core/plan';
+import { benchSteps, type BenchStep } from '$lib/core/bench';
 import { digits, formatDrops, formatOther, formatQuantity, formatTime } from '$lib/core/units';
 import { addressOf, LOOPBACK_WORDS } from '$lib/server/address';
 import { RefusedError } from '$lib/server/errors';

@@ -1,4 +1,4 @@
-import { pourEvent } from '$lib/core/pour';
+import { pourEvent } from '$lib/core/bench';
 import { eventRoutes } from '$lib/server/eventRoutes';
 import { addEvents, getPour, readEvents } from '$lib/server/repositories/pours';
 

@@ -7,7 +7,7 @@ import { solveLayered, type LayerRun } from '../cure/layered';
 import { part } from '../cure/part';
 import { HOLD_MARGIN } from '../shot/solid';
 import { togetherPotLifeS } from '../shot/colours';
-import { clockCups, mixOneCupS, type PourPlan } from './plan';
+import { clockCups, mixOneCupS, type PourPlan } from '../plan/pourPlan';
 import type { CupTemp, PourState } from './reduce';
 import { isLeftToCool } from './steps/layers';
 

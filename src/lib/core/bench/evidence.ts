@@ -3,7 +3,7 @@ import type { Evidence } from '../faults/evidence';
 import { fieldErrors } from '../fieldErrors';
 import { dewPointC } from '../humidity/dewPoint';
 import { HOLD_MARGIN } from '../shot/solid';
-import { mixOneCupS, type PourPlan } from './plan';
+import { mixOneCupS, type PourPlan } from '../plan/pourPlan';
 import { ratioNow } from './ratio';
 import type { PourState } from './reduce';
 import { benchSteps } from './steps';

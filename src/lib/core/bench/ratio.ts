@@ -1,7 +1,7 @@
 import { correctPour } from '../mix/correctPour';
 import { RATIO_TOLERANCE_PERCENT } from '../mix/weighingError';
 import { digits } from '../units';
-import type { PourPlan } from './plan';
+import type { PourPlan } from '../plan/pourPlan';
 import type { PourState } from './reduce';
 import type { BenchStep } from './steps';
 

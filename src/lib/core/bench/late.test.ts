@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { benchSteps, lateAdvice, type PourPlan } from '.';
+import { type PourPlan } from '../plan/pourPlan';
+import { benchSteps, lateAdvice } from '.';
 
 const plan: PourPlan = {
 	shotId: 's',

@@ -1,6 +1,7 @@
 import { cautionsForResin } from '../../cautions';
 import { formatQuantity, type UnitSystem } from '../../units';
-import { POUR_PLACES, type PourPlan } from '../plan';
+import { POUR_PLACES } from '../../shot/pouring';
+import { type PourPlan } from '../../plan/pourPlan';
 import { mouldNames, type BenchStep } from './step';
 
 /** The steps that the clock drives, each with its deadline after combining. */

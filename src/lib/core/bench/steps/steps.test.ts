@@ -3,7 +3,10 @@ import { describe, expect, it } from 'vitest';
 import { caution } from '../../cautions';
 import { lessonPlan } from '../../practice';
 import { WORKSHOP_DEFAULTS } from '../../workshop';
-import { benchSteps, MEASURING_SCHOOLS, POUR_PLACE_KEYS, POUR_WAY_KEYS, STEP_ROLES, type PourPlan } from '..';
+import { MEASURING_SCHOOLS } from '../../mix/measuring';
+import { POUR_PLACE_KEYS, POUR_WAY_KEYS, STEP_ROLES } from '../../shot/pouring';
+import { type PourPlan } from '../../plan/pourPlan';
+import { benchSteps } from '..';
 
 const plain: PourPlan = {
 	...lessonPlan(WORKSHOP_DEFAULTS),

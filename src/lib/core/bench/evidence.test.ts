@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { rankCauses } from '../faults';
 import { lessonPlan } from '../practice';
 import { WORKSHOP_DEFAULTS } from '../workshop';
-import { benchSteps, evidenceOf, partHeat, reducePour, type PourEvent, type PourPlan } from '.';
+import { type PourPlan } from '../plan/pourPlan';
+import { benchSteps, evidenceOf, partHeat, reducePour, type PourEvent } from '.';
 
 const T0 = 1.79e12;
 const plan: PourPlan = {

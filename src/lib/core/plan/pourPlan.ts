@@ -1,42 +1,14 @@
 import { z } from 'zod';
 import { partInput } from '../cure/part';
 import { cureRecord } from '../cure/record';
+import { MEASURING_SCHOOLS } from '../mix/measuring';
 import { MOULD_KINDS } from '../mould/kinds';
-import { stamp } from '../plan/stamps';
+import { POUR_PLACE_KEYS, POUR_WAY_KEYS, STEP_ROLES } from '../shot/pouring';
+import { stamp } from './stamps';
 import { cupMarkHeightMm, squareCupDiameterMm } from '../mix/cupLoss';
 
 const amount = z.object({ massG: z.number(), volumeMl: z.number() });
 const named = amount.extend({ name: z.string() });
-
-/** How the two parts are measured: schools of the trade, each with its own risk. */
-export const MEASURING = {
-	'two cups': { words: 'a cup for each', risk: 'what stays in the first cup is lost to the ratio' },
-	'one cup': { words: 'both into one cup', risk: 'the clock starts with the first drop of A' },
-	marks: { words: 'marks on two cups', risk: 'a mark is only as good as the eye that reads it' }
-} as const;
-export type Measuring = keyof typeof MEASURING;
-export const MEASURING_SCHOOLS = Object.keys(MEASURING) as [Measuring, ...Measuring[]];
-
-/** How the resin gets into the mould. */
-export const POUR_WAYS = {
-	sprue: 'through the sprue',
-	'open face': 'into the open face',
-	syringe: 'with a syringe',
-	halves: 'both halves open, then closed'
-} as const;
-export type PourWay = keyof typeof POUR_WAYS;
-export const POUR_WAY_KEYS = Object.keys(POUR_WAYS) as [PourWay, ...PourWay[]];
-export const POUR_PLACES = {
-	lowest: 'a thin stream at the lowest point',
-	middle: 'in the middle, and let it spread',
-	hidden: 'where a bare spot can be hidden, never down a wall'
-} as const;
-export type PourPlace = keyof typeof POUR_PLACES;
-export const POUR_PLACE_KEYS = Object.keys(POUR_PLACES) as [PourPlace, ...PourPlace[]];
-
-/** What a timed step is: its words and its cautions follow from it. */
-export const STEP_ROLES = ['mix', 'vacuum', 'brush', 'pour', 'tap', 'close', 'load', 'pump'] as const;
-export type StepRole = (typeof STEP_ROLES)[number];
 
 /** A colour as it goes into one of the cups. */
 const colourDose = z.object({

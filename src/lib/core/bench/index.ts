@@ -1,22 +1,4 @@
 export { counts, isReading, sourceOf, SOURCES, SOURCE_WORDS, type Source } from './provenance';
-export {
-	clockCups,
-	holdFloorKpa,
-	marksOf,
-	MEASURING,
-	MEASURING_SCHOOLS,
-	POUR_PLACE_KEYS,
-	POUR_PLACES,
-	POUR_WAY_KEYS,
-	POUR_WAYS,
-	pourPlan,
-	STEP_ROLES,
-	type Measuring,
-	type PourPlace,
-	type PourPlan,
-	type PourWay,
-	type StepRole
-} from './plan';
 export { offRatio, ratioNow, targetOf, type RatioNow } from './ratio';
 export { benchSteps, type BenchStep } from './steps';
 export {

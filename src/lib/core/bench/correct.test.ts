@@ -2,15 +2,8 @@ import { expect, it } from 'vitest';
 import { DEMO_RESINS } from '../../server/demo/materials';
 import { cup } from '../cure';
 import { cureOf, resinRecord } from '../shelf';
-import {
-	benchForecast,
-	benchSteps,
-	clockCups,
-	correctedPlan,
-	reducePour,
-	type PourEvent,
-	type PourPlan
-} from '.';
+import { clockCups, type PourPlan } from '../plan/pourPlan';
+import { benchForecast, benchSteps, correctedPlan, reducePour, type PourEvent } from '.';
 
 const cure = cureOf(resinRecord.parse(DEMO_RESINS.find((r) => r.name === 'Harbour slow')));
 const common = { massG: 150, startTempC: 23, roomTempC: 23 };

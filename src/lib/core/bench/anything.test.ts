@@ -1,18 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEMO_RESINS } from '../../server/demo/materials';
-import {
-	benchSteps,
-	clocksOf,
-	FAULTS,
-	GRADES,
-	inOrder,
-	pourEvent,
-	pourPlan,
-	reducePour,
-	type PourEvent,
-	type PourPlan
-} from '.';
+import { pourPlan, type PourPlan } from '../plan/pourPlan';
+import { benchSteps, clocksOf, FAULTS, GRADES, inOrder, pourEvent, reducePour, type PourEvent } from '.';
 
 const T0 = 1.79e12;
 const plan: PourPlan = pourPlan.parse({

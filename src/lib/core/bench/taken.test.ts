@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { lessonPlan } from '../practice';
 import { WORKSHOP_DEFAULTS } from '../workshop';
-import { shotMassG, takenG, type PourPlan } from '.';
+import { type PourPlan } from '../plan/pourPlan';
+import { shotMassG, takenG } from '.';
 
 const plan: PourPlan = {
 	...lessonPlan(WORKSHOP_DEFAULTS),

@@ -1,6 +1,6 @@
 import { cautionsFor, cautionsForResin } from '../../cautions';
 import { formatDrops, formatQuantity, type UnitSystem } from '../../units';
-import { marksOf, type PourPlan } from '../plan';
+import { marksOf, type PourPlan } from '../../plan/pourPlan';
 import { sentence, type BenchStep } from './step';
 
 type Colour = NonNullable<PourPlan['colours']>[number];

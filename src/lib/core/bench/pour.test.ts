@@ -1,14 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import {
-	benchSteps,
-	clocksOf,
-	mostPressingFirst,
-	pourEvent,
-	reducePour,
-	type PourEvent,
-	type PourPlan
-} from '.';
+import { type PourPlan } from '../plan/pourPlan';
+import { benchSteps, clocksOf, mostPressingFirst, pourEvent, reducePour, type PourEvent } from '.';
 
 const plan: PourPlan = {
 	shotId: 's',

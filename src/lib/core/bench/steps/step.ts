@@ -1,6 +1,7 @@
 import type { Warning } from '../../working';
 import type { CautionTopic } from '../../cautions';
-import type { PourPlan, StepRole } from '../plan';
+import type { StepRole } from '../../shot/pouring';
+import type { PourPlan } from '../../plan/pourPlan';
 
 /** One thing to do at the bench. */
 export interface BenchStep {

@@ -1,4 +1,4 @@
-import type { PourPlan } from './plan';
+import type { PourPlan } from '../plan/pourPlan';
 import type { PourState } from './reduce';
 import { benchSteps } from './steps';
 

@@ -1,6 +1,6 @@
 import { cautionsForResin } from '../../cautions';
 import { formatQuantity, type UnitSystem } from '../../units';
-import { mixOneCupS, type PourPlan } from '../plan';
+import { mixOneCupS, type PourPlan } from '../../plan/pourPlan';
 import { measureSteps } from './measure';
 import { mouldNames, type BenchStep } from './step';
 

@@ -1,6 +1,6 @@
 import { cautionsForResin } from '../../cautions';
 import { formatQuantity, type UnitSystem } from '../../units';
-import { holdFloorKpa, type PourPlan } from '../plan';
+import { holdFloorKpa, type PourPlan } from '../../plan/pourPlan';
 import { beforeSteps } from './before';
 import { cupSteps } from './cups';
 import { layerSteps } from './layers';

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { lessonPlan } from '../practice';
 import { WORKSHOP_DEFAULTS } from '../workshop';
-import { benchSteps, holdFloorKpa, offRatio, ratioNow, takenG, targetOf, type PourPlan } from '.';
+import { holdFloorKpa, type PourPlan } from '../plan/pourPlan';
+import { benchSteps, offRatio, ratioNow, takenG, targetOf } from '.';
 
 const plan: PourPlan = {
 	...lessonPlan(WORKSHOP_DEFAULTS),

@@ -1,5 +1,5 @@
 import { formatQuantity, type UnitSystem } from '../../units';
-import type { PourPlan } from '../plan';
+import type { PourPlan } from '../../plan/pourPlan';
 import { mouldNames, type BenchStep } from './step';
 
 /** Everything before a part is opened: mould clean, coated, closed, things set in, spare moulds, air, stirring. */

@@ -1,6 +1,6 @@
 import { digits, formatTime } from '../units';
 import type { Warning } from '../working';
-import type { PourPlan } from './plan';
+import type { PourPlan } from '../plan/pourPlan';
 import type { PourState } from './reduce';
 import type { BenchStep } from './steps';
 
