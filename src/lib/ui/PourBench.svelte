@@ -1,7 +1,17 @@
 <script lang="ts">
 	import { onMount, untrack, type Snippet } from 'svelte';
 	import { type PourPlan } from '$lib/core/plan';
-import { benchSteps, clocksOf, correctedPlan, lateAdvice, type BenchForecast, type PourState } from '$lib/core/bench';
+	import {
+		cupStep,
+		layerStep,
+		retimed,
+		stepName,
+		clocksOf,
+		correctedPlan,
+		lateAdvice,
+		type BenchForecast,
+		type PourState
+	} from '$lib/core/bench';
 	import { latest } from '$lib/workers/latest';
 	import { usePlanner } from '$lib/workers/planner';
 	import Caution from './Caution.svelte';
@@ -56,11 +66,11 @@ import { benchSteps, clocksOf, correctedPlan, lateAdvice, type BenchForecast, ty
 		const { air, temps } = state_;
 		ask?.({ plan: run.plan, state: { ...(air ? { air } : {}), temps } });
 	});
-	// what a reading corrected stands in the words of the steps to come, too
-	const steps = $derived(benchSteps(plan, units.system));
+	// the steps are those that were kept with the pour; readings move their times alone
+	const steps = $derived(retimed(run.steps, plan));
 	const step = $derived(steps[state_.current]);
 	/** A layer of a rotocast has its own cup, combined later than the first. */
-	const cupMs = $derived(step?.layer ? state_.doneAtMs[`combine-${step.layer}`] : state_.combinedAtMs);
+	const cupMs = $derived(step?.layer ? state_.doneAtMs[cupStep('combine', step.layer)] : state_.combinedAtMs);
 	const elapsedS = $derived(cupMs === undefined ? undefined : (now.ms - cupMs) / 1000);
 	const lastDoneMs = $derived(
 		step?.sinceStep ? state_.doneAtMs[step.sinceStep] : state_.current > 0 ? state_.doneAtMs[run.steps[state_.current - 1]!.id] : undefined
@@ -78,8 +88,8 @@ import { benchSteps, clocksOf, correctedPlan, lateAdvice, type BenchForecast, ty
 	/** Said while it is still of use: too late for the pot, for all moulds, past its life, running away. */
 	const late = $derived.by(() => {
 		const layer = step?.layer ?? -1;
-		const below = step?.id.startsWith('gelled-') ? layer : layer - 1;
-		const pouredMs = below >= 0 ? state_.doneAtMs[`pour-${below}`] : undefined;
+		const below = step && stepName(step.id) === 'gelled' ? layer : layer - 1;
+		const pouredMs = below >= 0 ? state_.doneAtMs[layerStep('pour', below)] : undefined;
 		return lateAdvice(plan, run.steps, state_, elapsedS, pouredMs === undefined ? undefined : (now.ms - pouredMs) / 1000);
 	});
 

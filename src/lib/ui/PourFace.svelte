@@ -2,7 +2,7 @@
 	import type { Snippet } from 'svelte';
 	import { dewPointC, FACE_MARGIN_C } from '$lib/core/humidity';
 	import { holdFloorKpa, type PourPlan } from '$lib/core/plan';
-import { type BenchStep } from '$lib/core/bench';
+	import { parseStepId, stepName, type BenchStep } from '$lib/core/bench';
 	import { countdown } from './clockText';
 	import Stepper from './Stepper.svelte';
 	import { useUnits } from './units.svelte';
@@ -54,6 +54,7 @@ import { type BenchStep } from '$lib/core/bench';
 		children
 	}: Props = $props();
 	const units = useUnits();
+	const name = $derived(stepName(step.id));
 
 	const leftS = $derived.by(() => {
 		if (step.deadlineS !== undefined && elapsedS !== undefined) return step.deadlineS - elapsedS;
@@ -62,6 +63,12 @@ import { type BenchStep } from '$lib/core/bench';
 		if (step.kind === 'hold') return plan.holdUntilS - (nowMs - pouredAtMs) / 1000;
 		if (step.kind === 'cure') return plan.demouldS - (nowMs - pouredAtMs) / 1000;
 		return undefined;
+	});
+	/** Until when what lies in the mould bonds, as readings have it now. */
+	const bondsS = $derived.by(() => {
+		const ref = parseStepId(step.id);
+		if (ref?.name !== 'gelled' || sinceMs === undefined) return undefined;
+		return plan.layers![ref.cup]!.recoatUntilS - (nowMs - sinceMs) / 1000;
 	});
 	const late = $derived(leftS !== undefined && leftS < 0);
 	const counts = $derived(step.kind === 'hold' || step.kind === 'cure' || step.kind === 'dry');
@@ -135,12 +142,15 @@ import { type BenchStep } from '$lib/core/bench';
 		</p>
 		<p class="mt-2 text-[1.2rem] font-semibold">
 			{#if step.kind === 'hold'}{late ? 'Past gel with a quarter to spare: it may be released' : 'until it may be released'}
-			{:else if step.id.startsWith('roll-')}{late ? 'By its time it stays where it is: look' : 'until it stays where it is'}
-			{:else if step.id.startsWith('gelled-')}{late ? 'By its time it has gelled: touch the left-over' : 'until the next layer may follow'}
-			{:else if step.id.startsWith('cooled-')}{late ? 'By its time it is cool: feel the mould' : 'until it is cool enough for the next'}
-			{:else if step.id === 'fill'}{late
-					? 'By its time the shell is firm: press a thumb into it'
-					: 'until the shell is firm enough to fill'}
+			{:else if name === 'roll'}{late ? 'By its time it stays where it is: look' : 'until it stays where it is'}
+			{:else if name === 'gelled'}{late
+					? 'By its time it has gelled: touch the left-over'
+					: 'until the next layer may follow'}{#if bondsS !== undefined}
+					<br /><span class={bondsS < 60 ? 'text-(--hot)' : 'soft'}
+						>{bondsS > 0 ? `it bonds for ${countdown(bondsS)}` : 'past its time to bond'}</span
+					>{/if}
+			{:else if name === 'cooled'}{late ? 'By its time it is cool: feel the mould' : 'until it is cool enough for the next'}
+			{:else if name === 'fill'}{late ? 'By its time the shell is firm: press a thumb into it' : 'until the shell is firm enough to fill'}
 			{:else if step.kind === 'dry'}{late ? 'Dry by its time: look and touch the rim' : 'until it has flashed off'}
 			{:else if step.kind === 'cure'}{late ? 'The slowest place has its strength' : 'until the slowest place is firm'}
 			{:else if late}late by this much{#if thickS !== undefined}{thickS > 0

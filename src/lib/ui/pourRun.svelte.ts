@@ -1,5 +1,5 @@
 import { type PourPlan } from '$lib/core/plan';
-import { benchSteps, reducePour, sourceOf, type PourEvent } from '$lib/core/bench';
+import { reducePour, stepsOf, sourceOf, type PourEvent } from '$lib/core/bench';
 import type { UnitSystem } from '$lib/core/units';
 import { EventRun, type HappeningOf } from './eventRun.svelte';
 
@@ -9,7 +9,7 @@ export type Happening = HappeningOf<PourEvent>;
 export class PourRun extends EventRun<PourEvent> {
 	readonly plan: PourPlan;
 	readonly #system: () => UnitSystem;
-	readonly steps = $derived.by(() => benchSteps(this.plan, this.#system()));
+	readonly steps = $derived.by(() => stepsOf(this.plan, this.#system()));
 	/** Devices are simulated, and nothing is kept: what they say counts. */
 	get practice(): boolean {
 		return false;

@@ -1,6 +1,7 @@
 import type { PourPlan } from '../plan/pourPlan';
 import type { PourState } from './reduce';
-import { benchSteps } from './steps';
+import { cupStep, layerStep, stepName, type StepName } from './steps';
+import { retimed, stepsOf } from './steps/kept';
 
 /** Something that is running and what to do when it ends. */
 export interface Clock {
@@ -68,7 +69,7 @@ export function clocksOf(pourId: string, plan: PourPlan, state: PourState): Cloc
 }
 
 /** What a wait ends with, by the step that waits. */
-const WAITED: Readonly<Record<string, string>> = {
+const WAITED: Readonly<Partial<Record<StepName, string>>> = {
 	'flash-off': 'the coat is dry',
 	roll: 'it no longer runs'
 };
@@ -80,7 +81,7 @@ function waitClock(
 	state: PourState,
 	common: Pick<Clock, 'label' | 'href'>
 ): Clock[] {
-	const steps = benchSteps(plan);
+	const steps = retimed(stepsOf(plan), plan);
 	const step = steps[state.current];
 	const since = step?.sinceStep ?? steps[state.current - 1]?.id;
 	const startedAtMs = since === undefined ? undefined : state.doneAtMs[since];
@@ -92,7 +93,7 @@ function waitClock(
 			kind: 'wait',
 			startedAtMs,
 			endsAtMs: startedAtMs + step.waitS * 1000,
-			then: WAITED[step.id.replace(/-\d+$/, '')] ?? `layer ${(step.layer ?? 0) + 2} may follow`
+			then: WAITED[stepName(step.id) ?? 'gelled'] ?? `layer ${(step.layer ?? 0) + 2} may follow`
 		}
 	];
 }
@@ -104,11 +105,11 @@ function layerClocks(
 	state: PourState,
 	common: Pick<Clock, 'label' | 'href'>
 ): Clock[] {
-	const step = benchSteps(plan)[state.current];
+	const step = stepsOf(plan)[state.current];
 	if (!step) return [];
 	const layers = plan.layers!;
 	// while the next is poured, what lies below bonds until its own time
-	const last = [...layers.keys()].reverse().find((i) => state.doneAtMs[`pour-${i}`] !== undefined);
+	const last = [...layers.keys()].reverse().find((i) => state.doneAtMs[layerStep('pour', i)] !== undefined);
 	const bonds: Clock[] =
 		last === undefined || last === layers.length - 1
 			? []
@@ -117,13 +118,13 @@ function layerClocks(
 						...common,
 						id: `${pourId}-bond-${last}`,
 						kind: 'cure',
-						startedAtMs: state.doneAtMs[`pour-${last}`]!,
-						endsAtMs: state.doneAtMs[`pour-${last}`]! + layers[last]!.recoatUntilS * 1000,
+						startedAtMs: state.doneAtMs[layerStep('pour', last)]!,
+						endsAtMs: state.doneAtMs[layerStep('pour', last)]! + layers[last]!.recoatUntilS * 1000,
 						then: `too late for layer ${last + 2}`
 					}
 				];
 	const layer = step.layer ?? 0;
-	const combined = state.doneAtMs[layer === 0 ? 'combine' : `combine-${layer}`];
+	const combined = state.doneAtMs[cupStep('combine', layer)];
 	if (step.kind === 'timed' && combined !== undefined) {
 		return [
 			{
@@ -140,7 +141,7 @@ function layerClocks(
 	const waiting = waitClock(pourId, plan, state, common);
 	if (waiting.length > 0 || last === undefined) return [...waiting, ...bonds];
 	// it is weighed meanwhile: when the next layer may follow
-	const startedAtMs = state.doneAtMs[`pour-${last}`]!;
+	const startedAtMs = state.doneAtMs[layerStep('pour', last)]!;
 	return [
 		{
 			...common,

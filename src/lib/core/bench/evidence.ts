@@ -6,7 +6,8 @@ import { HOLD_MARGIN } from '../shot/solid';
 import { mixOneCupS, type PourPlan } from '../plan/pourPlan';
 import { ratioNow } from './ratio';
 import type { PourState } from './reduce';
-import { benchSteps } from './steps';
+import { layerStep } from './steps';
+import { stepsOf } from './steps/kept';
 
 /** Peak in the middle of the part and at the mould's face by the part model, °C; nothing without a cure record. */
 export function partHeat(
@@ -36,7 +37,7 @@ export function evidenceOf(
 	state: PourState,
 	about: Pick<Evidence, 'tinDays' | 'tinOpenings' | 'mouldPulls' | 'mouldWear'> = {}
 ): Evidence {
-	const steps = benchSteps(plan);
+	const steps = stepsOf(plan);
 	const air = state.air ?? {
 		roomTempC: plan.roomTempC,
 		relativeHumidity: plan.relativeHumidity,
@@ -69,7 +70,7 @@ export function evidenceOf(
 			? (state.demouldedAtMs - state.pouredAtMs) / 1000
 			: undefined;
 	const lateLayers = (plan.layers ?? []).slice(1).flatMap((_, i) => {
-		const [below, above] = [state.doneAtMs[`pour-${i}`], state.doneAtMs[`pour-${i + 1}`]];
+		const [below, above] = [i, i + 1].map((n) => state.doneAtMs[layerStep('pour', n)]);
 		return below === undefined || above === undefined
 			? []
 			: [(above - below) / 1000 - plan.layers![i]!.recoatUntilS];

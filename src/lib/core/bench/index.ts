@@ -1,6 +1,17 @@
 export { counts, isReading, sourceOf, SOURCES, SOURCE_WORDS, type Source } from './provenance';
 export { offRatio, ratioNow, targetOf, type RatioNow } from './ratio';
-export { benchSteps, type BenchStep } from './steps';
+export {
+	benchSteps,
+	cupStep,
+	layerStep,
+	parseStepId,
+	stepId,
+	stepName,
+	type BenchStep,
+	type StepName,
+	type StepRef
+} from './steps';
+export { retimed, stepsOf, withSteps } from './steps/kept';
 export {
 	castFindings,
 	FAULTS,

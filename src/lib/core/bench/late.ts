@@ -2,7 +2,7 @@ import { digits, formatTime } from '../units';
 import type { Warning } from '../working';
 import type { PourPlan } from '../plan/pourPlan';
 import type { PourState } from './reduce';
-import type { BenchStep } from './steps';
+import { stepName, type BenchStep } from './steps';
 
 /** Hotter than this, a cup is running away: it smokes or melts soon, °C (common practice, no source). */
 const RUNAWAY_C = 80;
@@ -34,7 +34,7 @@ export function lateAdvice(
 	}
 	const below =
 		step?.layer !== undefined
-			? plan.layers?.[step.id.startsWith('gelled-') ? step.layer : step.layer - 1]
+			? plan.layers?.[stepName(step.id) === 'gelled' ? step.layer : step.layer - 1]
 			: undefined;
 	if (below && sincePourS !== undefined && sincePourS > below.recoatUntilS && step?.kind !== 'timed') {
 		return {

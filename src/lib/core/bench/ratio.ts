@@ -3,15 +3,15 @@ import { RATIO_TOLERANCE_PERCENT } from '../mix/weighingError';
 import { digits } from '../units';
 import type { PourPlan } from '../plan/pourPlan';
 import type { PourState } from './reduce';
-import type { BenchStep } from './steps';
+import { cupStep, type BenchStep } from './steps';
 
 type Amount = PourPlan['a'];
 
 /** The two parts of the cup that a step belongs to, as they were planned. */
-function plannedParts(plan: PourPlan, step: BenchStep): { a: Amount; b: Amount; suffix: string } {
+function plannedParts(plan: PourPlan, step: BenchStep): { a: Amount; b: Amount; index: number } {
 	const of = (i: number | undefined, list: readonly { a: Amount; b: Amount }[] | undefined) =>
-		i === undefined ? undefined : list?.[i] && { ...list[i], suffix: i === 0 ? '' : `-${i}` };
-	return of(step.layer, plan.layers) ?? of(step.cup, plan.cups) ?? { a: plan.a, b: plan.b, suffix: '' };
+		i === undefined ? undefined : list?.[i] && { ...list[i], index: i };
+	return of(step.layer, plan.layers) ?? of(step.cup, plan.cups) ?? { a: plan.a, b: plan.b, index: 0 };
 }
 
 /**
@@ -24,9 +24,11 @@ export function targetOf(
 	state: Pick<PourState, 'weighedG'>
 ): (Amount & { factor: number; markMm?: number }) | undefined {
 	if (step.kind !== 'measure' || !step.amount) return undefined;
-	const { a, b, suffix } = plannedParts(plan, step);
+	const { a, b, index } = plannedParts(plan, step);
 	const first =
-		b.massG > 0 ? { id: `measure-b${suffix}`, planned: b } : { id: `measure-a${suffix}`, planned: a };
+		b.massG > 0
+			? { id: cupStep('measure-b', index), planned: b }
+			: { id: cupStep('measure-a', index), planned: a };
 	const weighed = step.id === first.id ? undefined : state.weighedG[first.id];
 	const factor = weighed === undefined || !(first.planned.massG > 0) ? 1 : weighed / first.planned.massG;
 	return {
@@ -58,9 +60,9 @@ export function ratioNow(
 	step: BenchStep,
 	state: Pick<PourState, 'weighedG'>
 ): RatioNow | undefined {
-	const { a, b, suffix } = plannedParts(plan, step);
+	const { a, b, index } = plannedParts(plan, step);
 	if (!(a.massG > 0 && b.massG > 0)) return undefined;
-	const ids = { A: `measure-a${suffix}`, B: `measure-b${suffix}` };
+	const ids = { A: cupStep('measure-a', index), B: cupStep('measure-b', index) };
 	const pouredAG = state.weighedG[ids.A];
 	const pouredBG = state.weighedG[ids.B];
 	if (pouredAG === undefined || pouredBG === undefined || !(pouredAG + pouredBG > 0)) return undefined;

@@ -1,6 +1,6 @@
 import { counts, sourceOf } from './provenance';
 import type { CastFindings, FAULTS, Grade, PourEvent } from './events';
-import type { BenchStep } from './steps';
+import { stepName, type BenchStep } from './steps';
 
 export interface Graded {
 	grade: Grade;
@@ -133,7 +133,7 @@ export function reducePour(
 	}
 	const open = steps.findIndex((s) => doneAtMs[s.id] === undefined);
 	const pump = steps.find((s) => s.kind === 'pump');
-	const timed = steps.filter((s) => s.kind === 'timed' || s.kind === 'pump' || s.id.startsWith('roll-'));
+	const timed = steps.filter((s) => s.kind === 'timed' || s.kind === 'pump' || stepName(s.id) === 'roll');
 	const lastTimed = timed[timed.length - 1];
 	const fills = steps.filter((s) => s.fills);
 	const fill = fills[fills.length - 1];

@@ -1,5 +1,6 @@
 import type { PourPlan } from '../plan/pourPlan';
 import type { PourState } from './reduce';
+import { cupStep } from './steps';
 
 /**
  * What a pour took out of the tins so far, g: every cup that was combined, as it was weighed where it was and
@@ -12,10 +13,9 @@ export function takenG(
 	const cups = plan.layers ?? plan.cups ?? [{ a: plan.a, b: plan.b }];
 	let [aG, bG] = [0, 0];
 	cups.forEach((cup, i) => {
-		const suffix = i === 0 ? '' : `-${i}`;
-		if (state.doneAtMs[`combine${suffix}`] === undefined) return;
-		aG += state.weighedG[`measure-a${suffix}`] ?? cup.a.massG;
-		bG += state.weighedG[`measure-b${suffix}`] ?? cup.b.massG;
+		if (state.doneAtMs[cupStep('combine', i)] === undefined) return;
+		aG += state.weighedG[cupStep('measure-a', i)] ?? cup.a.massG;
+		bG += state.weighedG[cupStep('measure-b', i)] ?? cup.b.massG;
 	});
 	return { aG, bG };
 }

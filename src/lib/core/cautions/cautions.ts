@@ -1,21 +1,23 @@
 /** Where a caution belongs. */
-export type CautionTopic =
-	| 'isocyanate'
-	| 'catalyst'
-	| 'styrene'
-	| 'epoxy'
-	| 'silicone'
-	| 'pressure'
-	| 'vacuum'
-	| 'heat'
-	| 'bulk'
-	| 'hot-part'
-	| 'hot-glue'
-	| 'scald'
-	| 'uncured'
-	| 'knife'
-	| 'powder'
-	| 'solvent';
+export const CAUTION_TOPICS = [
+	'isocyanate',
+	'catalyst',
+	'styrene',
+	'epoxy',
+	'silicone',
+	'pressure',
+	'vacuum',
+	'heat',
+	'bulk',
+	'hot-part',
+	'hot-glue',
+	'scald',
+	'uncured',
+	'knife',
+	'powder',
+	'solvent'
+] as const;
+export type CautionTopic = (typeof CAUTION_TOPICS)[number];
 
 /** The usual cautions in one sentence each; none of them sets a limit, all defer to the maker's sheets. */
 const CAUTIONS: Readonly<Record<CautionTopic, string>> = {

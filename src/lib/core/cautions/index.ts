@@ -1,1 +1,8 @@
-export { caution, cautionsFor, cautionsForResin, CAUTION_ORDER, type CautionTopic } from './cautions';
+export {
+	caution,
+	cautionsFor,
+	cautionsForResin,
+	CAUTION_ORDER,
+	CAUTION_TOPICS,
+	type CautionTopic
+} from './cautions';

@@ -8,5 +8,6 @@ export {
 	type PlanRecords,
 	type PlanTin
 } from './records';
+export { benchStep, type BenchStep } from './step';
 export { movedStamps, stamp, type Stamp } from './stamps';
 export { clockCups, holdFloorKpa, marksOf, mixOneCupS, pourPlan, type PourPlan } from './pourPlan';

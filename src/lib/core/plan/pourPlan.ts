@@ -5,6 +5,7 @@ import { MEASURING_SCHOOLS } from '../mix/measuring';
 import { MOULD_KINDS } from '../mould/kinds';
 import { POUR_PLACE_KEYS, POUR_WAY_KEYS, STEP_ROLES } from '../shot/pouring';
 import { stamp } from './stamps';
+import { benchStep, keptWarning } from './step';
 import { cupMarkHeightMm, squareCupDiameterMm } from '../mix/cupLoss';
 
 const amount = z.object({ massG: z.number(), volumeMl: z.number() });
@@ -66,6 +67,8 @@ const colourCup = z.object({
 export const pourPlan = z.object({
 	/** The form of plan; those of the version before have none. */
 	version: z.number().int().optional(),
+	/** Its steps, made once when the pour began: no later release of the application moves them. */
+	bench: z.array(benchStep).optional(),
 	/** The records that it rests on, as they were. */
 	stamps: z.array(stamp).optional(),
 	shotId: z.string(),
@@ -94,16 +97,7 @@ export const pourPlan = z.object({
 	/** What the mould is coated with, and how long that flashes off. */
 	release: z.object({ name: z.string(), kind: z.string(), flashOffS: z.number() }).optional(),
 	/** Pairs that are known to harm, said before anything is poured. */
-	touches: z
-		.array(
-			z.object({
-				code: z.string(),
-				message: z.string(),
-				action: z.string(),
-				level: z.enum(['harm', 'care']).optional()
-			})
-		)
-		.optional(),
+	touches: z.array(keptWarning).optional(),
 	/** The cure engine's record as it stood, so that readings at the bench can correct the forecast. */
 	cure: cureRecord.optional(),
 	section: z

@@ -15,6 +15,7 @@ import * as pullPhotos from './migrations/0010-pull-photos';
 import * as pullsRevision from './migrations/0011-pulls-revision';
 import * as wholeShots from './migrations/0012-whole-shots';
 import * as provenance from './migrations/0013-provenance';
+import * as keptSteps from './migrations/0014-kept-steps';
 
 const MIGRATIONS = [
 	{ name: '0001-loop', up: () => loop.up() },
@@ -29,7 +30,8 @@ const MIGRATIONS = [
 	{ name: '0010-pull-photos', up: () => pullPhotos.up() },
 	{ name: '0011-pulls-revision', up: () => pullsRevision.up() },
 	{ name: '0012-whole-shots', up: () => wholeShots.up() },
-	{ name: '0013-provenance', up: () => provenance.up() }
+	{ name: '0013-provenance', up: () => provenance.up() },
+	{ name: '0014-kept-steps', up: () => keptSteps.up() }
 ];
 
 const LOCK = 'anthypos-migrate';

@@ -4,7 +4,7 @@ import type { z } from 'zod';
 import { makingSteps } from '$lib/core/making';
 import type { PourPlan } from '$lib/core/plan';
 import type { Grade, PourEvent } from '$lib/core/bench';
-import { FAULTS, benchSteps } from '$lib/core/bench';
+import { FAULTS, stepsOf } from '$lib/core/bench';
 import {
 	colourRecord,
 	containerRecord,
@@ -761,7 +761,7 @@ function pourStory(story: Story, plan: PourPlan, combinedAtMs: number, worn: boo
 	const relativeHumidity = Math.min(70, Math.round(plan.relativeHumidity + random() * 10 - 4));
 	let atS = -240;
 	let slow = 0;
-	for (const step of benchSteps(plan)) {
+	for (const step of stepsOf(plan)) {
 		if (step.kind === 'combine') atS = 0;
 		else if (step.deadlineS !== undefined) {
 			slow += (random() - 0.35) * 8;

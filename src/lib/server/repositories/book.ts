@@ -3,6 +3,7 @@ import { QueryTypes, type Transaction } from 'sequelize';
 import { BOOK, BOOK_TABLE_NAMES, BOOK_TABLES, type BookTable } from '$lib/core/openData';
 import { db, inTransaction } from '../db/connection';
 import { RefusedError } from '../errors';
+import { keepSteps } from './keptSteps';
 import { markSimulated } from './simulated';
 import { recount } from './mouldPulls';
 
@@ -211,6 +212,7 @@ export async function readBook(
 		await recount(transaction);
 		// a book of the version before holds what its simulated devices noted
 		await markSimulated(transaction);
+		await keepSteps(transaction);
 		return written;
 	});
 }

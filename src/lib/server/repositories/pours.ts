@@ -1,7 +1,23 @@
 import { randomUUID } from 'node:crypto';
 import { Op, QueryTypes, type Transaction } from 'sequelize';
 import { type PourPlan } from '$lib/core/plan';
-import { benchForecast, benchSteps, clocksOf, correctedPlan, mostPressingFirst, partHeat, pourEvent, reducePour, shotMassG, type Clock, type Graded, type PourEvent, type PourState } from '$lib/core/bench';
+import {
+	benchForecast,
+	clocksOf,
+	correctedPlan,
+	mostPressingFirst,
+	partHeat,
+	pourEvent,
+	reducePour,
+	shotMassG,
+	type Clock,
+	type Graded,
+	type PourEvent,
+	type PourState,
+	stepsOf,
+	withSteps
+} from '$lib/core/bench';
+import type { UnitSystem } from '$lib/core/units';
 import type { WorkshopSettings } from '$lib/core/workshop';
 import { db, inTransaction } from '../db/connection';
 import { KeptRows } from '../db/keptRows';
@@ -45,7 +61,7 @@ export async function beginPour(
 	if (moved && (!choice || (choice === 'today' && moved.refused))) return { moved };
 	if (moved && choice === 'today') await replanShot(shotId, settings);
 	const plan = choice === 'kept' ? kept : now;
-	return { id: await openPour(shotId, batchIndex, plan) };
+	return { id: await openPour(shotId, batchIndex, plan, settings.units) };
 }
 
 /** Begins a batch by the records of today, nobody being asked. @throws RefusedError where they allow no plan */
@@ -59,7 +75,12 @@ export async function beginToday(
 	throw new RefusedError(begun.moved.refused ?? 'It cannot be planned by today’s records.');
 }
 
-async function openPour(shotId: string, batchIndex: number, plan: PourPlan): Promise<string> {
+async function openPour(
+	shotId: string,
+	batchIndex: number,
+	plan: PourPlan,
+	units: UnitSystem
+): Promise<string> {
 	if (plan.pot?.vesselId) {
 		const { refused } = await getVessel(plan.pot.vesselId);
 		if (refused) throw new RefusedError(refused);
@@ -83,7 +104,9 @@ async function openPour(shotId: string, batchIndex: number, plan: PourPlan): Pro
 		);
 		if (busy) throw new RefusedError(`${busy} is still in another open pour: finish that one first.`);
 		const id = randomUUID();
-		await tables.pours().create({ id, shotId, batchIndex, status: 'open', plan }, { transaction });
+		await tables
+			.pours()
+			.create({ id, shotId, batchIndex, status: 'open', plan: withSteps(plan, units) }, { transaction });
 		return id;
 	});
 }
@@ -148,7 +171,7 @@ export async function addEvents(pourId: string, events: readonly PourEvent[]): P
 			);
 		}
 		const all = await readEvents(pourId, 0, transaction);
-		const state = reducePour(benchSteps(pour.plan), all.events);
+		const state = reducePour(stepsOf(pour.plan), all.events);
 		await tables.pours().update(
 			{
 				status: state.status,
@@ -279,7 +302,7 @@ function pullBody(plan: PourPlan, state: PourState, graded: Graded | undefined):
 export async function keepSpeed(pourId: string): Promise<number> {
 	const { plan } = await getPour(pourId);
 	const { events } = await readEvents(pourId);
-	const forecast = benchForecast(plan, reducePour(benchSteps(plan), events));
+	const forecast = benchForecast(plan, reducePour(stepsOf(plan), events));
 	if (forecast?.rateFactor === undefined) throw new RefusedError('No cup temperature was read in this pour.');
 	if (!plan.containers?.a) throw new RefusedError('No tin was in use, so there is nothing to keep it for.');
 	const speed = Math.min(
@@ -296,7 +319,7 @@ const clocksKept = new KeptRows<{ clocks: Clock[] }>(200);
 async function clocksOfPour(id: string): Promise<Clock[]> {
 	const { plan } = await getPour(id);
 	const { events } = await readEvents(id);
-	const state = reducePour(benchSteps(plan), events);
+	const state = reducePour(stepsOf(plan), events);
 	return clocksOf(id, correctedPlan(plan, benchForecast(plan, state)), state);
 }
 

@@ -12,7 +12,7 @@ import {
 	type VesselRecord
 } from '$lib/core/pot';
 import type { PourPlan } from '$lib/core/plan';
-import type { PourState } from '$lib/core/bench';
+import { stepId, type PourState } from '$lib/core/bench';
 import type { WorkshopSettings } from '$lib/core/workshop';
 import { db } from '../db/connection';
 import { plain, tables, type CycleBody } from '../db/models';
@@ -217,7 +217,7 @@ export async function projectCycle(
 
 /** The step before pumping: the lid is clamped. */
 function loadStepId(plan: PourPlan): string {
-	return `timed-${plan.steps.findIndex((s) => s.role === 'load')}`;
+	return stepId({ name: 'timed', n: plan.steps.findIndex((s) => s.role === 'load') });
 }
 
 /** Looks that are due or soon due, for the bench and the calendar. */

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import type { PourPlan } from '$lib/core/plan';
-import type { BenchForecast } from '$lib/core/bench';
+	import { cupStep, type BenchForecast } from '$lib/core/bench';
 	import { digits } from '$lib/core/units';
 	import { countdown } from '../clockText';
 	import type { PourRun } from '../pourRun.svelte';
@@ -29,7 +29,7 @@ import type { BenchForecast } from '$lib/core/bench';
 	/** Colours that stand combined: with several, which one was read is said. */
 	const standing = $derived(
 		(run.plan.cups ?? []).flatMap(({ name }, i) =>
-			run.state.doneAtMs[i === 0 ? 'combine' : `combine-${i}`] === undefined ? [] : [{ value: `${i}`, label: name }]
+			run.state.doneAtMs[cupStep('combine', i)] === undefined ? [] : [{ value: `${i}`, label: name }]
 		)
 	);
 	const band = $derived(

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Writable } from 'svelte/store';
 	import { MEASURING, type Measuring } from '$lib/core/mix';
-import { POUR_PLACES, POUR_WAYS, type PourPlace, type PourWay } from '$lib/core/shot';
+	import { POUR_PLACES, POUR_WAYS, type PourPlace, type PourWay } from '$lib/core/shot';
 	import type { ShotInputs } from '$lib/core/shot';
 	import ChoiceField from '../ChoiceField.svelte';
 	import QuantityField from '../QuantityField.svelte';

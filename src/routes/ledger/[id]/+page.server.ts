@@ -6,7 +6,7 @@ import { fieldErrors } from '$lib/core/fieldErrors';
 import { dewPointC } from '$lib/core/humidity';
 import { correction } from '$lib/core/ledger';
 import { clockCups, type PourPlan } from '$lib/core/plan';
-import { benchSteps, counts, evidenceOf, FAULTS, inOrder, reducePour, type PourState } from '$lib/core/bench';
+import { stepsOf, counts, evidenceOf, FAULTS, inOrder, reducePour, type PourState } from '$lib/core/bench';
 import { chemistryOf } from '$lib/core/shelf';
 import { NotFoundError, RefusedError } from '$lib/server/errors';
 import { orNotFound } from '$lib/server/forms';
@@ -131,7 +131,7 @@ export const load: PageServerLoad = async ({ params }) => {
 	]);
 	const plan = pour?.plan;
 	const events = known?.events ?? [];
-	const state = plan && reducePour(benchSteps(plan), events);
+	const state = plan && reducePour(stepsOf(plan), events);
 	const around = await aroundOf(pull, plan);
 	const chemistry = plan ? plan.chemistry : await chemistryByName(pull.resinName);
 	const evidence = evidenceFor(pull, plan, state, around, chemistry);

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { DEVICE_NAMES } from '$lib/core/devices';
-	import { benchSteps, isReading, shrinkagePercent, sourceOf, SOURCE_WORDS, type PourEvent } from '$lib/core/bench';
+	import { stepsOf, isReading, shrinkagePercent, sourceOf, SOURCE_WORDS, type PourEvent } from '$lib/core/bench';
 	import Answer from '$lib/ui/Answer.svelte';
 	import { wallTime } from '$lib/ui/clockText';
 	import Causes from '$lib/ui/ledger/Causes.svelte';
@@ -14,7 +14,7 @@
 	let { data, form } = $props();
 	const units = useUnits();
 	const body = $derived(data.pull.body);
-	const steps = $derived(data.plan ? benchSteps(data.plan, units.system) : []);
+	const steps = $derived(data.plan ? stepsOf(data.plan, units.system) : []);
 	const shrunk = $derived(body.inspected && shrinkagePercent(body.inspected));
 	const time = (s: number | undefined) => (s === undefined ? '–' : units.show(s, 'time'));
 	const rows = $derived([

@@ -2,6 +2,7 @@ import { cautionsForResin } from '../../cautions';
 import { formatQuantity, type UnitSystem } from '../../units';
 import { mixOneCupS, type PourPlan } from '../../plan/pourPlan';
 import { measureSteps } from './measure';
+import { layerStep } from './ids';
 import { mouldNames, type BenchStep } from './step';
 
 /**
@@ -17,7 +18,7 @@ export function cupSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
 			// one cup on top of another's clock would leave no time: each part is weighed before any is combined
 			{ ...plan, measuring: plan.measuring === 'marks' ? 'marks' : 'two cups' },
 			{
-				suffix: i === 0 ? '' : `-${i}`,
+				index: i,
 				cup: i,
 				called: cup.name,
 				a: cup.a,
@@ -41,7 +42,7 @@ export function cupSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
 			...(i === 0 ? {} : { action: 'Combined' })
 		},
 		{
-			id: `mix-${i}`,
+			id: layerStep('mix', i),
 			kind: 'timed',
 			role: 'mix',
 			cup: i,
@@ -74,7 +75,7 @@ export function cupSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
 }
 
 /** When the slowest cup is warm, s after the first was combined; nothing when one never is in time. */
-function pourAtS(plan: PourPlan): number | undefined {
+export function pourAtS(plan: PourPlan): number | undefined {
 	const mixS = mixOneCupS(plan) ?? 45;
 	const pourS = plan.steps.find((s) => s.role === 'pour')?.durationS ?? 20;
 	const warm = plan.cups!.map((c, i) => (c.warmS === undefined ? NaN : mixS * i + c.warmS));

@@ -3,12 +3,14 @@ import { formatQuantity, type UnitSystem } from '../../units';
 import { holdFloorKpa, type PourPlan } from '../../plan/pourPlan';
 import { beforeSteps } from './before';
 import { cupSteps } from './cups';
+import { layerStep } from './ids';
 import { layerSteps } from './layers';
 import { measureSteps } from './measure';
 import type { BenchStep } from './step';
 import { timedSteps } from './timed';
 
 export type { BenchStep } from './step';
+export { cupStep, layerStep, parseStepId, stepId, stepName, type StepName, type StepRef } from './ids';
 
 /**
  * The steps of a batch in the order of the work: before the pull, measuring (A, the isocyanate side, is
@@ -65,7 +67,7 @@ function liquidSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
 		...measureSteps(
 			plan,
 			{
-				suffix: '',
+				index: 0,
 				a: plan.a,
 				b: plan.b,
 				catalyst: plan.catalyst,
@@ -114,7 +116,7 @@ function fillStep(fill: NonNullable<PourPlan['fill']>, plan: PourPlan, units: Un
 		detail: `Once its last layer is firm, not before. Mix ${formatQuantity(fill.mixG, 'mass', units)}; ${formatQuantity(fill.fillMl, 'volume', units)} go in. The shell stays in its mould, its opening level.`,
 		action: 'It is filled',
 		waitS: plan.demouldS,
-		...(last === undefined ? {} : { sinceStep: `pour-${last}` }),
+		...(last === undefined ? {} : { sinceStep: layerStep('pour', last) }),
 		cautions: ['powder', 'heat']
 	};
 }

@@ -1,7 +1,8 @@
 import { cautionsForResin } from '../../cautions';
-import { formatQuantity, formatTime, type UnitSystem } from '../../units';
+import { formatQuantity, type UnitSystem } from '../../units';
 import { mixOneCupS, type PourPlan } from '../../plan/pourPlan';
 import { measureSteps } from './measure';
+import { layerStep } from './ids';
 import { mouldNames, sentence, type BenchStep } from './step';
 
 type Layer = NonNullable<PourPlan['layers']>[number];
@@ -15,12 +16,11 @@ export function layerSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
 	const mixS = mixOneCupS(plan) ?? 45;
 	const pourS = plan.steps.find((s) => s.role === 'pour')?.durationS ?? 20;
 	return plan.layers!.flatMap((layer, i): BenchStep[] => {
-		const suffix = i === 0 ? '' : `-${i}`;
 		const called = `${CALLED[layer.way ?? 'roll']} ${i + 1} of ${count}`;
 		const measured = measureSteps(
 			plan,
 			{
-				suffix,
+				index: i,
 				layer: i,
 				called,
 				a: layer.a,
@@ -42,7 +42,7 @@ export function layerSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
 			...wait,
 			...measured.slice(ready),
 			{
-				id: `mix-${i}`,
+				id: layerStep('mix', i),
 				kind: 'timed',
 				role: 'mix',
 				layer: i,
@@ -66,15 +66,14 @@ export const isLeftToCool = (layer: Layer) =>
 /** Until the layer below bears the next, with what is set on it at gel. */
 function waitSteps(plan: PourPlan, below: Layer, index: number, units: UnitSystem): BenchStep[] {
 	const way = below.way ?? 'roll';
-	const until = formatTime(below.recoatUntilS);
 	const cools = isLeftToCool(below);
 	const words = {
-		roll: `The next goes on when it has gelled and before ${until} after it was poured. Once it strings, leave it alone: dragging lifts what is below. Rub out bubbles under the new layer.`,
-		flat: `It wobbles as one piece and no longer runs. The next bonds until ${until} after it was poured; later it shows as a line.`,
-		brush: `Tacky, and it no longer comes off on the glove. The next bonds until ${until} after it was laid. Once it strings, leave it alone.`
+		roll: `The next goes on when it has gelled, and well before it has cured through. Once it strings, leave it alone: dragging lifts what is below. Rub out bubbles under the new layer.`,
+		flat: `It wobbles as one piece and no longer runs. Poured too late, the next shows as a line.`,
+		brush: `Tacky, and it no longer comes off on the glove. Once it strings, leave it alone.`
 	}[way];
 	const gelled: BenchStep = {
-		id: `gelled-${index}`,
+		id: layerStep('gelled', index),
 		kind: 'dry',
 		layer: index,
 		title: `Wait: ${CALLED[way].toLowerCase()} ${index + 1} gels`,
@@ -84,13 +83,13 @@ function waitSteps(plan: PourPlan, below: Layer, index: number, units: UnitSyste
 				: words,
 		action: 'It has gelled',
 		waitS: cools ? below.gelS : below.recoatFromS,
-		sinceStep: `pour-${index}`,
+		sinceStep: layerStep('pour', index),
 		cautions: []
 	};
 	const cooled: BenchStep[] = cools
 		? [
 				{
-					id: `cooled-${index}`,
+					id: layerStep('cooled', index),
 					kind: 'dry',
 					layer: index,
 					title: `Wait: layer ${index + 1} cools`,
@@ -98,7 +97,7 @@ function waitSteps(plan: PourPlan, below: Layer, index: number, units: UnitSyste
 						'Covered from dust, its face left tacky and not wiped: the next layer bonds to the tack, and on a warm one it would crack.',
 					action: 'It has cooled',
 					waitS: below.recoatFromS,
-					sinceStep: `pour-${index}`,
+					sinceStep: layerStep('pour', index),
 					cautions: []
 				}
 			]
@@ -107,7 +106,7 @@ function waitSteps(plan: PourPlan, below: Layer, index: number, units: UnitSyste
 	return [
 		gelled,
 		{
-			id: `set-${index}`,
+			id: layerStep('set', index),
 			kind: 'check',
 			layer: index,
 			title: `Set in: ${below.setsIn.join(', ')}`,
@@ -130,7 +129,7 @@ function laySteps(
 	const last = i === count - 1 && count > 1;
 	const way = layer.way ?? 'roll';
 	const lay: BenchStep = {
-		id: `pour-${i}`,
+		id: layerStep('pour', i),
 		kind: 'timed',
 		role: 'pour',
 		layer: i,
@@ -155,7 +154,7 @@ function laySteps(
 	return [
 		lay,
 		{
-			id: `roll-${i}`,
+			id: layerStep('roll', i),
 			kind: 'dry',
 			layer: i,
 			title: `Roll layer ${i + 1}`,

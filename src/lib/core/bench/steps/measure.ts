@@ -1,6 +1,7 @@
 import { cautionsFor, cautionsForResin } from '../../cautions';
 import { formatDrops, formatQuantity, type UnitSystem } from '../../units';
 import { marksOf, type PourPlan } from '../../plan/pourPlan';
+import { cupStep, stepId } from './ids';
 import { sentence, type BenchStep } from './step';
 
 type Colour = NonNullable<PourPlan['colours']>[number];
@@ -9,8 +10,8 @@ type Catalyst = NonNullable<PourPlan['catalyst']>;
 
 /** One cup that is mixed: the only one of a solid shot, one of several colours, one layer. */
 export interface Cup {
-	/** Ends the ids of its steps: nothing for the first, `-1` for the second. */
-	readonly suffix: string;
+	/** Which cup or layer it is, counted from 0. */
+	readonly index: number;
 	readonly layer?: number;
 	readonly cup?: number;
 	/** Stands before the titles: `Layer 2 of 3`, `Sea green`. */
@@ -44,9 +45,10 @@ export function measureSteps(plan: PourPlan, cup: Cup, units: UnitSystem): Bench
 		const markMm = wideMm > 0 ? (which === 'A' ? marks.aMm : marks.bMm) : undefined;
 		return {
 			...common,
-			id: `measure-${which.toLowerCase()}${cup.suffix}`,
+			id: cupStep(which === 'A' ? 'measure-a' : 'measure-b', cup.index),
 			kind: 'measure',
-			part: which,
+			// a resin that is catalysed is one thing: there is no A
+			...(cup.catalyst ? {} : { part: which }),
 			amount,
 			...(markMm !== undefined ? { markMm } : {}),
 			title: title(cup.catalyst ? 'Measure the resin' : `Measure ${which}`),
@@ -68,7 +70,7 @@ export function measureSteps(plan: PourPlan, cup: Cup, units: UnitSystem): Bench
 			...fillers,
 			...colours('A'),
 			...colours('B'),
-			{ ...catalystStep(cup.catalyst, units), ...common, id: `measure-catalyst${cup.suffix}` },
+			{ ...catalystStep(cup.catalyst, units), ...common, id: cupStep('measure-catalyst', cup.index) },
 			combine
 		];
 	}
@@ -114,7 +116,7 @@ function combineStep(
 	const called = cup.called ? `${cup.called}. ` : '';
 	return {
 		...common,
-		id: `combine${cup.suffix}`,
+		id: cupStep('combine', cup.index),
 		kind: 'combine',
 		title: cup.catalyst ? 'Stir in the catalyst' : intoOne ? 'Pour A onto B' : 'Combine A and B',
 		detail:
@@ -143,9 +145,9 @@ function fillerStep(
 ): BenchStep {
 	return {
 		...common,
-		id: `measure-filler-${index}${cup.suffix}`,
+		id: stepId({ name: 'measure-filler', n: index, cup: cup.index }),
 		kind: 'measure',
-		amount: filler,
+		amount: { massG: filler.massG, volumeMl: filler.volumeMl },
 		title: title(`Measure ${filler.name}`),
 		detail: `Into ${cup.catalyst ? 'the resin' : 'B'}, stirred in until no dry grain is left; ${formatQuantity(filler.massG, 'mass', units)}.`,
 		action: 'The filler is in',
@@ -164,7 +166,7 @@ function colourStep(
 	const side = cup.catalyst ? 'the resin' : colour.part;
 	return {
 		...common,
-		id: `colour-${index}${cup.suffix}`,
+		id: stepId({ name: 'colour', n: index, cup: cup.index }),
 		kind: 'check',
 		title: title(`Colour: ${colour.name}`),
 		detail: sentence(

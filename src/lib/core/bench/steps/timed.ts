@@ -2,6 +2,7 @@ import { cautionsForResin } from '../../cautions';
 import { formatQuantity, type UnitSystem } from '../../units';
 import { POUR_PLACES } from '../../shot/pouring';
 import { type PourPlan } from '../../plan/pourPlan';
+import { stepId } from './ids';
 import { mouldNames, type BenchStep } from './step';
 
 /** The steps that the clock drives, each with its deadline after combining. */
@@ -21,7 +22,7 @@ function timedStep(
 	units: UnitSystem
 ): BenchStep {
 	const common = {
-		id: `timed-${index}`,
+		id: stepId({ name: 'timed', n: index }),
 		title: step.name,
 		deadlineS: atS,
 		role: step.role,

@@ -2,7 +2,7 @@ import { error } from '@sveltejs/kit';
 import type { Content } from 'pdfmake/interfaces';
 import { caution, CAUTION_ORDER } from '$lib/core/cautions';
 import { marksOf, type PourPlan } from '$lib/core/plan';
-import { benchSteps, type BenchStep } from '$lib/core/bench';
+import { benchSteps, parseStepId, type BenchStep } from '$lib/core/bench';
 import { digits, formatDrops, formatOther, formatQuantity, formatTime } from '$lib/core/units';
 import { addressOf, LOOPBACK_WORDS } from '$lib/server/address';
 import { RefusedError } from '$lib/server/errors';
@@ -24,7 +24,9 @@ async function orRefused<T>(work: Promise<T>): Promise<T> {
 /** What the clock says of a step. */
 function whenOf(step: BenchStep, plan: PourPlan): string {
 	if (step.deadlineS !== undefined) return `by ${formatTime(step.deadlineS)}`;
-	if (step.waitS) return `wait ${formatTime(step.waitS)}`;
+	const ref = parseStepId(step.id);
+	const bonds = ref?.name === 'gelled' ? `, at most ${formatTime(plan.layers![ref.cup]!.recoatUntilS)}` : '';
+	if (step.waitS) return `wait ${formatTime(step.waitS)}${bonds}`;
 	if (step.kind === 'cure') return `after ${formatTime(plan.demouldS)}`;
 	return step.kind === 'hold' ? `hold ${formatTime(plan.holdUntilS)}` : '';
 }

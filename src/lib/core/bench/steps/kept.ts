@@ -1,0 +1,45 @@
+import type { PourPlan } from '../../plan/pourPlan';
+import type { UnitSystem } from '../../units';
+import { mixOneCupS } from '../../plan/pourPlan';
+import { benchSteps } from '.';
+import { pourAtS } from './cups';
+import { parseStepId } from './ids';
+import { isLeftToCool } from './layers';
+import type { BenchStep } from './step';
+
+/** The plan with its steps, as it is kept when the pour begins. A plan that has them already keeps them. */
+export function withSteps(plan: PourPlan, units: UnitSystem = 'metric'): PourPlan {
+	return plan.bench ? plan : { ...plan, bench: benchSteps(plan, units) };
+}
+
+/** The steps of a pour: those that were kept with it, else as they are made today. */
+export function stepsOf(plan: PourPlan, units: UnitSystem = 'metric'): BenchStep[] {
+	return plan.bench ?? benchSteps(plan, units);
+}
+
+/** What readings make of a step's times: its words, its amounts and its place stay. */
+export function retimed(steps: readonly BenchStep[], plan: PourPlan): BenchStep[] {
+	return steps.map((step) => ({ ...step, ...timesOf(step, plan) }));
+}
+
+function timesOf(step: BenchStep, plan: PourPlan): Pick<BenchStep, 'waitS' | 'deadlineS'> {
+	const ref = parseStepId(step.id);
+	if (ref?.name === 'fill') return { waitS: plan.demouldS };
+	if (ref?.name === 'pour-together') {
+		const mixS = (mixOneCupS(plan) ?? 45) * (plan.cups?.length ?? 1);
+		const pourS = plan.steps.find((s) => s.role === 'pour')?.durationS ?? 20;
+		return { deadlineS: Math.max(mixS + pourS, pourAtS(plan) ?? 0) };
+	}
+	const layer = ref && 'cup' in ref ? plan.layers?.[ref.cup] : undefined;
+	if (!layer) return {};
+	switch (ref?.name) {
+		case 'roll':
+			return { waitS: layer.lockS };
+		case 'gelled':
+			return { waitS: isLeftToCool(layer) ? layer.gelS : layer.recoatFromS };
+		case 'cooled':
+			return { waitS: layer.recoatFromS };
+		default:
+			return {};
+	}
+}
