@@ -87,17 +87,17 @@ test('a clear cast: depth, layers and what lies in it; wrong ones said at their 
 	const seen = await pourIt(page);
 	// what waits for hours is measured after them; things are set in at gel, before the layer cools
 	inOrder(seen, [
-		/^Layer 1 of 5: measure A/,
+		/^Layer 1 of 5: measure the resin/,
 		/^Measure the catalyst: \d+ drops/,
 		/^Pour it level/,
 		/^Wait: layer 1 gels/,
 		/^Wait: layer 1 cools/,
-		/^Layer 2 of 5: measure A/,
+		/^Layer 2 of 5: measure the resin/,
 		/^Pour it level/,
 		/^Wait: layer 2 gels/,
 		/^Set in: Beetle/,
 		/^Wait: layer 2 cools/,
-		/^Layer 3 of 5: measure A/,
+		/^Layer 3 of 5: measure the resin/,
 		/^Measure the catalyst: 1 drop$/,
 		/^Pour the last layer/,
 		/demould/

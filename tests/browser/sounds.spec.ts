@@ -6,15 +6,18 @@ async function counting(page: Page): Promise<void> {
 	await page.addInitScript(() => {
 		const counted = window as unknown as { tones: number };
 		counted.tones = 0;
+		let touched = false;
+		for (const e of ['pointerdown', 'keydown'])
+			window.addEventListener(e, () => (touched = true), { capture: true });
 		const level = { setValueAtTime() {}, exponentialRampToValueAtTime() {} };
 		class Silent {
 			currentTime = 0;
 			destination = {};
 			get state() {
-				return navigator.userActivation.hasBeenActive ? 'running' : 'suspended';
+				return touched ? 'running' : 'suspended';
 			}
 			resume() {
-				return navigator.userActivation.hasBeenActive ? Promise.resolve() : new Promise<void>(() => {});
+				return touched ? Promise.resolve() : new Promise<void>(() => {});
 			}
 			createOscillator() {
 				return { frequency: {}, connect: (to: unknown) => to, start: () => counted.tones++, stop() {} };

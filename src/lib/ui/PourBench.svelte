@@ -10,7 +10,8 @@
 		correctedPlan,
 		lateAdvice,
 		type BenchForecast,
-		type PourState
+		type PourState,
+		paceOf
 	} from '$lib/core/bench';
 	import { latest } from '$lib/workers/latest';
 	import { usePlanner } from '$lib/workers/planner';
@@ -83,7 +84,9 @@
 	);
 	const potLifeS = $derived(step?.layer ? plan.layers![step.layer]!.potLifeS : plan.potLifeS);
 	const usableS = $derived((plan.usableS * potLifeS) / plan.potLifeS);
-	const plannedS = $derived(plan.steps.reduce((sum, s) => sum + s.durationS, 0));
+	/** Deadline of this step and slack, from now and what is still to do. */
+	const pace = $derived(burning && elapsedS !== undefined ? paceOf(plan, steps, state_, elapsedS, usableS) : undefined);
+	const paced = $derived(step && pace ? { ...step, deadlineS: pace.deadlineS } : step);
 
 	/** Said while it is still of use: too late for the pot, for all moulds, past its life, running away. */
 	const late = $derived.by(() => {
@@ -137,8 +140,8 @@
 	let told = '';
 	$effect(() => {
 		if (!step || state_.status !== 'open') return;
-		if (!burning || elapsedS === undefined || step.deadlineS === undefined) return;
-		const left = step.deadlineS - elapsedS;
+		if (!burning || elapsedS === undefined || paced?.deadlineS === undefined) return;
+		const left = paced.deadlineS - elapsedS;
 		const mark = left <= 0 ? 'now' : left <= 10 ? 'soon' : '';
 		if (!mark || told === `${step.id}-${mark}`) return;
 		told = `${step.id}-${mark}`;
@@ -185,7 +188,8 @@
 			<div class="flex min-h-0 flex-1 flex-col gap-2 py-1">
 				<div class="flex min-h-0 flex-1 flex-col [justify-content:safe_center] gap-[clamp(0.6rem,2vh,1.25rem)] overflow-y-auto">
 					<PourFace
-						{step}
+						step={paced ?? step}
+						slackS={pace?.slackS}
 						{plan}
 						{elapsedS}
 						pouredAtMs={state_.pouredAtMs}
@@ -239,7 +243,7 @@
 							steps={plan.steps}
 							{potLifeS}
 							{usableS}
-							slackS={usableS - plannedS}
+							slackS={pace?.slackS ?? usableS - plan.steps.reduce((sum, s) => sum + s.durationS, 0)}
 							{...elapsedS === undefined ? {} : { elapsedS }}
 							large />
 					{/if}

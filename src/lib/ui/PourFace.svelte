@@ -10,6 +10,8 @@
 	/** What one step shows: its words, and the one number that matters, readable at two metres. */
 	interface Props {
 		step: BenchStep;
+		/** What is left of the usable pot life once all is done; less than nothing is too late. */
+		slackS?: number | undefined;
 		plan: PourPlan;
 		elapsedS: number | undefined;
 		pouredAtMs: number | undefined;
@@ -36,6 +38,7 @@
 	}
 	let {
 		step,
+		slackS,
 		plan,
 		elapsedS,
 		pouredAtMs,
@@ -136,7 +139,7 @@
 			>{/if}
 	</p>
 {:else if leftS !== undefined}
-	<div class="text-center" style:color={late && !counts ? 'var(--hot)' : counts && late ? 'var(--work)' : 'inherit'}>
+	<div class="text-center" style:color={late && !counts && (slackS ?? -1) < 0 ? 'var(--hot)' : counts && late ? 'var(--work)' : 'inherit'}>
 		<p class="answer text-[clamp(2.6rem,min(19vh,20vw),9rem)]" role="timer">
 			{counts && late ? 'Ready' : countdown(leftS)}
 		</p>
@@ -153,7 +156,8 @@
 			{:else if name === 'fill'}{late ? 'By its time the shell is firm: press a thumb into it' : 'until the shell is firm enough to fill'}
 			{:else if step.kind === 'dry'}{late ? 'Dry by its time: look and touch the rim' : 'until it has flashed off'}
 			{:else if step.kind === 'cure'}{late ? 'The slowest place has its strength' : 'until the slowest place is firm'}
-			{:else if late}late by this much{#if thickS !== undefined}{thickS > 0
+			{:else if late}longer than planned{#if slackS !== undefined && slackS >= 0}, {countdown(slackS)} of slack left{:else}, and too late
+					for what is to do{/if}{#if thickS !== undefined}{thickS > 0
 						? `, still liquid for ${countdown(thickS)}`
 						: ', and past its pot life'}{/if}
 			{:else}left for this step{#if thickS !== undefined}; too thick in {countdown(thickS)}{/if}{/if}

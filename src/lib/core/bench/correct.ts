@@ -32,6 +32,8 @@ export interface BenchForecast {
 	rmsC?: number;
 	/** The clocks of each layer of a cast that is built up. */
 	layers?: LayerClocks[];
+	/** Of colours poured together: each cup’s pot life, and when it is warm enough, s after its own combining. */
+	cups?: { potLifeS: number; warmS?: number }[];
 }
 
 interface Cup {
@@ -79,6 +81,7 @@ export function benchForecast(
 			potLifeS,
 			usableS: potLifeS * (plan.usableS / plan.potLifeS),
 			...(layers ?? partNow(plan, resin, climate)),
+			...(plan.cups ? { cups: cupsNow(plan, resin, cups, lives) } : {}),
 			...bandOf(plan, fits, lives),
 			...(learnt === undefined ? {} : { rateFactor: learnt })
 		};
@@ -129,6 +132,22 @@ function bandOf(
 		potLifeHighS: together(plan, lives, (l) => l.potLifeHighS ?? l.potLifeS),
 		rmsC
 	};
+}
+
+/** Each cup of colours at the speed that was learnt: too thick, and warm enough to be poured beside the others. */
+function cupsNow(
+	plan: PourPlan,
+	resin: CureRecord,
+	cups: readonly Cup[],
+	lives: readonly { potLifeS: number }[]
+): { potLifeS: number; warmS?: number }[] {
+	const { pourTempC } = plan;
+	return cups.map((c, i) => {
+		const { potLifeS } = lives[i]!;
+		if (pourTempC === undefined) return { potLifeS };
+		const warmS = cup({ resin, ...c, pourTempC }).reachesPourTempS;
+		return warmS === undefined ? { potLifeS } : { potLifeS, warmS };
+	});
 }
 
 interface Climate {
@@ -201,5 +220,15 @@ export function correctedPlan(plan: PourPlan, forecast: BenchForecast | undefine
 	if (!forecast) return plan;
 	const { potLifeS, usableS, holdUntilS, demouldS } = forecast;
 	const layers = plan.layers?.map((l, i) => ({ ...l, ...forecast.layers?.[i] }));
-	return { ...plan, potLifeS, usableS, holdUntilS, demouldS, ...(layers ? { layers } : {}) };
+	// a cup that is never warm enough has no such moment any more
+	const cups = plan.cups?.map(({ warmS: _planned, ...c }, i) => ({ ...c, ...forecast.cups?.[i] }));
+	return {
+		...plan,
+		potLifeS,
+		usableS,
+		holdUntilS,
+		demouldS,
+		...(layers ? { layers } : {}),
+		...(cups ? { cups } : {})
+	};
 }

@@ -36,4 +36,5 @@ export { evidenceOf, partHeat } from './evidence';
 export { clocksOf, mostPressingFirst, type Clock } from './clocks';
 export { benchForecast, correctedPlan, type BenchForecast } from './correct';
 export { lateAdvice } from './late';
+export { paceOf, type Pace } from './pace';
 export { shotMassG, takenG } from './taken';
