@@ -1,3 +1,4 @@
+import { onceMore } from './bench';
 import { expect, test, type Browser, type Page } from '@playwright/test';
 
 const SCRIPT_NAME = `Seahorse <script>alert('x')</script> "knob"`;
@@ -6,7 +7,9 @@ const SCRIPT_NAME = `Seahorse <script>alert('x')</script> "knob"`;
 async function step(page: Page, action: string | RegExp): Promise<void> {
 	await expect(page.getByRole('button', { name: action })).toBeVisible();
 	await page.waitForTimeout(380); // a second press within a third of a second is taken for a bounce
+	const title = (await page.getByRole('heading', { level: 1 }).textContent())!;
 	await page.keyboard.press('Space');
+	await onceMore(page, title, () => page.keyboard.press('Space'));
 }
 
 async function secondDevice(browser: Browser, url: string): Promise<Page> {

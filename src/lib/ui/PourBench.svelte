@@ -104,6 +104,7 @@
 			})
 	);
 	const desk = untrack(() => new Desk(run, devices, () => units.system));
+	desk.live = () => ({ plan, steps });
 	watchDevices(
 		untrack(() => run),
 		devices,
@@ -255,6 +256,7 @@
 						<Caution topics={step.cautions} order={!burning} />
 					</div>{/if}
 			</div>
+			{#if desk.asks}<p class="py-1 text-center text-[1.2rem] font-bold text-(--hot)" role="alert">{desk.asks}</p>{/if}
 			<button type="button" class={layout.action} onclick={() => desk.press()}>
 				{action}<kbd class="rounded-md border-2 border-current px-3 py-0.5 text-[1rem] font-semibold opacity-80 max-sm:hidden">space</kbd>
 			</button>

@@ -38,11 +38,8 @@ export function evidenceOf(
 	about: Pick<Evidence, 'tinDays' | 'tinOpenings' | 'mouldPulls' | 'mouldWear'> = {}
 ): Evidence {
 	const steps = stepsOf(plan);
-	const air = state.air ?? {
-		roomTempC: plan.roomTempC,
-		relativeHumidity: plan.relativeHumidity,
-		mouldTempC: plan.mouldTempC
-	};
+	// air that nobody read counts for nothing and against nothing
+	const { air } = state;
 	const combined = state.combinedAtMs;
 	const since = (atMs: number | undefined) =>
 		atMs === undefined || combined === undefined ? undefined : (atMs - combined) / 1000;
@@ -77,10 +74,15 @@ export function evidenceOf(
 	});
 	return {
 		chemistry: plan.chemistry,
-		relativeHumidity: air.relativeHumidity,
-		dewMarginC: air.mouldTempC - dewPointC({ tempC: air.roomTempC, relativeHumidity: air.relativeHumidity }),
-		roomTempC: air.roomTempC,
-		mouldTempC: air.mouldTempC,
+		...(air
+			? {
+					relativeHumidity: air.relativeHumidity,
+					dewMarginC:
+						air.mouldTempC - dewPointC({ tempC: air.roomTempC, relativeHumidity: air.relativeHumidity }),
+					roomTempC: air.roomTempC,
+					mouldTempC: air.mouldTempC
+				}
+			: {}),
 		...about,
 		...known('ratioErrorPercent', ratios[0]),
 		...known('ratioTolerancePercent', plan.tolerancePercent),

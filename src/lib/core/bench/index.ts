@@ -37,4 +37,6 @@ export { clocksOf, mostPressingFirst, type Clock } from './clocks';
 export { benchForecast, correctedPlan, type BenchForecast } from './correct';
 export { lateAdvice } from './late';
 export { paceOf, type Pace } from './pace';
-export { shotMassG, takenG } from './taken';
+export { mixedMassG, shotMassG, takenG } from './taken';
+export { cutShort, waitOf, type CutShort } from './cutShort';
+export { cutShortOf, layerStories, type LayerStory } from './happened';

@@ -1,6 +1,6 @@
 import type { PourPlan } from '../plan/pourPlan';
 import type { PourState } from './reduce';
-import { cupStep } from './steps';
+import { cupStep, type BenchStep } from './steps';
 
 /**
  * What a pour took out of the tins so far, g: every cup that was combined, as it was weighed where it was and
@@ -18,6 +18,22 @@ export function takenG(
 		bG += state.weighedG[cupStep('measure-b', i)] ?? cup.b.massG;
 	});
 	return { aG, bG };
+}
+
+/**
+ * What a shot weighed, g: every part, filler and catalyst as it was weighed where it was, and as planned where it was
+ * not.
+ */
+export function mixedMassG(
+	plan: PourPlan,
+	steps: readonly BenchStep[],
+	state: Pick<PourState, 'weighedG'>
+): number {
+	const more = steps.reduce((sum, s) => {
+		const weighed = s.kind === 'measure' ? state.weighedG[s.id] : undefined;
+		return weighed === undefined || !s.amount ? sum : sum + weighed - s.amount.massG;
+	}, 0);
+	return shotMassG(plan) + more;
 }
 
 /**

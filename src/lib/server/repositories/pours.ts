@@ -9,7 +9,7 @@ import {
 	partHeat,
 	pourEvent,
 	reducePour,
-	shotMassG,
+	mixedMassG,
 	type Clock,
 	type Graded,
 	type PourEvent,
@@ -256,7 +256,7 @@ function pullBody(plan: PourPlan, state: PourState, graded: Graded | undefined):
 	return {
 		batchIndex: plan.batchIndex,
 		batchCount: plan.batchCount,
-		massG: shotMassG(plan),
+		massG: mixedMassG(plan, stepsOf(plan), state),
 		roomTempC: state.air?.roomTempC ?? plan.roomTempC,
 		relativeHumidity: state.air?.relativeHumidity ?? plan.relativeHumidity,
 		mouldTempC: state.air?.mouldTempC ?? plan.mouldTempC,

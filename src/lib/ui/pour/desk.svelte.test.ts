@@ -65,6 +65,13 @@ function press() {
 	desk.press();
 	flushSync();
 }
+/** Pressed, asked, and pressed once more: a wait that is cut short. */
+function pressTwice() {
+	press();
+	expect(desk.asks).toMatch(/Press once more/);
+	press();
+	expect(desk.asks).toBe('');
+}
 /** Steps done until the one with this id is at hand. */
 function upTo(id: string) {
 	for (let i = 0; i < 60 && run.current?.id !== id; i++) {
@@ -166,7 +173,7 @@ describe('air, pot and who let it out', () => {
 		upTo('timed-3');
 		press();
 		upTo('release');
-		press();
+		pressTwice();
 		expect(noted('pressure-read').map((e) => e['gaugeKpa'])).toEqual([undefined, undefined]);
 		// the cycle took place all the same
 		expect(run.state.reached?.atMs).toBeGreaterThan(0);
@@ -188,10 +195,10 @@ describe('air, pot and who let it out', () => {
 		upTo('release');
 		desk.gaugeKpa = 262;
 		desk.who = 'x'.repeat(WHO_LONGEST + 1);
-		press();
+		pressTwice();
 		expect(run.current!.id).toBe('release');
 		desk.who = '  Mara ';
-		press();
+		pressTwice();
 		expect(run.state.released).toMatchObject({ gaugeKpa: 262, who: 'Mara' });
 		stop();
 		begin({}, false);
@@ -206,7 +213,7 @@ describe('air, pot and who let it out', () => {
 		begin({}, false);
 		upTo('release');
 		desk.who = 'Mara';
-		press();
+		pressTwice();
 		expect(run.state.released).toMatchObject({ who: 'Mara' });
 	});
 
@@ -217,7 +224,7 @@ describe('air, pot and who let it out', () => {
 		press();
 		expect(run.state.reached).toMatchObject({ gaugeKpa: 276 });
 		bench.says({ device: 'gauge', value: 268 });
-		press();
+		pressTwice();
 		expect(run.state.released).toMatchObject({ gaugeKpa: 268 });
 		expect(run.state.released).not.toHaveProperty('who');
 		expect(bench.told.filter((c) => c.kind === 'pot')).toEqual([]);
@@ -228,11 +235,30 @@ describe('air, pot and who let it out', () => {
 		bench.says({ device: 'gauge', value: 276 });
 		press();
 		bench.says({ device: 'gauge', value: 268 });
-		press();
+		pressTwice();
 		expect(bench.told.filter((c) => c.kind === 'pot').map((c) => c.to)).toEqual(['hold', 'release']);
 		// and what it said is nobody's reading in a real pour
 		expect(noted('pressure-read').map((e) => e['source'])).toEqual(['simulated', 'simulated']);
 		expect(run.state.reached).not.toHaveProperty('gaugeKpa');
+	});
+});
+
+describe('a wait that is cut short', () => {
+	it('is asked about once, at the step itself; one that is over is not', () => {
+		begin({}, false);
+		upTo('release');
+		press();
+		expect(run.current!.id).toBe('release');
+		expect(desk.asks).toMatch(/^Only .* of .* have passed/);
+		vi.advanceTimersByTime(plan.holdUntilS * 1000);
+		press();
+		expect(run.current!.id).toBe('demould');
+		// the question belonged to the hold
+		press();
+		expect(run.current!.id).toBe('demould');
+		vi.advanceTimersByTime(plan.demouldS * 1000);
+		press();
+		expect(run.current!.id).toBe('inspect');
 	});
 });
 

@@ -1,6 +1,7 @@
 import { untrack } from 'svelte';
-import { castFindings, type CastFindings, type Grade } from '$lib/core/bench';
-import type { UnitSystem } from '$lib/core/units';
+import { castFindings, type CastFindings, type Grade, cutShort, type BenchStep } from '$lib/core/bench';
+import type { PourPlan } from '$lib/core/plan';
+import { formatQuantity, type UnitSystem } from '$lib/core/units';
 import type { Devices } from '../devices.svelte';
 import type { Happening, PourRun } from '../pourRun.svelte';
 import { Scale } from './scale.svelte';
@@ -45,6 +46,9 @@ export class Desk {
 	>([]);
 	/** Of several cups of colours the one that the thermometer is held at. */
 	#cup = $state(0);
+	/** What is asked before a wait is cut short; the same press once more ends it. */
+	asks = $state('');
+	#askedFor = '';
 	/** A grade is missing, or a note is too long. */
 	wanting = $state(false);
 	readonly scale: Scale;
@@ -52,7 +56,9 @@ export class Desk {
 	readonly #devices: Devices;
 	#lastPressMs = 0;
 
+	readonly #system: () => UnitSystem;
 	constructor(run: PourRun, devices: Devices, system: () => UnitSystem) {
+		this.#system = system;
 		this.#run = run;
 		this.#devices = devices;
 		this.scale = new Scale(run, devices, system);
@@ -125,6 +131,7 @@ export class Desk {
 		const run = this.#run;
 		const step = run.current;
 		if (!step || run.state.status !== 'open') return false;
+		if (this.#asksFirst(step.id)) return false;
 		const finished: Happening = { kind: 'step-done', stepId: step.id };
 		const weighed = this.scale.end(finished);
 		if (!weighed) return false;
@@ -158,6 +165,22 @@ export class Desk {
 		}
 		return true;
 	}
+
+	/** A wait with much of it to go is not ended by one press, which may have been a slip. */
+	#asksFirst(stepId: string): boolean {
+		const { plan, steps, state } = this.#run;
+		const now = this.live();
+		const cut = cutShort(now?.plan ?? plan, now?.steps ?? steps, state, state.current, this.#run.nowMs());
+		const asked = this.#askedFor === stepId;
+		[this.#askedFor, this.asks] = ['', ''];
+		if (!cut || asked) return false;
+		this.#askedFor = stepId;
+		const time = (s: number) => formatQuantity(s, 'time', this.#system());
+		this.asks = `Only ${time(cut.waitedS)} of ${time(cut.wantedS)} have passed. Press once more to end it early; the ledger says so.`;
+		return true;
+	}
+	/** Plan and steps with the times that readings make of them now; the bench gives them. */
+	live: () => { plan: PourPlan; steps: readonly BenchStep[] } | undefined = () => undefined;
 
 	/** Whether room, humidity and mould were read, by an instrument or by somebody who touched a figure. */
 	get airRead(): boolean {

@@ -6,7 +6,17 @@ import { fieldErrors } from '$lib/core/fieldErrors';
 import { dewPointC } from '$lib/core/humidity';
 import { correction } from '$lib/core/ledger';
 import { clockCups, type PourPlan } from '$lib/core/plan';
-import { stepsOf, counts, evidenceOf, FAULTS, inOrder, reducePour, type PourState } from '$lib/core/bench';
+import {
+	counts,
+	cutShortOf,
+	evidenceOf,
+	FAULTS,
+	inOrder,
+	layerStories,
+	reducePour,
+	stepsOf,
+	type PourState
+} from '$lib/core/bench';
 import { chemistryOf } from '$lib/core/shelf';
 import { NotFoundError, RefusedError } from '$lib/server/errors';
 import { orNotFound } from '$lib/server/forms';
@@ -26,6 +36,7 @@ import { worstSign } from '$lib/core/wear';
 import type { Actions, PageServerLoad } from './$types';
 
 const DAY_MS = 86_400_000;
+const AIR = ['roomTempC', 'mouldTempC', 'relativeHumidity'];
 const SHOWN_CAUSES = 5;
 
 /** What other books say of a pull: its tins as they were, the mould's pulls and last look before it. */
@@ -59,6 +70,7 @@ async function chemistryByName(resinName: string): Promise<Evidence['chemistry']
 /** The log of its pour, with air and mould as the ledger has them now: a correction counts. */
 function evidenceFor(
 	{ body }: Pull,
+	known: boolean,
 	plan: PourPlan | undefined,
 	state: PourState | undefined,
 	around: Awaited<ReturnType<typeof aroundOf>>,
@@ -66,6 +78,8 @@ function evidenceFor(
 ): Evidence {
 	const { roomTempC, relativeHumidity, mouldTempC } = body;
 	if (plan && state) {
+		// what stands there unread and uncorrected is the plan's, and no evidence
+		if (!known) return evidenceOf(plan, state, around);
 		const air = {
 			roomTempC: roomTempC ?? plan.roomTempC,
 			relativeHumidity: relativeHumidity ?? plan.relativeHumidity,
@@ -73,13 +87,13 @@ function evidenceFor(
 		};
 		return evidenceOf(plan, { ...state, air }, around);
 	}
-	const known = roomTempC !== null && relativeHumidity !== null && mouldTempC !== null;
+	const whole = roomTempC !== null && relativeHumidity !== null && mouldTempC !== null;
 	return {
 		...(chemistry ? { chemistry } : {}),
 		...around,
 		...(relativeHumidity === null ? {} : { relativeHumidity }),
 		...(mouldTempC === null ? {} : { mouldTempC }),
-		...(known ? { dewMarginC: mouldTempC - dewPointC({ tempC: roomTempC, relativeHumidity }) } : {})
+		...(whole ? { dewMarginC: mouldTempC - dewPointC({ tempC: roomTempC, relativeHumidity }) } : {})
 	};
 }
 
@@ -134,12 +148,21 @@ export const load: PageServerLoad = async ({ params }) => {
 	const state = plan && reducePour(stepsOf(plan), events);
 	const around = await aroundOf(pull, plan);
 	const chemistry = plan ? plan.chemistry : await chemistryByName(pull.resinName);
-	const evidence = evidenceFor(pull, plan, state, around, chemistry);
+	const evidence = evidenceFor(
+		pull,
+		pull.body.conditionsRead || corrections.some((c) => AIR.includes(c.field)),
+		plan,
+		state,
+		around,
+		chemistry
+	);
 	return {
 		pull,
 		plan: plan ?? null,
 		shotId: plan?.shotId ?? null,
 		events: inOrder(events),
+		cut: plan && state ? cutShortOf(plan, stepsOf(plan), state) : {},
+		layers: plan && state ? layerStories(plan, state) : [],
 		corrections,
 		photos,
 		causes: pull.body.faults

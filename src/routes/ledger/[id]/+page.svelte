@@ -6,6 +6,7 @@
 	import Causes from '$lib/ui/ledger/Causes.svelte';
 	import Correct from '$lib/ui/ledger/Correct.svelte';
 	import PullCurves from '$lib/ui/ledger/PullCurves.svelte';
+	import LayerStories from '$lib/ui/ledger/LayerStories.svelte';
 	import MouldPhotos from '$lib/ui/mould/MouldPhotos.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import Tag from '$lib/ui/Tag.svelte';
@@ -50,10 +51,14 @@
 		return event.instrument ?? SOURCE_WORDS[sourceOf(event)];
 	}
 
+	function cutWords(stepId: string): string {
+		const cut = data.cut[stepId];
+		return cut ? `, cut short: ${units.show(cut.waitedS, 'time')} of ${units.show(cut.wantedS, 'time')}` : '';
+	}
 	function say(event: PourEvent): string {
 		switch (event.kind) {
 			case 'step-done':
-				return `${steps.find((s) => s.id === event.stepId)?.title ?? event.stepId}: done`;
+				return `${steps.find((s) => s.id === event.stepId)?.title ?? event.stepId}: done${cutWords(event.stepId)}`;
 			case 'air-read':
 				return `Room ${units.show(event.roomTempC, 'temperature')}, ${event.relativeHumidity} % humidity, mould ${units.show(event.mouldTempC, 'temperature')}`;
 			case 'temp-read':
@@ -100,6 +105,7 @@
 					{/each}
 				</tbody>
 			</table>
+			{#if data.layers.length > 0}<LayerStories layers={data.layers} />{/if}
 			{#if data.curves}<PullCurves curves={data.curves} />{/if}
 			<h2 class="mt-5 mb-1">What happened</h2>
 			<ol class="text-[0.95rem]">

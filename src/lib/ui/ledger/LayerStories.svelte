@@ -1,0 +1,38 @@
+<script lang="ts">
+	import type { LayerStory } from '$lib/core/bench';
+	import { useUnits } from '../units.svelte';
+
+	/** The layers of a cast as they went, against what was planned for each. */
+	let { layers }: { layers: readonly LayerStory[] } = $props();
+	const units = useUnits();
+	const time = (s: number | undefined) => (s === undefined ? 'not noted' : units.show(s, 'time'));
+	const rolls = $derived(layers.some((l) => l.rolledS !== undefined));
+</script>
+
+<h2 class="mt-5">Layer on layer</h2>
+<p class="soft mb-1">Real, with what was planned in brackets.</p>
+<div class="overflow-x-auto">
+	<table class="bench">
+		<thead
+			><tr
+				><th>Layer</th><th class="num">In the mould after</th>{#if rolls}<th class="num">Rolled</th>{/if}<th class="num">Gel planned</th><th
+					class="num">Next after</th
+				></tr
+			></thead>
+		<tbody>
+			{#each layers as l, i (i)}
+				<tr>
+					<td class="font-semibold">{i + 1}</td>
+					<td class={['num', (l.pouredAfterS ?? 0) > l.potLifeS && 'font-bold text-(--hot)']}
+						>{time(l.pouredAfterS)} <span class="soft">(life {time(l.potLifeS)})</span></td>
+					{#if rolls}<td class="num">{time(l.rolledS)} <span class="soft">({time(l.lockS)})</span></td>{/if}
+					<td class="num">{time(l.gelS)}</td>
+					<td class={['num', l.missed && 'font-bold text-(--hot)']}>
+						{#if i === layers.length - 1}–{:else}{time(l.nextAfterS)}
+							<span class="soft">({time(l.recoatFromS)} to {time(l.recoatUntilS)})</span>{/if}
+					</td>
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+</div>
