@@ -7,6 +7,7 @@ import { closeDb, db } from '../../src/lib/server/db/connection';
 import { RefusedError } from '../../src/lib/server/errors';
 import { everyPull, getPull, listPulls } from '../../src/lib/server/repositories/ledger';
 import {
+	addFindings,
 	confirmCause,
 	confirmedCauses,
 	correctPull,
@@ -46,6 +47,27 @@ const pot = (over: object = {}) =>
 		dues: LOOK_DEFAULTS,
 		...over
 	});
+
+describe('what is weighed in the evening', () => {
+	it('is added to a pull, once, and overwrites nothing; it is no correction', async () => {
+		const { rows } = await db()
+			.query(
+				"SELECT id FROM pulls WHERE grade = 'good' AND JSON_EXTRACT(body, '$.inspected.castMassG') IS NULL LIMIT 1"
+			)
+			.then(([found]) => ({ rows: found as { id: string }[] }));
+		const [{ id }] = rows as [{ id: string }];
+		const entry = randomUUID();
+		for (let i = 0; i < 2; i++)
+			await addFindings(id, entry, { findings: { castMassG: 84.2 }, who: 'Ines' }, new Date());
+		expect((await getPull(id)).body.inspected).toMatchObject({ castMassG: 84.2 });
+		expect((await listCorrections(id)).filter((c) => c.field === 'added')).toHaveLength(1);
+		await expect(
+			addFindings(id, randomUUID(), { findings: { castMassG: 90 }, who: '' }, new Date())
+		).rejects.toThrow(/stands there already/);
+		await addFindings(id, randomUUID(), { findings: { reworkS: 600 }, who: '' }, new Date());
+		expect((await getPull(id)).body.inspected).toMatchObject({ castMassG: 84.2, reworkS: 600 });
+	});
+});
 
 describe('vessels', () => {
 	it('a look and a cycle sent twice are there once; a failed look refuses the pour with its reason', async () => {

@@ -22,6 +22,7 @@
 	import { HandLayout, letGo } from './hand.svelte';
 	import { Now } from './now.svelte';
 	import CupTemp from './pour/CupTemp.svelte';
+	import CureNotes from './pour/CureNotes.svelte';
 	import { Desk, WHO_LONGEST } from './pour/desk.svelte';
 	import DeviceStrip from './pour/DeviceStrip.svelte';
 	import Ended from './pour/Ended.svelte';
@@ -204,7 +205,11 @@
 						worked={devices.simulated}
 						onpot={(to) => desk.pot(to)}
 						heading={desk.scale.mend ? `Add ${desk.scale.mend.part}` : step.title}
-						detail={desk.scale.mend ? desk.scale.mendWords : step.detail}
+						detail={desk.scale.mend
+							? desk.scale.mendWords
+							: desk.weighs && Math.abs(desk.scale.factor - 1) > 0.0005
+								? `${units.show(desk.scale.targetG, 'mass')} now, and no other amount: what was weighed before moved it.`
+								: step.detail}
 						weighs={desk.weighs}>
 						{#if step.kind === 'hold' && !source}
 							<div class="w-full max-w-[18rem]">
@@ -219,6 +224,7 @@
 					{#if desk.weighs}
 						<WeighFace part={desk.scale.mend?.part ?? step.part} scale={desk.scale} {devices} />
 					{/if}
+					{#if (step.kind === 'cure' || step.kind === 'hold') && !source}<CureNotes {run} nowMs={now.ms} />{/if}
 					{#if step.kind === 'inspect'}
 						<div class="mx-auto flex w-full max-w-[60rem] flex-col gap-3">
 							{#each desk.grades as g, i (g.id)}

@@ -81,8 +81,8 @@
 	const airWarning = $derived(
 		air.mouldTempC < dew + FACE_MARGIN_C
 			? `The mould is within ${FACE_MARGIN_C} °C of the dew point (${units.show(dew, 'temperature')}): its face will foam. Warm it first.`
-			: air.relativeHumidity >= 50
-				? 'From 50 % humidity many stop pouring urethane: keep A closed and the mould warm and dry.'
+			: plan.chemistry === 'urethane' && air.relativeHumidity >= (plan.stopHumidityPercent ?? 50)
+				? `From ${plan.stopHumidityPercent ?? 50} % humidity this workshop stops pouring urethane: dry the room, or keep A closed and the mould warm and dry.`
 				: ''
 	);
 	const overRating = $derived(plan.pot !== undefined && gaugeKpa > plan.pot.ratedGaugeKpa);

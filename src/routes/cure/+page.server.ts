@@ -1,8 +1,9 @@
 import { fail } from '@sveltejs/kit';
 import { z } from 'zod';
-import { cupFit, cupFitInput } from '$lib/core/cure';
+import { cupFit, cupFitInput, UNSETTLED } from '$lib/core/cure';
 import { fieldErrors } from '$lib/core/fieldErrors';
 import { containerSpeed, cureOf, isCatalysed } from '$lib/core/shelf';
+import { RefusedError } from '$lib/server/errors';
 import { orNotFound } from '$lib/server/forms';
 import {
 	getContainer,
@@ -44,7 +45,9 @@ async function speedBy(containerId: string, raw: unknown): Promise<number> {
 		isCatalysed(resin.family) && catalystPercent !== undefined ? { ...resin, catalystPercent } : resin,
 		used && containerSpeed(used.record.slowerPercent, used.rateFactor)
 	);
-	return cupFit({ resin: cure, ...cup }).rateFactor * (used?.rateFactor ?? 1);
+	const fit = cupFit({ resin: cure, ...cup });
+	if (!fit.converged) throw new RefusedError(UNSETTLED.message);
+	return fit.rateFactor * (used?.rateFactor ?? 1);
 }
 
 export const actions: Actions = {
@@ -57,6 +60,7 @@ export const actions: Actions = {
 			await setRateFactor(containerId, rateFactor);
 			return { kept: true };
 		} catch (error) {
+			if (error instanceof RefusedError) return fail(400, { refused: error.message });
 			const problems = error instanceof SyntaxError ? [{ message: TOO_FAR }] : fieldErrors(error);
 			if (!problems) throw error;
 			return fail(400, { refused: problems[0]?.message ?? TOO_FAR });

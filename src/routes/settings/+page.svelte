@@ -64,6 +64,13 @@
 			bind:value={$form.relativeHumidity}
 			error={$errors.relativeHumidity} />
 		<QuantityField
+			label="Urethane is not poured from"
+			kind="percent"
+			name="stopHumidityPercent"
+			bind:value={$form.stopHumidityPercent}
+			error={$errors.stopHumidityPercent}
+			hint="40 % in dry country, 50 % elsewhere: common practice" />
+		<QuantityField
 			label="Altitude in metres"
 			kind="number"
 			name="altitudeM"

@@ -100,13 +100,16 @@ function fitOf(
 	index: number
 ): CupFitResult | undefined {
 	const readings = temps.filter((t) => t.cup === index).map(({ timeS, tempC }) => ({ timeS, tempC }));
-	return readings.length > 0 ? cupFit({ resin, ...of, readings }) : undefined;
+	if (readings.length === 0) return undefined;
+	const fit = cupFit({ resin, ...of, readings });
+	// what did not settle teaches nothing
+	return fit.converged ? fit : undefined;
 }
 
 /** Speed of the batch by all cups that were read, each by the number of its readings; nothing without any. */
 function speedOf(fits: readonly (CupFitResult | undefined)[], temps: readonly CupTemp[]): number | undefined {
-	if (temps.length === 0) return undefined;
-	const lnRate = temps.map((t) => Math.log(fits[t.cup]?.rateFactor ?? 1));
+	const lnRate = temps.flatMap((t) => (fits[t.cup] ? [Math.log(fits[t.cup]!.rateFactor)] : []));
+	if (lnRate.length === 0) return undefined;
 	return Math.exp(lnRate.reduce((sum, x) => sum + x, 0) / lnRate.length);
 }
 
@@ -162,9 +165,10 @@ function partNow(
 	climate: Climate
 ): Pick<BenchForecast, 'holdUntilS' | 'demouldS'> {
 	const firm = part({ resin, ...plan.section!, ...climate });
+	const gelS = Math.max(firm.gelCoreS, firm.gelWallS);
 	return {
-		holdUntilS: Math.max(firm.gelCoreS, firm.gelWallS) * (1 + HOLD_MARGIN),
-		demouldS: firm.demouldS
+		holdUntilS: gelS * (1 + HOLD_MARGIN),
+		demouldS: plan.pot ? Math.max(firm.demouldS, gelS * (1 + HOLD_MARGIN)) : firm.demouldS
 	};
 }
 

@@ -22,6 +22,25 @@ export const FAULTS = [
 export const GRADES = ['good', 'needs work', 'scrap'] as const;
 export type Grade = (typeof GRADES)[number];
 
+/** What people judge a cure by, each one press with its time. */
+export const SEEN = [
+	'warm',
+	'strings',
+	'middle-turned',
+	'drip-turned',
+	'left-over-soft',
+	'left-over-rigid'
+] as const;
+export type Seen = (typeof SEEN)[number];
+export const SEEN_WORDS: Readonly<Record<Seen, string>> = {
+	warm: 'Warm through the cup',
+	strings: 'It strings',
+	'middle-turned': 'The middle has turned',
+	'drip-turned': 'A thin drip has turned',
+	'left-over-soft': 'The left-over is still soft',
+	'left-over-rigid': 'The left-over is rigid'
+};
+
 const eventId = z.uuid({ error: 'An event needs an id of its own.' });
 const base = {
 	id: eventId,
@@ -116,6 +135,14 @@ export const pourEvent = z.discriminatedUnion('kind', [
 		kind: z.literal('device-lost'),
 		device: z.enum(DEVICES),
 		how: z.enum(['silent', 'nonsense'])
+	}),
+	/** What the resin was seen to do, at the press of a button; or the left-over in its cup. */
+	z.strictObject({
+		...base,
+		kind: z.literal('seen'),
+		what: z.enum(SEEN),
+		/** Of several cups or layers. */
+		cup: z.number().int().min(0).max(40).optional()
 	}),
 	/** Something seen at the bench that no step asks for. */
 	z.strictObject({

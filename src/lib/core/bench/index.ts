@@ -14,6 +14,9 @@ export {
 export { retimed, stepsOf, withSteps } from './steps/kept';
 export {
 	castFindings,
+	SEEN,
+	SEEN_WORDS,
+	type Seen,
 	FAULTS,
 	GRADES,
 	pourEvent,

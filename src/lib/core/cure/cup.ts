@@ -81,6 +81,9 @@ export function cupSetup(input: ParsedCupInput, model: CureModel): CupSetup {
 	};
 }
 
+/** Said where the sums themselves did not come to an end, which says nothing of the resin. */
+export const NO_END = 'The sums of this record do not come to an end: check its constants.';
+
 /** The cup of `cup`, for a model that was calibrated or fitted already. */
 export function runCup(input: ParsedCupInput, model: CureModel): CupResult {
 	const marks = { pot: NaN, gel: NaN, pour: NaN };
@@ -88,7 +91,7 @@ export function runCup(input: ParsedCupInput, model: CureModel): CupResult {
 	let peak = { timeS: 0, tempC: input.startTempC };
 	const pourTempC = input.pourTempC;
 	if (pourTempC !== undefined && input.startTempC >= pourTempC) marks.pour = 0;
-	integrateCup(cupSetup(input, model), HORIZON_S, (step) => {
+	const end = integrateCup(cupSetup(input, model), HORIZON_S, (step) => {
 		if (Number.isNaN(marks.pot) && step.y1[0]! >= model.potConversion)
 			marks.pot = crossing(step, 0, model.potConversion);
 		if (Number.isNaN(marks.gel) && step.y1[0]! >= model.gelConversion)
@@ -107,6 +110,7 @@ export function runCup(input: ParsedCupInput, model: CureModel): CupResult {
 		const done = step.t1 > 1.6 * marks.gel && pastPeak && cooled;
 		return done || step.t1 > 20 * Math.max(marks.gel, peak.timeS);
 	});
+	if (Number.isNaN(marks.gel) && end.ended !== 'reached') throw new InputError(['resin'], NO_END);
 	if (Number.isNaN(marks.gel)) {
 		throw new InputError(['roomTempC'], 'At this temperature the resin does not set within thirty days.');
 	}

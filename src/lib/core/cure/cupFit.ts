@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { digits } from '../units';
-import { InputError } from '../working';
+import { InputError, type Warning } from '../working';
 import { calibrate, type CureModel } from './calibrate';
 import { cupInput, cupSetup, runCup, type CupResult, type ParsedCupInput } from './cup';
 import { integrateCup } from './cupModel';
@@ -11,6 +11,13 @@ export const READING_ERROR_C = 0.8;
 export const PRIOR_LN_RATE = 0.25;
 /** The same for the autocatalysis m, which is only learned from four readings on. */
 export const PRIOR_M = 2;
+/** Said where readings did not lead to one speed: nothing is corrected, shown or kept by them. */
+export const UNSETTLED: Warning = {
+	code: 'readings-unsettled',
+	message: 'These readings lead to no single speed of the batch, so nothing is corrected by them.',
+	action: 'Check them, or read again a little later.'
+};
+
 const READINGS_FOR_M = 4;
 /** Half-width of an 80 % band in standard deviations of a normal distribution. */
 const BAND_80 = 1.2816;

@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { InputError, type Warning } from '../working';
 import { calibrate } from './calibrate';
-import { cup, cupInput, tempC, type CupResult } from './cup';
+import { cup, cupInput, NO_END, tempC, type CupResult } from './cup';
 import { cupGelS } from './cupModel';
-import { cupFit, cupFitInput, type CupFitResult } from './cupFit';
+import { cupFit, cupFitInput, UNSETTLED, type CupFitResult } from './cupFit';
 import { crackLimitC, heatWarnings } from './heat';
 import { solvePart, type PartPoint } from './partModel';
 
@@ -63,7 +63,9 @@ export function forecast(raw: ForecastInput): Forecast {
 		...(input.pourTempC === undefined ? {} : { pourTempC: input.pourTempC }),
 		...(input.cupDiameterMm === undefined ? {} : { cupDiameterMm: input.cupDiameterMm })
 	};
-	const fit = input.readings.length > 0 ? cupFit({ ...cupRaw, readings: input.readings }) : undefined;
+	const tried = input.readings.length > 0 ? cupFit({ ...cupRaw, readings: input.readings }) : undefined;
+	// what did not settle is neither shown nor used
+	const fit = tried?.converged ? tried : undefined;
 	const rateFactor = (raw.resin.rateFactor ?? 1) * (fit?.rateFactor ?? 1);
 	const model = calibrate(fit ? { ...raw.resin, rateFactor } : raw.resin);
 	const run = solvePart(
@@ -85,6 +87,7 @@ export function forecast(raw: ForecastInput): Forecast {
 			})
 		}
 	);
+	if (run.ended === 'too-many-steps') throw new InputError(['resin'], NO_END);
 	if (!Number.isFinite(run.demouldS)) {
 		throw new InputError(['roomTempC'], 'At this temperature the part is not firm within sixty days.');
 	}
@@ -102,7 +105,11 @@ export function forecast(raw: ForecastInput): Forecast {
 		peakMouldFaceC: run.peakMouldFaceC,
 		part: thin(run.series, POINTS),
 		defaulted: model.defaulted,
-		warnings: [...sheet.warnings, ...heatWarnings(run, crackLimitC(raw.resin))]
+		warnings: [
+			...(tried && !fit ? [UNSETTLED] : []),
+			...sheet.warnings,
+			...heatWarnings(run, crackLimitC(raw.resin))
+		]
 	};
 }
 

@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { cup } from './cup';
 import { crackLimitC, CRACK_LIMIT_C, heatWarnings, HOT_CORE_C } from './heat';
+import { calibrate } from './calibrate';
 import { part } from './part';
+import { solvePart } from './partModel';
 import type { CureRecord } from './record';
 
 /** A fast urethane, an epoxy of 80 min and 24 h, a clear polyester at its sheet's share (invented). */
@@ -58,5 +60,30 @@ describe('the heat of a part', () => {
 		expect(heatWarnings({ ...cool, hottestAtDemouldC: 81 }, undefined).map((w) => w.code)).toEqual([
 			'hot-core'
 		]);
+	});
+});
+
+describe('sums that do not come to an end', () => {
+	it('are said to be that, and never "does not set within thirty days"', () => {
+		const run = solvePart(calibrate(fast), {
+			section: { shape: 'slab', thicknessMm: 6 },
+			mouldWallMm: 10,
+			startTempC: 23,
+			mouldTempC: 23,
+			roomTempC: 23
+		});
+		expect(run.ended).toBe('done');
+		const cold = solvePart(
+			calibrate(fast),
+			{
+				section: { shape: 'slab', thicknessMm: 6 },
+				mouldWallMm: 10,
+				startTempC: 23,
+				mouldTempC: 23,
+				roomTempC: 23
+			},
+			{ horizonS: 30 }
+		);
+		expect(cold).toMatchObject({ ended: 'horizon', demouldS: Infinity });
 	});
 });

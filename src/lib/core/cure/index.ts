@@ -7,6 +7,7 @@ export { part, partInput, type PartInput, type PartResult } from './part';
 export {
 	cupFit,
 	cupFitInput,
+	UNSETTLED,
 	PRIOR_LN_RATE,
 	READING_ERROR_C,
 	type CupFitInput,

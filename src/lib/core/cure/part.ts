@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { digits, formatTime } from '../units';
 import { InputError, type Warning, type WorkingLine } from '../working';
 import { calibrate } from './calibrate';
-import { tempC } from './cup';
+import { NO_END, tempC } from './cup';
 import { solvePart } from './partModel';
 import { cupGelS } from './cupModel';
 import { crackLimitC, heatWarnings } from './heat';
@@ -62,6 +62,7 @@ export function part(raw: PartInput): PartResult {
 		},
 		{ demouldNotBeforeS: cupGelS(model, { massG: input.resin.potLifeMassG, startTempC, roomTempC }) }
 	);
+	if (run.ended === 'too-many-steps') throw new InputError(['resin'], NO_END);
 	if (!Number.isFinite(run.demouldS)) {
 		throw new InputError(['roomTempC'], 'At this temperature the part is not firm within sixty days.');
 	}

@@ -61,6 +61,8 @@ export interface PartRun {
 	/** Heat released, heat still stored above the start, heat given to the air: J per unit of area. */
 	energy: { releasedJ: number; storedJ: number; lostJ: number };
 	steps: number;
+	/** Whether it came to its end, to the horizon, or ran out of steps: then it says nothing of the resin. */
+	ended: 'done' | 'horizon' | 'too-many-steps';
 	series: PartPoint[];
 }
 
@@ -132,6 +134,7 @@ export function solvePart(model: RunModel, setup: PartSetup, options: PartOption
 		restAtWatchS: 0,
 		energy: { releasedJ: 0, storedJ: 0, lostJ: 0 },
 		steps: 0,
+		ended: 'too-many-steps',
 		series: []
 	};
 	const watchAtS = options.watchAtS ?? 0;
@@ -206,11 +209,14 @@ export function solvePart(model: RunModel, setup: PartSetup, options: PartOption
 			run.gelWallS < Infinity &&
 			t >= watchAtS &&
 			run.watchedS.every((s) => s < Infinity)
-		)
+		) {
+			run.ended = 'done';
 			break;
+		}
 		const fastest = Math.max(fastest1, fastest2, 1e-12);
 		dt = Math.min(stepConversion / fastest, dt * 1.3, 0.02 * (t + 5) * (stepConversion / 0.01));
 	}
+	if (t >= horizonS) run.ended = 'horizon';
 	run.energy.storedJ = conduct.heatJ(temp) - conduct.heatJ(startTemp);
 	run.energy.releasedJ = conduct.releasedJ(conversion, model.densityGPerMl * model.heatOfCureJPerG * 1e6);
 	return run;

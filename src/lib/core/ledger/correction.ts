@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { FAULTS, GRADES } from '../bench/events';
+import { castFindings, FAULTS, GRADES } from '../bench/events';
 
 const who = z.string().trim().min(1, 'Say who corrects it.').max(60, 'Keep it under 60 characters.');
 const why = z.string().trim().min(1, 'Say why.').max(300, 'Keep it under 300 characters.');
@@ -29,6 +29,16 @@ export const correction = z.discriminatedUnion(
 	],
 	{ error: 'Choose what is corrected.' }
 );
+/** What is found once a cast has been looked at in the evening: it is added to what stands there, and corrects nothing. */
+export const addition = z.object({
+	findings: castFindings.refine(
+		(f) => Object.values(f).some((v) => v !== undefined),
+		'Type at least one of them.'
+	),
+	who: z.string().trim().max(60, 'Keep it under 60 characters.').default('')
+});
+export type Addition = z.output<typeof addition>;
+
 export type Correction = z.output<typeof correction>;
 export const CORRECTABLE = {
 	grade: 'Grade',

@@ -1,3 +1,4 @@
+export { addition, type Addition } from './correction';
 export {
 	IMPORT_FIELD_NAMES,
 	IMPORT_FIELDS,

@@ -78,6 +78,21 @@ describe('dopri5 (Dormand & Prince 1980) against closed forms', () => {
 });
 
 describe('findRoot (Illinois)', () => {
+	it('does not call a point a root that it has not looked at: x⁹ − 1e-9 on 0…10 has its root at 0.1', () => {
+		const r = findRoot((x) => x ** 9 - 1e-9, 0, 10, 1e-9);
+		expect(r.converged).toBe(true);
+		expect(r.x).toBeCloseTo(0.1, 8);
+		// a root that is closed in has a change of sign within the tolerance
+		for (const [f, lo, hi] of [
+			[(x: number) => x ** 15 - 1e-15, 0, 10],
+			[(x: number) => Math.tanh(1e3 * (x - 0.123)), -1, 1],
+			[(x: number) => Math.exp(x) - 1e-6, -100, 10]
+		] as const) {
+			const { x, converged } = findRoot(f, lo, hi, 1e-8);
+			expect(converged).toBe(true);
+			expect(f(x - 1e-8) * f(x + 1e-8)).toBeLessThanOrEqual(0);
+		}
+	});
 	it('finds the root of any rising cubic inside its bracket', () => {
 		fc.assert(
 			fc.property(

@@ -144,6 +144,7 @@ export function composePlan(shot: ShotToPour, batchIndex: number, records: PlanR
 		measuring: inputs.measuring ?? 'two cups',
 		pouring: { way: inputs.pourWay ?? 'sprue', place: inputs.pourPlace ?? 'lowest' },
 		tolerancePercent: resin.ratioTolerancePercent ?? RATIO_TOLERANCE_PERCENT,
+		stopHumidityPercent: settings.stopHumidityPercent,
 		scaleResolutionG: settings.scaleResolutionG,
 		scaleCapacityG: settings.scaleCapacityG,
 		closing: moulds.map((m) => ({ mould: `M${m.number}`, ...closingOf(m) })),

@@ -114,6 +114,8 @@ export const pourPlan = z.object({
 	colours: z.array(colourDose).optional(),
 	/** Which school of measuring; plans from before there was a choice have none: two cups. */
 	measuring: z.enum(MEASURING_SCHOOLS).optional(),
+	/** The workshop's humidity from which urethane is not poured, percent; plans of the version before have none. */
+	stopHumidityPercent: z.number().optional(),
 	/** How far the ratio may be off, percent. */
 	tolerancePercent: z.number().optional(),
 	/** How each mould is closed, and what too little and too much of it does. */

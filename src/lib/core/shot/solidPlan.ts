@@ -141,6 +141,8 @@ export function planSolid(inputs: Inputs, context: ShotContext): PlannedShot {
 		kind: 'solid',
 		shot: {
 			...shot,
+			// it stays in the pot until the pressure may be let out
+			demouldS: pressure ? Math.max(shot.demouldS, shot.holdUntilS) : shot.demouldS,
 			batches,
 			working: [...shot.working, ...together.working],
 			warnings: [

@@ -17,6 +17,12 @@ export const workshopSettings = z
 			.number({ error: 'Type the relative humidity in percent, such as 45.' })
 			.min(1, 'Relative humidity is 1–100 %.')
 			.max(100, 'Relative humidity is 1–100 %.'),
+		/** From this humidity on urethane is not poured here: 40 % in dry country, 50 % elsewhere (common practice, no source). */
+		stopHumidityPercent: z
+			.number({ error: 'Type the humidity from which you stop pouring, such as 50 %.' })
+			.min(10, 'It lies between 10 and 100 %.')
+			.max(100, 'It lies between 10 and 100 %.')
+			.default(50),
 		altitudeM: z
 			.number({ error: 'Type the altitude in metres.' })
 			.min(-500, 'The altitude is −500 to 9000 m.')
@@ -106,6 +112,7 @@ export const WORKSHOP_DEFAULTS: WorkshopSettings = {
 	units: 'metric',
 	roomTempC: 21,
 	relativeHumidity: 45,
+	stopHumidityPercent: 50,
 	altitudeM: 0,
 	scaleResolutionG: 1,
 	marginPercent: 15,

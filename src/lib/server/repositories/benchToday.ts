@@ -35,8 +35,6 @@ export interface Due {
 	late: boolean;
 }
 
-/** Humidity from which many stop pouring urethane, % (common practice, no source). */
-const STOP_HUMIDITY = 50;
 /** A mould is near its end when the careful figure of its last look leaves so few pulls. */
 const NEAR_END = 4;
 const DAY_MS = 86_400_000;
@@ -97,7 +95,8 @@ export async function pourableToday(
 		if (!resin || !(massG > 0)) continue;
 		const enough = enoughFor(resin, tins, massG);
 		const damp =
-			chemistryOf(resin.record.family) === 'urethane' && settings.relativeHumidity >= STOP_HUMIDITY;
+			chemistryOf(resin.record.family) === 'urethane' &&
+			settings.relativeHumidity >= settings.stopHumidityPercent;
 		found[row.mouldId] = {
 			resinName: row.resinName,
 			massG,

@@ -1,6 +1,6 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
-import type { Correction, ImportedPull } from '$lib/core/ledger';
+import type { Addition, Correction, ImportedPull } from '$lib/core/ledger';
 import { db, inTransaction } from '../db/connection';
 import { plain, tables, type PullBody } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
@@ -38,6 +38,33 @@ export async function correctPull(pullId: string, id: string, c: Correction, at:
 			.corrections()
 			.create(
 				{ id, pullId, at, body: { field: c.field, from: from ?? null, to: c.to, who: c.who, why: c.why } },
+				{ transaction }
+			);
+	});
+}
+
+/**
+ * Adds a weight, a size or the time of mending to a pull that was graded without. What stands there already is not
+ * overwritten: that would be a correction.
+ * @throws RefusedError where one of them stands there already
+ */
+export async function addFindings(pullId: string, id: string, added: Addition, at: Date): Promise<void> {
+	await inTransaction(async (transaction) => {
+		const row = await tables.pulls().findByPk(pullId, { transaction, lock: transaction.LOCK.UPDATE });
+		if (!row) throw new NotFoundError('pull');
+		if (await tables.corrections().findByPk(id, { transaction })) return;
+		const pull = plain(row);
+		const before = pull.body.inspected ?? {};
+		const findings = Object.fromEntries(Object.entries(added.findings).filter(([, v]) => v !== undefined));
+		const known = Object.keys(findings).filter((k) => before[k as keyof typeof before] !== undefined);
+		if (known.length > 0)
+			throw new RefusedError('That stands there already: nothing was overwritten.', 'findings');
+		await row.update({ body: { ...pull.body, inspected: { ...before, ...findings } } }, { transaction });
+		await recount(transaction, [pull.mouldId]);
+		await tables
+			.corrections()
+			.create(
+				{ id, pullId, at, body: { field: 'added', from: null, to: findings, who: added.who, why: '' } },
 				{ transaction }
 			);
 	});

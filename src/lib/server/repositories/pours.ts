@@ -217,9 +217,12 @@ async function projectPulls(pour: PourRow, state: PourState, transaction: Transa
 		};
 		const pullId = existing ? plain(existing).id : randomUUID();
 		if (existing) {
-			// what was corrected in the ledger stays corrected
-			if (await tables.corrections().findOne({ where: { pullId }, transaction })) continue;
-			await existing.update(values, { transaction });
+			// what was corrected in the ledger stays corrected, and what was added to it stays there
+			const later = await tables.corrections().findAll({ where: { pullId }, transaction });
+			if (later.some((row) => plain(row).body.field !== 'added')) continue;
+			const inspected = { ...values.body.inspected, ...plain(existing).body.inspected };
+			const body = later.length > 0 ? { ...values.body, inspected } : values.body;
+			await existing.update({ ...values, body }, { transaction });
 		} else await tables.pulls().create({ id: pullId, ...values }, { transaction });
 		await writeFaults(pullId, values.body.faults, transaction);
 	}

@@ -20,6 +20,17 @@
 	let { pull, corrections, form }: Props = $props();
 	const units = useUnits();
 	type Field = keyof typeof CORRECTABLE;
+	/** What was added to a pull after it was graded, in words. */
+	function addedWords(to: unknown): string {
+		const f = (to ?? {}) as { castMassG?: number; sizeMm?: number; sizeOf?: string; reworkS?: number };
+		return [
+			f.castMassG === undefined ? '' : `it weighs ${units.show(f.castMassG, 'mass')}`,
+			f.sizeMm === undefined ? '' : `${f.sizeOf || 'size'} ${units.show(f.sizeMm, 'length')}`,
+			f.reworkS === undefined ? '' : `mending took ${units.show(f.reworkS, 'time')}`
+		]
+			.filter(Boolean)
+			.join('; ');
+	}
 	const KINDS = {
 		massG: 'mass',
 		roomTempC: 'temperature',
@@ -49,7 +60,9 @@
 		<ul class="mt-2 mb-3">
 			{#each corrections as c (c.id)}
 				<li class="border-t border-(--line) py-1.5">
-					<strong>{CORRECTABLE[c.field as Field] ?? c.field}</strong>: {shown(c.field, c.from)} → <strong>{shown(c.field, c.to)}</strong>
+					{#if c.field === 'added'}<strong>Added later</strong>: {addedWords(c.to)}
+					{:else}<strong>{CORRECTABLE[c.field as Field] ?? c.field}</strong>: {shown(c.field, c.from)} →
+						<strong>{shown(c.field, c.to)}</strong>{/if}
 					<span class="soft">{c.at.toISOString().slice(0, 16).replace('T', ' ')}, {c.who}: {c.why}</span>
 				</li>
 			{/each}

@@ -4,7 +4,7 @@ import { cup } from '$lib/core/cure';
 import { CAUSES, rankCauses, type Evidence, type FaultName } from '$lib/core/faults';
 import { fieldErrors } from '$lib/core/fieldErrors';
 import { dewPointC } from '$lib/core/humidity';
-import { correction } from '$lib/core/ledger';
+import { addition, correction } from '$lib/core/ledger';
 import { clockCups, type PourPlan } from '$lib/core/plan';
 import {
 	counts,
@@ -23,6 +23,7 @@ import { orNotFound } from '$lib/server/forms';
 import { getContainer, openingsBy } from '$lib/server/repositories/containers';
 import { getPull, type Pull } from '$lib/server/repositories/ledger';
 import {
+	addFindings,
 	confirmCause,
 	confirmedCauses,
 	correctPull,
@@ -187,6 +188,8 @@ export const load: PageServerLoad = async ({ params }) => {
 	};
 };
 
+const given = (key: string, value: number | undefined) => (value === undefined ? {} : { [key]: value });
+
 const NUMBERS = ['massG', 'roomTempC', 'mouldTempC', 'relativeHumidity', 'copies'];
 
 export const actions: Actions = {
@@ -225,6 +228,41 @@ export const actions: Actions = {
 			throw error;
 		}
 		return { corrected: true };
+	},
+	add: async ({ params, request }) => {
+		const data = await request.formData();
+		const typed = (name: string) => {
+			const raw = String(data.get(name) ?? '');
+			return raw === '' ? undefined : Number(raw);
+		};
+		const sizeMm = typed('sizeMm');
+		const parsed = addition.safeParse({
+			findings: {
+				...given('castMassG', typed('castMassG')),
+				...given('reworkS', typed('reworkS')),
+				...(sizeMm === undefined
+					? {}
+					: { sizeMm, sizeOf: String(data.get('sizeOf') ?? ''), ...given('masterMm', typed('masterMm')) })
+			},
+			who: String(data.get('who') ?? '')
+		});
+		const id = z.uuid().safeParse(data.get('entry'));
+		if (!parsed.success || !id.success)
+			return fail(400, {
+				addProblems: Object.fromEntries(
+					(parsed.success ? [] : (fieldErrors(parsed.error) ?? [])).map((e) => [
+						e.path.split('.').at(-1)!,
+						e.message
+					])
+				)
+			});
+		try {
+			await addFindings(params.id, id.data, parsed.data, new Date());
+		} catch (error) {
+			if (error instanceof RefusedError) return fail(400, { addProblems: { findings: error.message } });
+			throw error;
+		}
+		return { added: true };
 	},
 	cause: async ({ params, request }) => {
 		const data = await request.formData();

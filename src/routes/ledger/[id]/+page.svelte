@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { DEVICE_NAMES } from '$lib/core/devices';
-	import { stepsOf, isReading, shrinkagePercent, sourceOf, SOURCE_WORDS, type PourEvent } from '$lib/core/bench';
+	import { stepsOf, isReading, shrinkagePercent, sourceOf, SOURCE_WORDS, type PourEvent, SEEN_WORDS } from '$lib/core/bench';
+	import AddFindings from '$lib/ui/ledger/AddFindings.svelte';
 	import Answer from '$lib/ui/Answer.svelte';
 	import { wallTime } from '$lib/ui/clockText';
 	import Causes from '$lib/ui/ledger/Causes.svelte';
@@ -67,6 +68,8 @@
 				return `${steps.find((s) => s.id === event.stepId)?.title ?? event.stepId}: ${units.show(event.massG, 'mass')} in the cup`;
 			case 'device-lost':
 				return `${DEVICE_NAMES[event.device]} ${event.how === 'silent' ? 'went silent' : 'said nonsense'}`;
+			case 'seen':
+				return SEEN_WORDS[event.what];
 			case 'remark':
 				return event.text;
 			case 'pressure-read':
@@ -118,6 +121,10 @@
 				{/each}
 			</ol>
 		{/if}
+		<AddFindings
+			inspected={body.inspected}
+			references={data.plan?.references ?? []}
+			problems={form && 'addProblems' in form ? ((form.addProblems ?? {}) as Record<string, string>) : {}} />
 		<Correct pull={data.pull} corrections={data.corrections} {form} />
 	</section>
 	<aside class="slab flex flex-col gap-4 p-5">

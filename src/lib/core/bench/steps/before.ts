@@ -1,3 +1,4 @@
+import type { MouldKind } from '../../mould/kinds';
 import { formatQuantity, type UnitSystem } from '../../units';
 import type { PourPlan } from '../../plan/pourPlan';
 import { mouldNames, type BenchStep } from './step';
@@ -28,13 +29,33 @@ function lookStep(plan: PourPlan): BenchStep {
 		kind: 'check',
 		title: 'Look the mould over',
 		detail: plan.closing
-			? `${mouldNames(plan)}: no flash, dust, old resin or water. Stretch the seam and the undercuts: no new tears, no holes.`
+			? `${mouldNames(plan)}: no flash, dust, old resin or water. ${[...new Set((kindsOf(plan).length ? kindsOf(plan) : ['one-piece' as const]).map((k) => LOOKED[k] ?? 'Stretch the seam and the undercuts: no new tears, no holes.'))].join(' ')}`
 			: `${mouldNames(plan)}: no flash, dust, old resin or water; no new tears. Close it, line up the seam, stand it level. Spare moulds for left-overs at hand.`,
 		action: plan.closing ? 'Clean and whole' : 'Mould is ready',
 		...(plan.touches?.length ? { warnings: plan.touches } : {}),
 		cautions: []
 	};
 }
+
+/** How each kind of mould is put together for a pour. */
+const SEATED: Readonly<Record<MouldKind, string>> = {
+	'open-face': 'Its open face up, nothing on it.',
+	'one-piece': 'The cut lined up until it nearly vanishes.',
+	'two-part': 'Keys home, the joint lined up until it nearly vanishes.',
+	jacket: 'The skin home in its shell with its keys, the joint lined up until it nearly vanishes.',
+	press: 'The halves together with their keys, cold and dry.',
+	rigid: 'The parts together without a step, putty in the parting line.'
+};
+
+/** The kinds of its moulds, each once; plans of the version before do not say. */
+const kindsOf = (plan: PourPlan): MouldKind[] => [...new Set(plan.moulds.flatMap((m) => m.kind ?? []))];
+
+/** Where the mould is looked at: what tears or holes first. */
+const LOOKED: Readonly<Partial<Record<MouldKind, string>>> = {
+	rigid: 'No holes, no warp, no step where its parts meet.',
+	'open-face': 'Bend it: no tears at its edges and undercuts.',
+	press: 'No cracks, no holes; it is cold and keeps its shape.'
+};
 
 function closeStep(plan: PourPlan): BenchStep {
 	const ways = [...new Set(plan.closing!.map((c) => `${c.how} ${c.little} ${c.much}`.trim()))];
@@ -48,12 +69,15 @@ function closeStep(plan: PourPlan): BenchStep {
 			cautions: []
 		};
 	}
+	const kinds = kindsOf(plan);
+	const open = kinds.length > 0 && kinds.every((k) => k === 'open-face');
 	return {
 		id: 'seat',
 		kind: 'check',
-		title: 'Seat it and close it',
-		detail: `Rubber home in its shell, joint lined up until it nearly vanishes. ${ways.slice(0, 2).join(' ')} Shim it level, scrap board or foil under.`,
-		action: 'Closed and level',
+		title: open ? 'Stand it level' : 'Seat it and close it',
+		detail:
+			`${kinds.map((k) => SEATED[k]).join(' ')} ${ways.slice(0, 2).join(' ')} Shim it level, scrap board or foil under.`.trim(),
+		action: open ? 'It stands level' : 'Closed and level',
 		cautions: []
 	};
 }

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { MOULD_KINDS, type MouldKind } from '../../mould/kinds';
 import { caution } from '../../cautions';
 import { lessonPlan } from '../../practice';
 import { WORKSHOP_DEFAULTS } from '../../workshop';
@@ -192,6 +193,36 @@ describe('before the pull', () => {
 		expect(step(halves, 'seat').title).toMatch(/open and level/);
 		// it is full when it is closed, not before
 		expect(benchSteps(halves).filter((s) => s.fills)).toMatchObject([{ role: 'close', deadlineS: 85 }]);
+	});
+});
+
+describe('words that fit the kind of mould', () => {
+	const of = (kind: MouldKind, more: Partial<PourPlan> = {}): PourPlan => ({
+		...plain,
+		moulds: plain.moulds.map((m) => ({ ...m, kind })),
+		closing: [{ mould: 'M1', how: 'Its own way.', little: '', much: '' }],
+		...more
+	});
+	const all = (plan: PourPlan) =>
+		benchSteps(plan)
+			.map((s) => `${s.title}. ${s.detail}`)
+			.join(' ');
+	it('only a jacket has a shell, only what has a joint is lined up', () => {
+		for (const kind of MOULD_KINDS) {
+			const words = said(of(kind), 'seat');
+			expect(/in its shell/.test(words), kind).toBe(kind === 'jacket');
+			expect(words, kind).toMatch(/Its own way\./);
+		}
+		expect(said(of('rigid'), 'seat')).toMatch(/putty/);
+		expect(said(of('rigid'), 'look')).not.toMatch(/[Ss]tretch/);
+	});
+	it('an open face has no sprue, no vents, and nothing is closed', () => {
+		const tray = of('open-face', { pouring: { way: 'sprue', place: 'middle' } });
+		expect(all(tray)).not.toMatch(/sprue|vent|joint/);
+		expect(step(tray, 'seat')).toMatchObject({ title: 'Stand it level', action: 'It stands level' });
+		expect(said(of('two-part', { pouring: { way: 'sprue', place: 'middle' } }), 'timed-1')).toMatch(
+			/every vent/
+		);
 	});
 });
 

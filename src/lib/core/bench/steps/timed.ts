@@ -28,7 +28,7 @@ function timedStep(
 		role: step.role,
 		kind: 'timed' as const
 	};
-	const way = plan.pouring?.way ?? 'sprue';
+	const way = wayOf(plan);
 	// closed halves are full only when they are closed; otherwise the pour fills the mould
 	const closes = plan.steps.some((s) => s.role === 'close');
 	switch (step.role) {
@@ -89,6 +89,13 @@ function timedStep(
 				cautions: ['pressure']
 			};
 	}
+}
+
+/** How it is poured: whatever was chosen, an open mould has neither sprue nor vents. */
+function wayOf(plan: PourPlan): NonNullable<PourPlan['pouring']>['way'] {
+	const way = plan.pouring?.way ?? 'sprue';
+	const open = plan.moulds.every((m) => m.kind === 'open-face');
+	return open && way === 'sprue' ? 'open face' : way;
 }
 
 function pourWords(plan: PourPlan, way: NonNullable<PourPlan['pouring']>['way']): { detail: string } {

@@ -1,0 +1,60 @@
+<script lang="ts">
+	import { Button } from 'flowbite-svelte';
+	import { SEEN_WORDS, type Seen } from '$lib/core/bench';
+	import QuantityField from '../QuantityField.svelte';
+	import type { PourRun } from '../pourRun.svelte';
+	import { shortTime } from '../clockText';
+	import TextField from '../TextField.svelte';
+	import { useUnits } from '../units.svelte';
+
+	/** While it cures: what the left-over cup and thin places do, one press each; a temperature or a remark, typed. */
+	let { run, nowMs }: { run: PourRun; nowMs: number } = $props();
+	const units = useUnits();
+	const PRESSES: readonly Seen[] = ['middle-turned', 'drip-turned', 'left-over-soft', 'left-over-rigid'];
+	let text = $state('');
+	let tempC = $state<number>();
+	let said = $state('');
+	const problem = $derived(
+		tempC !== undefined && !(tempC >= -20 && tempC <= 300)
+			? ['Between −20 and 300 °C: check the reading.']
+			: text.length > 400
+				? ['Keep it under 400 characters.']
+				: undefined
+	);
+	function see(what: Seen) {
+		run.record({ kind: 'seen', what, source: 'typed' });
+		said = `${SEEN_WORDS[what]}: noted at ${shortTime(nowMs, nowMs)}.`;
+	}
+	function keep() {
+		if (problem || (!text.trim() && tempC === undefined)) return;
+		const words = [tempC === undefined ? '' : `Left-over cup reads ${units.show(tempC, 'temperature')}`, text.trim()];
+		run.record({ kind: 'remark', text: words.filter(Boolean).join('. '), source: 'typed' });
+		[text, tempC] = ['', undefined];
+		said = 'Noted with its time.';
+	}
+</script>
+
+<section class="mx-auto w-full max-w-[60rem]" aria-label="What is seen while it cures">
+	<div class="flex flex-wrap justify-center gap-2">
+		{#each PRESSES as what (what)}
+			<button
+				type="button"
+				class="min-h-[3.2rem] cursor-pointer rounded-xl border-2 border-(--line-strong) bg-(--paper) px-4 text-[1.05rem] font-semibold active:bg-(--work-soft)"
+				onclick={() => see(what)}>{SEEN_WORDS[what]}</button>
+		{/each}
+	</div>
+	<details class="mt-2">
+		<summary class="text-center font-semibold text-(--work)">Another note, or the left-over’s temperature</summary>
+		<div class="mt-1 grid items-start gap-x-4 sm:grid-cols-[10rem_1fr_auto]">
+			<QuantityField
+				label="Left-over cup reads"
+				kind="temperature"
+				name="leftOverC"
+				bind:value={tempC}
+				error={tempC === undefined ? undefined : problem} />
+			<TextField label="What you saw" name="cureNote" bind:value={text} error={text.length > 400 ? problem : undefined} />
+			<Button class="mt-[1.62rem] min-h-[2.75rem]" onclick={keep}>Note it</Button>
+		</div>
+	</details>
+	<p class="min-h-[1.6rem] text-center font-semibold text-(--work)" role="status">{said}</p>
+</section>
