@@ -1,117 +1,132 @@
-import { fieldErrors } from '../fieldErrors';
-import { pot, type PotResult } from '../pot/pot';
-import { cureRecord, type CureRecord } from '../cure/record';
-import type { StepRole } from '../shot/pouring';
+import { masterRecord } from '../master/master';
+import { mouldInputs, planMould } from '../mould';
+import { composePlan, mouldFigures, shotContextOf, type PlanRecords } from '../plan';
 import type { PourPlan } from '../plan/pourPlan';
-import { solidShot, type ShotStep } from '../shot/solid';
+import { resinRecord, rubberRecord } from '../shelf';
+import { planShot, shotInputs, type PlannedShot, type ShotInputs } from '../shot';
+import { InputError } from '../working';
 import type { WorkshopSettings } from '../workshop/settings';
 
 /** An invented resin to learn with: figures inside those of a fast white urethane, no maker's. */
-const LESSON_RESIN = {
+const RESIN = resinRecord.parse({
 	name: 'Practice white',
+	family: 'fast urethane',
 	densityAGPerMl: 1.09,
 	densityBGPerMl: 0.98,
-	ratio: { by: 'weight', a: 100, b: 90 },
-	cure: { potLifeS: 170, demouldS: 900, character: 'quick' }
-} as const;
-/** A paperweight of 60 ml, twice. */
-const LESSON_PIECE = { name: 'Practice paperweight', cavityVolumeMl: 60, copies: 2, sectionMm: 8 };
+	weightA: 100,
+	weightB: 90,
+	potLifeS: 170,
+	demouldS: 900,
+	character: 'quick',
+	viscosityMpaS: 90,
+	note: ''
+});
+const RUBBER = rubberRecord.parse({
+	name: 'Practice blue',
+	cureKind: 'addition',
+	densityGPerMl: 1.1,
+	ratioA: 1,
+	ratioB: 1,
+	workingTimeS: 1800,
+	cureTimeS: 14_400,
+	viscosityMpaS: 20_000,
+	note: ''
+});
+/** A paperweight of 60 ml, as large as a small stone; two are cast at once. */
+const COPIES = 2;
+const PIECE = masterRecord.parse({
+	name: 'Practice paperweight',
+	material: 'glass or glazed',
+	footprint: 'round',
+	lengthMm: 50,
+	widthMm: 50,
+	heightMm: 42,
+	readings: [{ method: 'typed', volumeMl: 60 }]
+});
+const MASTER = { record: PIECE, volumeMl: 60 };
 
-/** The workshop's own pot with the lesson's moulds in it; nothing when they do not go in. */
-function lessonPot(settings: WorkshopSettings): PotResult | undefined {
-	try {
-		return pot({
-			gaugeKpa: settings.potTargetGaugeKpa,
-			altitudeM: settings.altitudeM,
-			potVolumeL: settings.potVolumeL,
-			contentsL: 0.6,
-			freeAirLPerMin: settings.freeAirLPerMin,
-			ratedGaugeKpa: settings.potRatedGaugeKpa
+/** What the lesson's shelf holds, in the shape in which a real pour is composed. */
+function recordsOf(settings: WorkshopSettings): PlanRecords {
+	const inputs = mouldInputs.parse({
+		label: PIECE.name,
+		masterId: 'lesson',
+		rubberId: 'lesson',
+		clearanceMm: 12,
+		coverMm: 12,
+		lossPercent: 4,
+		cavities: COPIES,
+		roomTempC: settings.roomTempC
+	});
+	const plan = planMould(inputs, PIECE, { rubber: RUBBER });
+	return {
+		master: MASTER,
+		moulds: [{ id: 'lesson', number: 1, label: PIECE.name, inputs, plan }],
+		resin: RESIN,
+		tins: {},
+		settings,
+		spares: [],
+		recipes: [],
+		touching: {
+			resin: { kind: 'resin', key: 'resin:lesson', name: RESIN.name, family: RESIN.family },
+			moulds: []
+		},
+		experiences: [],
+		stamps: []
+	};
+}
+
+/** The shot of the lesson; without the pot where the workshop's own does not take it. */
+function plannedIn(
+	settings: WorkshopSettings,
+	records: PlanRecords
+): { inputs: ShotInputs; planned: PlannedShot } {
+	const context = shotContextOf({
+		master: MASTER,
+		moulds: records.moulds.map((m) => mouldFigures(m, MASTER.volumeMl)),
+		resin: RESIN,
+		settings,
+		recipes: []
+	});
+	const inputsOf = (usePot: boolean) =>
+		shotInputs.parse({
+			masterId: 'lesson',
+			mouldIds: ['lesson'],
+			resinId: 'lesson',
+			copies: COPIES,
+			sprueVolumeMl: 0,
+			sectionMm: 8,
+			mixS: 35,
+			pourS: 12,
+			loadS: 20,
+			usePot,
+			measuring: settings.measuring,
+			startTempC: settings.roomTempC,
+			mouldTempC: settings.roomTempC,
+			roomTempC: settings.roomTempC,
+			relativeHumidity: settings.relativeHumidity
 		});
+	try {
+		const inputs = inputsOf(true);
+		return { inputs, planned: planShot(inputs, context) };
 	} catch (error) {
-		if (fieldErrors(error)) return undefined;
-		throw error;
+		if (!(error instanceof InputError)) throw error;
+		const inputs = inputsOf(false);
+		return { inputs, planned: planShot(inputs, context) };
 	}
 }
 
-/** A pour to learn with, for a workshop that has no shot yet: two small casts under the workshop's own pot. */
+/**
+ * A pour to learn with, for a workshop that has no shot yet: two small casts under the workshop's own pot, composed as
+ * every pour is. What a newcomer need not yet do (close it in a way of its own, look for spare moulds) is left out.
+ */
 export function lessonPlan(settings: WorkshopSettings): PourPlan {
-	const { roomTempC } = settings;
-	const cure: CureRecord = cureRecord.parse(LESSON_RESIN.cure);
-	const pressure = lessonPot(settings);
-	const steps: (ShotStep & { role: StepRole })[] = [
-		{ name: 'Mix', durationS: 35, per: 'batch', role: 'mix' },
-		{ name: 'Pour', durationS: 12, per: 'copy', role: 'pour' },
-		...(pressure
-			? [
-					{ name: 'Load and close', durationS: 20, per: 'batch' as const, role: 'load' as const },
-					{
-						name: 'Pump up',
-						durationS: pressure.timeToPressureS,
-						per: 'batch' as const,
-						role: 'pump' as const
-					}
-				]
-			: [])
-	];
-	const shot = solidShot({
-		cavityVolumeMl: LESSON_PIECE.cavityVolumeMl,
-		copies: LESSON_PIECE.copies,
-		cavitiesAtOnce: LESSON_PIECE.copies,
-		resin: {
-			densityAGPerMl: LESSON_RESIN.densityAGPerMl,
-			densityBGPerMl: LESSON_RESIN.densityBGPerMl,
-			ratio: LESSON_RESIN.ratio
-		},
-		cure,
-		viscosityMpaS: 90,
-		sectionMm: LESSON_PIECE.sectionMm,
-		steps: steps.map(({ name, durationS, per }) => ({ name, durationS, per })),
-		startTempC: roomTempC,
-		mouldTempC: roomTempC,
-		roomTempC,
-		marginPercent: settings.marginPercent,
-		scaleResolutionG: settings.scaleResolutionG
-	});
-	const batch = shot.batches[0]!;
-	return {
-		shotId: 'lesson',
-		batchIndex: 0,
-		batchCount: 1,
-		masterName: LESSON_PIECE.name,
-		moulds: [{ id: 'lesson', number: 1, label: LESSON_PIECE.name, copies: batch.copies }],
-		resinName: LESSON_RESIN.name,
-		cure,
-		section: { section: { shape: 'slab', thicknessMm: LESSON_PIECE.sectionMm }, mouldWallMm: 12 },
-		chemistry: 'urethane',
-		a: batch.a,
-		b: batch.b,
-		measuring: settings.measuring,
-		scaleResolutionG: settings.scaleResolutionG,
-		scaleCapacityG: settings.scaleCapacityG,
-		massG: batch.massG,
-		markAMm: batch.schools.marks.markAMm,
-		markBMm: batch.schools.marks.markBMm,
-		cupDiameterMm: batch.schools.marks.cupDiameterMm,
-		potLifeS: batch.potLifeS,
-		gelTimeS: batch.gelTimeS,
-		usableS: batch.budget.usableS,
-		steps: batch.steps.map((step, i) => ({ ...step, role: steps[i]!.role })),
-		...(pressure
-			? {
-					pot: {
-						name: settings.potName,
-						targetGaugeKpa: settings.potTargetGaugeKpa,
-						ratedGaugeKpa: settings.potRatedGaugeKpa,
-						bubbleDiameterRatio: pressure.bubbleDiameterRatio
-					}
-				}
-			: {}),
-		holdUntilS: shot.holdUntilS,
-		demouldS: shot.demouldS,
-		roomTempC,
-		relativeHumidity: settings.relativeHumidity,
-		mouldTempC: roomTempC,
-		startTempC: roomTempC
-	};
+	const records = recordsOf(settings);
+	const { inputs, planned } = plannedIn(settings, records);
+	const {
+		closing: _closing,
+		spares: _spares,
+		references: _sizes,
+		...plan
+	} = composePlan({ id: 'lesson', number: 0, inputs, planned }, 0, records);
+	return plan;
 }

@@ -62,7 +62,10 @@ export const GET: RequestHandler = async ({ params, locals, url, platform }) => 
 		table: {
 			widths: ['auto', 'auto', 'auto', 'auto', 'auto', '*'],
 			body: [
-				['', 'A', isCatalysed(plan) ? 'Catalyst' : 'B', 'Straight cups', 'Mark A', 'Mark B'].map((text) => ({
+				(isCatalysed(plan)
+					? ['', 'Resin', 'Catalyst', 'Straight cup', 'Mark', '']
+					: ['', 'A', 'B', 'Straight cups', 'Mark A', 'Mark B']
+				).map((text) => ({
 					text,
 					bold: true
 				})),
