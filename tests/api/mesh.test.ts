@@ -3,6 +3,8 @@ import { QueryTypes } from 'sequelize';
 import { afterAll, describe, expect, it } from 'vitest';
 import { closeDb, db } from '$lib/server/db/connection';
 import { saveMesh } from '$lib/server/repositories/meshes';
+import { freePort } from '../../scripts/lib/ports.mjs';
+import { startWeb } from '../../scripts/lib/web.mjs';
 import { boxesStl, posts } from '../boxes';
 
 const base = process.env.ANTHYPOS_URL!;
@@ -129,4 +131,50 @@ describe('kept 3D files', () => {
 		}
 		await expect(saveMesh('flood.stl', endless())).rejects.toThrow(/At most 256 MB/);
 	}, 120_000);
+});
+
+describe('one file does not hold the others for ever', () => {
+	it('past its time it is given up in a sentence; the next is answered', async () => {
+		const web = await startWeb({
+			databaseUrl: process.env.DATABASE_URL!,
+			port: await freePort(),
+			quiet: true,
+			env: { MESH_TIME_LIMIT_MS: '1' }
+		});
+		try {
+			const ask = async () => {
+				const answer = await fetch(`${web.url}/api/calc/mesh?unit=mm`, {
+					method: 'POST',
+					body: new Uint8Array(boxesStl([[0, 0, 0, 20, 30, 40]]))
+				});
+				return { status: answer.status, json: await answer.json() };
+			};
+			for (let i = 0; i < 2; i++) {
+				const { status, json } = await ask();
+				expect(status).toBe(422);
+				expect(json.errors[0]).toMatchObject({
+					path: 'file',
+					message: expect.stringMatching(/given up so that others/)
+				});
+			}
+		} finally {
+			await web.stop();
+		}
+	}, 120_000);
+	it('a client that goes takes its work with it', async () => {
+		// many bodies that overlap: seconds of work, of which nobody wants the answer
+		const large = boxesStl(
+			Array.from({ length: 4000 }, (_, i) => [i % 60, Math.floor(i / 60) % 60, i % 7, 3, 3, 3] as const)
+		);
+		const stop = new AbortController();
+		const left = fetch(`${base}/api/calc/mesh?unit=mm`, {
+			method: 'POST',
+			body: new Uint8Array(large),
+			signal: stop.signal
+		});
+		await new Promise((done) => setTimeout(done, 150));
+		stop.abort();
+		await expect(left).rejects.toThrow();
+		expect((await send('/api/calc/mesh?unit=mm', boxesStl([[0, 0, 0, 20, 30, 40]]))).status).toBe(200);
+	}, 60_000);
 });

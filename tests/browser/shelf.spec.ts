@@ -216,3 +216,21 @@ test('a release is entered, coats the mould, and its wait is counted; readings c
 	await page.goto('/shelf');
 	await expect(page.getByRole('row').filter({ hasText: 'LW-2291' }).first()).toContainText('of its sheet');
 });
+
+test('a refused save leads to the first field, says at the button how many, and each is a link', async ({
+	page
+}) => {
+	await page.goto('/shelf/resins/new');
+	const save = page.getByRole('button', { name: 'Keep this resin' });
+	await save.scrollIntoViewIfNeeded();
+	await save.click();
+	await expect(page.getByText(/Not saved: 4 fields want a look/)).toBeAttached();
+	// it was far above; now it is in sight and has the keyboard
+	await expect(page.getByLabel('Name', { exact: true })).toBeInViewport();
+	await expect(page.getByLabel('Name', { exact: true })).toBeFocused();
+	await page.getByRole('link', { name: 'Viscosity, mixed' }).click();
+	await expect(page.getByLabel('Viscosity, mixed')).toBeFocused();
+	await page.getByLabel('Viscosity, mixed').fill('150 mPas');
+	await page.getByLabel('Demould', { exact: true }).fill('15 min');
+	await expect(page.getByText(/Not saved: 2 fields want a look/)).toBeVisible();
+});

@@ -6,6 +6,7 @@
 	import { workshopSettings } from '$lib/core/workshop';
 	import Save from '$lib/ui/Save.svelte';
 	import { benchForm } from '$lib/ui/form';
+	import DeviceSignals from '$lib/ui/DeviceSignals.svelte';
 	import FormErrors from '$lib/ui/FormErrors.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
@@ -40,6 +41,7 @@
 				aria-pressed={data.theme === value}>{label}</Button>
 		{/each}
 	</form>
+	<div class="mt-4"><DeviceSignals /></div>
 </section>
 
 <form method="POST" action="?/save&version={data.version}" use:enhance class="slab p-5">

@@ -55,9 +55,9 @@ export interface SprueResult {
 }
 
 /**
- * How long a cavity takes to fill through a round sprue by gravity: Hagen–Poiseuille,
- * Q = π·Δp·r⁴/(8·μ·L) with Δp = ρ·g·h, but never faster than free fall allows (Torricelli,
- * Q = A·√(2gh)), which is what holds for thin liquids in wide sprues.
+ * How long a cavity takes to fill through a round sprue by gravity. The head is shared between friction and speed,
+ * ρ·g·h = 8·μ·L·v/r² + ρ·v²: Hagen–Poiseuille and the exit loss of a laminar stream, one quadratic in v. The width
+ * that would do is solved from the same law.
  */
 export function sprue(raw: SprueInput): SprueResult {
 	const input = sprueInput.parse(raw);
@@ -66,12 +66,13 @@ export function sprue(raw: SprueInput): SprueResult {
 	const density = input.densityGPerMl * 1000;
 	const viscosity = input.viscosityMpaS / 1000;
 	const pressurePa = density * GRAVITY_M_PER_S2 * headM;
-	const viscous = (Math.PI * pressurePa * radiusM ** 4) / (8 * viscosity * (input.lengthMm / 1000));
-	const free = Math.PI * radiusM ** 2 * Math.sqrt(2 * GRAVITY_M_PER_S2 * headM);
-	const flow = Math.min(viscous, free);
+	const friction = (8 * viscosity * (input.lengthMm / 1000)) / radiusM ** 2;
+	// the root without the loss of digits that a small speed term would bring
+	const speed = (2 * pressurePa) / (friction + Math.sqrt(friction ** 2 + 4 * density * pressurePa));
+	const flow = Math.PI * radiusM ** 2 * speed;
 	const fillS = (input.volumeMl * 1e-6) / flow;
 	const reynolds = (density * (flow / (Math.PI * radiusM ** 2)) * 2 * radiusM) / viscosity;
-	const needed = neededDiameterMm(input, fillS);
+	const needed = neededDiameterMm(input, fillS, pressurePa);
 	return {
 		fillS,
 		flowMlPerS: flow * 1e6,
@@ -83,10 +84,7 @@ export function sprue(raw: SprueInput): SprueResult {
 				what: 'Through the sprue',
 				sum: `⌀ ${digits(input.diameterMm)} mm, ${digits(input.lengthMm)} mm long, ${digits(headM * 1000)} mm of resin above, ${digits(input.viscosityMpaS, 0)} mPa·s`,
 				result: `${digits(flow * 1e6)} ml/s`,
-				source:
-					viscous <= free
-						? 'Hagen–Poiseuille'
-						: 'free fall (Torricelli): it is too thin for Hagen–Poiseuille here'
+				source: `ρ·g·h = 8·μ·L·v/r² + ρ·v²: friction takes ${digits((100 * friction * speed) / pressurePa, 0)} % of the head`
 			},
 			{ what: 'To fill', sum: `${digits(input.volumeMl)} ml`, result: formatTime(fillS) }
 		],
@@ -94,10 +92,17 @@ export function sprue(raw: SprueInput): SprueResult {
 	};
 }
 
-/** Flow goes with the fourth power of the radius, so a little wider is a lot quicker. */
-function neededDiameterMm(input: z.output<typeof sprueInput>, fillS: number): number | undefined {
+/** The width that fills in the share of the time that is left: with v = Q/(π·r²) both terms of the law go with r⁻⁴. */
+function neededDiameterMm(
+	input: z.output<typeof sprueInput>,
+	fillS: number,
+	pressurePa: number
+): number | undefined {
 	if (input.remainingS === undefined || fillS <= FILL_SHARE * input.remainingS) return undefined;
-	return input.diameterMm * (fillS / (FILL_SHARE * input.remainingS)) ** 0.25;
+	const flow = (input.volumeMl * 1e-6) / (FILL_SHARE * input.remainingS);
+	const friction = (8 * (input.viscosityMpaS / 1000) * (input.lengthMm / 1000) * flow) / Math.PI;
+	const speed = input.densityGPerMl * 1000 * (flow / Math.PI) ** 2;
+	return 2000 * ((friction + speed) / pressurePa) ** 0.25;
 }
 
 function warningsFor(
