@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import Papa from 'papaparse';
+import { QueryTypes } from 'sequelize';
 import { afterAll, describe, expect, it } from 'vitest';
 import { LOOK_DEFAULTS, LOOK_PARTS, vesselRecord } from '../../src/lib/core/pot';
 import { mouldLook } from '../../src/lib/core/wear';
@@ -50,12 +51,11 @@ const pot = (over: object = {}) =>
 
 describe('what is weighed in the evening', () => {
 	it('is added to a pull, once, and overwrites nothing; it is no correction', async () => {
-		const { rows } = await db()
-			.query(
-				"SELECT id FROM pulls WHERE grade = 'good' AND JSON_EXTRACT(body, '$.inspected.castMassG') IS NULL LIMIT 1"
-			)
-			.then(([found]) => ({ rows: found as { id: string }[] }));
-		const [{ id }] = rows as [{ id: string }];
+		const [found] = await db().query<{ id: string }>(
+			"SELECT id FROM pulls WHERE grade = 'good' AND JSON_EXTRACT(body, '$.inspected.castMassG') IS NULL LIMIT 1",
+			{ type: QueryTypes.SELECT }
+		);
+		const { id } = found!;
 		const entry = randomUUID();
 		for (let i = 0; i < 2; i++)
 			await addFindings(id, entry, { findings: { castMassG: 84.2 }, who: 'Ines' }, new Date());

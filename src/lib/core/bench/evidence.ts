@@ -74,6 +74,7 @@ export function evidenceOf(
 	});
 	return {
 		chemistry: plan.chemistry,
+		...known('stopHumidityPercent', plan.stopHumidityPercent),
 		...(air
 			? {
 					relativeHumidity: air.relativeHumidity,

@@ -49,9 +49,11 @@ export const CAUSES: readonly Cause[] = [
 				e,
 				graded(
 					e.relativeHumidity,
-					{ at: 38, ratio: 0.2 },
-					{ at: 65, ratio: 6 },
-					(v) => `${digits(v, 0)} % humidity`
+					// about the humidity from which this workshop stops
+					{ at: (e.stopHumidityPercent ?? 50) - 12, ratio: 0.2 },
+					{ at: (e.stopHumidityPercent ?? 50) + 15, ratio: 6 },
+					(v) =>
+						`${digits(v, 0)} % humidity${e.stopHumidityPercent === undefined ? '' : `, pouring stops here from ${digits(e.stopHumidityPercent, 0)} %`}`
 				)
 			),
 		remedy: 'Wait for drier air, or dry the room; keep A closed but for the moment of pouring.'

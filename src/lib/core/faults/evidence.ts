@@ -2,6 +2,8 @@
 export interface Evidence {
 	chemistry?: 'urethane' | 'polyester' | 'epoxy';
 	relativeHumidity?: number;
+	/** From which humidity this workshop does not pour urethane, percent. */
+	stopHumidityPercent?: number;
 	/** Mould face over the dew point, °C. */
 	dewMarginC?: number;
 	roomTempC?: number;

@@ -3,7 +3,9 @@ import { tempC } from '../cure/cup';
 import { MEASURING_SCHOOLS } from '../mix/measuring';
 import { POUR_PLACE_KEYS, POUR_WAY_KEYS, type StepRole } from './pouring';
 import type { PotResult } from '../pot/pot';
-import type { ResinRecord } from '../shelf/resin';
+import { chemistryOf, type ResinRecord } from '../shelf/resin';
+import { digits } from '../units';
+import type { Warning } from '../working';
 import type { WorkshopSettings } from '../workshop/settings';
 import { planBrushed } from './brushed';
 import { embedInput, planClear } from './clear';
@@ -246,8 +248,27 @@ export interface PlannedShot {
 
 export type Inputs = Omit<ShotInputs, 'masterId' | 'resinId' | 'releaseId'>;
 
+/** Air from which this workshop does not pour urethane, said while there is still time to dry the room. */
+function airWarnings(inputs: Inputs, { settings, resin }: ShotContext): Warning[] {
+	const { stopHumidityPercent } = settings;
+	if (chemistryOf(resin.family) !== 'urethane' || inputs.relativeHumidity < stopHumidityPercent) return [];
+	return [
+		{
+			code: 'damp-air',
+			message: `At ${digits(inputs.relativeHumidity, 0)} % humidity urethane foams easily; this workshop stops from ${digits(stopHumidityPercent, 0)} %.`,
+			action: 'Wait for drier air or dry the room, warm and dry the mould, and keep A closed.'
+		}
+	];
+}
+
 /** Sizes the shot from what was typed and what the records say. Throws as the kind's own planner does. */
 export function planShot(inputs: Inputs, context: ShotContext): PlannedShot {
+	const planned = planKind(inputs, context);
+	const { shot } = planned;
+	return { ...planned, shot: { ...shot, warnings: [...shot.warnings, ...airWarnings(inputs, context)] } };
+}
+
+function planKind(inputs: Inputs, context: ShotContext): PlannedShot {
 	switch (inputs.kind) {
 		case 'rotocast':
 		case 'filled':

@@ -455,3 +455,16 @@ describe('a colour that lengthens the cure', () => {
 		expect(dark[1]! / plain[1]!).toBeGreaterThan(1.2);
 	});
 });
+
+it('air from which the workshop stops is said at planning, for urethane alone', () => {
+	const at = (relativeHumidity: number, stopHumidityPercent: number, resin = urethane) =>
+		planShot(inputs({ kind: 'solid', relativeHumidity }), {
+			...context,
+			resin,
+			settings: { ...WORKSHOP_DEFAULTS, stopHumidityPercent }
+		}).shot.warnings.map((w) => w.code);
+	expect(at(45, 50)).not.toContain('damp-air');
+	expect(at(45, 40)).toContain('damp-air');
+	expect(at(70, 50)).toContain('damp-air');
+	expect(at(70, 50, polyester)).not.toContain('damp-air');
+});
