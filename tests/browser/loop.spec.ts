@@ -121,7 +121,8 @@ test('sizes a shot, pours it with the space bar, and finds it in the ledger', as
 	await step(page, /out of the mould/);
 
 	// without a grade nothing is written
-	await step(page, /Write it into the ledger/);
+	await page.waitForTimeout(380);
+	await page.getByRole('button', { name: /Write it into the ledger/ }).click();
 	await expect(page.getByText('Choose a grade for this one')).toBeVisible();
 	await page.getByText('needs work', { exact: true }).click();
 	await page.getByRole('button', { name: 'bubbles on the face' }).click();

@@ -58,7 +58,7 @@
 			{/if}
 			{#if wants.rework}<QuantityField label="Mending took" kind="time" name="addRework" bind:value={reworkS} error={at('reworkS')} />{/if}
 			<div class="flex items-center gap-3 sm:col-span-2">
-				<Button type="submit" color="alternative">Add it</Button>
+				<Button type="submit" color="alternative">Add to this pull</Button>
 				<span class="font-semibold text-(--harm)" role="alert">{problems['findings'] ?? ''}</span>
 			</div>
 		</form>
