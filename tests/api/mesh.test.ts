@@ -133,6 +133,15 @@ describe('kept 3D files', () => {
 	}, 120_000);
 });
 
+it('a body that does not say what it is, is not called empty', async () => {
+	const answer = await fetch(`${base}/api/calc/mesh?unit=mm`, {
+		method: 'POST',
+		body: new Uint8Array(boxesStl([[0, 0, 0, 20, 30, 40]]))
+	});
+	expect(answer.status).toBe(415);
+	expect((await answer.json()).errors[0].message).toContain('content-type');
+});
+
 describe('one file does not hold the others for ever', () => {
 	it('past its time it is given up in a sentence; the next is answered', async () => {
 		const web = await startWeb({
@@ -145,6 +154,7 @@ describe('one file does not hold the others for ever', () => {
 			const ask = async () => {
 				const answer = await fetch(`${web.url}/api/calc/mesh?unit=mm`, {
 					method: 'POST',
+					headers: { 'content-type': 'application/octet-stream' },
 					body: new Uint8Array(boxesStl([[0, 0, 0, 20, 30, 40]]))
 				});
 				return { status: answer.status, json: await answer.json() };
@@ -169,6 +179,7 @@ describe('one file does not hold the others for ever', () => {
 		const stop = new AbortController();
 		const left = fetch(`${base}/api/calc/mesh?unit=mm`, {
 			method: 'POST',
+			headers: { 'content-type': 'application/octet-stream' },
 			body: new Uint8Array(large),
 			signal: stop.signal
 		});

@@ -38,9 +38,11 @@ function inThread<T>(task: MeshTask, signal?: AbortSignal): Promise<T> {
 				signal?.removeEventListener('abort', left);
 				by();
 			};
-			const giveUp = (why: MeshError) => {
-				// the next file begins once this one's memory is free
-				void worker.terminate().finally(() => settle(() => reject(why)));
+			let why: Error | undefined;
+			const giveUp = (said: MeshError) => {
+				// settled when it has ended: the next file begins once this one's memory is free
+				why ??= said;
+				void worker.terminate();
 			};
 			const left = () => giveUp(gone());
 			const timer = setTimeout(() => giveUp(tooLong()), LIMIT_MS);
@@ -49,7 +51,9 @@ function inThread<T>(task: MeshTask, signal?: AbortSignal): Promise<T> {
 				settle(() => ('ok' in answer ? resolve(answer.ok) : reject(new MeshError(answer.problem))))
 			);
 			worker.once('error', (error) => settle(() => reject(error)));
-			worker.once('exit', (code) => settle(() => reject(new Error(`The mesh thread ended with ${code}.`))));
+			worker.once('exit', (code) =>
+				settle(() => reject(why ?? new Error(`The mesh thread ended with ${code}.`)))
+			);
 		});
 	const mine = last.then(run, run);
 	last = mine.catch(() => undefined);

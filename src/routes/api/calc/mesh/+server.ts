@@ -15,6 +15,11 @@ export const POST: RequestHandler = async ({ request, url }) => {
 		await drain(request.body);
 		return errors(fieldErrors(query.error)!, 422);
 	}
+	if (!request.headers.get('content-type'))
+		return errors(
+			[{ path: '', message: 'Say what the body is, in the header content-type: application/octet-stream.' }],
+			415
+		);
 	const bytes = await readBytes(request, MESH_LIMITS.bytes);
 	if (!bytes)
 		return errors([{ path: '', message: `At most ${MESH_LIMITS.bytes / 1024 ** 2} MB are read here.` }], 413);
