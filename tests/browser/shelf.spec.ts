@@ -215,6 +215,10 @@ test('a release is entered, coats the mould, and its wait is counted; readings c
 	await expect(page.getByText('Kept: shots from this tin go by it.')).toBeVisible();
 	await page.goto('/shelf');
 	await expect(page.getByRole('row').filter({ hasText: 'LW-2291' }).first()).toContainText('of its sheet');
+	// what was typed at the bench is known to have been typed
+	await page.goto('/ledger');
+	await page.getByRole('row').nth(1).getByRole('link').first().click();
+	await expect(page.getByText(/^Cup \d+\s°C$/)).toBeVisible();
 });
 
 test('a refused save leads to the first field, says at the button how many, and each is a link', async ({

@@ -62,7 +62,8 @@
 		<button
 			type="button"
 			class="inline-flex min-h-[2.9rem] cursor-pointer items-center gap-2 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-4 font-semibold"
-			onclick={() => run.record({ kind: 'temp-read', tempC: typedC, ...(desk.cup > 0 ? { cup: desk.cup } : {}) })}>Note it</button>
+			onclick={() => run.record({ kind: 'temp-read', tempC: typedC, source: 'typed', ...(desk.cup > 0 ? { cup: desk.cup } : {}) })}
+			>Note it</button>
 	{:else}
 		<p class="text-[1.1rem]">The gun notes the cup by itself: <strong class="tnum">{units.show(gun, 'temperature')}</strong></p>
 	{/if}

@@ -27,9 +27,9 @@
 			case 'remark':
 				return { kind: 'remark', text: text.trim() };
 			case 'temp-read':
-				return { kind: 'temp-read', tempC: tempC!, ...(Number(cup) > 0 ? { cup: Number(cup) } : {}) };
+				return { kind: 'temp-read', tempC: tempC!, source: 'typed', ...(Number(cup) > 0 ? { cup: Number(cup) } : {}) };
 			case 'pressure-read':
-				return { kind: 'pressure-read', stepId: 'hold', gaugeKpa: gaugeKpa! };
+				return { kind: 'pressure-read', stepId: 'hold', gaugeKpa: gaugeKpa!, source: 'typed' };
 			case 'step-done':
 				return { kind: 'step-done', stepId };
 		}

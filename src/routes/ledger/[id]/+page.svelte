@@ -48,7 +48,7 @@
 
 	/** Where a reading came from, where that is not the plain case of a maker who typed it. */
 	function sourceWords(event: PourEvent): string {
-		if (!isReading(event)) return '';
+		if (!isReading(event) || (event.kind === 'pressure-read' && event.gaugeKpa === undefined)) return '';
 		return event.instrument ?? SOURCE_WORDS[sourceOf(event)];
 	}
 
@@ -115,8 +115,7 @@
 				{#each data.events as event (event.id)}
 					<li class="grid grid-cols-[5.5rem_1fr] gap-3 border-t border-(--line) py-1.5">
 						<time class="soft" datetime={new Date(event.atMs).toISOString()}>{new Date(event.atMs).toLocaleTimeString('en-GB')}</time><span
-							>{say(event)}{#if sourceWords(event)}
-								<span class="soft">({sourceWords(event)})</span>{/if}</span>
+							>{say(event)}{#if sourceWords(event)}&nbsp;<span class="soft">({sourceWords(event)})</span>{/if}</span>
 					</li>
 				{/each}
 			</ol>
