@@ -224,7 +224,10 @@
 					{#if desk.weighs}
 						<WeighFace part={desk.scale.mend?.part ?? step.part} scale={desk.scale} {devices} />
 					{/if}
-					{#if (step.kind === 'cure' || step.kind === 'hold') && !source}<CureNotes {run} nowMs={now.ms} />{/if}
+					{#if (step.kind === 'cure' || step.kind === 'hold') && !source}<CureNotes
+							{run}
+							nowMs={now.ms}
+							folded={step.kind === 'hold'} />{/if}
 					{#if step.kind === 'inspect'}
 						<div class="mx-auto flex w-full max-w-[60rem] flex-col gap-3">
 							{#each desk.grades as g, i (g.id)}

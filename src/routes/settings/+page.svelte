@@ -144,16 +144,6 @@
 			bind:value={$form.measuring}
 			options={Object.entries(MEASURING).map(([value, m]) => ({ value: value as Measuring, label: m.words }))}
 			hint={MEASURING[$form.measuring ?? 'two cups'].risk} />
-		<QuantityField label="An hour costs" kind="number" name="hourly" bind:value={$form.hourly} error={$errors.hourly} />
-		<TextField
-			label="Address of the workshop"
-			name="address"
-			bind:value={$form.address}
-			error={$errors.address}
-			hint={$form.address
-				? 'printed codes and calendar links lead there'
-				: `empty: printed codes lead to ${data.address.base}${data.address.loopback ? ', which only this machine knows' : ''}`} />
-		<TextField label="Money" name="currency" bind:value={$form.currency} error={$errors.currency} />
 		<QuantityField
 			label="Vessel for degassing"
 			kind="volume"
@@ -184,6 +174,19 @@
 			hint="what is left, not what is gone" />
 	</div>
 	<div class="mt-3"><Caution topics={['pressure', 'vacuum']} /></div>
+	<h2 class="mt-5 mb-2">Papers and prices</h2>
+	<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
+		<QuantityField label="An hour costs" kind="number" name="hourly" bind:value={$form.hourly} error={$errors.hourly} />
+		<TextField label="Money" name="currency" bind:value={$form.currency} error={$errors.currency} />
+		<TextField
+			label="Address of the workshop"
+			name="address"
+			bind:value={$form.address}
+			error={$errors.address}
+			hint={$form.address
+				? 'printed codes and calendar links lead there'
+				: `empty: printed codes lead to ${data.address.base}${data.address.loopback ? ', which only this machine knows' : ''}`} />
+	</div>
 	<div class="mt-4 flex items-center gap-4">
 		<Save label="Save the workshop" submitting={$submitting} />
 		<span role="status" class="font-semibold text-(--work)">{$message ?? ''}</span>

@@ -3,12 +3,18 @@
 	import { SEEN_WORDS, type Seen } from '$lib/core/bench';
 	import QuantityField from '../QuantityField.svelte';
 	import type { PourRun } from '../pourRun.svelte';
-	import { shortTime } from '../clockText';
+	import { wallTime } from '../clockText';
 	import TextField from '../TextField.svelte';
 	import { useUnits } from '../units.svelte';
 
 	/** While it cures: what the left-over cup and thin places do, one press each; a temperature or a remark, typed. */
-	let { run, nowMs }: { run: PourRun; nowMs: number } = $props();
+	interface Props {
+		run: PourRun;
+		nowMs: number;
+		/** Where the step has its own fields: one line until it is opened. */
+		folded?: boolean;
+	}
+	let { run, nowMs, folded = false }: Props = $props();
 	const units = useUnits();
 	const PRESSES: readonly Seen[] = ['middle-turned', 'drip-turned', 'left-over-soft', 'left-over-rigid'];
 	let text = $state('');
@@ -23,7 +29,7 @@
 	);
 	function see(what: Seen) {
 		run.record({ kind: 'seen', what, source: 'typed' });
-		said = `${SEEN_WORDS[what]}: noted at ${shortTime(nowMs, nowMs)}.`;
+		said = `${SEEN_WORDS[what]}: noted at ${wallTime(nowMs, nowMs)}.`;
 	}
 	function keep() {
 		if (problem || (!text.trim() && tempC === undefined)) return;
@@ -34,7 +40,7 @@
 	}
 </script>
 
-<section class="mx-auto w-full max-w-[60rem]" aria-label="What is seen while it cures">
+{#snippet presses()}
 	<div class="flex flex-wrap justify-center gap-2">
 		{#each PRESSES as what (what)}
 			<button
@@ -43,18 +49,28 @@
 				onclick={() => see(what)}>{SEEN_WORDS[what]}</button>
 		{/each}
 	</div>
+{/snippet}
+
+{#snippet typed()}
+	<div class="mt-1 grid items-start gap-x-4 sm:grid-cols-[10rem_1fr_auto]">
+		<QuantityField
+			label="Left-over cup reads"
+			kind="temperature"
+			name="leftOverC"
+			bind:value={tempC}
+			error={tempC === undefined ? undefined : problem} />
+		<TextField label="What you saw" name="cureNote" bind:value={text} error={text.length > 400 ? problem : undefined} />
+		<Button class="mt-[1.62rem] min-h-[2.75rem]" onclick={keep}>Note it</Button>
+	</div>
+{/snippet}
+
+<section class="mx-auto w-full max-w-[60rem]" aria-label="What is seen while it cures">
+	{#if !folded}{@render presses()}{/if}
 	<details class="mt-2">
-		<summary class="text-center font-semibold text-(--work)">Another note, or the left-over’s temperature</summary>
-		<div class="mt-1 grid items-start gap-x-4 sm:grid-cols-[10rem_1fr_auto]">
-			<QuantityField
-				label="Left-over cup reads"
-				kind="temperature"
-				name="leftOverC"
-				bind:value={tempC}
-				error={tempC === undefined ? undefined : problem} />
-			<TextField label="What you saw" name="cureNote" bind:value={text} error={text.length > 400 ? problem : undefined} />
-			<Button class="mt-[1.62rem] min-h-[2.75rem]" onclick={keep}>Note it</Button>
-		</div>
+		<summary class="text-center font-semibold text-(--work)"
+			>{folded ? 'Note what the left-over cup does' : 'Another note, or the left-over’s temperature'}</summary>
+		{#if folded}{@render presses()}{/if}
+		{@render typed()}
 	</details>
 	<p class="min-h-[1.6rem] text-center font-semibold text-(--work)" role="status">{said}</p>
 </section>
