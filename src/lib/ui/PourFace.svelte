@@ -74,6 +74,7 @@
 		return plan.layers![ref.cup]!.recoatUntilS - (nowMs - sinceMs) / 1000;
 	});
 	const late = $derived(leftS !== undefined && leftS < 0);
+	const gauged = $derived(step.kind === 'pump' || step.kind === 'hold');
 	const counts = $derived(step.kind === 'hold' || step.kind === 'cure' || step.kind === 'dry');
 	const potLifeS = $derived(step.layer ? plan.layers![step.layer]!.potLifeS : plan.potLifeS);
 	const thickS = $derived(elapsedS === undefined ? undefined : potLifeS - elapsedS);
@@ -140,7 +141,7 @@
 	</p>
 {:else if leftS !== undefined}
 	<div class="text-center" style:color={late && !counts && (slackS ?? -1) < 0 ? 'var(--hot)' : counts && late ? 'var(--work)' : 'inherit'}>
-		<p class="answer text-[clamp(2.6rem,min(19vh,20vw),9rem)]" role="timer">
+		<p class="answer {gauged ? 'text-[clamp(2.6rem,min(14vh,20vw),9rem)]' : 'text-[clamp(2.6rem,min(19vh,20vw),9rem)]'}" role="timer">
 			{counts && late ? 'Ready' : countdown(leftS)}
 		</p>
 		<p class="mt-2 text-[1.2rem] font-semibold">
@@ -164,7 +165,7 @@
 		</p>
 	</div>
 {/if}
-{#if step.kind === 'pump' || step.kind === 'hold'}
+{#if gauged}
 	<div class="flex flex-wrap items-start justify-center gap-x-10 gap-y-2">
 		<Stepper
 			label="Gauge reads"
@@ -173,9 +174,9 @@
 			min={0}
 			max={2000}
 			show={(v) => units.show(v, 'pressure')} />
+		<div class="max-w-[15rem] pt-1">{@render unread('Planned, not read yet:')}</div>
 		{@render children?.()}
 	</div>
-	{@render unread('The planned pressure. Set what the gauge says, or:')}
 	{#if gaugeLive && plan.pot}
 		{#if worked}<div class="flex flex-wrap justify-center gap-3">
 				{#each potWords as [to, words] (to)}

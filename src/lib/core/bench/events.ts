@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { DEVICES } from '../devices/reading';
-import { SOURCES } from './provenance';
+import { SOURCES } from './source';
 
 /** Faults that a cast can show, in the order in which people look for them. */
 export const FAULTS = [

@@ -1,4 +1,5 @@
-export { counts, isReading, sourceOf, SOURCES, SOURCE_WORDS, type Source } from './provenance';
+export { counts, isReading, sourceOf } from './provenance';
+export { SOURCES, SOURCE_WORDS, type Source } from './source';
 export { offRatio, ratioNow, targetOf, type RatioNow } from './ratio';
 export {
 	benchSteps,

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { lessonPlan } from '../practice/lesson';
 import { WORKSHOP_DEFAULTS } from '../workshop';
 import type { PourEvent } from './events';
-import { counts, isReading, sourceOf, SOURCES, SOURCE_WORDS } from './provenance';
+import { counts, isReading, sourceOf } from './provenance';
+import { SOURCES, SOURCE_WORDS } from './source';
 import { reducePour } from './reduce';
 import { benchSteps } from './steps';
 

@@ -1,20 +1,5 @@
 import type { PourEvent } from './events';
-
-/**
- * How something at the bench came to be known: typed by the maker, read by an instrument, made up by a simulator
- * (practice, and what an earlier version noted), or worked out.
- */
-export const SOURCES = ['typed', 'device', 'simulated', 'derived'] as const;
-export type Source = (typeof SOURCES)[number];
-
-/** What people read of a source; nothing is said of what was typed. */
-export const SOURCE_WORDS: Readonly<Record<Source | 'not kept', string>> = {
-	typed: '',
-	device: 'read by an instrument',
-	simulated: 'simulated',
-	derived: 'worked out',
-	'not kept': 'source not kept'
-};
+import type { Source } from './source';
 
 /** Events that say how much of something there was. */
 const READINGS: readonly PourEvent['kind'][] = ['air-read', 'temp-read', 'weighed', 'pressure-read'];

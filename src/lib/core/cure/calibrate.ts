@@ -1,8 +1,8 @@
 import { findRoot } from '../numeric/findRoot';
-import type { Warning } from '../working';
 import { formatTime } from '../units';
 import { CUP_LOSS_W_PER_M2K, crossing, integrateCup, standardCupAreaM2, type CupSetup } from './cupModel';
 import { arrhenius, isothermalKt, type Kinetics } from './kinetics';
+import type { CureModel } from './model';
 import { solvePart } from './partModel';
 import {
 	CHARACTERS,
@@ -18,24 +18,6 @@ export const DEMOULD_CONVERSION = { low: 0.6, high: 0.85 } as const;
 /** The slab and mould in which a sheet's demould time is taken to be stated. */
 export const SHEET_MOULD_WALL_MM = 10;
 export const SHEET_TEMP_C = 23;
-
-/** A resin's cure with every constant settled: what the cup and part models run on. */
-export interface CureModel {
-	readonly kinetics: Kinetics;
-	readonly densityGPerMl: number;
-	readonly specificHeatJPerGK: number;
-	readonly heatOfCureJPerG: number;
-	readonly conductivityWPerMK: number;
-	readonly potConversion: number;
-	readonly gelConversion: number;
-	/** Conversion at which a part is firm enough to leave its mould. */
-	readonly demouldConversion: number;
-	/** Rest at 23 °C after that conversion, s; it goes faster when warm, like the reaction. */
-	readonly demouldRestS: number;
-	/** Names of the constants that are defaults and not from the sheet. */
-	readonly defaulted: readonly string[];
-	readonly warnings: readonly Warning[];
-}
 
 const MEMO = new Map<string, CureModel>();
 const MEMO_SIZE = 64;

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { digits, formatTime } from '../units';
 import { InputError, type Warning, type WorkingLine } from '../working';
-import { calibrate, type CureModel } from './calibrate';
+import { calibrate } from './calibrate';
+import type { CureModel } from './model';
 import { CUP_LOSS_W_PER_M2K, crossing, integrateCup, standardCupAreaM2, type CupSetup } from './cupModel';
 import { cureRecord } from './record';
 

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { digits } from '../units';
 import { InputError, type Warning } from '../working';
-import { calibrate, type CureModel } from './calibrate';
+import { calibrate } from './calibrate';
+import type { CureModel } from './model';
 import { cupInput, cupSetup, runCup, type CupResult, type ParsedCupInput } from './cup';
 import { integrateCup } from './cupModel';
 

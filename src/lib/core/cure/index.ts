@@ -1,6 +1,7 @@
 export { CHARACTERS, CURE_DEFAULTS, cureRecord, type Character, type CureRecord } from './record';
 export { arrhenius } from './kinetics';
-export { calibrate, type CureModel } from './calibrate';
+export { calibrate } from './calibrate';
+export type { CureModel } from './model';
 export { cup, cupInput, tempC, type CupInput, type CupPoint, type CupResult } from './cup';
 export { crackLimitC, CRACK_LIMIT_C, heatWarnings, HOT_CORE_C, type PartHeat } from './heat';
 export { part, partInput, type PartInput, type PartResult } from './part';

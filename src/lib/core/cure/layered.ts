@@ -1,4 +1,4 @@
-import type { CureModel } from './calibrate';
+import type { CureModel } from './model';
 import { conductionStepper } from './conduction';
 import { cupGelS } from './cupModel';
 import { arrhenius } from './kinetics';

@@ -1,5 +1,5 @@
 import { conductionStepper, type Grid } from './conduction';
-import type { CureModel } from './calibrate';
+import type { CureModel } from './model';
 import { arrhenius, conversionFactor } from './kinetics';
 
 /** Silicone rubber of a mould (from memory: field values) and still air round it. */
