@@ -49,9 +49,25 @@ test('what is seen while it cures is a press; a wait cut short is asked about an
 	await expect(heading(page)).toHaveText('It is in the ledger');
 	await expect(page.getByText('not yet on the server')).toBeHidden();
 
+	// what was read and not noted is added with its time, and known to be typed and late
+	await page.getByRole('button', { name: 'Add what was not noted' }).click();
+	await page.getByLabel('What was it').selectOption({ label: 'A cup temperature' });
+	await page.getByLabel('How long after combining').fill('20 h');
+	await page.getByRole('button', { name: 'Add it' }).click();
+	await expect(page.getByText('That is still to come.')).toBeVisible();
+	await expect(page.getByText('Type what the gun showed')).toBeVisible();
+	await page.getByLabel('How long after combining').fill('1 s');
+	await page.getByLabel('The cup read').fill('38 C');
+	const arrived = page.waitForRequest((r) => r.url().endsWith('/events') && r.method() === 'POST');
+	await page.getByRole('button', { name: 'Add it' }).click();
+	await expect(page.getByText('Added, and marked as written down afterwards.')).toBeVisible();
+	expect((await arrived).postData()).toMatch(/"tempC":38,"source":"typed","enteredAtMs":\d+/);
+	await expect(page.getByText('not yet on the server')).toBeHidden();
+
 	await page.goto('/ledger');
 	await page.getByRole('row').nth(1).getByRole('link').first().click();
 	await expect(page.getByText('A thin drip has turned')).toBeVisible();
+	await expect(page.getByRole('listitem').filter({ hasText: /38\s°C/ })).toContainText(/afterwards/);
 	await expect(page.getByText(/Left-over cup reads 41\s°C\. a hair of steam/)).toBeVisible();
 	await expect(page.getByText(/Let it cure, then demould: done, cut short: .* of /)).toBeVisible();
 	await expect(page.getByText('none were read at the bench')).toBeVisible();

@@ -133,7 +133,7 @@ describe('work at the bench as one device knows it', () => {
 
 	it('several things noted by one press keep their order, a millisecond apart', () => {
 		const run = start(memoryStore());
-		run.record({ kind: 'temp-read', tempC: 25 }, { kind: 'step-done', stepId: 'look' }, { kind: 'finished' });
+		run.record({ kind: 'temp-read', tempC: 25, source: 'typed' }, { kind: 'step-done', stepId: 'look' }, { kind: 'finished' });
 		expect(run.state.status).toBe('finished');
 		expect(run.state.endedAtMs! - run.state.doneAtMs['look']!).toBe(1);
 	});
@@ -203,7 +203,7 @@ describe('work at the bench as one device knows it', () => {
 		first.record({ kind: 'step-done', stepId: 'look' });
 		await settle();
 		const other = start(memoryStore());
-		other.record({ kind: 'temp-read', tempC: 24 });
+		other.record({ kind: 'temp-read', tempC: 24, source: 'typed' });
 		await settle();
 		await settle();
 		first.record({ kind: 'step-done', stepId: 'air' });
@@ -310,7 +310,7 @@ describe('work at the bench as one device knows it', () => {
 		const run = start(memoryStore());
 		server.away = true;
 		for (let i = 0; i < 730; i++) {
-			run.record({ kind: 'temp-read', tempC: 20 + i / 100 });
+			run.record({ kind: 'temp-read', tempC: 20 + i / 100, source: 'typed' });
 			vi.setSystemTime(Date.now() + 10_000);
 		}
 		await settle();

@@ -19,7 +19,7 @@ const HELD_A_ROUND = 5;
  * Work at the bench as this device knows it: the server's events and its own, in one list. Recording works
  * without a network; what was not confirmed is kept in the browser and sent again until it is.
  */
-export class EventRun<E extends Happened> {
+export class EventRun<E extends Happened, New extends E = E> {
 	readonly id: string;
 	/** Where events are read and sent, such as `/api/pours/…/events`. */
 	readonly #url: string;
@@ -76,20 +76,20 @@ export class EventRun<E extends Happened> {
 	}
 
 	/** Notes that something happened now, here. On screen at once; kept, then sent. */
-	record(...happenings: HappeningOf<E>[]): void {
+	record(...happenings: HappeningOf<New>[]): void {
 		this.add(happenings, Math.round(this.nowMs()));
 	}
 
 	/** Notes what happened earlier; marked with the moment at which it was written down. */
-	recordLate(atMs: number, ...happenings: HappeningOf<E>[]): void {
+	recordLate(atMs: number, ...happenings: HappeningOf<New>[]): void {
 		const enteredAtMs = Math.round(this.nowMs());
 		this.add(
-			happenings.map((h) => ({ ...h, enteredAtMs }) as HappeningOf<E>),
+			happenings.map((h) => ({ ...h, enteredAtMs }) as HappeningOf<New>),
 			Math.round(atMs)
 		);
 	}
 
-	protected add(happenings: readonly HappeningOf<E>[], atMs: number): void {
+	protected add(happenings: readonly HappeningOf<New>[], atMs: number): void {
 		// one press may note several things: a millisecond apart they keep their order everywhere
 		const events = happenings.map((h, i) => ({ ...h, id: newId(), atMs: atMs + i }) as unknown as E);
 		this.ownCount += events.length;

@@ -1,12 +1,12 @@
 import { type PourPlan } from '$lib/core/plan';
-import { reducePour, stepsOf, sourceOf, type PourEvent } from '$lib/core/bench';
+import { reducePour, stepsOf, sourceOf, type NewPourEvent, type PourEvent } from '$lib/core/bench';
 import type { UnitSystem } from '$lib/core/units';
 import { EventRun, type HappeningOf } from './eventRun.svelte';
 
-export type Happening = HappeningOf<PourEvent>;
+export type Happening = HappeningOf<NewPourEvent>;
 
 /** A pour as this device knows it. */
-export class PourRun extends EventRun<PourEvent> {
+export class PourRun extends EventRun<PourEvent, NewPourEvent> {
 	readonly plan: PourPlan;
 	readonly #system: () => UnitSystem;
 	readonly steps = $derived.by(() => stepsOf(this.plan, this.#system()));

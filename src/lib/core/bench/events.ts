@@ -60,7 +60,7 @@ const base = {
 	by: z.literal('device').optional()
 };
 const gaugeKpa = z
-	.number()
+	.number({ error: 'Type what the gauge showed, such as 60 psi.' })
 	.min(0, 'A gauge reads from nothing up.')
 	.max(2000, 'Over 20 bar: check the unit.');
 
@@ -97,7 +97,7 @@ export function shrinkagePercent(f: Pick<CastFindings, 'masterMm' | 'sizeMm'>): 
 
 /** Something that happened at the bench. Events are only ever added; saving one twice changes nothing. */
 export const pourEvent = z.discriminatedUnion('kind', [
-	z.strictObject({ ...base, kind: z.literal('step-done'), stepId: z.string().min(1).max(40) }),
+	z.strictObject({ ...base, kind: z.literal('step-done'), stepId: z.string().min(1, 'Choose a step.').max(40) }),
 	z.strictObject({
 		...base,
 		kind: z.literal('air-read'),
@@ -113,7 +113,7 @@ export const pourEvent = z.discriminatedUnion('kind', [
 		...base,
 		kind: z.literal('temp-read'),
 		tempC: z
-			.number()
+			.number({ error: 'Type what the gun showed, such as 38 °C.' })
 			.min(-20, 'Under −20 °C: check the reading.')
 			.max(300, 'Over 300 °C: check the reading.'),
 		/** Which of several cups of colours, counted from 0; the first unless said. Layers are known by their time. */

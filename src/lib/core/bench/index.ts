@@ -1,4 +1,4 @@
-export { counts, isReading, sourceOf } from './provenance';
+export { counts, isReading, sourceOf, type NewPourEvent } from './provenance';
 export { SOURCES, SOURCE_WORDS, type Source } from './source';
 export { offRatio, ratioNow, targetOf, type RatioNow } from './ratio';
 export {

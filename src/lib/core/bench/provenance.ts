@@ -2,8 +2,15 @@ import type { PourEvent } from './events';
 import type { Source } from './source';
 
 /** Events that say how much of something there was. */
-const READINGS: readonly PourEvent['kind'][] = ['air-read', 'temp-read', 'weighed', 'pressure-read'];
-export const isReading = (event: Pick<PourEvent, 'kind'>): boolean => READINGS.includes(event.kind);
+const READINGS = ['air-read', 'temp-read', 'weighed', 'pressure-read'] as const;
+type ReadingKind = (typeof READINGS)[number];
+export const isReading = (event: Pick<PourEvent, 'kind'>): boolean =>
+	(READINGS as readonly PourEvent['kind'][]).includes(event.kind);
+
+type Sourced<E> = E extends { kind: ReadingKind } ? E & { source: Source } : E;
+type Unread = Extract<PourEvent, { kind: 'pressure-read' }> & { gaugeKpa?: undefined };
+/** An event as it is noted from now on: a reading names its source; a gauge that nobody read has none. */
+export type NewPourEvent = Sourced<PourEvent> | Unread;
 
 /**
  * Where a reading comes from. The version before this one had simulated devices only, and noted theirs with

@@ -434,7 +434,7 @@ describe('the scale', () => {
 		bench.says({ device: 'scale', value: 90 });
 		const zeros = () => bench.told.filter((c) => c.kind === 'zero').length;
 		const before = zeros();
-		run.record({ kind: 'temp-read', tempC: 22 });
+		run.record({ kind: 'temp-read', tempC: 22, source: 'typed' });
 		flushSync();
 		const { steps, state } = run;
 		(run as unknown as { events: readonly unknown[] }).events = [

@@ -46,10 +46,13 @@
 		}
 	]);
 
-	/** Where a reading came from, where that is not the plain case of a maker who typed it. */
+	/** Where a reading came from and that it was noted late, where that is not the plain case of a maker who typed it. */
 	function sourceWords(event: PourEvent): string {
-		if (!isReading(event) || (event.kind === 'pressure-read' && event.gaugeKpa === undefined)) return '';
-		return event.instrument ?? SOURCE_WORDS[sourceOf(event)];
+		const read = isReading(event) && !(event.kind === 'pressure-read' && event.gaugeKpa === undefined);
+		const source = read ? (event.instrument ?? SOURCE_WORDS[sourceOf(event)]) : '';
+		const late =
+			event.enteredAtMs === undefined ? '' : `written down afterwards, ${wallTime(event.enteredAtMs, data.nowMs)}`;
+		return [source, late].filter(Boolean).join('; ');
 	}
 
 	function cutWords(stepId: string): string {
