@@ -71,7 +71,7 @@
 		<p>
 			{#each batch.fillers as f (f.name)}<strong>{units.show(f.massG, 'mass')} {f.name}</strong>{f.looseVolumeMl
 					? ` (${units.show(f.looseVolumeMl, 'volume')} scooped)`
-					: ''} into B.{/each}
+					: ''} into {batch.catalyst ? 'the resin, before the catalyst' : 'B'}.{/each}
 		</p>
 	{/if}
 	{#if stack && planned.rotocast}<LayerStack layers={planned.rotocast.layers} />{:else if stack && batch.layers}<LayerStack

@@ -151,4 +151,6 @@
 				? ['silicone', 'vacuum']
 				: inputs.degas === 'pressure'
 					? ['silicone', 'pressure']
-					: ['silicone']} />
+					: plan.pours.some((p) => p.thickenerG)
+						? ['silicone', 'powder']
+						: ['silicone']} />
