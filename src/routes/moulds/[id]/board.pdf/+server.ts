@@ -54,17 +54,21 @@ export const GET: RequestHandler = async ({ params, locals, url, platform }) => 
 		plan: small.plan,
 		section: drawMould(inputs, plan, master.record, show, LETTER_MM / shrink).section
 	};
-	const placed = (title: string, drawing: typeof drawings.plan, mostMm: number): Content[] => {
+	const placed = (title: string, drawing: typeof drawings.plan, mostMm: number): Content => {
 		const part = scaleFor(drawing, mostMm);
 		const svg = onPaper(toSvg(drawing, mould.label)).replaceAll('sans-serif', 'Roboto');
-		return [
-			{
-				text: `${title}, ${part === 1 ? '1:1, at its true size' : `1:${part}`}`,
-				bold: true,
-				margin: [0, 6, 0, 0]
-			},
-			{ svg, width: (drawing.widthMm / part) * PT_PER_MM, margin: [0, 2, 0, 0] }
-		];
+		// a title never stands alone at the foot of a sheet
+		return {
+			unbreakable: true,
+			stack: [
+				{
+					text: `${title}, ${part === 1 ? '1:1, at its true size' : `1:${part}`}`,
+					bold: true,
+					margin: [0, 6, 0, 0]
+				},
+				{ svg, width: (drawing.widthMm / part) * PT_PER_MM, margin: [0, 2, 0, 0] }
+			]
+		};
 	};
 	const closed = closingOf(mould);
 	const cut = (plan.cutList ?? []).map((c) =>
@@ -98,8 +102,8 @@ export const GET: RequestHandler = async ({ params, locals, url, platform }) => 
 					],
 					columnGap: 14
 				},
-				...placed('Plan', drawings.plan, A4.planMm),
-				...placed('Section', drawings.section, A4.sectionMm),
+				placed('Plan', drawings.plan, A4.planMm),
+				placed('Section', drawings.section, A4.sectionMm),
 				// a bar to check the printer by
 				{
 					canvas: [{ type: 'line', x1: 0, y1: 0, x2: 100 * PT_PER_MM, y2: 0, lineWidth: 2 }],
