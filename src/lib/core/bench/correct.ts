@@ -4,7 +4,8 @@ import type { CureRecord } from '../cure';
 import { cup } from '../cure/cup';
 import { cupFit, type CupFitResult } from '../cure/cupFit';
 import { solveLayered, type LayerRun } from '../cure/layered';
-import { part } from '../cure/part';
+import { sections } from '../cure/sections';
+import { WALLS } from '../cure/wall';
 import { HOLD_MARGIN } from '../shot/solid';
 import { togetherPotLifeS } from '../shot/colours';
 import { clockCups, mixOneCupS, type PourPlan } from '../plan/pourPlan';
@@ -164,8 +165,8 @@ function partNow(
 	resin: CureRecord,
 	climate: Climate
 ): Pick<BenchForecast, 'holdUntilS' | 'demouldS'> {
-	const firm = part({ resin, ...plan.section!, ...climate });
-	const gelS = Math.max(firm.gelCoreS, firm.gelWallS);
+	const firm = sections(resin, plan.section!, climate);
+	const gelS = firm.gelLastS;
 	return {
 		holdUntilS: gelS * (1 + HOLD_MARGIN),
 		demouldS: plan.pot ? Math.max(firm.demouldS, gelS * (1 + HOLD_MARGIN)) : firm.demouldS
@@ -188,6 +189,7 @@ function layersNow(
 		return solveLayered(model, {
 			layersMm: layers.map((l) => l.thicknessMm),
 			mouldWallMm: plan.section!.mouldWallMm,
+			wall: WALLS[plan.section!.wall ?? 'silicone'],
 			...at,
 			mixS: mixOneCupS(plan) ?? 45,
 			nextAt: model.gelConversion,

@@ -97,7 +97,11 @@ export function shrinkagePercent(f: Pick<CastFindings, 'masterMm' | 'sizeMm'>): 
 
 /** Something that happened at the bench. Events are only ever added; saving one twice changes nothing. */
 export const pourEvent = z.discriminatedUnion('kind', [
-	z.strictObject({ ...base, kind: z.literal('step-done'), stepId: z.string().min(1, 'Choose a step.').max(40) }),
+	z.strictObject({
+		...base,
+		kind: z.literal('step-done'),
+		stepId: z.string().min(1, 'Choose a step.').max(40)
+	}),
 	z.strictObject({
 		...base,
 		kind: z.literal('air-read'),

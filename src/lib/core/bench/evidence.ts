@@ -1,4 +1,4 @@
-import { part } from '../cure/part';
+import { sections } from '../cure/sections';
 import type { Evidence } from '../faults/evidence';
 import { fieldErrors } from '../fieldErrors';
 import { dewPointC } from '../humidity/dewPoint';
@@ -16,7 +16,7 @@ export function partHeat(
 	if (!plan.cure || !plan.section) return undefined;
 	try {
 		const { startTempC, mouldTempC, roomTempC } = plan;
-		const p = part({ resin: plan.cure, ...plan.section, startTempC, mouldTempC, roomTempC });
+		const p = sections(plan.cure, plan.section, { startTempC, mouldTempC, roomTempC });
 		return { peakC: p.peakTempC, faceC: p.peakMouldFaceC };
 	} catch (error) {
 		// a plan out of the engine's range has no heat to speak of

@@ -1,6 +1,8 @@
 import { findRoot } from '../numeric/findRoot';
+import { remembering } from '../numeric/remembering';
 import { formatTime } from '../units';
-import { CUP_LOSS_W_PER_M2K, crossing, integrateCup, standardCupAreaM2, type CupSetup } from './cupModel';
+import { cupPotLifeS, cupPeakC } from './cupModel';
+import { filledModel } from './filledModel';
 import { arrhenius, isothermalKt, type Kinetics } from './kinetics';
 import type { CureModel } from './model';
 import { solvePart } from './partModel';
@@ -9,34 +11,33 @@ import {
 	cureRecord,
 	CURE_DEFAULTS,
 	INDUCTION_SHARE,
+	POLYESTER_PEAK_C,
 	type CureRecord,
 	type ParsedCureRecord
 } from './record';
 
-/** Demould conversions that a stated time may mean (models of the trade put firmness there). */
-export const DEMOULD_CONVERSION = { low: 0.6, high: 0.85 } as const;
-/** The slab and mould in which a sheet's demould time is taken to be stated. */
+/** The slab, mould and air in which a sheet's demould time is taken to be stated, unless the record says. */
 export const SHEET_MOULD_WALL_MM = 10;
 export const SHEET_TEMP_C = 23;
+/** The cup in which a peak exotherm is taken to be stated. */
+const PEAK_CUP_G = 100;
+const PEAK_TEMP_C = 25;
 
-const MEMO = new Map<string, CureModel>();
-const MEMO_SIZE = 64;
+/** A part wants at least this share of its own gel time after gel, whatever the sheet says (a default of ours). */
+const LEAST_MATURITY = 0.1;
 
 /**
- * Makes both figures of a data sheet come back exactly: the rate from the pot life in its cup
- * (ASTM D2471: time in a stated mass), the demould conversion from the demould time of its slab.
- * Remembers the last records; same record, same model.
+ * Makes the figures of a data sheet come back exactly: the rate from the pot life in its cup (ASTM D2471: time in a
+ * stated mass), the heat from its peak exotherm where there is one, what a part wants after gel from the demould time
+ * in its section. Remembers the last records; same record, same model.
  * @throws ZodError for a record out of range.
+ * @example calibrate({ potLifeS: 150, demouldS: 900, character: 'quick' }).speed // 1
  */
-export function calibrate(raw: CureRecord): CureModel {
-	const key = JSON.stringify(raw);
-	const known = MEMO.get(key);
-	if (known) return known;
-	const model = calibrateNow(cureRecord.parse(raw));
-	if (MEMO.size >= MEMO_SIZE) MEMO.delete(MEMO.keys().next().value!);
-	MEMO.set(key, model);
-	return model;
-}
+export const calibrate: (raw: CureRecord) => CureModel = remembering(
+	(raw: CureRecord) => calibrateNow(cureRecord.parse(raw)),
+	JSON.stringify,
+	256
+);
 
 const CONSTANTS = [
 	'densityGPerMl',
@@ -45,132 +46,163 @@ const CONSTANTS = [
 	'specificHeatJPerGK',
 	'potConversion',
 	'gelConversion',
-	'conductivityWPerMK'
+	'conductivityWPerMK',
+	'glassFreshC',
+	'glassCuredC',
+	'glassRatio',
+	'maturityKjPerMol',
+	'flexibleShare'
 ] as const;
+type Constant = (typeof CONSTANTS)[number];
+type Constants = Record<Constant, number>;
 
 function calibrateNow(record: ParsedCureRecord): CureModel {
 	const defaults = CURE_DEFAULTS[record.chemistry];
-	const pick = (name: (typeof CONSTANTS)[number]) => record[name] ?? defaults[name];
-	const base = {
-		...CHARACTERS[record.character],
-		activationJPerMol: pick('activationKjPerMol') * 1000,
-		riseK: pick('heatOfCureJPerG') / pick('specificHeatJPerGK')
+	const given = Object.fromEntries(
+		CONSTANTS.map((name) => [name, record[name] ?? defaults[name]])
+	) as Constants;
+	const peakC =
+		record.peakExothermC ??
+		(record.chemistry === 'polyester' && record.heatOfCureJPerG === undefined ? POLYESTER_PEAK_C : undefined);
+	const c =
+		peakC === undefined || !record.catalyst
+			? given
+			: { ...given, heatOfCureJPerG: heatFromPeak(record, given, peakC) };
+	const sheet = atSheet(record, c);
+	const speed = speedOf(record);
+	const { percent, referencePercent } = record.catalyst ?? { percent: 1, referencePercent: 1 };
+	const own: Kinetics = {
+		...sheet.kinetics,
+		k23PerS: sheet.kinetics.k23PerS * speed,
+		// the inhibitor goes in proportion to the catalyst, the rate with its root
+		inductionPerS: sheet.kinetics.inductionPerS * speed * Math.sqrt(percent / referencePercent)
 	};
-	const shell = {
-		densityGPerMl: pick('densityGPerMl'),
-		specificHeatJPerGK: pick('specificHeatJPerGK'),
-		heatOfCureJPerG: pick('heatOfCureJPerG'),
-		conductivityWPerMK: pick('conductivityWPerMK'),
-		potConversion: pick('potConversion'),
-		gelConversion: pick('gelConversion'),
+	const model: CureModel = {
+		...sheet,
+		...wants(record, sheet),
+		kinetics: own,
+		speed,
 		defaulted: CONSTANTS.filter((name) => record[name] === undefined)
 	};
-	const kinetics = record.catalyst
-		? catalysedKinetics(record, base, shell.gelConversion)
-		: { ...base, k23PerS: potLifeRate(record, base, shell), inductionPerS: Infinity };
-	// the sheet's demould time belongs to the sheet's catalyst share
-	const sheetKinetics = record.catalyst
-		? catalysedKinetics(
-				{ ...record, catalyst: { ...record.catalyst, percent: record.catalyst.referencePercent } },
-				base,
-				shell.gelConversion
-			)
-		: kinetics;
-	const speed = (record.rateFactor ?? 1) / (1 + (record.lengtheningPercent ?? 0) / 100);
-	const own = {
-		...kinetics,
-		k23PerS: kinetics.k23PerS * speed,
-		inductionPerS: kinetics.inductionPerS * speed
+	return record.filled ? filledModel(model, record.filled) : model;
+}
+
+/** The batch against its sheet: tin, colour and additive; of a polyester also its share, k ∝ √catalyst. */
+function speedOf(record: ParsedCureRecord): number {
+	const { percent, referencePercent } = record.catalyst ?? { percent: 1, referencePercent: 1 };
+	const batch = (record.rateFactor ?? 1) / (1 + (record.lengtheningPercent ?? 0) / 100);
+	return batch * Math.sqrt(percent / referencePercent);
+}
+
+type SheetModel = Omit<CureModel, 'warnings' | 'defaulted'>;
+
+/** The resin of the sheet, before it is known what its demould time wants. */
+function atSheet(record: ParsedCureRecord, c: Constants): SheetModel {
+	const base: Base = {
+		...CHARACTERS[record.character],
+		activationJPerMol: c.activationKjPerMol * 1000,
+		riseK: c.heatOfCureJPerG / c.specificHeatJPerGK,
+		glass: { freshC: c.glassFreshC, curedC: c.glassCuredC, ratio: c.glassRatio }
 	};
-	return { kinetics: own, ...shell, ...demouldPoint(record, { ...shell, kinetics: sheetKinetics }) };
+	return {
+		kinetics: record.catalyst ? catalysedKinetics(record, base, c) : potLifeKinetics(record, base, c),
+		densityGPerMl: c.densityGPerMl,
+		specificHeatJPerGK: c.specificHeatJPerGK,
+		heatOfCureJPerG: c.heatOfCureJPerG,
+		conductivityWPerMK: c.conductivityWPerMK,
+		potConversion: c.potConversion,
+		gelConversion: c.gelConversion,
+		speed: 1,
+		maturityS: 0,
+		flexibleShare: c.flexibleShare,
+		maturityActivationJPerMol: c.maturityKjPerMol * 1000,
+		glassShiftK: 0
+	};
 }
 
 type Base = Omit<Kinetics, 'k23PerS' | 'inductionPerS'>;
-type Shell = Omit<CureModel, 'kinetics' | 'demouldConversion' | 'demouldRestS' | 'warnings'>;
 
 /**
- * Polyester: the inhibitor goes at a rate proportional to the catalyst, then k ∝ √catalyst
- * (chain polymerisation: radicals made ∝ catalyst, ended in pairs). The gel time is the sheet's,
- * taken at constant temperature as in ISO 2535.
+ * Polyester at the sheet's share: its inhibitor goes first, then it cures (chain polymerisation: radicals made ∝
+ * catalyst, ended in pairs). The gel time is the sheet's, taken at constant temperature as in ISO 2535.
  */
-function catalysedKinetics(record: ParsedCureRecord, base: Base, gelConversion: number): Kinetics {
-	const { percent, referencePercent, referenceGelS, referenceTempC } = record.catalyst!;
+function catalysedKinetics(record: ParsedCureRecord, base: Base, c: Constants): Kinetics {
+	const { referenceGelS, referenceTempC } = record.catalyst!;
 	const share = record.inductionShare ?? INDUCTION_SHARE;
 	const at23 = 1 / arrhenius(base.activationJPerMol, referenceTempC);
-	const strength = percent / referencePercent;
-	const k = isothermalKt(base.m, base.n, gelConversion) / ((1 - share) * referenceGelS);
+	const k = isothermalKt(base.m, base.n, c.gelConversion) / ((1 - share) * referenceGelS);
 	return {
 		...base,
-		k23PerS: k * at23 * Math.sqrt(strength),
-		inductionPerS: share > 0 ? (at23 * strength) / (share * referenceGelS) : Infinity
+		k23PerS: k * at23,
+		inductionPerS: share > 0 ? at23 / (share * referenceGelS) : Infinity
 	};
 }
 
-/** The rate at 23 °C that ends the sheet's pot life at the sheet's time, mass and temperature. */
-function potLifeRate(record: ParsedCureRecord, base: Base, shell: Shell): number {
-	const potLifeS = record.potLifeS!;
-	const timeFor = (logK: number) => {
-		const setup: CupSetup = {
-			kinetics: { ...base, k23PerS: Math.exp(logK), inductionPerS: Infinity },
-			massG: record.potLifeMassG,
-			densityGPerMl: shell.densityGPerMl,
-			specificHeatJPerGK: shell.specificHeatJPerGK,
-			startTempC: record.potLifeTempC,
-			roomTempC: record.potLifeTempC,
-			areaM2: standardCupAreaM2(record.potLifeMassG, shell.densityGPerMl),
-			lossWPerM2K: CUP_LOSS_W_PER_M2K
-		};
-		let reachedS = Infinity;
-		integrateCup(setup, potLifeS * 50, (step) => {
-			if (step.y1[0]! < shell.potConversion) return false;
-			reachedS = crossing(step, 0, shell.potConversion);
-			return true;
-		});
-		return Math.log(Math.min(reachedS, potLifeS * 50) / potLifeS);
+/** The heat that takes the sheet's cup to its peak exotherm, J/g; the most that a polyester gives bounds it. */
+function heatFromPeak(record: ParsedCureRecord, c: Constants, peakC: number): number {
+	const missesBy = (logHeat: number) => {
+		const model = atSheet(record, { ...c, heatOfCureJPerG: Math.exp(logHeat) });
+		const massG = record.peakExothermMassG ?? PEAK_CUP_G;
+		return cupPeakC(model, { massG, startTempC: PEAK_TEMP_C, roomTempC: PEAK_TEMP_C }) - peakC;
 	};
-	// without any self-heating the rate is highest, with all of it kept in lowest
-	const isothermal =
-		isothermalKt(base.m, base.n, shell.potConversion) /
-		(potLifeS * arrhenius(base.activationJPerMol, record.potLifeTempC));
-	const hottest = arrhenius(base.activationJPerMol, record.potLifeTempC + base.riseK);
-	const floor = (isothermal * arrhenius(base.activationJPerMol, record.potLifeTempC)) / hottest;
-	const root = findRoot(timeFor, Math.log(floor) - 0.01, Math.log(isothermal) + 0.01, 1e-7);
-	if (!root.converged) throw new Error('calibrate: the pot life could not be matched');
+	const [lo, hi] = [Math.log(10), Math.log(900)];
+	if (missesBy(hi) < 0) return Math.exp(hi);
+	const root = findRoot(missesBy, lo, hi, 1e-4);
+	if (!root.converged) throw new Error('calibrate: the peak exotherm could not be matched');
 	return Math.exp(root.x);
 }
 
-/** What "demould" means for this resin: a conversion, and a rest when the model is there too soon. */
-function demouldPoint(
-	record: ParsedCureRecord,
-	model: Shell & { kinetics: Kinetics }
-): Pick<CureModel, 'demouldConversion' | 'demouldRestS' | 'warnings'> {
-	const { low, high } = DEMOULD_CONVERSION;
-	const sheet = {
-		section: { shape: 'slab' as const, thicknessMm: record.demouldSectionMm },
-		mouldWallMm: SHEET_MOULD_WALL_MM,
-		startTempC: SHEET_TEMP_C,
-		mouldTempC: SHEET_TEMP_C,
-		roomTempC: SHEET_TEMP_C
+/** The rate at 23 °C that ends the sheet's pot life at the sheet's time, mass and temperature. */
+function potLifeKinetics(record: ParsedCureRecord, base: Base, c: Constants): Kinetics {
+	const potLifeS = record.potLifeS!;
+	const { potLifeMassG: massG, potLifeTempC: tempC } = record;
+	const kinetics = (logK: number) => ({ ...base, k23PerS: Math.exp(logK), inductionPerS: Infinity });
+	const timeFor = (logK: number) => {
+		const model = { ...c, kinetics: kinetics(logK) };
+		const setup = { massG, startTempC: tempC, roomTempC: tempC };
+		return Math.log(Math.min(cupPotLifeS(model, setup, potLifeS * 50), potLifeS * 50) / potLifeS);
 	};
-	const run = solvePart({ ...model, demouldConversion: high, demouldRestS: 0 }, sheet, {
-		watchConversions: [low],
-		watchAtS: record.demouldS
-	});
-	if (run.demouldS <= record.demouldS) {
-		return { demouldConversion: high, demouldRestS: run.restAtWatchS, warnings: [] };
-	}
-	const slowest = run.slowestConversionAtWatch;
-	if (slowest >= low) return { demouldConversion: slowest, demouldRestS: 0, warnings: [] };
+	// without any self-heating the rate is highest, with all of it kept in lowest
+	const isothermal =
+		isothermalKt(base.m, base.n, c.potConversion) / (potLifeS * arrhenius(base.activationJPerMol, tempC));
+	const hottest = arrhenius(base.activationJPerMol, tempC + base.riseK);
+	const floor = (isothermal * arrhenius(base.activationJPerMol, tempC)) / hottest;
+	// a cold cup near its glass needs more than the isothermal rate without one
+	const root = findRoot(timeFor, Math.log(floor) - 0.01, Math.log(isothermal) + 0.5, 1e-7);
+	if (!root.converged) throw new Error('calibrate: the pot life could not be matched');
+	return kinetics(root.x);
+}
+
+/** What the sheet's demould time wants of a part: a count after gel, and where it must be stiff. */
+function wants(
+	record: ParsedCureRecord,
+	sheet: SheetModel
+): Pick<CureModel, 'maturityS' | 'glassShiftK' | 'warnings'> {
+	const run = solvePart(
+		{ ...sheet, maturityS: Infinity },
+		{
+			section: { shape: 'slab', thicknessMm: record.demouldSectionMm },
+			mouldWallMm: record.demouldWallMm ?? SHEET_MOULD_WALL_MM,
+			startTempC: SHEET_TEMP_C,
+			mouldTempC: SHEET_TEMP_C,
+			roomTempC: SHEET_TEMP_C
+		},
+		{ watchConversions: [sheet.gelConversion], watchAtS: record.demouldS, horizonS: record.demouldS * 20 }
+	);
+	const gelS = run.watchedS[0]!;
+	const { maturedS, raiseK } = run.atWatch;
+	const least = LEAST_MATURITY * gelS;
+	if (maturedS >= least) return { maturityS: maturedS, glassShiftK: raiseK, warnings: [] };
 	const snappier = record.character === 'gradual' ? 'quick' : 'snap';
 	return {
-		demouldConversion: low,
-		demouldRestS: 0,
+		maturityS: Number.isFinite(least) ? least : record.demouldS,
+		glassShiftK: 0,
 		warnings: [
 			{
 				code: 'times-do-not-fit',
 				message:
-					`A ${record.character} resin with this pot life is firm after ${formatTime(run.watchedS[0]!)}, ` +
-					`not after the ${formatTime(record.demouldS)} of the sheet: the two times do not fit this character.`,
+					`A ${record.character} resin with this pot life has only gelled after ${formatTime(gelS)}, so it is not ready ` +
+					`after the ${formatTime(record.demouldS)} of the sheet: the two times do not fit this character.`,
 				action:
 					record.character === 'snap'
 						? 'Check both times and the section that the sheet means.'

@@ -21,6 +21,8 @@ export const catalystPlanInput = z.strictObject({
 		.min(0.2, 'Under 0.2 mm there is no section to speak of.')
 		.max(1000, 'Over 1 m thick: check the unit.'),
 	mouldWallMm: z.number().min(0.5).max(500).default(12),
+	/** Poured into an open form: one face to the air. */
+	open: z.boolean().default(false),
 	startTempC: tempC('the temperature of the resin'),
 	roomTempC: tempC('the temperature of the room'),
 	/** The hottest that the middle may get before it cracks, °C; from the sheet or from trials. */
@@ -34,7 +36,10 @@ export const catalystPlanInput = z.strictObject({
 		.min(0, 'The time needed cannot be less than nothing.')
 		.max(86_400, 'Over a day to pour: check the unit.'),
 	minPercent: z.number().min(0.1, 'At least 0.1 %.').max(10).default(0.5),
-	maxPercent: z.number().min(0.1).max(10, 'At most 10 %.').default(3)
+	maxPercent: z.number().min(0.1).max(10, 'At most 10 %.').default(3),
+	/** Between which shares this resin is usually catalysed (common practice, no source). */
+	usualMinPercent: z.number().min(0.1, 'At least 0.1 %.').max(10).default(1),
+	usualMaxPercent: z.number().min(0.1).max(10, 'At most 10 %.').default(2)
 });
 export type CatalystPlanInput = z.input<typeof catalystPlanInput>;
 
@@ -47,8 +52,12 @@ export interface CatalystShare {
 }
 
 export interface CatalystPlan {
-	/** The highest share that neither cracks nor runs out of time; `null` when none does. */
+	/** The share to take: of the usual ones that fit, the one that gels nearest to the sheet’s time; `null`: none fits. */
 	percent: number | null;
+	/** Even the least usual share does not fit: it takes less. */
+	lessThanUsual: boolean;
+	/** The highest share that neither cracks nor runs out of time: a bound, not the answer. */
+	highestPercent: number | null;
 	limitedBy: 'crack' | 'time' | 'range' | 'none-fits';
 	/** Times at the slowest place with that share, s: for the next layer and for embedding. */
 	stages?: { gelS: number; softS: number; firmS: number; hardS: number };
@@ -60,9 +69,9 @@ export interface CatalystPlan {
 const STEP = 0.1;
 
 /**
- * The highest catalyst share whose peak stays under the crack limit and whose pot life still leaves time
- * to pour, on a grid of 0.1 %. More catalyst is hotter and quicker, so the search may stop at the first
- * share that does not fit.
+ * The usual catalyst share for this mass, section and room, on a grid of 0.1 %: one whose peak stays under the crack
+ * limit and whose pot life leaves time to pour. More catalyst is hotter and quicker, so the search may stop at the
+ * first share that does not fit.
  * @throws ZodError out of range; InputError for a resin that is not catalysed by share.
  */
 export function catalystPlan(raw: CatalystPlanInput): CatalystPlan {
@@ -95,14 +104,22 @@ export function catalystPlan(raw: CatalystPlanInput): CatalystPlan {
 		if (!fits) break;
 	}
 	const last = shares[shares.length - 1]!;
-	const best = [...shares].reverse().find((s) => s.fits);
+	const fitting = shares.filter((s) => s.fits);
+	const highest = fitting.at(-1);
+	const misses = (s: CatalystShare) => Math.abs(Math.log(s.gelTimeS / catalyst.referenceGelS));
+	const usual = fitting
+		.filter((s) => s.percent >= input.usualMinPercent && s.percent <= input.usualMaxPercent)
+		.sort((a, b) => misses(a) - misses(b))[0];
+	const best = usual ?? highest;
 	const stopped = last.fits ? 'range' : last.peakTempC > input.crackLimitC ? 'crack' : 'time';
 	return {
 		percent: best?.percent ?? null,
+		lessThanUsual: best !== undefined && best.percent < input.usualMinPercent,
+		highestPercent: highest?.percent ?? null,
 		limitedBy: best ? stopped : 'none-fits',
 		...(best ? { stages: stagesOf(at(best.percent), input) } : {}),
 		shares,
-		working: (best ? [best, ...(last.fits ? [] : [last])] : [last]).map((s) => ({
+		working: [...new Set([best, highest, last].filter((s) => s !== undefined))].map((s) => ({
 			what: `With ${digits(s.percent)} %`,
 			sum: `middle of ${digits(input.thicknessMm)} mm peaks at ${digits(s.peakTempC, 0)} °C, too thick after ${formatTime(s.potLifeS)}`,
 			result: s.fits ? 'fits' : s.peakTempC > input.crackLimitC ? 'may crack' : 'too quick',
@@ -127,6 +144,7 @@ function partRun(resin: CureRecord, input: Parsed, watchConversions: number[] = 
 	return solvePart(
 		calibrate(resin),
 		{
+			open: input.open,
 			section: { shape: 'slab', thicknessMm: input.thicknessMm },
 			mouldWallMm: input.mouldWallMm,
 			startTempC: input.startTempC,

@@ -19,6 +19,8 @@ export interface Conduction {
 	step(temp: Float64Array, dtS: number): number;
 	/** Temperature of the face between a cell and the next one outwards, °C. */
 	faceTempC(temp: Float64Array, cell: number): number;
+	/** Temperature of the innermost face, °C: the middle where that is a plane of symmetry. */
+	innerFaceTempC(temp: Float64Array): number;
 	/** Σ capacity × temperature, J. */
 	heatJ(temp: Float64Array): number;
 	/** Σ conversion × heat of cure, J, over the first cells. */
@@ -106,6 +108,11 @@ export function conductionStepper(grid: Grid): Conduction {
 			if (cell >= n - 1) return temp[n - 1]!;
 			const [inner, outer] = [1 / half[cell]!, 1 / half[cell + 1]!];
 			return (temp[cell]! * inner + temp[cell + 1]! * outer) / (inner + outer);
+		},
+		innerFaceTempC(temp) {
+			if (grid.innerAir <= 0) return temp[0]!;
+			const inside = 1 / half[0]!;
+			return (temp[0]! * inside + grid.airTempC * grid.innerAir) / (inside + grid.innerAir);
 		},
 		heatJ: (temp) => temp.reduce((sum, x, i) => sum + capacity[i]! * x, 0),
 		releasedJ: (conversion, heatJPerM3) =>

@@ -98,31 +98,62 @@ function runInduction(
 	return Number.isNaN(endS) ? end : { ...end, t: endS, y: [0, endTempC, 0] };
 }
 
-/**
- * When a cup of this resin gels, s after combining; Infinity when it does not within the horizon.
- * @param massG of resin in a cup as tall as wide
- */
-export function cupGelS(
-	model: Omit<CupSetup, 'massG' | 'startTempC' | 'roomTempC' | 'areaM2' | 'lossWPerM2K'> & {
-		gelConversion: number;
-	},
-	{ massG, startTempC, roomTempC }: { massG: number; startTempC: number; roomTempC: number },
-	horizonS = 60 * 86_400
-): number {
-	const { kinetics, densityGPerMl, specificHeatJPerGK, gelConversion } = model;
-	const areaM2 = standardCupAreaM2(massG, densityGPerMl);
-	const lossWPerM2K = CUP_LOSS_W_PER_M2K;
-	let gelS = Infinity;
-	integrateCup(
-		{ kinetics, massG, densityGPerMl, specificHeatJPerGK, startTempC, roomTempC, areaM2, lossWPerM2K },
-		horizonS,
-		(step) => {
-			if (step.y1[0]! < gelConversion) return false;
-			gelS = crossing(step, 0, gelConversion);
-			return true;
-		}
-	);
-	return gelS;
+/** What of a resin a cup runs on. */
+export type CupResin = Pick<CupSetup, 'kinetics' | 'densityGPerMl' | 'specificHeatJPerGK'>;
+/** A cup as tall as wide, in a room. */
+export interface PlainCup {
+	massG: number;
+	startTempC: number;
+	roomTempC: number;
+}
+
+const plainSetup = (resin: CupResin, { massG, startTempC, roomTempC }: PlainCup): CupSetup => ({
+	kinetics: resin.kinetics,
+	densityGPerMl: resin.densityGPerMl,
+	specificHeatJPerGK: resin.specificHeatJPerGK,
+	massG,
+	startTempC,
+	roomTempC,
+	areaM2: standardCupAreaM2(massG, resin.densityGPerMl),
+	lossWPerM2K: CUP_LOSS_W_PER_M2K
+});
+
+function reachesS(resin: CupResin, cup: PlainCup, conversion: number, horizonS: number): number {
+	let atS = Infinity;
+	integrateCup(plainSetup(resin, cup), horizonS, (step) => {
+		if (step.y1[0]! < conversion) return false;
+		atS = crossing(step, 0, conversion);
+		return true;
+	});
+	return atS;
+}
+
+const HORIZON_S = 60 * 86_400;
+
+/** When a cup of this resin gels, s after combining; Infinity when it does not within the horizon. */
+export const cupGelS = (
+	resin: CupResin & { gelConversion: number },
+	cup: PlainCup,
+	horizonS = HORIZON_S
+): number => reachesS(resin, cup, resin.gelConversion, horizonS);
+
+/** When it is too thick to pour, s after combining; Infinity when it is not within the horizon. */
+export const cupPotLifeS = (
+	resin: CupResin & { potConversion: number },
+	cup: PlainCup,
+	horizonS = HORIZON_S
+): number => reachesS(resin, cup, resin.potConversion, horizonS);
+
+/** How hot it gets, °C. */
+export function cupPeakC(resin: CupResin, cup: PlainCup, horizonS = HORIZON_S): number {
+	let peakC = cup.startTempC;
+	integrateCup(plainSetup(resin, cup), horizonS, (step) => {
+		for (let q = 1; q <= 4; q++)
+			peakC = Math.max(peakC, step.dense(step.t0 + ((step.t1 - step.t0) * q) / 4, 1));
+		// past its peak and half way back
+		return step.y1[0]! > 0.02 && step.y1[1]! - cup.roomTempC < 0.5 * (peakC - cup.roomTempC);
+	});
+	return peakC;
 }
 
 /** When a component passes a level inside a step: bisection on the dense output. */

@@ -6,6 +6,8 @@ import { cupGelS } from './cupModel';
 import { cupFit, cupFitInput, UNSETTLED, type CupFitResult } from './cupFit';
 import { crackLimitC, heatWarnings } from './heat';
 import { solvePart, type PartPoint } from './partModel';
+import { readyOf, type Ready } from './ripening';
+import { WALL_KINDS, WALLS } from './wall';
 
 /** Conversion past which a new layer may peel off (a field of the record; default common practice, no source). */
 export const RECOAT_CONVERSION = 0.8;
@@ -21,6 +23,7 @@ export const forecastInput = cupInput.extend({
 		.number({ error: 'Type the wall of the mould, such as 12 mm.' })
 		.min(0.5, 'A mould wall is at least 0.5 mm.')
 		.max(300, 'A mould wall over 300 mm: check the unit.'),
+	wall: z.enum(WALL_KINDS).default('silicone'),
 	mouldTempC: tempC('the temperature of the mould'),
 	readings: cupFitInput.shape.readings
 		.max(60, 'At most 60 readings.')
@@ -29,7 +32,7 @@ export const forecastInput = cupInput.extend({
 });
 export type ForecastInput = z.input<typeof forecastInput>;
 
-export interface Forecast {
+export interface Forecast extends Ready {
 	cup: CupResult;
 	/** The cup corrected by the readings, when there are any. */
 	fit?: CupFitResult;
@@ -38,9 +41,7 @@ export interface Forecast {
 	/** A new layer holds from the gel of the slowest place until its conversion passes the record's (0.80). */
 	recoatFromS: number;
 	recoatUntilS: number;
-	demouldS: number;
 	peakTempC: number;
-	hottestAtDemouldC: number;
 	peakMouldFaceC: number;
 	part: PartPoint[];
 	defaulted: readonly string[];
@@ -73,6 +74,7 @@ export function forecast(raw: ForecastInput): Forecast {
 		{
 			section: { shape: input.shape, thicknessMm: input.thicknessMm },
 			mouldWallMm: input.mouldWallMm,
+			wall: WALLS[input.wall],
 			startTempC: input.startTempC,
 			mouldTempC: input.mouldTempC,
 			roomTempC: input.roomTempC
@@ -99,9 +101,8 @@ export function forecast(raw: ForecastInput): Forecast {
 		gelWallS: run.gelWallS,
 		recoatFromS: Math.max(run.gelCoreS, run.gelWallS),
 		recoatUntilS: run.watchedS[0]!,
-		demouldS: run.demouldS,
+		...readyOf(run),
 		peakTempC: run.peakTempC,
-		hottestAtDemouldC: run.hottestAtDemouldC,
 		peakMouldFaceC: run.peakMouldFaceC,
 		part: thin(run.series, POINTS),
 		defaulted: model.defaulted,

@@ -27,12 +27,13 @@ const at = (resin: CureRecord, thicknessMm: number) =>
 const codes = (resin: CureRecord, mm: number) => at(resin, mm).warnings.map((w) => w.code);
 
 describe('the heat of a part', () => {
-	it('a thick fast urethane is ready with a hot middle, and says so with its temperature', () => {
+	it('a thick fast urethane has had its time with a hot, soft middle, and says so with its temperature', () => {
 		const thick = at(fast, 150);
-		expect(thick.hottestAtDemouldC).toBeGreaterThan(HOT_CORE_C);
+		expect(thick.softCoreAtMatured).toBe(true);
+		expect(thick.demouldS).toBeGreaterThan(thick.maturedS * 3);
 		const warning = thick.warnings.find((w) => w.code === 'hot-core')!;
 		expect(warning.level).toBe('harm');
-		expect(warning.message).toContain(`${Math.round(thick.hottestAtDemouldC)} °C`);
+		expect(warning.message).toContain(`${Math.round(thick.hottestAtMaturedC)} °C`);
 		// the sheet's own section comes out cool, and urethane gives way instead of cracking
 		expect(codes(fast, 6)).toEqual([]);
 		expect(codes(fast, 150)).not.toContain('may-crack');
@@ -54,12 +55,22 @@ describe('the heat of a part', () => {
 		expect(Math.abs(at(fast, 6).demouldS - 900)).toBeLessThan(1);
 	});
 	it('is judged by the peak and by what is left of it, each for itself', () => {
-		const cool = { peakTempC: 95, hottestAtDemouldC: 30, demouldS: 600 };
+		const cool = {
+			peakTempC: 95,
+			maturedS: 500,
+			hottestAtMaturedC: 40,
+			softCoreAtMatured: false,
+			hottestAtDemouldC: 30,
+			demouldS: 600
+		};
 		expect(heatWarnings(cool, 90).map((w) => w.code)).toEqual(['may-crack']);
 		expect(heatWarnings(cool, undefined)).toEqual([]);
 		expect(heatWarnings({ ...cool, hottestAtDemouldC: 81 }, undefined).map((w) => w.code)).toEqual([
 			'hot-core'
 		]);
+		const [soft] = heatWarnings({ ...cool, softCoreAtMatured: true, hottestAtMaturedC: 96 }, undefined);
+		expect(soft!.message).toContain('96 °C');
+		expect(soft!.action).toContain('10 min');
 	});
 });
 

@@ -1,3 +1,5 @@
+import { mobility, type Glass } from './glass';
+
 /** Gas constant, J/(mol·K) (CODATA 2018). */
 export const GAS_CONSTANT = 8.31446261815324;
 /** 23 °C in kelvin: the temperature at which sheets state their times. */
@@ -17,6 +19,8 @@ export interface Kinetics {
 	 * Infinite where there is none.
 	 */
 	readonly inductionPerS: number;
+	/** Where the reaction stops as the resin turns to glass; without it nothing stops it. */
+	readonly glass?: Glass | undefined;
 }
 
 /** Arrhenius factor against 23 °C: 1 at 23 °C, about 2 at 33 °C for 55 kJ/mol. */
@@ -34,13 +38,15 @@ export function conversionFactor(m: number, n: number, conversion: number): numb
 
 /**
  * dα/dt, 1/s: k₂₃·exp(−(Ea/R)(1/T − 1/296.15 K))·(1 + m·α)·(1 − α)ⁿ
- * (form of Kamal & Sourour, Polym. Eng. Sci. 13 (1973) 59, first-order autocatalysis).
+ * (form of Kamal & Sourour, Polym. Eng. Sci. 13 (1973) 59, first-order autocatalysis), slowed as the resin turns to
+ * glass.
  */
 export function curingRate(kinetics: Kinetics, conversion: number, tempC: number): number {
 	return (
 		kinetics.k23PerS *
 		arrhenius(kinetics.activationJPerMol, tempC) *
-		conversionFactor(kinetics.m, kinetics.n, conversion)
+		conversionFactor(kinetics.m, kinetics.n, conversion) *
+		(kinetics.glass ? mobility(kinetics.glass, conversion, tempC) : 1)
 	);
 }
 

@@ -1,14 +1,17 @@
-import type { CureModel } from './model';
 import { conductionStepper } from './conduction';
 import { cupGelS } from './cupModel';
-import { arrhenius } from './kinetics';
-import { AIR_W_PER_M2K, MOULD, react } from './partModel';
+import { gradedWidths, stiffnessWeights } from './grid';
+import type { CureModel } from './model';
+import { react } from './reaction';
+import { aboveGlassK, noteReady, notReady, ripen, stiffShare, type Ready } from './ripening';
+import { AIR_W_PER_M2K, WALLS, type WallMaterial } from './wall';
 
 /** Layers of one resin poured one on another into the same mould. */
 export interface LayeredSetup {
 	/** Thickness of each, mm, the outermost first. */
 	readonly layersMm: readonly number[];
 	readonly mouldWallMm: number;
+	readonly wall?: WallMaterial | undefined;
 	readonly startTempC: number;
 	readonly mouldTempC: number;
 	readonly roomTempC: number;
@@ -34,17 +37,16 @@ export interface LayerRun {
 	recoatUntilS: number;
 }
 
-export interface LayeredRun {
+export interface LayeredRun extends Ready {
 	layers: LayerRun[];
-	demouldS: number;
 	peakTempC: number;
-	/** Hottest place of the resin at the moment of demould, °C. */
-	hottestAtDemouldC: number;
 	peakMouldFaceC: number;
 	energy: { releasedJ: number; storedJ: number; lostJ: number; broughtJ: number };
 }
 
 const CELLS = 6;
+/** The first cell of the mould behind the face, m. */
+const FACE_CELL_M = 0.3e-3;
 /** The left-over cup that is tried before a cast is taken out, g (common practice, no source). */
 const WITNESS_CUP_G = 100;
 const MOULD_CELLS = 12;
@@ -56,8 +58,10 @@ const HORIZON_S = 60 * 86_400;
  */
 export function solveLayered(model: CureModel, setup: LayeredSetup, stepConversion = 0.005): LayeredRun {
 	const resin = { k: model.conductivityWPerMK, c: model.densityGPerMl * model.specificHeatJPerGK * 1e6 };
-	const mould = { k: MOULD.conductivityWPerMK, c: MOULD.densityGPerMl * MOULD.specificHeatJPerGK * 1e6 };
+	const wall = setup.wall ?? WALLS.silicone;
+	const mould = { k: wall.conductivityWPerMK, c: wall.densityGPerMl * wall.specificHeatJPerGK * 1e6 };
 	const wallM = setup.mouldWallMm / 1000;
+	let weights = new Float64Array(0);
 	const gridFor = (poured: number) => {
 		const edges = [0];
 		// innermost layer first: the cells run from the air inside to the air outside
@@ -65,13 +69,13 @@ export function solveLayered(model: CureModel, setup: LayeredSetup, stepConversi
 			const from = edges[edges.length - 1]!;
 			for (let c = 1; c <= CELLS; c++) edges.push(from + (setup.layersMm[i]! / 1000 / CELLS) * c);
 		}
-		const face = edges[edges.length - 1]!;
-		const growth = 1.12;
-		const first = (wallM * (growth - 1)) / (growth ** MOULD_CELLS - 1);
-		for (let i = 0, x = face; i < MOULD_CELLS; i++) edges.push((x += first * growth ** i));
+		const resinEdges = [...edges];
+		for (const w of gradedWidths(wallM, MOULD_CELLS, FACE_CELL_M)) edges.push(edges[edges.length - 1]! + w);
 		const cells = Array.from({ length: poured * CELLS + MOULD_CELLS }, (_, i) =>
 			i < poured * CELLS ? resin : mould
 		);
+		const middleM = (resinEdges[resinEdges.length - 1] ?? 0) / 2;
+		weights = Float64Array.from(poured > 0 ? stiffnessWeights(resinEdges, 0, middleM) : []);
 		return conductionStepper({
 			edgesM: edges,
 			dimension: 0,
@@ -89,12 +93,12 @@ export function solveLayered(model: CureModel, setup: LayeredSetup, stepConversi
 	let temp = new Float64Array(MOULD_CELLS).fill(setup.mouldTempC);
 	let conversion = new Float64Array(0);
 	let inhibitor = new Float64Array(0);
+	let clockS = new Float64Array(0);
 	let conduct = gridFor(0);
 	const run: LayeredRun = {
 		layers: [],
-		demouldS: Infinity,
+		...notReady(),
 		peakTempC: setup.startTempC,
-		hottestAtDemouldC: NaN,
 		peakMouldFaceC: setup.mouldTempC,
 		energy: { releasedJ: 0, storedJ: -conduct.heatJ(temp), lostJ: 0, broughtJ: 0 }
 	};
@@ -105,6 +109,7 @@ export function solveLayered(model: CureModel, setup: LayeredSetup, stepConversi
 		temp = Float64Array.from([...new Float64Array(CELLS).fill(fresh.tempC), ...temp]);
 		conversion = Float64Array.from([...new Float64Array(CELLS).fill(fresh.conversion), ...conversion]);
 		inhibitor = Float64Array.from([...new Float64Array(CELLS).fill(fresh.inhibitor), ...inhibitor]);
+		clockS = Float64Array.from([...new Float64Array(CELLS), ...clockS]);
 		conduct = gridFor(n);
 		run.energy.broughtJ += conduct.heatJ(temp) - before;
 		// what it released in its cup is not released here
@@ -121,12 +126,15 @@ export function solveLayered(model: CureModel, setup: LayeredSetup, stepConversi
 	pour(0);
 	let t = 0;
 	let dt = Math.min(0.1, 0.05 / model.kinetics.k23PerS);
-	let restedS = NaN;
+	let previous = { timeS: 0, maturedS: 0, stiffShare: 0 };
+	const { riseK } = model.kinetics;
+	const mostC = Math.max(setup.startTempC, setup.mouldTempC, setup.roomTempC) + riseK;
 	const seen = new Map<LayerRun, { least: number; most: number; t: number }>();
 	for (let steps = 0; steps < 200_000 && t < HORIZON_S; steps++) {
-		const fastest1 = react(model, temp, conversion, inhibitor, dt / 2);
+		const before = Float64Array.from(conversion);
+		const fastest1 = react(model.kinetics, temp, conversion, inhibitor, dt / 2, riseK, mostC);
 		run.energy.lostJ += conduct.step(temp, dt);
-		const fastest2 = react(model, temp, conversion, inhibitor, dt / 2);
+		const fastest2 = react(model.kinetics, temp, conversion, inhibitor, dt / 2, riseK, mostC);
 		t += dt;
 		const poured = run.layers.length;
 		let slowest = Infinity;
@@ -141,21 +149,24 @@ export function solveLayered(model: CureModel, setup: LayeredSetup, stepConversi
 			watch(layer, (poured - 1 - i) * CELLS, conversion, temp, t, model, setup, seen)
 		);
 		const last = run.layers[poured - 1]!;
+		const middle = Math.floor((poured * CELLS) / 2);
+		const now = {
+			timeS: t,
+			maturedS: ripen(model, clockS, temp, before, conversion, dt),
+			stiffShare: stiffShare(model, weights, temp, conversion),
+			gelled: poured === setup.layersMm.length && slowest >= model.gelConversion,
+			hottestC: hottest,
+			middleAboveGlassK: aboveGlassK(model, temp[middle]!, conversion[middle]!)
+		};
+		// the last layer comes out no sooner than its own cup would have gelled
+		noteReady(run, model, previous, now, last.startS + cupS - setup.mixS);
+		previous = now;
 		if (poured < setup.layersMm.length && last.recoatFromS < Infinity) {
 			pour(t);
 			dt = Math.min(dt, 0.1);
 			continue;
 		}
-		// the rest goes at the temperature of the mould round it, as in the part model
-		const factor = arrhenius(model.kinetics.activationJPerMol, temp[temp.length - 1]!);
-		if (poured === setup.layersMm.length && slowest >= model.demouldConversion)
-			restedS = Number.isNaN(restedS) ? 0 : restedS + dt * factor;
-		// the last layer comes out no sooner than its own cup would have gelled
-		if (restedS >= model.demouldRestS && t - last.startS + setup.mixS >= cupS) {
-			if (run.demouldS === Infinity) run.hottestAtDemouldC = hottest;
-			run.demouldS = Math.min(run.demouldS, t);
-			if (run.layers.every((l) => l.recoatUntilS < Infinity)) break;
-		}
+		if (run.demouldS < Infinity && run.layers.every((l) => l.recoatUntilS < Infinity)) break;
 		if (run.demouldS < Infinity && t > 3 * run.demouldS) break;
 		dt = Math.min(stepConversion / Math.max(fastest1, fastest2, 1e-12), dt * 1.3, 0.02 * (t + 5));
 	}
@@ -206,6 +217,6 @@ function inTheCup(model: CureModel, { startTempC, mixS }: LayeredSetup) {
 	const conversion = new Float64Array(1);
 	const inhibitor = new Float64Array(1).fill(Number.isFinite(model.kinetics.inductionPerS) ? 1 : 0);
 	for (let left = mixS; left > 1e-9; left -= 0.5)
-		react(model, temp, conversion, inhibitor, Math.min(0.5, left));
+		react(model.kinetics, temp, conversion, inhibitor, Math.min(0.5, left));
 	return { tempC: temp[0]!, conversion: conversion[0]!, inhibitor: inhibitor[0]! };
 }

@@ -139,21 +139,32 @@ describe('catalyst share', () => {
 		crackLimitC: 110,
 		neededS: 300
 	};
-	it('is the highest that fits: the next tenth does not', () => {
-		const plan = catalystPlan(input);
+	it('the highest is a bound: the next tenth does not fit, and the answer is a usual share below it', () => {
+		const plan = catalystPlan({ ...input, thicknessMm: 20, crackLimitC: 100 });
 		expect(plan.limitedBy).toBe('crack');
-		const next = plan.shares.find((s) => s.percent > plan.percent!)!;
-		expect(next.peakTempC).toBeGreaterThan(110);
-		expect(plan.shares.filter((s) => s.fits).every((s) => s.peakTempC <= 110 && s.potLifeS >= 300)).toBe(
+		const next = plan.shares.find((s) => s.percent > plan.highestPercent!)!;
+		expect(next.peakTempC).toBeGreaterThan(100);
+		expect(plan.shares.filter((s) => s.fits).every((s) => s.peakTempC <= 100 && s.potLifeS >= 300)).toBe(
 			true
 		);
+		expect(plan.percent!).toBeLessThanOrEqual(plan.highestPercent!);
 	});
-	it('a thicker block takes less, a thin film as much as is allowed, a great block none (common practice, no source)', () => {
-		const share = (thicknessMm: number) => catalystPlan({ ...input, thicknessMm }).percent;
-		expect(share(4)).toBe(3);
-		expect(share(15)!).toBeLessThan(3);
-		expect(share(80)).toBeNull();
-		expect(catalystPlan({ ...input, thicknessMm: 80 }).warnings[0]!.action).toContain('layers');
+	it('a thin film takes a usual share, not the most that is allowed; a cold room more than a warm one', () => {
+		const thin = catalystPlan({ ...input, thicknessMm: 4 });
+		expect(thin.highestPercent).toBe(3);
+		expect(thin.percent!).toBeGreaterThanOrEqual(1);
+		expect(thin.percent!).toBeLessThanOrEqual(2);
+		const at = (tempC: number) =>
+			catalystPlan({ ...input, thicknessMm: 4, startTempC: tempC, roomTempC: tempC }).percent!;
+		expect(at(15)).toBeGreaterThan(at(25));
+	});
+	it('a thick block takes less than usual, and says so; a great one none (common practice, no source)', () => {
+		const plans = [15, 20, 25, 30, 80].map((thicknessMm) => catalystPlan({ ...input, thicknessMm }));
+		const shares = plans.map((p) => p.percent ?? 0);
+		expect([...shares].sort((a, b) => b - a)).toEqual(shares);
+		expect(plans.some((p) => p.lessThanUsual)).toBe(true);
+		expect(plans.at(-1)!.percent).toBeNull();
+		expect(plans.at(-1)!.warnings[0]!.action).toContain('layers');
 	});
 	it('time to pour limits it too, and stages follow one another', () => {
 		const plan = catalystPlan({ ...input, thicknessMm: 4, neededS: 1000 });

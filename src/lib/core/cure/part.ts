@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { digits, formatTime } from '../units';
+import { remembering } from '../numeric/remembering';
 import { InputError, type Warning, type WorkingLine } from '../working';
 import { calibrate } from './calibrate';
 import { NO_END, tempC } from './cup';
@@ -7,6 +8,8 @@ import { solvePart } from './partModel';
 import { cupGelS } from './cupModel';
 import { crackLimitC, heatWarnings } from './heat';
 import { cureRecord } from './record';
+import { readyOf, type Ready } from './ripening';
+import { WALL_KINDS, WALLS } from './wall';
 
 /** A section of a casting in its silicone mould. */
 export const partInput = z.strictObject({
@@ -22,6 +25,8 @@ export const partInput = z.strictObject({
 		.number({ error: 'Type the wall of the mould, such as 12 mm.' })
 		.min(0.5, 'A mould wall is at least 0.5 mm.')
 		.max(500, 'A mould wall over 500 mm: check the unit.'),
+	/** What the wall is made of. */
+	wall: z.enum(WALL_KINDS).default('silicone'),
 	startTempC: tempC('the temperature of the resin'),
 	mouldTempC: tempC('the temperature of the mould'),
 	roomTempC: tempC('the temperature of the room'),
@@ -29,32 +34,33 @@ export const partInput = z.strictObject({
 });
 export type PartInput = z.input<typeof partInput>;
 
-export interface PartResult {
+export interface PartResult extends Ready {
 	gelCoreS: number;
 	gelWallS: number;
-	demouldS: number;
 	peakTempC: number;
-	/** Hottest place of the resin at the moment of demould, °C. */
-	hottestAtDemouldC: number;
 	peakMouldFaceC: number;
 	working: WorkingLine[];
 	warnings: Warning[];
 }
 
 /**
- * When a section gels at its core and at its wall, when its slowest place may leave the mould, and how
- * hot resin and mould face get. One-dimensional; calibrated so that the sheet's demould time comes back.
+ * When a section gels at its core and at its wall, from when it may be flexed out, when it is matured and stiff enough
+ * to leave the mould, and how hot resin and mould face get. One-dimensional; the sheet's demould time comes back.
  * @throws ZodError out of range; InputError when it would not be firm within sixty days.
  */
-export function part(raw: PartInput): PartResult {
+export const part: (raw: PartInput) => PartResult = remembering(partNow, JSON.stringify, 64);
+
+function partNow(raw: PartInput): PartResult {
 	const input = partInput.parse(raw);
 	const model = calibrate(raw.resin);
 	const { startTempC, mouldTempC, roomTempC, section, mouldWallMm } = input;
+	const wall = WALLS[input.wall];
 	const run = solvePart(
 		model,
 		{
 			section,
 			mouldWallMm,
+			wall,
 			startTempC,
 			mouldTempC,
 			roomTempC,
@@ -70,16 +76,15 @@ export function part(raw: PartInput): PartResult {
 		? `defaults, not from your sheet: ${model.defaulted.join(', ')}`
 		: 'sheet';
 	return {
+		...readyOf(run),
 		gelCoreS: run.gelCoreS,
 		gelWallS: run.gelWallS,
-		demouldS: run.demouldS,
 		peakTempC: run.peakTempC,
-		hottestAtDemouldC: run.hottestAtDemouldC,
 		peakMouldFaceC: run.peakMouldFaceC,
 		working: [
 			{
 				what: 'Demould',
-				sum: `${digits(input.section.thicknessMm)} mm ${input.section.shape}, slowest place at conversion ${digits(model.demouldConversion)}${model.demouldRestS > 0 ? ` and ${formatTime(model.demouldRestS)} of rest at 23 °C` : ''}`,
+				sum: `${digits(section.thicknessMm)} mm ${section.shape} in ${digits(mouldWallMm)} mm of ${wall.name}: matured after ${formatTime(run.maturedS)}, ${run.waitedFor === 'stiffness' ? 'stiff once it has cooled' : 'stiff by then'}`,
 				result: formatTime(run.demouldS),
 				source: `sheet: ${formatTime(input.resin.demouldS)} for ${digits(input.resin.demouldSectionMm)} mm at 23 °C`
 			},

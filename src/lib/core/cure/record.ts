@@ -1,5 +1,14 @@
 import { z } from 'zod';
 
+/** Glass transition and maturing of every chemistry unless the record says otherwise (modelling choices). */
+const GLASS_DEFAULTS = {
+	glassFreshC: -50,
+	glassCuredC: 85,
+	glassRatio: 0.5,
+	maturityKjPerMol: 30,
+	flexibleShare: 0.35
+} as const;
+
 /**
  * Defaults of the cure model by chemistry. Heats, activation energies and conversions are field values
  * (from memory); each is a field of the record, and the screens say which ones are still defaults.
@@ -12,7 +21,8 @@ export const CURE_DEFAULTS = {
 		specificHeatJPerGK: 1.9,
 		potConversion: 0.35,
 		gelConversion: 0.5,
-		conductivityWPerMK: 0.2
+		conductivityWPerMK: 0.2,
+		...GLASS_DEFAULTS
 	},
 	polyester: {
 		densityGPerMl: 1.12,
@@ -21,7 +31,8 @@ export const CURE_DEFAULTS = {
 		specificHeatJPerGK: 1.9,
 		potConversion: 0.04,
 		gelConversion: 0.06,
-		conductivityWPerMK: 0.17
+		conductivityWPerMK: 0.17,
+		...GLASS_DEFAULTS
 	},
 	epoxy: {
 		densityGPerMl: 1.12,
@@ -30,9 +41,13 @@ export const CURE_DEFAULTS = {
 		specificHeatJPerGK: 1.9,
 		potConversion: 0.35,
 		gelConversion: 0.5,
-		conductivityWPerMK: 0.2
+		conductivityWPerMK: 0.2,
+		...GLASS_DEFAULTS
 	}
 } as const;
+
+/** Hottest place of a 100 g cup at the sheet's own catalyst share and 25 °C, unless the sheet says (from memory). */
+export const POLYESTER_PEAK_C = 120;
 
 /** Reaction order and autocatalysis of the three characters: dα/dt = k·(1 + m·α)·(1 − α)ⁿ. */
 export const CHARACTERS = {
@@ -47,6 +62,38 @@ export const INDUCTION_SHARE = 0.6;
 
 const optional = (lo: number, hi: number, message: string) =>
 	z.number().min(lo, message).max(hi, message).optional();
+
+/** Fillers as heat sees them, each by its share of the mass, and how much thicker they make the fresh mix, ≥ 1. */
+const filledInput = z.strictObject({
+	fillers: z
+		.array(
+			z.strictObject({
+				massShare: z
+					.number({ error: 'Type the filler’s share of the mass, 0 to 0.95.' })
+					.min(0, 'A share of the mass is 0 to 0.95.')
+					.max(0.95, 'A share of the mass is 0 to 0.95.'),
+				densityGPerMl: z
+					.number()
+					.min(0.02, 'A density is 0.02–20 g/ml.')
+					.max(20, 'A density is 0.02–20 g/ml.'),
+				conductivityWPerMK: z
+					.number()
+					.min(0.01, 'A conductivity is 0.01–500 W/m·K.')
+					.max(500, 'A conductivity is 0.01–500 W/m·K.'),
+				specificHeatJPerGK: z
+					.number()
+					.min(0.1, 'A specific heat is 0.1–6 J/g·K.')
+					.max(6, 'A specific heat is 0.1–6 J/g·K.')
+			})
+		)
+		.max(10, 'At most ten fillers.')
+		.refine((all) => all.reduce((sum, f) => sum + f.massShare, 0) <= 0.95, {
+			message: 'Over 95 % filler leaves no resin to speak of.'
+		}),
+	viscosityFactor: z.number().min(1, 'A filler does not thin a mix.').max(1e6).default(1)
+});
+
+export type FilledMix = z.output<typeof filledInput>;
 
 export const cureCatalystInput = z.strictObject({
 	percent: z
@@ -90,13 +137,27 @@ export const cureRecord = z
 		/** Past this a new layer may peel off; 0.80 unless said (common practice, no source). */
 		recoatConversion: optional(0.05, 0.99, 'A recoat conversion is 0.05–0.99.'),
 		conductivityWPerMK: optional(0.02, 5, 'A conductivity is 0.02–5 W/m·K.'),
+		/** Glass transition of the fresh mix, and cured: its heat deflection temperature, where the sheet gives one. */
+		glassFreshC: optional(-150, 60, 'A fresh mix turns to glass at −150 to 60 °C.'),
+		glassCuredC: optional(-60, 250, 'A cured resin softens at −60 to 250 °C.'),
+		glassRatio: optional(0.1, 1, 'DiBenedetto’s ratio is 0.1–1.'),
+		/** Pace of maturing after gel, and from which share of it a part may be bent out. */
+		maturityKjPerMol: optional(0, 120, 'An activation energy of maturing is 0–120 kJ/mol.'),
+		flexibleShare: optional(0.02, 1, 'A flexible share is 0.02–1.'),
+		/** The wall of the mould in which the sheet's demould time holds, mm. */
+		demouldWallMm: optional(0.5, 300, 'A mould wall is 0.5–300 mm.'),
+		/** How hot a cup of the sheet gets: the heat of cure is solved from it. */
+		peakExothermC: optional(30, 300, 'A peak exotherm is 30–300 °C.'),
+		peakExothermMassG: optional(1, 1e5, 'A peak exotherm belongs to a cup of 1 g to 100 kg.'),
 		/** The hottest that the middle gets before it cracks; of a resin that gives way there is none. */
 		crackLimitC: optional(20, 300, 'A crack limit is 20–300 °C.'),
 		/** How much longer additives (colour, filler, retarder) make the cure, %. */
 		lengtheningPercent: optional(-50, 400, 'A lengthening is −50 to 400 %.'),
 		/** This container's own speed against its sheet, learned from readings; 1 is the sheet. */
 		rateFactor: optional(0.1, 10, 'A rate factor is 0.1–10.'),
-		inductionShare: optional(0, 0.95, 'The induction share is 0–0.95.')
+		inductionShare: optional(0, 0.95, 'The induction share is 0–0.95.'),
+		/** What is stirred into the resin of this mix. */
+		filled: filledInput.optional()
 	})
 	.superRefine((record, ctx) => {
 		if (record.potLifeS === undefined && record.catalyst === undefined) {

@@ -54,4 +54,4 @@ export { chooseMould, chooserInput, locksOf, type ChooserInput, type MouldOption
 export { costOf, jobsForSpare, type MouldCost, type WaitingJob } from './cost';
 export { faceTempC } from './faceTemp';
 export { mixingOf, vacuumOf } from './mixing';
-export { closingOf, outsideMl, spread, standingOf, wallMm } from './standing';
+export { closingOf, outsideMl, spread, standingOf, wallMm, wallOf } from './standing';

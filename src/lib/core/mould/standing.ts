@@ -1,4 +1,5 @@
 import { closingWords, USUAL_CLOSING } from './details';
+import type { WallKind } from '../cure/wall';
 import type { MouldInputs, MouldPlan } from './inputs';
 
 type Made = { inputs: MouldInputs; plan: MouldPlan };
@@ -12,6 +13,18 @@ export function wallMm({ inputs }: Pick<Made, 'inputs'>): number {
 			return inputs.rigidWallMm;
 		default:
 			return inputs.clearanceMm;
+	}
+}
+
+/** What that wall is made of, as heat sees it. */
+export function wallOf({ inputs }: Pick<Made, 'inputs'>): WallKind {
+	switch (inputs.kind) {
+		case 'press':
+			return 'thermoplastic';
+		case 'rigid':
+			return inputs.rigidSource === 'cast resin' ? 'resin' : 'printed';
+		default:
+			return 'silicone';
 	}
 }
 

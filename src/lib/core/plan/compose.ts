@@ -1,5 +1,6 @@
 import { RATIO_TOLERANCE_PERCENT } from '../mix';
-import { closingOf, spread, wallMm } from '../mould';
+import { slowestWall } from '../cure/wall';
+import { closingOf, spread, wallMm, wallOf } from '../mould';
 import type { PourPlan } from './pourPlan';
 import { chemistryOf, cureOf, flashOffS } from '../shelf';
 import {
@@ -133,10 +134,14 @@ export function composePlan(shot: ShotToPour, batchIndex: number, records: PlanR
 			? { release: { name: release.name, kind: release.kind, flashOffS: flashOffS(release) } }
 			: {}),
 		...(touches.length ? { touches } : {}),
-		cure: cureOf(lengthenedResin(resin, recipe?.lengtheningPercent), tins.speed),
-		section: {
+		cure: {
+			...cureOf(lengthenedResin(resin, recipe?.lengtheningPercent), tins.speed),
+			...(planned.filled ? { filled: planned.filled } : {})
+		},
+		section: planned.where ?? {
 			section: { shape: 'slab', thicknessMm: inputs.sectionMm },
-			mouldWallMm: Math.min(...moulds.map((m) => wallMm(m)))
+			mouldWallMm: Math.min(...moulds.map((m) => wallMm(m))),
+			wall: slowestWall(moulds.map((m) => wallOf(m)))
 		},
 		chemistry: chemistryOf(resin.family),
 		...cupsOf(batch),

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { partInput } from '../cure/part';
+import { sectionsInput } from '../cure/sections';
 import { cureRecord } from '../cure/record';
 import { MEASURING_SCHOOLS } from '../mix/measuring';
 import { MOULD_KINDS } from '../mould/kinds';
@@ -100,9 +100,7 @@ export const pourPlan = z.object({
 	touches: z.array(keptWarning).optional(),
 	/** The cure engine's record as it stood, so that readings at the bench can correct the forecast. */
 	cure: cureRecord.optional(),
-	section: z
-		.object({ section: partInput.shape.section, mouldWallMm: partInput.shape.mouldWallMm })
-		.optional(),
+	section: sectionsInput.optional(),
 	chemistry: z.enum(['urethane', 'polyester', 'epoxy']),
 	a: amount,
 	b: amount,
@@ -189,12 +187,13 @@ export function marksOf(
  * together. A filler takes up heat and gives none: the resin alone counts, g.
  */
 export function clockCups(
-	plan: Pick<PourPlan, 'massG' | 'fillers' | 'layers' | 'cups' | 'startTempC'>
+	plan: Pick<PourPlan, 'massG' | 'fillers' | 'layers' | 'cups' | 'startTempC' | 'cure'>
 ): { resinG: number; startTempC: number }[] {
 	const both = (c: { a: { massG: number }; b: { massG: number } }) => c.a.massG + c.b.massG;
 	if (plan.cups) return plan.cups.map((c) => ({ resinG: both(c), startTempC: c.startTempC }));
 	if (plan.layers?.length) return plan.layers.map((l) => ({ resinG: both(l), startTempC: plan.startTempC }));
-	const fillersG = (plan.fillers ?? []).reduce((sum, f) => sum + f.massG, 0);
+	// with its fillers in the record the whole mix warms itself; without, the resin alone
+	const fillersG = plan.cure?.filled ? 0 : (plan.fillers ?? []).reduce((sum, f) => sum + f.massG, 0);
 	return [{ resinG: plan.massG - fillersG, startTempC: plan.startTempC }];
 }
 

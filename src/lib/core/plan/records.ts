@@ -1,7 +1,9 @@
+import { slowestWall, type WallKind } from '../cure/wall';
+import { thickestOf } from '../shot/thickest';
 import { pourMeetings, type Experience, type Thing } from '../compat';
 import type { MasterRecord } from '../master/master';
 import { skinOf } from '../master/skin';
-import { outsideMl, wallMm, type MouldInputs, type MouldPlan } from '../mould';
+import { outsideMl, wallMm, wallOf, type MouldInputs, type MouldPlan } from '../mould';
 import type { ReleaseRecord, ResinRecord } from '../shelf';
 import type { ShotContext, ShotFiller, ShotRecipe } from '../shot';
 import type { Warning } from '../working';
@@ -11,6 +13,9 @@ import type { Stamp } from './stamps';
 /** What a shot wants to know of one mould: its wall, what its outside takes up, and how many it casts at once. */
 export interface MouldFigures {
 	wallMm: number;
+	wall: WallKind;
+	/** It is poured into its open back. */
+	open: boolean;
 	outsideMl: number;
 	cavities: number;
 }
@@ -21,6 +26,8 @@ type MadeMould = { inputs: MouldInputs; plan: MouldPlan };
 export function mouldFigures(mould: MadeMould, masterVolumeMl: number): MouldFigures {
 	return {
 		wallMm: wallMm(mould),
+		wall: wallOf(mould),
+		open: mould.inputs.kind === 'open-face',
 		outsideMl: outsideMl(mould, masterVolumeMl),
 		// moulds of the first kind knew no cavities
 		cavities: mould.inputs.cavities ?? 1
@@ -45,6 +52,14 @@ export function shotContextOf(of: {
 	return {
 		cavityVolumeMl: of.master.volumeMl,
 		mouldWallMm: Math.min(...of.moulds.map((m) => m.wallMm)),
+		wall: slowestWall(of.moulds.map((m) => m.wall)),
+		open: of.moulds.every((m) => m.open),
+		thickest: thickestOf({
+			...of.master.record,
+			widthMm: of.master.record.footprint === 'round' ? of.master.record.lengthMm : of.master.record.widthMm,
+			volumeMl: of.master.volumeMl,
+			thickestMm: of.master.record.shape?.findings.thickestMm
+		}),
 		mouldsVolumeMl: of.moulds.reduce((sum, m) => sum + m.outsideMl, 0),
 		cavities: of.moulds.reduce((sum, m) => sum + m.cavities, 0),
 		skinAreaMm2,

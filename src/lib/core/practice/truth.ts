@@ -1,5 +1,5 @@
 import { cup } from '../cure/cup';
-import { part } from '../cure/part';
+import { sections } from '../cure/sections';
 import type { ShopChange } from '../devices/shop';
 import { clockCups, type PourPlan } from '../plan/pourPlan';
 
@@ -29,9 +29,7 @@ export function practiceTruth(plan: PourPlan, change: ShopChange): PracticeTruth
 	const [startTempC, roomTempC] = [plan.startTempC + by, plan.roomTempC + by];
 	const [{ resinG }] = clockCups(plan) as [ReturnType<typeof clockCups>[number]];
 	const { potLifeS } = cup({ resin: plan.cure, massG: resinG, startTempC, roomTempC });
-	const firm = part({
-		resin: plan.cure,
-		...plan.section,
+	const firm = sections(plan.cure, plan.section, {
 		startTempC,
 		mouldTempC: plan.mouldTempC + by,
 		roomTempC
@@ -39,7 +37,7 @@ export function practiceTruth(plan: PourPlan, change: ShopChange): PracticeTruth
 	return {
 		potLifeS,
 		usableS: usable(potLifeS),
-		gelS: Math.max(firm.gelCoreS, firm.gelWallS),
+		gelS: firm.gelLastS,
 		demouldS: firm.demouldS
 	};
 }

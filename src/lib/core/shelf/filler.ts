@@ -66,6 +66,19 @@ export const fillerRecord = z
 	});
 export type FillerRecord = z.output<typeof fillerRecord>;
 
+/** Conductivity, W/m·K, and specific heat, J/g·K, of a filler's grains by family (from memory: field values). */
+export const FILLER_HEAT: Readonly<
+	Record<FillerRecord['family'], { conductivityWPerMK: number; specificHeatJPerGK: number }>
+> = {
+	'hollow spheres': { conductivityWPerMK: 0.06, specificHeatJPerGK: 1 },
+	'metal powder': { conductivityWPerMK: 120, specificHeatJPerGK: 0.5 },
+	'mineral powder': { conductivityWPerMK: 2, specificHeatJPerGK: 0.85 },
+	fibre: { conductivityWPerMK: 1, specificHeatJPerGK: 0.8 },
+	'fumed silica': { conductivityWPerMK: 1.3, specificHeatJPerGK: 0.75 },
+	water: { conductivityWPerMK: 0.6, specificHeatJPerGK: 4.18 },
+	'glow or pearl powder': { conductivityWPerMK: 3, specificHeatJPerGK: 0.8 }
+};
+
 /** What a mix is like to pour. */
 export type Consistency = 'pours' | 'creamy' | 'paste';
 

@@ -1,7 +1,12 @@
 import { z } from 'zod';
 import { tempC } from '../cure/cup';
+import type { FilledMix } from '../cure/record';
+import type { FillerRecord } from '../shelf/filler';
+import type { Sections } from '../cure/sections';
+import type { WallKind } from '../cure/wall';
 import { MEASURING_SCHOOLS } from '../mix/measuring';
 import { POUR_PLACE_KEYS, POUR_WAY_KEYS, type StepRole } from './pouring';
+import type { Thickest } from './thickest';
 import type { PotResult } from '../pot/pot';
 import { chemistryOf, type ResinRecord } from '../shelf/resin';
 import { digits } from '../units';
@@ -72,7 +77,16 @@ export const shotInputs = z.object({
 		.min(0, 'The loss cannot be less than nothing.')
 		.max(100, 'Over as much again lost: check the loss.')
 		.default(10),
-	sectionMm: shape.sectionMm,
+	sectionMm: z
+		.number({ error: 'Type the thinnest section that must be firm, such as 6 mm.' })
+		.min(0.5, 'Under 0.5 mm: check the unit.')
+		.max(500, 'Over 500 mm: check the unit.'),
+	/** The thickest place; empty: by volume and outer sizes. */
+	thickestMm: z
+		.number({ error: 'Type the thickest section, such as 40 mm, or leave it empty.' })
+		.min(0.5, 'Under 0.5 mm: check the unit.')
+		.max(500, 'Over 500 mm: check the unit.')
+		.optional(),
 	/** Filler through and through; empty: none. */
 	fillerId: z.string().max(40).default(''),
 	fillerPercent: z
@@ -174,6 +188,7 @@ export type ShotInputs = z.output<typeof shotInputs>;
 
 export interface ShotFiller {
 	name: string;
+	family?: FillerRecord['family'] | undefined;
 	densityGPerMl: number;
 	bulkDensityGPerMl?: number | undefined;
 	grainMm?: number | undefined;
@@ -209,6 +224,12 @@ export interface ColourDose {
 export interface ShotContext {
 	cavityVolumeMl: number;
 	mouldWallMm: number;
+	/** What that wall is made of; silicone unless said. */
+	wall?: WallKind | undefined;
+	/** All of the moulds are open faces. */
+	open?: boolean | undefined;
+	/** The thickest place of the piece by its file, else by its volume and outer sizes. */
+	thickest?: Thickest | undefined;
 	/** Outer volume of the chosen moulds together, ml. */
 	mouldsVolumeMl: number;
 	/** Cavities of the chosen moulds together; one each unless said. */
@@ -233,6 +254,10 @@ export interface PlannedShot {
 	/** Shots kept before there were other kinds have none: they are solid. */
 	kind?: ShotInputs['kind'];
 	shot: SolidShot;
+	/** Of a solid cast: where it sets last and gets hottest. */
+	where?: Sections;
+	/** Fillers through and through, as the clock of its one cup heeds them. */
+	filled?: FilledMix;
 	pot?: PotResult;
 	/** What each timed step is, in the order of the steps. */
 	roles: StepRole[];

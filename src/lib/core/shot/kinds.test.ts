@@ -378,7 +378,7 @@ describe('batches against an exhaustive search', () => {
 			resin: { densityAGPerMl: 1.1, densityBGPerMl: 0.99, ratio: { by: 'weight', a: 100, b: 90 } },
 			cure: { potLifeS: x.potLifeS, demouldS: 6 * x.potLifeS, character: 'quick' },
 			viscosityMpaS: 120,
-			sectionMm: 6,
+			where: { section: { shape: 'slab' as const, thicknessMm: 6 }, mouldWallMm: 12 },
 			steps: [
 				{ name: 'Mix', durationS: 40 },
 				{ name: 'Pour', durationS: 15, per: 'copy' }

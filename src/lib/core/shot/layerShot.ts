@@ -6,6 +6,7 @@ import { solveLayered, type LayeredRun } from '../cure/layered';
 import { cupMarkHeightMm, squareCupDiameterMm } from '../mix/cupLoss';
 import { cupMarkErrorPercent } from '../mix/weighingError';
 import type { Filler } from '../mix/mix';
+import { WALLS } from '../cure/wall';
 import { cureOf } from '../shelf/resin';
 import { formatTime } from '../units';
 import { InputError, type Warning, type WorkingLine } from '../working';
@@ -70,6 +71,7 @@ export function timeLayers(
 	const run = solveLayered(model, {
 		layersMm: specs.map((s) => s.thicknessMm),
 		mouldWallMm: context.mouldWallMm,
+		wall: WALLS[context.wall ?? 'silicone'],
 		startTempC: inputs.startTempC,
 		mouldTempC: inputs.mouldTempC,
 		roomTempC: inputs.roomTempC,
@@ -102,7 +104,7 @@ interface Layered {
 	kind: NonNullable<PlannedShot['kind']>;
 	layers: readonly TimedLayer[];
 	/** Of the whole stack: when it is ready, and how hot it was and is. */
-	run: PartHeat & Pick<LayeredRun, 'peakMouldFaceC'>;
+	run: PartHeat & Pick<LayeredRun, 'flexibleS' | 'peakMouldFaceC'>;
 	/** The hottest that its middle may get, °C; the record's unless it was typed. */
 	crackLimitC?: number;
 	working: WorkingLine[];
@@ -218,6 +220,8 @@ export function layerShot(one: Layered, inputs: Inputs, context: ShotContext): P
 			volumeMl: all((l) => l.volumeMl),
 			massG: all((l) => l.massG),
 			demouldS: one.run.demouldS,
+			flexibleS: one.run.flexibleS,
+			maturedS: one.run.maturedS,
 			holdUntilS: one.layers.at(-1)!.gelS * (1 + HOLD_MARGIN),
 			peakMouldFaceC: one.run.peakMouldFaceC,
 			working: [...one.working, ...first.budget.working, ...one.balance.working],

@@ -1,11 +1,13 @@
 import { z } from 'zod';
 import { cup, tempC } from '../cure/cup';
 import { cureRecord } from '../cure/record';
+import { WALL_KINDS } from '../cure/wall';
 import { mix, mixInput, mixResinInput } from '../mix/mix';
 import { digits } from '../units';
 import { InputError, type Warning, type WorkingLine } from '../working';
 import { budget } from '../budget/budget';
 import { rotocast, rotocastInput } from './rotocast';
+import { sectionsOf } from './thickest';
 import { lossInput, shotStep, solidShot, solidShotInput } from './solid';
 
 const roto = rotocastInput.shape;
@@ -29,7 +31,10 @@ export const shotQuery = z.strictObject({
 	/** Of the fresh mix without its fillers. */
 	viscosityMpaS: z.number().positive().max(1e7).default(150),
 	sectionMm: z.number().min(0.5, 'Under 0.5 mm: check the unit.').max(500).default(6),
+	/** The thickest place, a limb: it gets hottest and cools last. */
+	thickestMm: z.number().min(0.5, 'Under 0.5 mm: check the unit.').max(500).optional(),
 	mouldWallMm: z.number().min(0.5).max(500).default(12),
+	wall: z.enum(WALL_KINDS).optional(),
 	steps: z.array(shotStep).min(1, 'At least one step.').max(20),
 	startTempC: tempC('the temperature of the resin'),
 	mouldTempC: tempC('the temperature of the mould').optional(),
@@ -82,8 +87,7 @@ function poured(q: z.output<typeof shotQuery>, raw: ShotQuery): ShotAnswer {
 		...(raw.fillers ? { fillers: raw.fillers } : {}),
 		cure: raw.cure,
 		viscosityMpaS: q.viscosityMpaS,
-		sectionMm: q.sectionMm,
-		mouldWallMm: q.mouldWallMm,
+		where: sectionsOf(q, { mouldWallMm: q.mouldWallMm, wall: q.wall }),
 		steps: q.steps,
 		startTempC: q.startTempC,
 		mouldTempC: q.mouldTempC ?? q.roomTempC,
@@ -131,6 +135,7 @@ function rolled(q: z.output<typeof shotQuery>, raw: ShotQuery): ShotAnswer {
 		mouldTempC: q.mouldTempC ?? q.roomTempC,
 		startTempC: q.startTempC,
 		mouldWallMm: q.mouldWallMm,
+		...(q.wall ? { wall: q.wall } : {}),
 		mixS: q.steps[0]!.durationS,
 		...(q.loss.by === 'percent' ? { lossPercent: q.loss.percent } : {})
 	});

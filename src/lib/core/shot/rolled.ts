@@ -54,6 +54,7 @@ export function planRolled(inputs: Inputs, context: ShotContext): PlannedShot {
 		mouldTempC: inputs.mouldTempC,
 		startTempC: inputs.startTempC,
 		mouldWallMm: context.mouldWallMm,
+		...(context.wall ? { wall: context.wall } : {}),
 		mixS: inputs.mixS,
 		school: inputs.school,
 		lossPercent: inputs.lossPercent

@@ -4,6 +4,8 @@ import { tempC } from '../cure/cup';
 import { RECOAT_CONVERSION } from '../cure/forecast';
 import { solveLayered, type LayerRun } from '../cure/layered';
 import { cureRecord } from '../cure/record';
+import { readyOf, type Ready } from '../cure/ripening';
+import { WALL_KINDS, WALLS } from '../cure/wall';
 import { carriedFilmMm, curingViscosity, keptFilmMm, lockingViscosityMpaS } from '../flow/film';
 import { viscosityAt } from '../mix/viscosityAt';
 import { digits, formatTime } from '../units';
@@ -63,6 +65,8 @@ export const rotocastInput = z.strictObject({
 		.number({ error: 'Type the wall of the mould, such as 12 mm.' })
 		.min(0.5, 'A mould wall is at least 0.5 mm.')
 		.max(500, 'A mould wall over 500 mm: check the unit.'),
+	/** What the wall is made of. */
+	wall: z.enum(WALL_KINDS).default('silicone'),
 	/** From combining until it is poured, s. */
 	mixS: z.number().min(0, 'Mixing takes no less than no time.').max(36_000).default(45),
 	school: z.enum(['kicking', 'gel', 'hard']).default('gel'),
@@ -97,14 +101,12 @@ export interface RotocastLayer {
 	sags: boolean;
 }
 
-export interface Rotocast {
+export interface Rotocast extends Ready {
 	layers: RotocastLayer[];
 	totalMassG: number;
 	totalVolumeMl: number;
 	rimVolumeMl: number;
-	demouldS: number;
 	peakTempC: number;
-	hottestAtDemouldC: number;
 	peakMouldFaceC: number;
 	/** Thickest layer that this resin carries for the turns wanted, mm. */
 	thickestMm: number;
@@ -158,6 +160,7 @@ export function rotocast(raw: RotocastInput): Rotocast {
 		solveLayered(model, {
 			layersMm,
 			mouldWallMm: input.mouldWallMm,
+			wall: WALLS[input.wall],
 			startTempC: input.startTempC ?? input.roomTempC,
 			mouldTempC: input.mouldTempC,
 			roomTempC: input.roomTempC,
@@ -216,9 +219,8 @@ export function rotocast(raw: RotocastInput): Rotocast {
 		totalMassG: totalVolumeMl * input.densityGPerMl,
 		totalVolumeMl,
 		rimVolumeMl,
-		demouldS: solved.demouldS,
+		...readyOf(solved),
 		peakTempC: solved.peakTempC,
-		hottestAtDemouldC: solved.hottestAtDemouldC,
 		peakMouldFaceC: solved.peakMouldFaceC,
 		thickestMm,
 		working: workingOf(input, layers, locking, thickestMm, rimVolumeMl),

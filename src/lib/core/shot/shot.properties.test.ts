@@ -36,7 +36,7 @@ const toInput = (x: {
 	resin: { densityAGPerMl: 1.1, densityBGPerMl: 0.99, ratio: { by: 'weight', a: 100, b: 90 } },
 	cure: { potLifeS: x.potLifeS, demouldS: 6 * x.potLifeS, character: 'quick' },
 	viscosityMpaS: 120,
-	sectionMm: 6,
+	where: { section: { shape: 'slab', thicknessMm: 6 }, mouldWallMm: 12 },
 	steps: [
 		{ name: 'Mix', durationS: x.mixS },
 		{ name: 'Pour', durationS: x.pourS, per: 'copy' }

@@ -41,7 +41,7 @@ const input: SolidShotInput = {
 	resin: { densityAGPerMl: 1.1, densityBGPerMl: 0.99, ratio: { by: 'volume', a: 1, b: 1 } },
 	cure: { potLifeS: 150, demouldS: 900, character: 'quick' },
 	viscosityMpaS: 100,
-	sectionMm: 6,
+	where: { section: { shape: 'slab', thicknessMm: 6 }, mouldWallMm: 12 },
 	steps: [
 		{ name: 'Mix', durationS: 45 },
 		{ name: 'Pour', durationS: 20, per: 'copy' }

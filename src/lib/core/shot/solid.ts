@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { budget, stepInput, DEFAULT_MARGIN_PERCENT, type BudgetResult } from '../budget/budget';
 import { cup, tempC } from '../cure/cup';
-import { part } from '../cure/part';
-import { cureRecord } from '../cure/record';
+import { cureRecord, type FilledMix } from '../cure/record';
+import { sections, sectionsInput } from '../cure/sections';
 import { cupLossMl, cupMarkHeightMm, squareCupDiameterMm } from '../mix/cupLoss';
 import { catalystInput, type CatalystAmount } from '../mix/catalyst';
 import { fillerInput, mix, mixResinInput, type Amount, type MixResult } from '../mix/mix';
@@ -49,14 +49,15 @@ export const solidShotInput = z.object({
 	catalyst: catalystInput.optional(),
 	/** Through and through, for weight, float, cost or a metal look. */
 	fillers: z.array(fillerInput).max(10).default([]),
+	/** Of their grains; a mineral's unless said. */
+	fillerHeat: z
+		.object({ conductivityWPerMK: z.number().positive(), specificHeatJPerGK: z.number().positive() })
+		.default({ conductivityWPerMK: 2, specificHeatJPerGK: 0.85 }),
 	cure: cureRecord,
 	/** Of the fresh mix without its fillers. */
 	viscosityMpaS: z.number().positive().max(1e7),
-	sectionMm: z
-		.number({ error: 'Type the thinnest section that must be firm, such as 6 mm.' })
-		.min(0.5, 'Under 0.5 mm: check the unit.')
-		.max(500, 'Over 500 mm: check the unit.'),
-	mouldWallMm: z.number().min(0.5).max(500).default(12),
+	/** Where it sets last and where it gets hottest, and the mould round it. */
+	where: sectionsInput,
 	steps: z.array(shotStep).min(1).max(20),
 	startTempC: tempC('the temperature of the resin'),
 	mouldTempC: tempC('the temperature of the mould'),
@@ -138,6 +139,8 @@ export interface LayerCup {
 export type BatchBound = 'order' | 'moulds' | 'pot life' | 'cup' | 'scale' | 'pot';
 
 export interface SolidShot {
+	/** Fillers as heat and viscosity see them; of a plain resin nothing. */
+	filled?: FilledMix;
 	batches: ShotBatch[];
 	/** The most copies that one cup can fill in time; 0 when not even one fits. */
 	largestBatch: number;
@@ -146,6 +149,10 @@ export interface SolidShot {
 	volumeMl: number;
 	massG: number;
 	demouldS: number;
+	/** From then until it is demoulded it may be bent out; shots kept before the second cure engine have none. */
+	flexibleS?: number;
+	/** When its slowest place has had its time: it may still be too hot to be stiff. */
+	maturedS?: number;
 	/** When the slowest place has gelled with a quarter to spare: earliest release of the pot, s. */
 	holdUntilS: number;
 	peakMouldFaceC: number;
@@ -171,8 +178,7 @@ function solveBatch(input: Parsed, raw: SolidShotInput, copies: number, thicknes
 	});
 	const clock = cup({
 		resin: raw.cure,
-		// a filler takes up heat and gives none: the resin alone is the quicker, careful case
-		massG: mixed.total.massG - mixed.fillers.reduce((sum, f) => sum + f.massG, 0),
+		massG: mixed.total.massG,
 		startTempC: input.startTempC,
 		roomTempC: input.roomTempC
 	});
@@ -228,10 +234,13 @@ export function solidShot(raw: SolidShotInput): SolidShot {
 				fillers: raw.fillers
 			})
 		: undefined;
+	const mixed = filled && filledMix(filled, input.fillerHeat);
+	const cure = mixed ? { ...raw.cure, filled: mixed } : raw.cure;
 	const solved = new Map<number, ShotBatch>();
 	const batchOf = (copies: number) => {
 		// past the packing limit there is no thickness, and the warning says so
-		const known = solved.get(copies) ?? solveBatch(input, raw, copies, filled?.viscosityFactor ?? 1);
+		const known =
+			solved.get(copies) ?? solveBatch(input, { ...raw, cure }, copies, filled?.viscosityFactor ?? 1);
 		solved.set(copies, known);
 		return known;
 	};
@@ -240,23 +249,19 @@ export function solidShot(raw: SolidShotInput): SolidShot {
 	const batches: ShotBatch[] = [];
 	for (let left = input.copies; left > 0; left -= size) batches.push(batchOf(Math.min(size, left)));
 
-	const firm = part({
-		resin: raw.cure,
-		section: { shape: 'slab', thicknessMm: input.sectionMm },
-		mouldWallMm: input.mouldWallMm,
-		startTempC: input.startTempC,
-		mouldTempC: input.mouldTempC,
-		roomTempC: input.roomTempC
-	});
+	const firm = sections(cure, input.where, input);
 	const first = batches[0]!;
 	return {
+		...(mixed ? { filled: mixed } : {}),
 		batches,
 		largestBatch,
 		bound,
 		volumeMl: batches.reduce((sum, b) => sum + b.volumeMl, 0),
 		massG: batches.reduce((sum, b) => sum + b.massG, 0),
 		demouldS: firm.demouldS,
-		holdUntilS: Math.max(firm.gelCoreS, firm.gelWallS) * (1 + HOLD_MARGIN),
+		flexibleS: firm.flexibleS,
+		maturedS: firm.maturedS,
+		holdUntilS: firm.gelLastS * (1 + HOLD_MARGIN),
 		peakMouldFaceC: firm.peakMouldFaceC,
 		working: [
 			{
@@ -293,6 +298,19 @@ export function solidShot(raw: SolidShotInput): SolidShot {
 			...(filled?.warnings.filter((w) => w.code === 'too-much-filler') ?? []),
 			...shotWarnings(input, largestBatch, bound, first)
 		]
+	};
+}
+
+/** Fillers of a mix as its cure heeds them. */
+function filledMix(mixed: MixResult, heat: z.output<typeof solidShotInput>['fillerHeat']): FilledMix {
+	return {
+		fillers: mixed.fillers.map((f) => ({
+			massShare: f.massG / mixed.total.massG,
+			densityGPerMl: f.massG / f.volumeMl,
+			...heat
+		})),
+		// past the packing limit nothing flows, and its own warning says so
+		viscosityFactor: Math.max(1, mixed.viscosityFactor ?? 1)
 	};
 }
 

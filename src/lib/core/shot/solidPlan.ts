@@ -6,6 +6,8 @@ import { coloursFor, fillersOf, insertsMl, lengthened, resinOf } from './amounts
 import { colourCups, colourWords, togetherPotLifeS } from './colours';
 import { copyBalance } from './filled';
 import { fillerWarnings } from './fillerWords';
+import { FILLER_HEAT } from '../shelf/filler';
+import { sectionsOf } from './thickest';
 import type { Inputs, PlannedShot, ShotContext } from './inputs';
 import { HOLD_MARGIN, solidShot, type ShotBatch, type ShotStep } from './solid';
 import { budget } from '../budget/budget';
@@ -101,6 +103,7 @@ export function planSolid(inputs: Inputs, context: ShotContext): PlannedShot {
 	const steps = stepsOf(inputs, pressure);
 	const setInMl = insertsMl(inputs, context);
 	const castMl = context.cavityVolumeMl - setInMl;
+	const where = sectionsOf(inputs, context);
 	const shot = solidShot({
 		cavityVolumeMl: castMl,
 		sprueVolumeMl: inputs.sprueVolumeMl,
@@ -110,10 +113,10 @@ export function planSolid(inputs: Inputs, context: ShotContext): PlannedShot {
 		...(inPot < count ? { potCopies: Math.max(1, Math.floor((cavities * inPot) / count)) } : {}),
 		...resinOf(context),
 		fillers: fillersOf(inputs, context),
+		fillerHeat: FILLER_HEAT[context.filler?.family ?? 'mineral powder'],
 		cure: cureOf(slowest.resin, context.rateFactor),
 		viscosityMpaS: viscosityOf(context.resin, inputs.startTempC),
-		sectionMm: inputs.sectionMm,
-		mouldWallMm: context.mouldWallMm,
+		where,
 		steps: steps.map(({ name, durationS, per }) => ({ name, durationS, per })),
 		startTempC: inputs.startTempC,
 		mouldTempC: inputs.mouldTempC,
@@ -139,6 +142,9 @@ export function planSolid(inputs: Inputs, context: ShotContext): PlannedShot {
 			: [];
 	return {
 		kind: 'solid',
+		where,
+		// colours poured together have clocks of their own, of the resin alone: the quicker, careful case
+		...(shot.filled && !inputs.cups?.length ? { filled: shot.filled } : {}),
 		shot: {
 			...shot,
 			// it stays in the pot until the pressure may be let out
