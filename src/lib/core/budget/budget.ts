@@ -20,7 +20,9 @@ export const budgetInput = z.strictObject({
 		.number({ error: 'Type the pot life.' })
 		.positive('The pot life must be more than nothing.')
 		.max(1e6),
-	marginPercent: z.number().min(0).max(90, 'Keep at most 90 % back.').default(DEFAULT_MARGIN_PERCENT)
+	marginPercent: z.number().min(0).max(90, 'Keep at most 90 % back.').default(DEFAULT_MARGIN_PERCENT),
+	/** One pot life in ten is under this, s; nothing where no band is known. */
+	potLifeLowS: z.number().positive('The pot life must be more than nothing.').max(1e6).optional()
 });
 export type BudgetInput = z.input<typeof budgetInput>;
 
@@ -34,21 +36,24 @@ export interface BudgetResult {
 	/** Seconds left before the margin begins; negative when the steps do not fit. */
 	slackS: number;
 	fits: boolean;
-	/** Pot life less the margin, seconds. */
+	/** Pot life less the margin, or the low end of its band where that is earlier, seconds. */
 	usableS: number;
 	deadlines: Deadline[];
 	working: WorkingLine[];
 }
 
 /**
- * Steps against pot life: slack = pot life·(1 − margin) − end of the last step.
+ * Steps against pot life: slack = the earlier of pot life·(1 − margin) and the band’s low end, never both taken off,
+ * less the end of the last step.
  * Deadlines are when each step ends if every one takes the time planned.
  */
 export function budget(raw: BudgetInput): BudgetResult {
 	const input = budgetInput.parse(raw);
 	let atS = 0;
 	const deadlines = input.steps.map((step) => ({ name: step.name, atS: (atS += step.durationS) }));
-	const usableS = input.potLifeS * (1 - input.marginPercent / 100);
+	const lessMarginS = input.potLifeS * (1 - input.marginPercent / 100);
+	const lowS = input.potLifeLowS ?? Infinity;
+	const usableS = Math.min(lessMarginS, lowS);
 	const slackS = usableS - atS;
 	return {
 		slackS,
@@ -58,9 +63,12 @@ export function budget(raw: BudgetInput): BudgetResult {
 		working: [
 			{
 				what: 'Time that may be used',
-				sum: `${formatTime(input.potLifeS)} less ${digits(input.marginPercent)} %`,
+				sum:
+					lowS < lessMarginS
+						? `${formatTime(input.potLifeS)}, one in ten is shorter than ${formatTime(lowS)}`
+						: `${formatTime(input.potLifeS)} less ${digits(input.marginPercent)} %`,
 				result: formatTime(usableS),
-				source: 'margin: common practice, no source'
+				source: lowS < lessMarginS ? 'low end of the band' : 'margin: common practice, no source'
 			},
 			{
 				what: 'Slack',

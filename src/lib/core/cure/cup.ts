@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { digits, formatTime } from '../units';
 import { InputError, type Warning, type WorkingLine } from '../working';
-import { calibrate } from './calibrate';
+import { calibrate, cupResin } from './calibrate';
 import type { CureModel } from './model';
 import { CUP_LOSS_W_PER_M2K, crossing, integrateCup, standardCupAreaM2, type CupSetup } from './cupModel';
 import { cureRecord } from './record';
@@ -66,6 +66,18 @@ function cupAreaM2(massG: number, densityGPerMl: number, diameterMm: number | un
  */
 export function cup(raw: CupInput): CupResult {
 	return runCup(cupInput.parse(raw), calibrate(raw.resin));
+}
+
+/**
+ * Pot life, gel and peak of a cup alone.
+ * @throws as `cup` does.
+ */
+export function cupFigures(raw: CupInput): Pick<CupResult, 'potLifeS' | 'gelTimeS' | 'peakTempC'> {
+	const { potLifeS, gelTimeS, peakTempC } = runCup(cupInput.parse(raw), {
+		...cupResin(raw.resin),
+		warnings: []
+	});
+	return { potLifeS, gelTimeS, peakTempC };
 }
 
 /** Everything that a cup's equation needs, for a resin whose constants are settled. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { cup } from './cup';
-import { crackLimitC, CRACK_LIMIT_C, heatWarnings, HOT_CORE_C } from './heat';
+import { crackLimitC, CRACK_LIMIT_C, heatWarnings } from './heat';
 import { calibrate } from './calibrate';
 import { part } from './part';
 import { solvePart } from './partModel';

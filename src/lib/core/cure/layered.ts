@@ -132,6 +132,7 @@ export function solveLayered(model: CureModel, setup: LayeredSetup, stepConversi
 	const seen = new Map<LayerRun, { least: number; most: number; t: number }>();
 	for (let steps = 0; steps < 200_000 && t < HORIZON_S; steps++) {
 		const before = Float64Array.from(conversion);
+		const tempBefore = Float64Array.from(temp);
 		const fastest1 = react(model.kinetics, temp, conversion, inhibitor, dt / 2, riseK, mostC);
 		run.energy.lostJ += conduct.step(temp, dt);
 		const fastest2 = react(model.kinetics, temp, conversion, inhibitor, dt / 2, riseK, mostC);
@@ -152,7 +153,7 @@ export function solveLayered(model: CureModel, setup: LayeredSetup, stepConversi
 		const middle = Math.floor((poured * CELLS) / 2);
 		const now = {
 			timeS: t,
-			maturedS: ripen(model, clockS, temp, before, conversion, dt),
+			maturedS: ripen(model, clockS, tempBefore, temp, before, conversion, dt),
 			stiffShare: stiffShare(model, weights, temp, conversion),
 			gelled: poured === setup.layersMm.length && slowest >= model.gelConversion,
 			hottestC: hottest,

@@ -55,6 +55,8 @@ export interface PartRun extends Ready {
 export type RunModel = Omit<CureModel, 'warnings' | 'defaulted'>;
 
 const CELLS = 28;
+/** Share of maturing from which stiffness is watched. */
+const NEARLY = 0.9;
 const MOST_STEPS = 100_000;
 
 /**
@@ -81,11 +83,8 @@ export function solvePart(model: RunModel, setup: PartSetup, options: PartOption
 		inhibitor: new Float64Array(faces).fill(begins)
 	};
 	const clockS = new Float64Array(cells + faces);
-	const [allTemp, allBefore, all] = [clockS, clockS, clockS].map((a) => new Float64Array(a.length)) as [
-		Float64Array,
-		Float64Array,
-		Float64Array
-	];
+	const same = () => new Float64Array(clockS.length);
+	const [allTemp, tempBefore, allBefore, all] = [same().fill(setup.startTempC), same(), same(), same()];
 	const conduct = conductionStepper(grid);
 	const stepConversion = options.stepConversion ?? 0.01;
 	const horizonS = options.horizonS ?? 60 * 86_400;
@@ -128,6 +127,7 @@ export function solvePart(model: RunModel, setup: PartSetup, options: PartOption
 		allBefore.set(all);
 		all.set(conversion);
 		all.set(face.conversion, cells);
+		tempBefore.set(allTemp);
 		allTemp.set(temp.subarray(0, cells));
 		allTemp.set(face.temp, cells);
 		let slowest = Infinity;
@@ -148,10 +148,12 @@ export function solvePart(model: RunModel, setup: PartSetup, options: PartOption
 			if (run.watchedS[i] === Infinity && slowest >= level)
 				run.watchedS[i] = cross(level, previous.slowest, slowest);
 		});
+		const maturedS = ripen(model, clockS, tempBefore, allTemp, allBefore, all, dt);
 		const now = {
 			timeS: t,
-			maturedS: ripen(model, clockS, allTemp, allBefore, all, dt),
-			stiffShare: stiffShare(model, weights, temp, conversion),
+			maturedS,
+			// not asked before it matters
+			stiffShare: maturedS >= NEARLY * model.maturityS ? stiffShare(model, weights, temp, conversion) : 0,
 			gelled: slowest >= model.gelConversion,
 			hottestC: hottest,
 			middleAboveGlassK: aboveGlassK(model, temp[0]!, conversion[0]!)
@@ -170,7 +172,7 @@ export function solvePart(model: RunModel, setup: PartSetup, options: PartOption
 			break;
 		}
 		const fastest = Math.max(fastest1, fastest2, 1e-12);
-		dt = Math.min(stepConversion / fastest, dt * 1.3, 0.01 * (t + 5) * (stepConversion / 0.01));
+		dt = Math.min(stepConversion / fastest, dt * 1.3, 0.02 * (t + 5) * (stepConversion / 0.01));
 	}
 	if (t >= horizonS) run.ended = 'horizon';
 	run.energy.storedJ = conduct.heatJ(temp) - conduct.heatJ(startTemp);

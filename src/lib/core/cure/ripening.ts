@@ -18,12 +18,13 @@ type Ripens = Pick<
 /**
  * Moves the clock of each place on: from its own gel it runs at an Arrhenius pace of its own, times the speed of this
  * batch.
- * @param before conversions at the start of the step
+ * @param tempBefore and before: temperatures and conversions at the start of the step
  * @returns the count of the slowest place, s; nothing before it has gelled
  */
 export function ripen(
 	model: Ripens,
 	clockS: Float64Array,
+	tempBefore: ArrayLike<number>,
 	temp: ArrayLike<number>,
 	before: ArrayLike<number>,
 	conversion: ArrayLike<number>,
@@ -35,7 +36,9 @@ export function ripen(
 		if (conversion[i]! >= gelConversion) {
 			const [from, to] = [before[i]!, conversion[i]!];
 			const share = from >= gelConversion ? 1 : (to - gelConversion) / (to - from);
-			clockS[i] = clockS[i]! + dtS * share * speed * arrhenius(maturityActivationJPerMol, temp[i]!);
+			clockS[i] =
+				clockS[i]! +
+				dtS * share * speed * arrhenius(maturityActivationJPerMol, (tempBefore[i]! + temp[i]!) / 2);
 		}
 		if (clockS[i]! < least) least = clockS[i]!;
 	}

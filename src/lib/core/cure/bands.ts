@@ -1,0 +1,193 @@
+import type { Warning } from '../working';
+import type { CupInput } from './cup';
+import { cupFigures } from './cup';
+import { CURE_DEFAULTS, POLYESTER_PEAK_C, type CureRecord } from './record';
+import { sections, type Sections } from './sections';
+import { moved, SPREADS, TAUGHT_SPEED_SHARE, type SpreadName } from './spread';
+
+/** Half-width of a band of four in five, in standard deviations of a normal distribution. */
+export const BAND_80 = 1.2816;
+
+/** Where four of five fall, and what that mostly comes from. */
+export interface Band {
+	low: number;
+	high: number;
+	/** Standard deviation: of ln(x) of a time, K of a temperature. */
+	sd: number;
+	mostly: SpreadName;
+}
+
+/** Something that is off: from a question to the same with it moved by so many deviations. */
+type Moves<Q> = Partial<Record<SpreadName, (question: Q, deviations: number) => Q>>;
+
+/**
+ * Bands of several figures at once, by central differences over what a forecast leads from (first order in ln of a
+ * time, in K of a temperature).
+ * @param timesS figures that are times; the others are temperatures
+ */
+export function bandsOf<Q, F extends string>(
+	question: Q,
+	moves: Moves<Q>,
+	figures: (q: Q) => Record<F, number>,
+	timesS: readonly NoInfer<F>[]
+): Record<F, Band> {
+	const middle = figures(question);
+	const names = Object.keys(middle) as F[];
+	const steps = (Object.entries(moves) as [SpreadName, NonNullable<Moves<Q>[SpreadName]>][]).map(
+		([name, move]) => ({ name, up: figures(move(question, 1)), down: figures(move(question, -1)) })
+	);
+	const bands = names.map((f): [F, Band] => {
+		const time = timesS.includes(f);
+		const slopes = steps.map(({ name, up, down }) => {
+			const slope = time ? Math.log(up[f] / down[f]) / 2 : (up[f] - down[f]) / 2;
+			return { name, slope: Number.isFinite(slope) ? slope : 0 };
+		});
+		const sd = Math.sqrt(slopes.reduce((sum, s) => sum + s.slope ** 2, 0));
+		const most = slopes.reduce((a, b) => (Math.abs(b.slope) > Math.abs(a.slope) ? b : a));
+		const off = BAND_80 * sd;
+		return [
+			f,
+			{
+				low: time ? middle[f] * Math.exp(-off) : middle[f] - off,
+				high: time ? middle[f] * Math.exp(off) : middle[f] + off,
+				sd,
+				mostly: most.name
+			}
+		];
+	});
+	return Object.fromEntries(bands) as Record<F, Band>;
+}
+
+/** A record with one of its constants off. */
+function withRecord(record: CureRecord, name: SpreadName, deviations: number): CureRecord {
+	const defaults = CURE_DEFAULTS[record.chemistry ?? 'urethane'];
+	switch (name) {
+		case 'speed': {
+			const share = record.rateFactor === undefined ? undefined : TAUGHT_SPEED_SHARE;
+			return { ...record, rateFactor: moved('speed', record.rateFactor ?? 1, deviations, share) };
+		}
+		case 'heatOfCureJPerG': {
+			const peakC = record.peakExothermC ?? (record.catalyst ? POLYESTER_PEAK_C : undefined);
+			// a heat that was solved from a peak moves with the peak's rise over its room
+			if (peakC !== undefined && record.heatOfCureJPerG === undefined)
+				return { ...record, peakExothermC: 25 + moved(name, peakC - 25, deviations) };
+			return { ...record, [name]: moved(name, record[name] ?? defaults[name], deviations) };
+		}
+		case 'potConversion': {
+			const pot = record.potConversion ?? defaults.potConversion;
+			const most = (record.gelConversion ?? defaults.gelConversion) * 0.97;
+			return { ...record, potConversion: Math.min(most, moved(name, pot, deviations)) };
+		}
+		case 'activationKjPerMol':
+		case 'glassCuredC':
+			return { ...record, [name]: moved(name, record[name] ?? defaults[name], deviations) };
+		case 'demouldS':
+			return { ...record, demouldS: moved(name, record.demouldS, deviations) };
+		case 'demouldSectionMm':
+			return { ...record, demouldSectionMm: moved(name, record.demouldSectionMm ?? 6, deviations) };
+		default:
+			return record;
+	}
+}
+
+const recordMoves = <Q extends { resin: CureRecord }>(names: readonly SpreadName[]): Moves<Q> =>
+	Object.fromEntries(
+		names.map((name) => [name, (q: Q, k: number) => ({ ...q, resin: withRecord(q.resin, name, k) })])
+	) as Moves<Q>;
+
+/**
+ * Bands of pot life, gel and peak of a cup.
+ * @throws as `cup` does.
+ * @example cupBands({ resin: { potLifeS: 150, demouldS: 900, character: 'quick' }, massG: 100, startTempC: 23, roomTempC: 23 }).potLifeS.mostly // 'speed'
+ */
+export function cupBands(question: CupInput): Record<'potLifeS' | 'gelTimeS' | 'peakTempC', Band> {
+	return bandsOf(question, cupMoves, cupFigures, ['potLifeS', 'gelTimeS']);
+}
+
+/** What a cup's forecast leads from. */
+export const cupMoves: Moves<CupInput> = {
+	...recordMoves<CupInput>(['speed', 'heatOfCureJPerG', 'activationKjPerMol', 'potConversion']),
+	resinTempC: (q, k) => ({ ...q, startTempC: moved('resinTempC', q.startTempC, k) }),
+	roomTempC: (q, k) => ({ ...q, roomTempC: moved('roomTempC', q.roomTempC, k) })
+};
+
+export interface PartQuestion {
+	resin: CureRecord;
+	where: Sections;
+	startTempC: number;
+	mouldTempC: number;
+	roomTempC: number;
+}
+
+const thicker = (where: Sections, k: number): Sections => ({
+	...where,
+	section: { ...where.section, thicknessMm: moved('thicknessMm', where.section.thicknessMm, k) },
+	...(where.thickest
+		? {
+				thickest: {
+					...where.thickest,
+					thicknessMm: Math.min(1000, moved('thicknessMm', where.thickest.thicknessMm, k))
+				}
+			}
+		: {})
+});
+
+/**
+ * Bands of when a solid cast may be flexed out and demoulded, and of how hot it gets.
+ * @throws as `sections` does.
+ */
+export function sectionsBands(question: PartQuestion): Record<'flexibleS' | 'demouldS' | 'peakTempC', Band> {
+	return bandsOf(
+		question,
+		partMoves,
+		(q) => {
+			const { flexibleS, demouldS, peakTempC } = sections(q.resin, q.where, q);
+			return { flexibleS, demouldS, peakTempC };
+		},
+		['flexibleS', 'demouldS']
+	);
+}
+
+/** What a part's forecast leads from. */
+export const partMoves: Moves<PartQuestion> = {
+	...recordMoves<PartQuestion>(['speed', 'demouldS', 'demouldSectionMm', 'glassCuredC']),
+	roomTempC: (q, k) => ({
+		...q,
+		startTempC: moved('roomTempC', q.startTempC, k),
+		mouldTempC: moved('roomTempC', q.mouldTempC, k),
+		roomTempC: moved('roomTempC', q.roomTempC, k)
+	}),
+	thicknessMm: (q, k) => ({ ...q, where: thicker(q.where, k) })
+};
+
+/** What a figure mostly depends on, in a maker's words. */
+export const mostlyWords = (band: Pick<Band, 'mostly'>): string => SPREADS[band.mostly].words;
+/** What would make a figure surer, the most first, each once. */
+export function surer(bands: readonly Band[]): Warning['action'][] {
+	return [...new Set(bands.map((b) => SPREADS[b.mostly].surer))];
+}
+
+/**
+ * Truths as the spreads have them, each a question with everything off at once: what a band is tried against.
+ * Halton points, so the same every time.
+ */
+export function truths<Q>(question: Q, moves: Moves<Q>, count: number): Q[] {
+	const all = Object.values(moves) as ((q: Q, k: number) => Q)[];
+	return Array.from({ length: count }, (_, i) =>
+		all.reduce((q, move, j) => move(q, normalAt(halton(i + 1, PRIMES[j % PRIMES.length]!))), question)
+	);
+}
+
+const PRIMES = [2, 3, 5, 7, 11, 13, 17] as const;
+function halton(index: number, base: number): number {
+	let [share, f, i] = [0, 1, index];
+	while (i > 0) {
+		f /= base;
+		share += f * (i % base);
+		i = Math.floor(i / base);
+	}
+	return share;
+}
+
+/** Where a share of a normal distribution lies, in deviations (Tukey's lambda, within 0.01 between 0.01 and 0.99). */
+const normalAt = (share: number) => (share ** 0.1349 - (1 - share) ** 0.1349) / 0.1975;
