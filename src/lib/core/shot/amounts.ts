@@ -3,7 +3,9 @@ import { mix, type Filler } from '../mix/mix';
 import { cureOf, mixable } from '../shelf/resin';
 import { InputError } from '../working';
 import { digits } from '../units';
-import type { ColourDose, Inputs, ShotContext } from './inputs';
+import type { ColourDose } from './dose';
+import type { Inputs } from './inputs';
+import type { ShotContext } from './planned';
 
 /** Resin and catalyst as the mixing sum wants them. */
 export function resinOf(context: ShotContext) {

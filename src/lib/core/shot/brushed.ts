@@ -4,7 +4,8 @@ import { digits } from '../units';
 import { InputError, type Warning } from '../working';
 import { cupOf } from './amounts';
 import { copyBalance } from './filled';
-import type { Inputs, PlannedShot, ShotContext } from './inputs';
+import type { Inputs } from './inputs';
+import type { PlannedShot, ShotContext } from './planned';
 import { layerShot, timeLayers } from './layerShot';
 import { skinFor } from './rolled';
 

@@ -1,43 +1,20 @@
-import { z } from 'zod';
 import { CRACK_LIMIT_C } from '../cure/heat';
 import { mixedDensityGPerMl } from '../shelf/resin';
 import { digits, formatTime } from '../units';
 import { InputError, type Warning } from '../working';
 import { copyBalance } from './filled';
-import type { Inputs, PlannedShot, ShotContext } from './inputs';
-import { layerShot, MOST_LAYERS, timeLayers, type LayerSpec } from './layerShot';
+import { LEAST_LAYER_MM, type Embed } from './embeds';
+import type { Inputs } from './inputs';
+import type { PlannedShot, ShotContext } from './planned';
+import { layerShot, MOST_LAYERS, timeLayers } from './layerShot';
+import type { LayerSpec } from './layerSpec';
 
-/** Below it a layer shows as a film, mm (a default of ours). */
-const LEAST_LAYER_MM = 2;
 /** A layer left to cool has come within this of the room, °C (a default of ours). */
 const COOLED_C = 6;
 /** Outer sizes are measured roughly: a cast may be a little deeper than they say. */
 const OUTSIDE = 1.1;
 /** A light thing is held by a first layer up to this share of its height (common practice, no source). */
 const HELD_SHARE = 1 / 3;
-
-/** A thing that is cast in, where it lies. */
-export const embedInput = z.object({
-	name: z.string().trim().min(1, 'Say what is cast in.').max(60, 'Keep it under 60 characters.'),
-	massG: z
-		.number({ error: 'Type what it weighs, such as 3 g.' })
-		.min(0, 'It cannot weigh less than nothing.')
-		.max(1e5, 'Over 100 kg: check the unit.'),
-	volumeMl: z
-		.number({ error: 'Type its volume, such as 4 ml: by water, or weight by density.' })
-		.positive('It takes some room: by water, or weight by density.')
-		.max(1e5, 'Over 100 l: check the unit.'),
-	heightMm: z
-		.number({ error: 'Type how high it stands as it lies in the mould, such as 6 mm.' })
-		.min(0.1, 'Under 0.1 mm: check the unit.')
-		.max(2000, 'Over 2 m: check the unit.'),
-	/** Its underside above the floor of the mould, mm. */
-	atMm: z
-		.number({ error: 'Type how high above the floor it lies, such as 10 mm.' })
-		.min(LEAST_LAYER_MM, `Lying on the floor it shows bare: at least ${LEAST_LAYER_MM} mm above it.`)
-		.max(2000, 'Over 2 m: check the unit.')
-});
-export type Embed = z.output<typeof embedInput>;
 
 export interface ClearLayer {
 	fromMm: number;

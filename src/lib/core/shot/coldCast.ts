@@ -4,8 +4,10 @@ import { digits } from '../units';
 import { InputError, type Warning } from '../working';
 import { cupOf, fillersOf, insertsMl } from './amounts';
 import { copyBalance } from './filled';
-import type { Inputs, PlannedShot, ShotContext } from './inputs';
-import { layerShot, timeLayers, type LayerSpec } from './layerShot';
+import type { Inputs } from './inputs';
+import type { PlannedShot, ShotContext } from './planned';
+import { layerShot, timeLayers } from './layerShot';
+import type { LayerSpec } from './layerSpec';
 import { skinFor } from './rolled';
 
 /** Powder that stays on the face of a dusted mould, g/m² (common practice, no source). */

@@ -3,24 +3,9 @@ import { cureOf } from '../shelf/resin';
 import { digits, formatTime } from '../units';
 import { InputError, type Warning, type WorkingLine } from '../working';
 import { coloursFor, cupOf, fillersOf, lengthened } from './amounts';
-import type { ColourDose, Inputs, ShotContext } from './inputs';
-import type { Amount } from '../mix/mix';
-import type { CatalystAmount } from '../mix/catalyst';
-
-/** One colour's cup: its own mass, side, temperature and clock. */
-export interface ColourCup {
-	name: string;
-	a: Amount;
-	b: Amount;
-	catalyst?: CatalystAmount;
-	massG: number;
-	startTempC: number;
-	/** From its own combining, s. */
-	potLifeS: number;
-	/** When it is as warm as wanted, s after its own combining; nothing when it never is in time. */
-	warmS?: number;
-	colours: ColourDose[];
-}
+import type { ColourCup } from './dose';
+import type { Inputs } from './inputs';
+import type { ShotContext } from './planned';
 
 /**
  * Shares in percent, to a tenth, that make a whole again after one came or went: what comes is taken from the others

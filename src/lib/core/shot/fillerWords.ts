@@ -3,8 +3,9 @@ import { consistency, settlingMm } from '../shelf/filler';
 import { mixedDensityGPerMl, viscosityOf } from '../shelf/resin';
 import { digits } from '../units';
 import type { Warning } from '../working';
-import type { Inputs, ShotContext } from './inputs';
-import type { ShotBatch } from './solid';
+import type { Inputs } from './inputs';
+import type { ShotContext } from './planned';
+import type { ShotBatch } from './batch';
 
 /** A filler that moves less than this before gel is not seen, mm (a default of ours). */
 const SEEN_MM = 1;

@@ -4,32 +4,23 @@ export {
 	shotStep,
 	solidShot,
 	solidShotInput,
-	type LayerCup,
-	type MeasuringSchools,
-	type ShotBatch,
+	CUP_FILL,
 	type ShotStep,
-	type SolidShot,
 	type SolidShotInput
 } from './solid';
-export {
-	planShot,
-	SHOT_KINDS,
-	shotInputs,
-	type ColourDose,
-	type PlannedShot,
-	type ShotContext,
-	type ShotFiller,
-	type ShotInputs,
-	type ShotKind,
-	type ShotRecipe
-} from './inputs';
-export { clearLayers, embedInput, liftG, type ClearLayer, type Embed } from './clear';
+export type { BatchBound, LayerCup, MeasuringSchools, ShotBatch, SolidShot } from './batch';
+export type { ColourCup, ColourDose } from './dose';
+export { embedInput, type Embed } from './embeds';
+export { SHOT_KINDS, shotInputs, type ShotInputs, type ShotKind } from './inputs';
+export type { PlannedShot, ShotContext, ShotFiller, ShotRecipe } from './planned';
+export { planShot } from './planShot';
+export { thickestOf, type Thickest } from './thickest';
+export { clearLayers, liftG, type ClearLayer } from './clear';
 export { orderTakesG, shortOnShelf, type PartShort } from './onShelf';
 export { DUST_G_PER_M2 } from './coldCast';
 export { standingCoatMm, STANDS, YIELD_PA } from './brushed';
-export { colourCups, togetherPotLifeS, wholeShares, type ColourCup } from './colours';
+export { colourCups, togetherPotLifeS, wholeShares } from './colours';
 export { castAreaMm2 } from './rolled';
-export { CUP_FILL, type BatchBound } from './solid';
 export {
 	RECOAT_SCHOOLS,
 	rotocast,

@@ -1,26 +1,11 @@
 import { z } from 'zod';
 import { tempC } from '../cure/cup';
-import type { FilledMix } from '../cure/record';
-import type { FillerRecord } from '../shelf/filler';
-import type { Sections } from '../cure/sections';
-import type { WallKind } from '../cure/wall';
 import { MEASURING_SCHOOLS } from '../mix/measuring';
-import { POUR_PLACE_KEYS, POUR_WAY_KEYS, type StepRole } from './pouring';
-import type { Thickest } from './thickest';
-import type { PotResult } from '../pot/pot';
-import { chemistryOf, type ResinRecord } from '../shelf/resin';
-import { digits } from '../units';
-import type { Warning } from '../working';
-import type { WorkshopSettings } from '../workshop/settings';
-import { planBrushed } from './brushed';
-import { embedInput, planClear } from './clear';
-import { planCold } from './coldCast';
-import { FILL_KINDS, insertInput, type CopyBalance } from './filled';
-import type { TimedLayer } from './layerShot';
-import { planRolled } from './rolled';
-import { rotocastInput, type Rotocast } from './rotocast';
-import { solidShotInput, type SolidShot } from './solid';
-import { planSolid } from './solidPlan';
+import { embedInput } from './embeds';
+import { FILL_KINDS, insertInput } from './filled';
+import { POUR_PLACE_KEYS, POUR_WAY_KEYS } from './pouring';
+import { rotocastInput } from './rotocast';
+import { solidShotInput } from './solid';
 
 const stepS = (what: string) =>
 	z
@@ -186,125 +171,4 @@ export const shotInputs = z.object({
 });
 export type ShotInputs = z.output<typeof shotInputs>;
 
-export interface ShotFiller {
-	name: string;
-	family?: FillerRecord['family'] | undefined;
-	densityGPerMl: number;
-	bulkDensityGPerMl?: number | undefined;
-	grainMm?: number | undefined;
-	creamyScoopsPerB?: number | undefined;
-	pasteScoopsPerB?: number | undefined;
-	yieldPa?: number | undefined;
-}
-
-export interface ShotRecipe {
-	id: string;
-	name: string;
-	/** How much longer this load of colour makes the cure, %. */
-	lengtheningPercent?: number;
-	colours: {
-		name: string;
-		part: 'A' | 'B';
-		percent: number;
-		dropsPerG?: number | undefined;
-		powder?: boolean;
-	}[];
-}
-
-/** A colour as it goes into a cup. */
-export interface ColourDose {
-	name: string;
-	part: 'A' | 'B';
-	massG: number;
-	drops?: number;
-	powder?: boolean;
-}
-
-/** What the records say about the shot: master, moulds, resin and workshop. */
-export interface ShotContext {
-	cavityVolumeMl: number;
-	mouldWallMm: number;
-	/** What that wall is made of; silicone unless said. */
-	wall?: WallKind | undefined;
-	/** All of the moulds are open faces. */
-	open?: boolean | undefined;
-	/** The thickest place of the piece by its file, else by its volume and outer sizes. */
-	thickest?: Thickest | undefined;
-	/** Outer volume of the chosen moulds together, ml. */
-	mouldsVolumeMl: number;
-	/** Cavities of the chosen moulds together; one each unless said. */
-	cavities?: number | undefined;
-	/** Skin of one copy without its openings, mm²; by its file or its outer sizes. */
-	skinAreaMm2?: number | undefined;
-	/** Half the piece's width, mm: what turns. */
-	radiusMm?: number | undefined;
-	/** Its height, mm: what drains. */
-	heightMm?: number | undefined;
-	resin: ResinRecord;
-	/** The filler's record, when there is one. */
-	filler?: ShotFiller | undefined;
-	/** Colour recipes of this resin, scaled to percent of the mixed resin. */
-	recipes?: ShotRecipe[] | undefined;
-	/** The container's own speed, learned from readings. */
-	rateFactor?: number | undefined;
-	settings: WorkshopSettings;
-}
-
-export interface PlannedShot {
-	/** Shots kept before there were other kinds have none: they are solid. */
-	kind?: ShotInputs['kind'];
-	shot: SolidShot;
-	/** Of a solid cast: where it sets last and gets hottest. */
-	where?: Sections;
-	/** Fillers through and through, as the clock of its one cup heeds them. */
-	filled?: FilledMix;
-	pot?: PotResult;
-	/** What each timed step is, in the order of the steps. */
-	roles: StepRole[];
-	/** Layers of one copy with their clocks. */
-	rotocast?: Rotocast;
-	/** The same of every kind that is built up in layers. */
-	stack?: Omit<TimedLayer, 'fillers'>[];
-	/** Powder on the face of one copy. */
-	dust?: { name: string; massG: number };
-	/** One copy: what fills it, what it weighs, how it floats. */
-	balance?: CopyBalance;
-}
-
 export type Inputs = Omit<ShotInputs, 'masterId' | 'resinId' | 'releaseId'>;
-
-/** Air from which this workshop does not pour urethane, said while there is still time to dry the room. */
-function airWarnings(inputs: Inputs, { settings, resin }: ShotContext): Warning[] {
-	const { stopHumidityPercent } = settings;
-	if (chemistryOf(resin.family) !== 'urethane' || inputs.relativeHumidity < stopHumidityPercent) return [];
-	return [
-		{
-			code: 'damp-air',
-			message: `At ${digits(inputs.relativeHumidity, 0)} % humidity urethane foams easily; this workshop stops from ${digits(stopHumidityPercent, 0)} %.`,
-			action: 'Wait for drier air or dry the room, warm and dry the mould, and keep A closed.'
-		}
-	];
-}
-
-/** Sizes the shot from what was typed and what the records say. Throws as the kind's own planner does. */
-export function planShot(inputs: Inputs, context: ShotContext): PlannedShot {
-	const planned = planKind(inputs, context);
-	const { shot } = planned;
-	return { ...planned, shot: { ...shot, warnings: [...shot.warnings, ...airWarnings(inputs, context)] } };
-}
-
-function planKind(inputs: Inputs, context: ShotContext): PlannedShot {
-	switch (inputs.kind) {
-		case 'rotocast':
-		case 'filled':
-			return planRolled(inputs, context);
-		case 'clear':
-			return planClear(inputs, context);
-		case 'cold':
-			return planCold(inputs, context);
-		case 'brushed':
-			return planBrushed(inputs, context);
-		default:
-			return planSolid(inputs, context);
-	}
-}

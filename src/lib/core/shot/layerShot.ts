@@ -5,40 +5,18 @@ import { crackLimitC, heatWarnings, type PartHeat } from '../cure/heat';
 import { solveLayered, type LayeredRun } from '../cure/layered';
 import { cupMarkHeightMm, squareCupDiameterMm } from '../mix/cupLoss';
 import { cupMarkErrorPercent } from '../mix/weighingError';
-import type { Filler } from '../mix/mix';
 import { WALLS } from '../cure/wall';
 import { cureOf } from '../shelf/resin';
 import { formatTime } from '../units';
 import { InputError, type Warning, type WorkingLine } from '../working';
 import { coloursFor, cupOf, lengthened } from './amounts';
 import type { CopyBalance } from './filled';
-import type { Inputs, PlannedShot, ShotContext } from './inputs';
+import type { LayerSpec, TimedLayer } from './layerSpec';
+import type { Inputs } from './inputs';
+import type { PlannedShot, ShotContext } from './planned';
 import { RECOAT_SCHOOLS } from './rotocast';
-import { HOLD_MARGIN, scaleWarnings, type LayerCup, type ShotBatch } from './solid';
-
-/** One layer of one copy before it has a clock. */
-export interface LayerSpec {
-	/** Without what stays in the cup, ml. */
-	volumeMl: number;
-	thicknessMm: number;
-	serves: string;
-	way: 'roll' | 'flat' | 'brush';
-	fillers: Filler[];
-	/** Tinted by the shot's recipe. */
-	tinted?: boolean;
-	levelMm?: number;
-	setsIn?: string[];
-	sags?: boolean;
-}
-
-/** A layer of one copy with its clocks, s after the first was poured; the volume holds what is lost too. */
-export interface TimedLayer extends LayerSpec {
-	startS: number;
-	lockS: number;
-	gelS: number;
-	recoatFromS: number;
-	recoatUntilS: number;
-}
+import type { LayerCup, ShotBatch } from './batch';
+import { HOLD_MARGIN, scaleWarnings } from './solid';
 
 /** Layers of one copy that are planned at most: more is another job, and each of them costs its sums. */
 export const MOST_LAYERS = 24;

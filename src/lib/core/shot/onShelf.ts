@@ -1,4 +1,4 @@
-import type { ShotBatch } from './solid';
+import type { ShotBatch } from './batch';
 
 /** A part of which the tins in use hold less than an order takes. */
 export interface PartShort {

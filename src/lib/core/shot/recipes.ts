@@ -8,7 +8,7 @@ import {
 } from '../shelf/colour';
 import { scaleRecipe } from '../shelf/colour';
 import type { ResinRecord } from '../shelf/resin';
-import type { ShotFiller, ShotRecipe } from './inputs';
+import type { ShotFiller, ShotRecipe } from './planned';
 import type { FillerRecord } from '../shelf/filler';
 
 interface Kept<T> {

@@ -3,7 +3,8 @@ import { digits } from '../units';
 import { InputError } from '../working';
 import { cupOf, fillersOf, lengthened } from './amounts';
 import { copyBalance, FILLS } from './filled';
-import type { Inputs, PlannedShot, ShotContext } from './inputs';
+import type { Inputs } from './inputs';
+import type { PlannedShot, ShotContext } from './planned';
 import { layerShot } from './layerShot';
 import { rotocast } from './rotocast';
 

@@ -8,8 +8,10 @@ import { copyBalance } from './filled';
 import { fillerWarnings } from './fillerWords';
 import { FILLER_HEAT } from '../shelf/filler';
 import { sectionsOf } from './thickest';
-import type { Inputs, PlannedShot, ShotContext } from './inputs';
-import { HOLD_MARGIN, solidShot, type ShotBatch, type ShotStep } from './solid';
+import type { Inputs } from './inputs';
+import type { PlannedShot, ShotContext } from './planned';
+import type { ShotBatch } from './batch';
+import { HOLD_MARGIN, solidShot, type ShotStep } from './solid';
 import { budget } from '../budget/budget';
 import type { StepRole } from './pouring';
 

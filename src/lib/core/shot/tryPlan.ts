@@ -1,6 +1,8 @@
 import type { z } from 'zod';
 import { fieldErrors, type FieldError } from '../fieldErrors';
-import { planShot, shotInputs, type PlannedShot, type ShotContext } from './inputs';
+import { shotInputs } from './inputs';
+import type { PlannedShot, ShotContext } from './planned';
+import { planShot } from './planShot';
 
 /** A planned shot, or what is wrong with what was typed. Plain data, so that it can cross to a worker. */
 export type ShotOutcome = { planned: PlannedShot } | { errors: FieldError[] };

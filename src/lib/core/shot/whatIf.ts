@@ -1,7 +1,9 @@
 import type { z } from 'zod';
 import { fieldErrors } from '../fieldErrors';
 import type { ResinRecord } from '../shelf/resin';
-import { planShot, shotInputs, type PlannedShot, type ShotContext } from './inputs';
+import { shotInputs } from './inputs';
+import type { PlannedShot, ShotContext } from './planned';
+import { planShot } from './planShot';
 
 /** A change, and what it does to the shot. */
 export interface WhatIf {

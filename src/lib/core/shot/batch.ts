@@ -1,0 +1,93 @@
+import type { BudgetResult } from '../budget/budget';
+import type { FilledMix } from '../cure/record';
+import type { CatalystAmount } from '../mix/catalyst';
+import type { Amount, MixResult } from '../mix/mix';
+import type { Warning, WorkingLine } from '../working';
+import type { ColourCup, ColourDose } from './dose';
+
+/** One cup mixed at once. */
+export interface ShotBatch {
+	copies: number;
+	/** In the moulds, sprues and vents, ml. */
+	pouredMl: number;
+	lossMl: number;
+	volumeMl: number;
+	massG: number;
+	a: Amount;
+	/** Nothing for a resin that is catalysed by share. */
+	b: Amount;
+	catalyst?: CatalystAmount;
+	fillers: MixResult['fillers'];
+	/** One cup for each layer, in their order; the figures of the batch are those of the first. */
+	layers?: LayerCup[];
+	/** Colour in doses, for all of the batch. */
+	colours?: ColourDose[];
+	/** Colours poured together, the one that is combined first in front. */
+	cups?: ColourCup[];
+	potLifeS: number;
+	/** What the pot life rests on. */
+	clockSource: string;
+	gelTimeS: number;
+	peakTempC: number;
+	steps: { name: string; durationS: number }[];
+	budget: BudgetResult;
+	slackS: number;
+	fits: boolean;
+	schools: MeasuringSchools;
+}
+
+/** The two ways of measuring, each with the ratio error that it risks. */
+export interface MeasuringSchools {
+	scale: { resolutionG: number; errorPercent: number };
+	marks: { cupDiameterMm: number; markAMm: number; markBMm: number; errorPercent: number };
+}
+
+/** One layer's cup, for all copies that are worked on together; clocks in s after the first was poured. */
+export interface LayerCup {
+	massG: number;
+	volumeMl: number;
+	a: Amount;
+	b: Amount;
+	catalyst?: CatalystAmount;
+	fillers?: { name: string; massG: number; volumeMl: number }[];
+	colours?: ColourDose[];
+	potLifeS: number;
+	thicknessMm: number;
+	startS: number;
+	lockS: number;
+	gelS: number;
+	recoatFromS: number;
+	recoatUntilS: number;
+	serves: string;
+	/** Left standing it runs down before it gels. */
+	sags?: boolean;
+	/** Rolled unless said. */
+	way?: 'roll' | 'flat' | 'brush';
+	levelMm?: number;
+	setsIn?: string[];
+}
+
+/** What keeps a batch from being larger. */
+export type BatchBound = 'order' | 'moulds' | 'pot life' | 'cup' | 'scale' | 'pot';
+
+export interface SolidShot {
+	/** Fillers as heat and viscosity see them; of a plain resin nothing. */
+	filled?: FilledMix;
+	batches: ShotBatch[];
+	/** The most copies that one cup can fill in time; 0 when not even one fits. */
+	largestBatch: number;
+	/** What keeps it from being larger. */
+	bound?: BatchBound;
+	volumeMl: number;
+	massG: number;
+	demouldS: number;
+	/** From then until it is demoulded it may be bent out; shots kept before the second cure engine have none. */
+	flexibleS?: number;
+	/** When its slowest place has had its time: it may still be too hot to be stiff. */
+	maturedS?: number;
+	/** When the slowest place has gelled with a quarter to spare: earliest release of the pot, s. */
+	holdUntilS: number;
+	peakMouldFaceC: number;
+	working: WorkingLine[];
+	warnings: Warning[];
+}

@@ -1,0 +1,90 @@
+import type { FilledMix } from '../cure/record';
+import type { Sections } from '../cure/sections';
+import type { WallKind } from '../cure/wall';
+import type { PotResult } from '../pot/pot';
+import type { FillerRecord } from '../shelf/filler';
+import type { ResinRecord } from '../shelf/resin';
+import type { WorkshopSettings } from '../workshop/settings';
+import type { SolidShot } from './batch';
+import type { CopyBalance } from './filled';
+import type { ShotInputs } from './inputs';
+import type { TimedLayer } from './layerSpec';
+import type { StepRole } from './pouring';
+import type { Rotocast } from './rotocast';
+import type { Thickest } from './thickest';
+
+export interface ShotFiller {
+	name: string;
+	family?: FillerRecord['family'] | undefined;
+	densityGPerMl: number;
+	bulkDensityGPerMl?: number | undefined;
+	grainMm?: number | undefined;
+	creamyScoopsPerB?: number | undefined;
+	pasteScoopsPerB?: number | undefined;
+	yieldPa?: number | undefined;
+}
+
+export interface ShotRecipe {
+	id: string;
+	name: string;
+	/** How much longer this load of colour makes the cure, %. */
+	lengtheningPercent?: number;
+	colours: {
+		name: string;
+		part: 'A' | 'B';
+		percent: number;
+		dropsPerG?: number | undefined;
+		powder?: boolean;
+	}[];
+}
+
+/** What the records say about the shot: master, moulds, resin and workshop. */
+export interface ShotContext {
+	cavityVolumeMl: number;
+	mouldWallMm: number;
+	/** What that wall is made of; silicone unless said. */
+	wall?: WallKind | undefined;
+	/** All of the moulds are open faces. */
+	open?: boolean | undefined;
+	/** The thickest place of the piece by its file, else by its volume and outer sizes. */
+	thickest?: Thickest | undefined;
+	/** Outer volume of the chosen moulds together, ml. */
+	mouldsVolumeMl: number;
+	/** Cavities of the chosen moulds together; one each unless said. */
+	cavities?: number | undefined;
+	/** Skin of one copy without its openings, mm²; by its file or its outer sizes. */
+	skinAreaMm2?: number | undefined;
+	/** Half the piece's width, mm: what turns. */
+	radiusMm?: number | undefined;
+	/** Its height, mm: what drains. */
+	heightMm?: number | undefined;
+	resin: ResinRecord;
+	/** The filler's record, when there is one. */
+	filler?: ShotFiller | undefined;
+	/** Colour recipes of this resin, scaled to percent of the mixed resin. */
+	recipes?: ShotRecipe[] | undefined;
+	/** The container's own speed, learned from readings. */
+	rateFactor?: number | undefined;
+	settings: WorkshopSettings;
+}
+
+export interface PlannedShot {
+	/** Shots kept before there were other kinds have none: they are solid. */
+	kind?: ShotInputs['kind'];
+	shot: SolidShot;
+	/** Of a solid cast: where it sets last and gets hottest. */
+	where?: Sections;
+	/** Fillers through and through, as the clock of its one cup heeds them. */
+	filled?: FilledMix;
+	pot?: PotResult;
+	/** What each timed step is, in the order of the steps. */
+	roles: StepRole[];
+	/** Layers of one copy with their clocks. */
+	rotocast?: Rotocast;
+	/** The same of every kind that is built up in layers. */
+	stack?: Omit<TimedLayer, 'fillers'>[];
+	/** Powder on the face of one copy. */
+	dust?: { name: string; massG: number };
+	/** One copy: what fills it, what it weighs, how it floats. */
+	balance?: CopyBalance;
+}
