@@ -4,6 +4,7 @@ import {
 	formatOther,
 	formatQuantity,
 	onAxis,
+	roundedBand,
 	type AxisKind,
 	type QuantityKind,
 	type UnitSystem
@@ -22,6 +23,11 @@ export class Units {
 	}
 	show(value: number | undefined | null, kind: QuantityKind): string {
 		return formatQuantity(value, kind, this.system);
+	}
+	/** A band of times, rounded to what it is sure of. */
+	band({ lowS, highS }: { lowS: number; highS: number }): string {
+		const [low, high] = roundedBand(lowS, highS);
+		return `${this.show(low, 'time')} to ${this.show(high, 'time')}`;
 	}
 	/** For an axis: the number alone, in the unit that `plotUnit` names. */
 	plotted(value: number, kind: AxisKind): number {

@@ -80,7 +80,7 @@ export function benchForecast(
 		const layers = plan.layers && layersNow(plan, resin, climate, lives);
 		return {
 			potLifeS,
-			usableS: potLifeS * (plan.usableS / plan.potLifeS),
+			usableS: usableNow(plan, potLifeS, bandOf(plan, fits, lives)),
 			...(layers ?? partNow(plan, resin, climate)),
 			...(plan.cups ? { cups: cupsNow(plan, resin, cups, lives) } : {}),
 			...bandOf(plan, fits, lives),
@@ -91,6 +91,16 @@ export function benchForecast(
 		if (fieldErrors(error)) return undefined;
 		throw error;
 	}
+}
+
+/**
+ * The time that may be used: with readings the earlier of margin and the low end that they leave; without, the share
+ * that was planned.
+ */
+function usableNow(plan: PourPlan, potLifeS: number, band: Pick<BenchForecast, 'potLifeLowS'>): number {
+	if (band.potLifeLowS === undefined || plan.layers || plan.marginPercent === undefined)
+		return potLifeS * (plan.usableS / plan.potLifeS);
+	return Math.min(potLifeS * (1 - plan.marginPercent / 100), band.potLifeLowS);
 }
 
 /** What one cup's own readings say of it; nothing when it was not read. */

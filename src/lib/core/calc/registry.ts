@@ -1,16 +1,8 @@
 import { z } from 'zod';
 import { fieldErrors, type FieldError } from '../fieldErrors';
 import { budget, budgetInput } from '../budget';
-import {
-	catalystPlan,
-	catalystPlanInput,
-	cup,
-	cupFit,
-	cupFitInput,
-	cupInput,
-	part,
-	partInput
-} from '../cure';
+import { catalystPlan, catalystPlanInput, cupFit, cupFitInput, cupInput } from '../cure';
+import { cupAnswer, partAnswer, partQuery } from './cureAnswers';
 import { sprue, sprueInput } from '../flow';
 import { dewPointC, dewPointInput } from '../humidity';
 import { correctPour, correctPourInput, mix, mixInput } from '../mix';
@@ -140,7 +132,7 @@ export const CALCULATIONS: readonly Calculation[] = [
 		'Pot life, gel, temperature and peak of resin in its cup.',
 		cupInput,
 		{ resin: fastWhite, massG: 100, startTempC: 23, roomTempC: 23 },
-		(_input, raw) => cup(raw)
+		(_input, raw) => cupAnswer(raw)
 	),
 	calculation(
 		'cup-fit',
@@ -160,7 +152,7 @@ export const CALCULATIONS: readonly Calculation[] = [
 	),
 	calculation(
 		'catalyst-plan',
-		'The highest catalyst share that neither cracks nor runs out of time.',
+		'The usual catalyst share for a mass, a section and a room, and the highest that neither cracks nor runs out of time.',
 		catalystPlanInput,
 		{
 			resin: {
@@ -180,8 +172,8 @@ export const CALCULATIONS: readonly Calculation[] = [
 	),
 	calculation(
 		'part',
-		'Gel at core and wall, demould time and heat of a section in its mould.',
-		partInput,
+		'Gel at core and wall, when a section may be flexed out and demoulded, its heat, and how sure that is.',
+		partQuery,
 		{
 			resin: fastWhite,
 			section: { shape: 'slab', thicknessMm: 6 },
@@ -190,7 +182,7 @@ export const CALCULATIONS: readonly Calculation[] = [
 			mouldTempC: 23,
 			roomTempC: 23
 		},
-		(_input, raw) => part(raw)
+		(_input, raw) => partAnswer(raw)
 	),
 	calculation(
 		'budget',

@@ -1,7 +1,7 @@
 import type { Warning } from '../working';
 import type { CupInput } from './cup';
 import { cupFigures } from './cup';
-import { CURE_DEFAULTS, POLYESTER_PEAK_C, type CureRecord } from './record';
+import { CURE_DEFAULTS, POLYESTER_PEAK, type CureRecord } from './record';
 import { sections, type Sections } from './sections';
 import { moved, SPREADS, TAUGHT_SPEED_SHARE, type SpreadName } from './spread';
 
@@ -15,7 +15,23 @@ export interface Band {
 	/** Standard deviation: of ln(x) of a time, K of a temperature. */
 	sd: number;
 	mostly: SpreadName;
+	/** What it comes from, the most first; shares of the variance, which sum to one. */
+	mainly: { input: SpreadName; share: number }[];
 }
+
+/** The band of one time as it is kept and shown, s. */
+export interface TimeBand {
+	lowS: number;
+	highS: number;
+	/** What it mostly comes from, in words. */
+	mostly: string;
+}
+/** The same share either side of another time that hangs on the same things. */
+export const bandOfTime = (atS: number, band: Pick<Band, 'sd' | 'mostly'>): TimeBand => ({
+	lowS: atS * Math.exp(-BAND_80 * band.sd),
+	highS: atS * Math.exp(BAND_80 * band.sd),
+	mostly: SPREADS[band.mostly].words
+});
 
 /** Something that is off: from a question to the same with it moved by so many deviations. */
 type Moves<Q> = Partial<Record<SpreadName, (question: Q, deviations: number) => Q>>;
@@ -42,8 +58,11 @@ export function bandsOf<Q, F extends string>(
 			const slope = time ? Math.log(up[f] / down[f]) / 2 : (up[f] - down[f]) / 2;
 			return { name, slope: Number.isFinite(slope) ? slope : 0 };
 		});
-		const sd = Math.sqrt(slopes.reduce((sum, s) => sum + s.slope ** 2, 0));
-		const most = slopes.reduce((a, b) => (Math.abs(b.slope) > Math.abs(a.slope) ? b : a));
+		const variance = slopes.reduce((sum, s) => sum + s.slope ** 2, 0);
+		const sd = Math.sqrt(variance);
+		const mainly = slopes
+			.map(({ name, slope }) => ({ input: name, share: variance > 0 ? slope ** 2 / variance : 0 }))
+			.sort((a, b) => b.share - a.share);
 		const off = BAND_80 * sd;
 		return [
 			f,
@@ -51,26 +70,41 @@ export function bandsOf<Q, F extends string>(
 				low: time ? middle[f] * Math.exp(-off) : middle[f] - off,
 				high: time ? middle[f] * Math.exp(off) : middle[f] + off,
 				sd,
-				mostly: most.name
+				mostly: mainly[0]!.input,
+				mainly
 			}
 		];
 	});
 	return Object.fromEntries(bands) as Record<F, Band>;
 }
 
+/** How far a batch may be from its sheet: what readings or the sheet's own range say, else the default. */
+function speedShare({ rateFactor, potLifeLowS, potLifeHighS }: CureRecord): number | undefined {
+	if (rateFactor !== undefined) return TAUGHT_SPEED_SHARE;
+	if (potLifeLowS === undefined || potLifeHighS === undefined) return undefined;
+	// a range as it is printed is taken for four of five
+	return Math.max(TAUGHT_SPEED_SHARE, Math.log(potLifeHighS / potLifeLowS) / (2 * BAND_80));
+}
+
 /** A record with one of its constants off. */
 function withRecord(record: CureRecord, name: SpreadName, deviations: number): CureRecord {
 	const defaults = CURE_DEFAULTS[record.chemistry ?? 'urethane'];
 	switch (name) {
-		case 'speed': {
-			const share = record.rateFactor === undefined ? undefined : TAUGHT_SPEED_SHARE;
-			return { ...record, rateFactor: moved('speed', record.rateFactor ?? 1, deviations, share) };
-		}
+		case 'speed':
+			return {
+				...record,
+				rateFactor: moved('speed', record.rateFactor ?? 1, deviations, speedShare(record))
+			};
 		case 'heatOfCureJPerG': {
-			const peakC = record.peakExothermC ?? (record.catalyst ? POLYESTER_PEAK_C : undefined);
+			const peak = record.peakExotherm ?? (record.catalyst ? POLYESTER_PEAK : undefined);
 			// a heat that was solved from a peak moves with the peak's rise over its room
-			if (peakC !== undefined && record.heatOfCureJPerG === undefined)
-				return { ...record, peakExothermC: 25 + moved(name, peakC - 25, deviations) };
+			if (peak && record.heatOfCureJPerG === undefined) {
+				const { tempC = POLYESTER_PEAK.tempC, peakTempC } = peak;
+				return {
+					...record,
+					peakExotherm: { ...peak, peakTempC: tempC + moved(name, peakTempC - tempC, deviations) }
+				};
+			}
 			return { ...record, [name]: moved(name, record[name] ?? defaults[name], deviations) };
 		}
 		case 'potConversion': {
@@ -79,7 +113,7 @@ function withRecord(record: CureRecord, name: SpreadName, deviations: number): C
 			return { ...record, potConversion: Math.min(most, moved(name, pot, deviations)) };
 		}
 		case 'activationKjPerMol':
-		case 'glassCuredC':
+		case 'deflectionTempC':
 			return { ...record, [name]: moved(name, record[name] ?? defaults[name], deviations) };
 		case 'demouldS':
 			return { ...record, demouldS: moved(name, record.demouldS, deviations) };
@@ -150,7 +184,7 @@ export function sectionsBands(question: PartQuestion): Record<'flexibleS' | 'dem
 
 /** What a part's forecast leads from. */
 export const partMoves: Moves<PartQuestion> = {
-	...recordMoves<PartQuestion>(['speed', 'demouldS', 'demouldSectionMm', 'glassCuredC']),
+	...recordMoves<PartQuestion>(['speed', 'demouldS', 'demouldSectionMm', 'deflectionTempC']),
 	roomTempC: (q, k) => ({
 		...q,
 		startTempC: moved('roomTempC', q.startTempC, k),

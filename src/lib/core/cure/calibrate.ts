@@ -11,7 +11,7 @@ import {
 	cureRecord,
 	CURE_DEFAULTS,
 	INDUCTION_SHARE,
-	POLYESTER_PEAK_C,
+	POLYESTER_PEAK,
 	type CureRecord,
 	type ParsedCureRecord
 } from './record';
@@ -19,9 +19,6 @@ import {
 /** The slab, mould and air in which a sheet's demould time is taken to be stated, unless the record says. */
 export const SHEET_MOULD_WALL_MM = 10;
 export const SHEET_TEMP_C = 23;
-/** The cup in which a peak exotherm is taken to be stated. */
-const PEAK_CUP_G = 100;
-const PEAK_TEMP_C = 25;
 
 /** A part wants at least this share of its own gel time after gel, whatever the sheet says (a default of ours). */
 const LEAST_MATURITY = 0.1;
@@ -86,17 +83,10 @@ const sheetModel = remembering(
 		const given = Object.fromEntries(
 			CONSTANTS.map((name) => [name, record[name] ?? defaults[name]])
 		) as Constants;
-		const peakC =
-			record.peakExothermC ??
-			(record.chemistry === 'polyester' && record.heatOfCureJPerG === undefined
-				? POLYESTER_PEAK_C
-				: undefined);
-		return atSheet(
-			record,
-			peakC === undefined || !record.catalyst
-				? given
-				: { ...given, heatOfCureJPerG: heatFromPeak(record, given, peakC) }
-		);
+		const peak =
+			record.peakExotherm ??
+			(record.catalyst && record.heatOfCureJPerG === undefined ? POLYESTER_PEAK : undefined);
+		return atSheet(record, peak ? { ...given, heatOfCureJPerG: heatFromPeak(record, given, peak) } : given);
 	},
 	JSON.stringify,
 	256
@@ -116,7 +106,7 @@ const CONSTANTS = [
 	'gelConversion',
 	'conductivityWPerMK',
 	'glassFreshC',
-	'glassCuredC',
+	'deflectionTempC',
 	'glassRatio',
 	'maturityKjPerMol',
 	'flexibleShare'
@@ -139,7 +129,7 @@ function atSheet(record: ParsedCureRecord, c: Constants): SheetModel {
 		...CHARACTERS[record.character],
 		activationJPerMol: c.activationKjPerMol * 1000,
 		riseK: c.heatOfCureJPerG / c.specificHeatJPerGK,
-		glass: { freshC: c.glassFreshC, curedC: c.glassCuredC, ratio: c.glassRatio }
+		glass: { freshC: c.glassFreshC, curedC: c.deflectionTempC, ratio: c.glassRatio }
 	};
 	return {
 		kinetics: record.catalyst ? catalysedKinetics(record, base, c) : potLifeKinetics(record, base, c),
@@ -175,15 +165,19 @@ function catalysedKinetics(record: ParsedCureRecord, base: Base, c: Constants): 
 	};
 }
 
-/** The heat that takes the sheet's cup to its peak exotherm, J/g; the most that a polyester gives bounds it. */
-function heatFromPeak(record: ParsedCureRecord, c: Constants, peakC: number): number {
+/** The heat that takes the sheet's cup to its peak exotherm, J/g; as much as a record may have, where none does. */
+function heatFromPeak(
+	record: ParsedCureRecord,
+	c: Constants,
+	{ massG, tempC, peakTempC }: { massG: number; tempC: number; peakTempC: number }
+): number {
 	const missesBy = (logHeat: number) => {
 		const model = atSheet(record, { ...c, heatOfCureJPerG: Math.exp(logHeat) });
-		const massG = record.peakExothermMassG ?? PEAK_CUP_G;
-		return cupPeakC(model, { massG, startTempC: PEAK_TEMP_C, roomTempC: PEAK_TEMP_C }) - peakC;
+		return cupPeakC(model, { massG, startTempC: tempC, roomTempC: tempC }) - peakTempC;
 	};
 	const [lo, hi] = [Math.log(10), Math.log(900)];
 	if (missesBy(hi) < 0) return Math.exp(hi);
+	if (missesBy(lo) > 0) return Math.exp(lo);
 	const root = findRoot(missesBy, lo, hi, 1e-4);
 	if (!root.converged) throw new Error('calibrate: the peak exotherm could not be matched');
 	return Math.exp(root.x);
@@ -193,15 +187,16 @@ function heatFromPeak(record: ParsedCureRecord, c: Constants, peakC: number): nu
 function potLifeKinetics(record: ParsedCureRecord, base: Base, c: Constants): Kinetics {
 	const potLifeS = record.potLifeS!;
 	const { potLifeMassG: massG, potLifeTempC: tempC } = record;
+	const ends = record.statedAs === 'gel' ? c.gelConversion : c.potConversion;
 	const kinetics = (logK: number) => ({ ...base, k23PerS: Math.exp(logK), inductionPerS: Infinity });
 	const timeFor = (logK: number) => {
-		const model = { ...c, kinetics: kinetics(logK) };
+		const model = { ...c, potConversion: ends, kinetics: kinetics(logK) };
 		const setup = { massG, startTempC: tempC, roomTempC: tempC };
 		return Math.log(Math.min(cupPotLifeS(model, setup, potLifeS * 50), potLifeS * 50) / potLifeS);
 	};
 	// without any self-heating the rate is highest, with all of it kept in lowest
 	const isothermal =
-		isothermalKt(base.m, base.n, c.potConversion) / (potLifeS * arrhenius(base.activationJPerMol, tempC));
+		isothermalKt(base.m, base.n, ends) / (potLifeS * arrhenius(base.activationJPerMol, tempC));
 	const hottest = arrhenius(base.activationJPerMol, tempC + base.riseK);
 	const floor = (isothermal * arrhenius(base.activationJPerMol, tempC)) / hottest;
 	// a cold cup near its glass needs more than the isothermal rate without one
@@ -219,7 +214,7 @@ function wants(
 		{ ...sheet, maturityS: Infinity },
 		{
 			section: { shape: 'slab', thicknessMm: record.demouldSectionMm },
-			mouldWallMm: record.demouldWallMm ?? SHEET_MOULD_WALL_MM,
+			mouldWallMm: record.sheetWallMm ?? SHEET_MOULD_WALL_MM,
 			startTempC: SHEET_TEMP_C,
 			mouldTempC: SHEET_TEMP_C,
 			roomTempC: SHEET_TEMP_C

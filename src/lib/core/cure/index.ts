@@ -4,6 +4,10 @@ export { calibrate } from './calibrate';
 export type { CureModel } from './model';
 export { cup, cupInput, tempC, type CupInput, type CupPoint, type CupResult } from './cup';
 export { crackLimitC, CRACK_LIMIT_C, heatWarnings, HOT_CORE_C, type PartHeat } from './heat';
+export { bandOfTime, cupBands, sectionsBands, surer, type Band, type TimeBand } from './bands';
+export { SPREADS, type SpreadName } from './spread';
+export { sections, type Sections } from './sections';
+export { WALL_KINDS, WALLS, type WallKind } from './wall';
 export { part, partInput, type PartInput, type PartResult } from './part';
 export {
 	cupFit,

@@ -3,7 +3,7 @@ import { z } from 'zod';
 /** Glass transition and maturing of every chemistry unless the record says otherwise (modelling choices). */
 const GLASS_DEFAULTS = {
 	glassFreshC: -50,
-	glassCuredC: 85,
+	deflectionTempC: 85,
 	glassRatio: 0.5,
 	maturityKjPerMol: 30,
 	flexibleShare: 0.35
@@ -46,8 +46,8 @@ export const CURE_DEFAULTS = {
 	}
 } as const;
 
-/** Hottest place of a 100 g cup at the sheet's own catalyst share and 25 °C, unless the sheet says (from memory). */
-export const POLYESTER_PEAK_C = 120;
+/** Peak exotherm of a polyester's cup at the sheet's own catalyst share, unless the sheet says (from memory). */
+export const POLYESTER_PEAK = { massG: 100, tempC: 25, peakTempC: 120 } as const;
 
 /** Reaction order and autocatalysis of the three characters: dα/dt = k·(1 + m·α)·(1 − α)ⁿ. */
 export const CHARACTERS = {
@@ -139,16 +139,29 @@ export const cureRecord = z
 		conductivityWPerMK: optional(0.02, 5, 'A conductivity is 0.02–5 W/m·K.'),
 		/** Glass transition of the fresh mix, and cured: its heat deflection temperature, where the sheet gives one. */
 		glassFreshC: optional(-150, 60, 'A fresh mix turns to glass at −150 to 60 °C.'),
-		glassCuredC: optional(-60, 250, 'A cured resin softens at −60 to 250 °C.'),
+		deflectionTempC: optional(-60, 250, 'A cured resin softens at −60 to 250 °C.'),
 		glassRatio: optional(0.1, 1, 'DiBenedetto’s ratio is 0.1–1.'),
 		/** Pace of maturing after gel, and from which share of it a part may be bent out. */
 		maturityKjPerMol: optional(0, 120, 'An activation energy of maturing is 0–120 kJ/mol.'),
 		flexibleShare: optional(0.02, 1, 'A flexible share is 0.02–1.'),
 		/** The wall of the mould in which the sheet's demould time holds, mm. */
-		demouldWallMm: optional(0.5, 300, 'A mould wall is 0.5–300 mm.'),
+		sheetWallMm: optional(0.5, 300, 'A mould wall is 0.5–300 mm.'),
 		/** How hot a cup of the sheet gets: the heat of cure is solved from it. */
-		peakExothermC: optional(30, 300, 'A peak exotherm is 30–300 °C.'),
-		peakExothermMassG: optional(1, 1e5, 'A peak exotherm belongs to a cup of 1 g to 100 kg.'),
+		peakExotherm: z
+			.strictObject({
+				massG: z.number().min(1, 'A peak exotherm belongs to a cup of 1 g to 100 kg.').max(1e5).default(100),
+				tempC: z.number().min(0).max(60).default(25),
+				peakTempC: z
+					.number({ error: 'Type the peak exotherm, such as 140 C.' })
+					.min(30, 'A peak exotherm is 30–300 °C.')
+					.max(300, 'A peak exotherm is 30–300 °C.')
+			})
+			.optional(),
+		/** Whether the sheet's time is the end of working or the gel. */
+		statedAs: z.enum(['working', 'gel']).default('working'),
+		/** A range that the sheet prints for it, s: it tells how sure the time is. */
+		potLifeLowS: optional(1, 1e6, 'A pot life is 1 s to eleven days.'),
+		potLifeHighS: optional(1, 1e6, 'A pot life is 1 s to eleven days.'),
 		/** The hottest that the middle gets before it cracks; of a resin that gives way there is none. */
 		crackLimitC: optional(20, 300, 'A crack limit is 20–300 °C.'),
 		/** How much longer additives (colour, filler, retarder) make the cure, %. */
@@ -165,6 +178,13 @@ export const cureRecord = z
 				code: 'custom',
 				path: ['potLifeS'],
 				message: 'Type the pot life of the sheet, or the catalyst share and gel time.'
+			});
+		}
+		if ((record.potLifeLowS ?? 0) > (record.potLifeHighS ?? Infinity)) {
+			ctx.addIssue({
+				code: 'custom',
+				path: ['potLifeHighS'],
+				message: 'The range of the sheet ends before it begins: swap its ends.'
 			});
 		}
 		const defaults = CURE_DEFAULTS[record.chemistry];

@@ -63,7 +63,7 @@ export const SPREADS = {
 		by: { share: 0.35 },
 		source: 'default of ours'
 	},
-	glassCuredC: {
+	deflectionTempC: {
 		words: 'where the cured resin softens',
 		surer: 'Type the heat deflection temperature of the sheet.',
 		by: { plus: 8 },

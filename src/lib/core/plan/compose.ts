@@ -162,6 +162,9 @@ export function composePlan(shot: ShotToPour, batchIndex: number, records: PlanR
 		potLifeS: batch.potLifeS,
 		gelTimeS: batch.gelTimeS,
 		usableS: batch.budget.usableS,
+		marginPercent: settings.marginPercent,
+		...(batch.potLifeBand ? { potLifeBand: batch.potLifeBand } : {}),
+		...(planned.shot.demouldBand ? { demouldBand: planned.shot.demouldBand } : {}),
 		steps: batch.steps.map((step, i) => ({ ...step, role: planned.roles[i]! })),
 		...(planned.pot
 			? {

@@ -9,6 +9,7 @@ import { benchStep, keptWarning } from './step';
 import { cupMarkHeightMm, squareCupDiameterMm } from '../mix/cupLoss';
 
 const amount = z.object({ massG: z.number(), volumeMl: z.number() });
+const timeBand = z.object({ lowS: z.number(), highS: z.number(), mostly: z.string() });
 const named = amount.extend({ name: z.string() });
 
 /** A colour as it goes into one of the cups. */
@@ -144,6 +145,11 @@ export const pourPlan = z.object({
 	potLifeS: z.number(),
 	gelTimeS: z.number(),
 	usableS: z.number(),
+	/** Kept back of a pot life for slips, %; plans of earlier versions do not say. */
+	marginPercent: z.number().optional(),
+	/** Where four of five pot lives and demoulds fall, s. */
+	potLifeBand: timeBand.optional(),
+	demouldBand: timeBand.optional(),
 	steps: z.array(z.object({ name: z.string(), durationS: z.number(), role: z.enum(STEP_ROLES) })).min(1),
 	pot: z
 		.object({

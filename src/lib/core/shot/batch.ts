@@ -1,4 +1,5 @@
 import type { BudgetResult } from '../budget/budget';
+import type { TimeBand } from '../cure/bands';
 import type { FilledMix } from '../cure/record';
 import type { CatalystAmount } from '../mix/catalyst';
 import type { Amount, MixResult } from '../mix/mix';
@@ -25,6 +26,8 @@ export interface ShotBatch {
 	/** Colours poured together, the one that is combined first in front. */
 	cups?: ColourCup[];
 	potLifeS: number;
+	/** Where four of five pot lives fall; shots kept before bands were known have none. */
+	potLifeBand?: TimeBand;
 	/** What the pot life rests on. */
 	clockSource: string;
 	gelTimeS: number;
@@ -83,6 +86,8 @@ export interface SolidShot {
 	demouldS: number;
 	/** From then until it is demoulded it may be bent out; shots kept before the second cure engine have none. */
 	flexibleS?: number;
+	/** Where four of five fall. */
+	demouldBand?: TimeBand;
 	/** When its slowest place has had its time: it may still be too hot to be stiff. */
 	maturedS?: number;
 	/** When the slowest place has gelled with a quarter to spare: earliest release of the pot, s. */

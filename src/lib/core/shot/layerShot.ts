@@ -6,7 +6,8 @@ import { solveLayered, type LayeredRun } from '../cure/layered';
 import { cupMarkHeightMm, squareCupDiameterMm } from '../mix/cupLoss';
 import { cupMarkErrorPercent } from '../mix/weighingError';
 import { WALLS } from '../cure/wall';
-import { cureOf } from '../shelf/resin';
+import { bandOfTime, cupBands } from '../cure/bands';
+import { cureOf, mixedDensityGPerMl } from '../shelf/resin';
 import { formatTime } from '../units';
 import { InputError, type Warning, type WorkingLine } from '../working';
 import { coloursFor, cupOf, lengthened } from './amounts';
@@ -104,6 +105,12 @@ export function layerShot(one: Layered, inputs: Inputs, context: ShotContext): P
 			role: 'pour' as const
 		}
 	];
+	const sure = cupBands({
+		resin: cureOf(context.resin, context.rateFactor),
+		massG: Math.max(0.1, one.layers[0]!.volumeMl * mixedDensityGPerMl(context.resin)),
+		startTempC: inputs.startTempC,
+		roomTempC: inputs.roomTempC
+	}).potLifeS;
 	const batchOf = (copies: number): ShotBatch => {
 		const cups = one.layers.map((layer) => {
 			// a layer without colour is as quick as its sheet says, whatever lies on it
@@ -136,10 +143,12 @@ export function layerShot(one: Layered, inputs: Inputs, context: ShotContext): P
 			return { cup, mixed, clock };
 		});
 		const { cup: first, mixed, clock } = cups[0]!;
+		const potLifeBand = bandOfTime(clock.potLifeS, sure);
 		const times = budget({
 			steps: steps.map(({ name, durationS }) => ({ name, durationS })),
 			potLifeS: clock.potLifeS,
-			marginPercent
+			marginPercent,
+			potLifeLowS: potLifeBand.lowS
 		});
 		const cupDiameterMm = squareCupDiameterMm(Math.max(mixed.a.volumeMl, mixed.b.volumeMl));
 		const allMl = copies * one.layers.reduce((sum, l) => sum + l.volumeMl, 0);
@@ -156,6 +165,7 @@ export function layerShot(one: Layered, inputs: Inputs, context: ShotContext): P
 			fillers: mixed.fillers,
 			layers: cups.map((c) => c.cup),
 			potLifeS: clock.potLifeS,
+			potLifeBand,
 			clockSource: `cup model on the ${clock.working[0]?.source ?? 'sheet'}`,
 			gelTimeS: clock.gelTimeS,
 			peakTempC: clock.peakTempC,

@@ -1,4 +1,5 @@
-import { chemistryOf } from '../shelf/resin';
+import { bandOfTime, sectionsBands, type TimeBand } from '../cure/bands';
+import { chemistryOf, cureOf } from '../shelf/resin';
 import { digits } from '../units';
 import type { Warning } from '../working';
 import { planBrushed } from './brushed';
@@ -22,11 +23,40 @@ function airWarnings(inputs: Inputs, { settings, resin }: ShotContext): Warning[
 	];
 }
 
-/** Sizes the shot from what was typed and what the records say. Throws as the kind's own planner does. */
-export function planShot(inputs: Inputs, context: ShotContext): PlannedShot {
+/**
+ * Sizes the shot from what was typed and what the records say. Throws as the kind's own planner does.
+ * @param bands whether to work out how sure the demould is, which takes as long as all the rest
+ */
+export function planShot(inputs: Inputs, context: ShotContext, bands = true): PlannedShot {
 	const planned = planKind(inputs, context);
 	const { shot } = planned;
-	return { ...planned, shot: { ...shot, warnings: [...shot.warnings, ...airWarnings(inputs, context)] } };
+	return {
+		...planned,
+		shot: {
+			...shot,
+			...(bands ? { demouldBand: demouldBand(planned, inputs, context) } : {}),
+			warnings: [...shot.warnings, ...airWarnings(inputs, context)]
+		}
+	};
+}
+
+/** Where four of five demoulds fall; of a cast in layers as a wall of that thickness, open inside, is sure. */
+function demouldBand({ shot, where, filled }: PlannedShot, inputs: Inputs, context: ShotContext): TimeBand {
+	const { startTempC, mouldTempC, roomTempC } = inputs;
+	const wall = shot.batches[0]!.layers?.reduce((mm, l) => mm + l.thicknessMm, 0) ?? inputs.sectionMm;
+	const band = sectionsBands({
+		resin: { ...cureOf(context.resin, context.rateFactor), ...(filled ? { filled } : {}) },
+		where: where ?? {
+			section: { shape: 'slab', thicknessMm: Math.max(0.2, wall) },
+			mouldWallMm: context.mouldWallMm,
+			...(context.wall ? { wall: context.wall } : {}),
+			open: true
+		},
+		startTempC,
+		mouldTempC,
+		roomTempC
+	}).demouldS;
+	return bandOfTime(shot.demouldS, band);
 }
 
 function planKind(inputs: Inputs, context: ShotContext): PlannedShot {

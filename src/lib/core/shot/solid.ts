@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { budget, stepInput, DEFAULT_MARGIN_PERCENT } from '../budget/budget';
+import { bandOfTime, cupBands, type Band } from '../cure/bands';
 import { cup, tempC } from '../cure/cup';
 import { cureRecord, type FilledMix } from '../cure/record';
 import { sections, sectionsInput } from '../cure/sections';
@@ -75,7 +76,13 @@ type Parsed = z.output<typeof solidShotInput>;
 /** Past gel by this share before the pot may be opened (common practice, no source). */
 export const HOLD_MARGIN = 0.25;
 
-function solveBatch(input: Parsed, raw: SolidShotInput, copies: number, thickness: number): ShotBatch {
+function solveBatch(
+	input: Parsed,
+	raw: SolidShotInput,
+	copies: number,
+	thickness: number,
+	sure: Pick<Band, 'sd' | 'mostly'>
+): ShotBatch {
 	const pouredMl = copies * (input.cavityVolumeMl + input.sprueVolumeMl);
 	const lossMl =
 		input.loss.by === 'percent'
@@ -98,7 +105,13 @@ function solveBatch(input: Parsed, raw: SolidShotInput, copies: number, thicknes
 		name: per === 'copy' && copies > 1 ? `${name} ×${copies}` : name,
 		durationS: durationS * (per === 'copy' ? copies : 1)
 	}));
-	const times = budget({ steps, potLifeS: clock.potLifeS, marginPercent: input.marginPercent });
+	const potLifeBand = bandOfTime(clock.potLifeS, sure);
+	const times = budget({
+		steps,
+		potLifeS: clock.potLifeS,
+		marginPercent: input.marginPercent,
+		potLifeLowS: potLifeBand.lowS
+	});
 	const cupDiameterMm = squareCupDiameterMm(Math.max(mixed.a.volumeMl, mixed.b.volumeMl));
 	return {
 		copies,
@@ -111,6 +124,7 @@ function solveBatch(input: Parsed, raw: SolidShotInput, copies: number, thicknes
 		...(mixed.catalyst ? { catalyst: mixed.catalyst } : {}),
 		fillers: mixed.fillers,
 		potLifeS: clock.potLifeS,
+		potLifeBand,
 		clockSource: `cup model on the ${clock.working[0]?.source ?? 'sheet'}`,
 		gelTimeS: clock.gelTimeS,
 		peakTempC: clock.peakTempC,
@@ -148,11 +162,18 @@ export function solidShot(raw: SolidShotInput): SolidShot {
 		: undefined;
 	const mixed = filled && filledMix(filled, input.fillerHeat);
 	const cure = mixed ? { ...raw.cure, filled: mixed } : raw.cure;
+	// how sure a pot life is hangs little on the mass: worked out once, for one copy
+	const sure = cupBands({
+		resin: cure,
+		massG: (input.cavityVolumeMl + input.sprueVolumeMl) * (raw.cure.densityGPerMl ?? 1.05),
+		startTempC: input.startTempC,
+		roomTempC: input.roomTempC
+	}).potLifeS;
 	const solved = new Map<number, ShotBatch>();
 	const batchOf = (copies: number) => {
 		// past the packing limit there is no thickness, and the warning says so
 		const known =
-			solved.get(copies) ?? solveBatch(input, { ...raw, cure }, copies, filled?.viscosityFactor ?? 1);
+			solved.get(copies) ?? solveBatch(input, { ...raw, cure }, copies, filled?.viscosityFactor ?? 1, sure);
 		solved.set(copies, known);
 		return known;
 	};

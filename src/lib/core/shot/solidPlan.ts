@@ -187,10 +187,25 @@ function tinted(batch: ShotBatch, inputs: Inputs, context: ShotContext): ShotBat
 	}
 	const cups = colourCups(batch.volumeMl, inputs, context);
 	const potLifeS = togetherPotLifeS(cups, inputs.mixS);
+	const share = potLifeS / batch.potLifeS;
+	const band = batch.potLifeBand && {
+		...batch.potLifeBand,
+		lowS: batch.potLifeBand.lowS * share,
+		highS: batch.potLifeBand.highS * share
+	};
 	const times = budget({
 		steps: batch.steps,
 		potLifeS,
-		marginPercent: context.settings.marginPercent
+		marginPercent: context.settings.marginPercent,
+		...(band ? { potLifeLowS: band.lowS } : {})
 	});
-	return { ...batch, cups, potLifeS, budget: times, slackS: times.slackS, fits: times.fits };
+	return {
+		...batch,
+		cups,
+		potLifeS,
+		...(band ? { potLifeBand: band } : {}),
+		budget: times,
+		slackS: times.slackS,
+		fits: times.fits
+	};
 }

@@ -29,7 +29,7 @@ function figures(planned: PlannedShot) {
 /** The shot with something changed; nothing where that leads out of range. */
 function tried(what: string, inputs: Typed, context: ShotContext, slackS: number): WhatIf[] {
 	try {
-		const f = figures(planShot(shotInputs.parse(inputs), context));
+		const f = figures(planShot(shotInputs.parse(inputs), context, false));
 		return [{ what, ...f, gainS: f.slackS - slackS }];
 	} catch (error) {
 		if (fieldErrors(error)) return [];
@@ -45,7 +45,7 @@ const COOL_C = 5;
 /** What happens when the room, the mass or the hands are not as planned. */
 export function sensitivity(inputs: Typed, context: ShotContext): WhatIf[] {
 	const parsed = shotInputs.parse(inputs);
-	const { slackS } = figures(planShot(parsed, context));
+	const { slackS } = figures(planShot(parsed, context, false));
 	const warmer = (by: number) => ({
 		...parsed,
 		roomTempC: parsed.roomTempC + by,
@@ -69,7 +69,7 @@ export function sensitivity(inputs: Typed, context: ShotContext): WhatIf[] {
 /** What would give time, the most first; each on its own. */
 export function whatHelps(inputs: Typed, context: ShotContext, others: readonly OtherResin[]): WhatIf[] {
 	const parsed = shotInputs.parse(inputs);
-	const planned = planShot(parsed, context);
+	const planned = planShot(parsed, context, false);
 	const { slackS } = figures(planned);
 	const first = planned.shot.batches[0]!;
 	const cooler = { ...parsed, startTempC: parsed.startTempC - COOL_C };
