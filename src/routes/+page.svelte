@@ -17,7 +17,7 @@
 	const settings = $derived(data.settings);
 	const dew = $derived(dewPointC({ tempC: settings.roomTempC, relativeHumidity: settings.relativeHumidity }));
 	/** The soonest thing that wants hands. */
-	const next = $derived(data.clocks[0]);
+	const next = $derived(data.clocks.find((c) => !c.quiet));
 	const nextLeftS = $derived(next ? (next.endsAtMs - now.ms) / 1000 : 0);
 	const left = $derived(countdown(nextLeftS));
 </script>

@@ -16,10 +16,11 @@
 
 	const now = new Now(untrack(() => nowMs));
 	let fresh = $state.raw<readonly Clock[]>();
-	const shown = $derived(mostPressingFirst(ownClocks.over(fresh ?? clocks), now.ms));
+	const known = $derived(ownClocks.over(fresh ?? clocks));
+	const shown = $derived(mostPressingFirst(known, now.ms).filter((c) => !c.quiet));
 	const icons = { 'pot-life': Flame, hold: Gauge, cure: Hourglass, rubber: Layers, wait: Hourglass };
 	const alarms = new Alarms((clock) => sound.tell(3, `${clock.label}: ${clock.then}`));
-	$effect(() => alarms.look(shown, now.ms));
+	$effect(() => alarms.look(known, now.ms));
 
 	$effect(() => {
 		void clocks;

@@ -156,7 +156,11 @@
 			{:else if name === 'cooled'}{late ? 'By its time it is cool: feel the mould' : 'until it is cool enough for the next'}
 			{:else if name === 'fill'}{late ? 'By its time the shell is firm: press a thumb into it' : 'until the shell is firm enough to fill'}
 			{:else if step.kind === 'dry'}{late ? 'Dry by its time: look and touch the rim' : 'until it has flashed off'}
-			{:else if step.kind === 'cure'}{late ? 'The slowest place has its strength' : 'until the slowest place is firm'}
+			{:else if step.kind === 'cure'}{late ? 'The slowest place has its strength' : 'until the slowest place is firm'}{#if plan.demouldBand}
+					<br /><span class="soft"
+						>{#if plan.flexibleS !== undefined}gives when bent from {units.show(plan.flexibleS, 'time')} after the pour;
+						{/if}four of five are ready between {units.band(plan.demouldBand)}</span
+					>{/if}
 			{:else if late}longer than planned{#if slackS !== undefined && slackS >= 0}, {countdown(slackS)} of slack left{:else}, and too late
 					for what is to do{/if}{#if thickS !== undefined}{thickS > 0
 						? `, still liquid for ${countdown(thickS)}`

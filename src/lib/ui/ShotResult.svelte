@@ -32,7 +32,7 @@
 			label={batch.slackS >= 0 ? 'Slack' : 'Too long by'}
 			value={units.show(Math.abs(batch.slackS), 'time')}
 			tone={batch.slackS >= 0 ? 'work' : 'hot'}
-			note="pot life {units.show(batch.potLifeS, 'time')}" />
+			note="pot life {units.show(batch.potLifeS, 'time')}{batch.potLifeBand ? `, ${units.band(batch.potLifeBand)}` : ''}" />
 	</div>
 	<Warnings warnings={shot.warnings} />
 	{#if batch.catalyst}
@@ -118,7 +118,15 @@
 		<div>
 			<dt class="soft text-[0.9rem]">Demould after</dt>
 			<dd class="text-[1.2rem] font-bold">{units.show(shot.demouldS, 'time')}</dd>
+			{#if shot.demouldBand}<dd class="soft text-[0.9rem]">{units.band(shot.demouldBand)}</dd>{/if}
 		</div>
+		{#if shot.flexibleS !== undefined}
+			<div>
+				<dt class="soft text-[0.9rem]">Gives when bent, from</dt>
+				<dd class="text-[1.2rem] font-bold">{units.show(shot.flexibleS, 'time')}</dd>
+				<dd class="soft text-[0.9rem]">until it is stiff</dd>
+			</div>
+		{/if}
 		<div>
 			<dt class="soft text-[0.9rem]">Gels in the cup</dt>
 			<dd class="text-[1.2rem] font-bold">{units.show(batch.gelTimeS, 'time')}</dd>
@@ -145,5 +153,10 @@
 			</div>
 		{/if}
 	</dl>
+	{#if batch.potLifeBand}<p class="soft text-[0.93rem]">
+			Four of five fall in the bands. The pot life’s comes mostly from {batch.potLifeBand.mostly}{shot.demouldBand
+				? `, the demould’s from ${shot.demouldBand.mostly}`
+				: ''}.
+		</p>{/if}
 	<Working lines={[...shot.working, ...(planned.pot?.working ?? [])]} />
 </div>

@@ -1,5 +1,5 @@
 import type { Annotations, Layout, PlotData, Shape } from 'plotly.js';
-import type { Forecast } from '$lib/core/cure';
+import type { Forecast, ForecastBands } from '$lib/core/cure';
 
 const MINUTE = 60;
 
@@ -33,6 +33,25 @@ function mark(
 	};
 }
 
+/** A stretch of time, as high as it is told, bottom 0 to top 1. */
+const ribbon = (
+	lowS: number,
+	highS: number,
+	fillcolor: string,
+	[y0, y1]: readonly [number, number],
+	opacity: number
+): Partial<Shape> => ({
+	type: 'rect',
+	x0: lowS / MINUTE,
+	x1: highS / MINUTE,
+	y0,
+	y1,
+	yref: 'paper',
+	fillcolor,
+	opacity,
+	line: { width: 0 }
+});
+
 export interface Drawn {
 	traces: Partial<PlotData>[];
 	layout: Partial<Layout>;
@@ -46,6 +65,7 @@ export interface Reading {
 interface CupOptions {
 	readings: readonly Reading[];
 	pourTempC: number | undefined;
+	bands: ForecastBands | undefined;
 	otherName: string;
 	mainName: string;
 	show: (tempC: number) => number;
@@ -95,19 +115,8 @@ export function cupChart(main: Forecast, other: Forecast | undefined, options: C
 		});
 	}
 	const shapes = marks.map((m) => m.shape);
-	if (main.fit) {
-		shapes.push({
-			type: 'rect',
-			x0: main.fit.potLifeLowS / MINUTE,
-			x1: main.fit.potLifeHighS / MINUTE,
-			y0: 0,
-			y1: 1,
-			yref: 'paper',
-			fillcolor: '--hot',
-			opacity: 0.14,
-			line: { width: 0 }
-		});
-	}
+	const band = options.bands?.potLife;
+	if (band) shapes.push(ribbon(band.lowS, band.highS, '--hot', [0, 1], 0.14));
 	if (options.pourTempC !== undefined) {
 		const y = show(options.pourTempC);
 		shapes.push({
@@ -136,7 +145,7 @@ export function cupChart(main: Forecast, other: Forecast | undefined, options: C
 export function partChart(
 	main: Forecast,
 	other: Forecast | undefined,
-	options: Pick<CupOptions, 'show' | 'unit' | 'otherName'>
+	options: Pick<CupOptions, 'show' | 'unit' | 'otherName' | 'bands'>
 ): Drawn {
 	const { show, unit } = options;
 	const x = main.part.map((p) => p.timeS / MINUTE);
@@ -181,16 +190,23 @@ export function partChart(
 	}
 	const shapes = marks.map((m) => m.shape);
 	if (main.recoatUntilS > main.recoatFromS && Number.isFinite(main.recoatUntilS)) {
+		shapes.push(ribbon(main.recoatFromS, main.recoatUntilS, '--work', [0, 1], 0.13));
+	}
+	// along the foot: while it gives when bent, and where four of five demoulds fall
+	if (main.demouldS > main.flexibleS)
+		shapes.push(ribbon(main.flexibleS, main.demouldS, '--part-b', [0.07, 0.13], 0.75));
+	const band = options.bands?.demould;
+	if (band) shapes.push(ribbon(band.lowS, band.highS, '--work', [0, 0.06], 0.75));
+	if (main.softensC !== undefined && main.peakTempC > main.softensC - 15) {
+		const y = show(main.softensC);
 		shapes.push({
-			type: 'rect',
-			x0: main.recoatFromS / MINUTE,
-			x1: main.recoatUntilS / MINUTE,
-			y0: 0,
-			y1: 1,
-			yref: 'paper',
-			fillcolor: '--work',
-			opacity: 0.13,
-			line: { width: 0 }
+			type: 'line',
+			xref: 'paper',
+			x0: 0,
+			x1: 1,
+			y0: y,
+			y1: y,
+			line: { color: '--hot', width: 1.5, dash: 'dot' }
 		});
 	}
 	const from = Math.log10(Math.max(0.05, (main.gelCoreS / MINUTE) * 0.2));

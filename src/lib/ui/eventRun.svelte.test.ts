@@ -133,7 +133,11 @@ describe('work at the bench as one device knows it', () => {
 
 	it('several things noted by one press keep their order, a millisecond apart', () => {
 		const run = start(memoryStore());
-		run.record({ kind: 'temp-read', tempC: 25, source: 'typed' }, { kind: 'step-done', stepId: 'look' }, { kind: 'finished' });
+		run.record(
+			{ kind: 'temp-read', tempC: 25, source: 'typed' },
+			{ kind: 'step-done', stepId: 'look' },
+			{ kind: 'finished' }
+		);
 		expect(run.state.status).toBe('finished');
 		expect(run.state.endedAtMs! - run.state.doneAtMs['look']!).toBe(1);
 	});

@@ -1,7 +1,16 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
 	import { onMount, untrack } from 'svelte';
-	import { CRACK_LIMIT_C, type CatalystPlan, type Forecast, type ForecastInput } from '$lib/core/cure';
+	import {
+		CRACK_LIMIT_C,
+		WALL_KINDS,
+		WALLS,
+		type CatalystPlan,
+		type Forecast,
+		type ForecastBands,
+		type ForecastInput,
+		type WallKind
+	} from '$lib/core/cure';
 	import type { CureAnswer, CureQuestion } from '$lib/core/cure/tryForecast';
 	import type { FieldError } from '$lib/core/fieldErrors';
 	import { cautionsFor } from '$lib/core/cautions';
@@ -45,12 +54,14 @@
 	const catalysed = $derived(resin !== undefined && isCatalysed(resin.record.family));
 	let main = $state.raw<Forecast>();
 	let second = $state.raw<Forecast>();
+	let bands = $state.raw<ForecastBands>();
 	let plan = $state.raw<CatalystPlan>();
+	let wall = $state<WallKind>('silicone');
 	let errors = $state.raw<FieldError[]>([]);
 
 	function question(): CureQuestion | undefined {
 		if (!resin) return undefined;
-		const common = { massG, startTempC, roomTempC, mouldTempC, thicknessMm, mouldWallMm } as Omit<ForecastInput, 'resin'>;
+		const common = { massG, startTempC, roomTempC, mouldTempC, thicknessMm, mouldWallMm, wall } as Omit<ForecastInput, 'resin'>;
 		const cure = cureOf(catalysed ? { ...resin.record, catalystPercent } : resin.record, tinsInUse(tins).a?.speed);
 		return {
 			main: {
@@ -89,6 +100,7 @@
 		}
 		errors = [];
 		main = answer.main;
+		bands = answer.bands;
 		second = answer.other;
 		plan = answer.catalyst;
 	}
@@ -109,13 +121,14 @@
 			cupChart(main, second, {
 				readings,
 				pourTempC,
+				bands,
 				mainName: resin?.record.name ?? '',
 				otherName: other?.record.name ?? '',
 				show,
 				unit
 			})
 	);
-	const partDrawn = $derived(main && partChart(main, second, { show, unit, otherName: other?.record.name ?? '' }));
+	const partDrawn = $derived(main && partChart(main, second, { show, unit, bands, otherName: other?.record.name ?? '' }));
 	async function download() {
 		if (!main || !now) return;
 		const { default: papa } = await import('papaparse');
@@ -150,23 +163,25 @@
 		The shelf holds no resin yet. <a class="plain" href="/shelf/resins/new">Enter a data sheet</a> first.
 	</p>
 {:else}
-	<div class="slab mb-5 grid grid-cols-2 gap-x-6 gap-y-4 p-5 sm:grid-cols-5" aria-live="polite">
+	<div class="slab mb-5 grid grid-cols-2 gap-x-6 gap-y-4 p-5 sm:grid-cols-3 lg:grid-cols-6" aria-live="polite">
 		<div class="col-span-2">
 			<Answer
 				label="Pot life of this cup"
 				value={now ? units.show(now.potLifeS, 'time') : '–'}
 				tone="hot"
-				note={main?.fit
-					? `${units.show(main.fit.potLifeLowS, 'time')} to ${units.show(main.fit.potLifeHighS, 'time')}, 80 % band`
-					: now
-						? `gel ${units.show(now.gelTimeS, 'time')}`
-						: ''} />
+				note={bands && now ? `${units.band(bands.potLife)}, four of five · gel ${units.show(now.gelTimeS, 'time')}` : ''} />
 		</div>
 		{#if main && now}
 			<dl class="contents">
 				<div>
 					<dt class="label">Demould</dt>
 					<dd class="text-[1.7rem] font-bold text-(--work)">{units.show(main.demouldS, 'time')}</dd>
+					{#if bands}<dd class="soft text-[0.93rem]">{units.band(bands.demould)}</dd>{/if}
+				</div>
+				<div>
+					<dt class="label">Gives when bent</dt>
+					<dd class="text-[1.15rem] leading-tight font-bold">from {units.show(main.flexibleS, 'time')}</dd>
+					<dd class="soft text-[0.93rem]">until it is stiff</dd>
 				</div>
 				<div>
 					<dt class="label">Next layer</dt>
@@ -242,6 +257,11 @@
 				log
 				error={problem('thicknessMm')} />
 			<QuantityField label="Mould wall" kind="length" name="cureWall" bind:value={mouldWallMm} error={problem('mouldWallMm')} />
+			<ChoiceField
+				label="Mould of"
+				name="cureWallOf"
+				bind:value={wall}
+				options={WALL_KINDS.map((value) => ({ value, label: WALLS[value].name }))} />
 			<QuantityField
 				label="Pour at a temperature"
 				kind="temperature"
@@ -280,6 +300,15 @@
 			<CureReadings bind:readings fit={main?.fit} {tins} asked={{ massG, startTempC, roomTempC, catalystPercent }} />
 			{#if now && main}
 				<section class="slab p-5">
+					{#if bands}
+						<h2>What would make it surer</h2>
+						<ul class="mb-3 list-disc pl-5">
+							{#each bands.surer as line (line)}<li>{line}</li>{/each}
+						</ul>
+						<p class="soft mb-3">
+							The pot life’s band comes mostly from {bands.potLife.mostly}, the demould’s from {bands.demould.mostly}.
+						</p>
+					{/if}
 					<Working lines={now.working} />
 					{#if main.defaulted.length}<p class="soft mt-2">
 							Defaults, not from your sheet: {main.defaulted.join(', ')}.

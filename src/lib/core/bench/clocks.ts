@@ -13,6 +13,8 @@ export interface Clock {
 	/** What to do at the end, in a few words. */
 	readonly then: string;
 	readonly href: string;
+	/** Told when it ends, and not shown among what is running. */
+	readonly quiet?: true;
 }
 
 /** Past its end for so long nothing is lost by a while more, ms (a default of ours). */
@@ -53,6 +55,17 @@ export function clocksOf(pourId: string, plan: PourPlan, state: PourState): Cloc
 			startedAtMs: state.pouredAtMs,
 			endsAtMs: state.pouredAtMs + plan.holdUntilS * 1000,
 			then: 'release the pressure'
+		});
+	}
+	if (state.demouldedAtMs === undefined && heldOrNoPot && plan.flexibleS !== undefined) {
+		clocks.push({
+			...common,
+			id: `${pourId}-flexible`,
+			kind: 'wait',
+			startedAtMs: state.pouredAtMs,
+			endsAtMs: state.pouredAtMs + plan.flexibleS * 1000,
+			then: 'it gives when bent, until it is stiff',
+			quiet: true
 		});
 	}
 	if (state.demouldedAtMs === undefined) {

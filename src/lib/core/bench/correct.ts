@@ -28,6 +28,8 @@ export interface BenchForecast {
 	potLifeHighS?: number;
 	holdUntilS: number;
 	demouldS: number;
+	/** From when it may be bent out; nothing for a plan that does not say. */
+	flexibleS?: number;
 	/** Speed of this batch against what the plan took for it; only with readings. */
 	rateFactor?: number;
 	rmsC?: number;
@@ -174,11 +176,12 @@ function partNow(
 	plan: PourPlan,
 	resin: CureRecord,
 	climate: Climate
-): Pick<BenchForecast, 'holdUntilS' | 'demouldS'> {
+): Pick<BenchForecast, 'holdUntilS' | 'demouldS' | 'flexibleS'> {
 	const firm = sections(resin, plan.section!, climate);
 	const gelS = firm.gelLastS;
 	return {
 		holdUntilS: gelS * (1 + HOLD_MARGIN),
+		...(plan.flexibleS === undefined ? {} : { flexibleS: firm.flexibleS }),
 		demouldS: plan.pot ? Math.max(firm.demouldS, gelS * (1 + HOLD_MARGIN)) : firm.demouldS
 	};
 }
@@ -192,7 +195,7 @@ function layersNow(
 	resin: CureRecord,
 	climate: Climate,
 	lives: readonly { potLifeS: number }[]
-): Pick<BenchForecast, 'holdUntilS' | 'demouldS' | 'layers'> {
+): Pick<BenchForecast, 'holdUntilS' | 'demouldS' | 'flexibleS' | 'layers'> {
 	const layers = plan.layers!;
 	const stack = (record: CureRecord, at: Climate) => {
 		const model = calibrate(record);
@@ -227,14 +230,30 @@ function layersNow(
 			};
 		}),
 		holdUntilS: plan.holdUntilS * gel(layers.length - 1),
-		demouldS: plan.demouldS * times(fresh.demouldS, then.demouldS)
+		demouldS: plan.demouldS * times(fresh.demouldS, then.demouldS),
+		...(plan.flexibleS === undefined
+			? {}
+			: { flexibleS: plan.flexibleS * times(fresh.flexibleS, then.flexibleS) })
 	};
 }
+
+/** A planned band that goes with its time; once readings say their own, that one. */
+const movedBand = (
+	planned: NonNullable<PourPlan['potLifeBand']>,
+	share: number,
+	lowS: number | undefined,
+	highS: number | undefined
+) =>
+	lowS !== undefined && highS !== undefined
+		? { lowS, highS, mostly: 'the thermometer' }
+		: { ...planned, lowS: planned.lowS * share, highS: planned.highS * share };
 
 /** The plan with its times corrected; as it was when nothing corrects it. */
 export function correctedPlan(plan: PourPlan, forecast: BenchForecast | undefined): PourPlan {
 	if (!forecast) return plan;
-	const { potLifeS, usableS, holdUntilS, demouldS } = forecast;
+	const { potLifeS, usableS, holdUntilS, demouldS, flexibleS, potLifeLowS, potLifeHighS } = forecast;
+	const { demouldBand, potLifeBand } = plan;
+	const share = demouldS / plan.demouldS;
 	const layers = plan.layers?.map((l, i) => ({ ...l, ...forecast.layers?.[i] }));
 	// a cup that is never warm enough has no such moment any more
 	const cups = plan.cups?.map(({ warmS: _planned, ...c }, i) => ({ ...c, ...forecast.cups?.[i] }));
@@ -244,6 +263,13 @@ export function correctedPlan(plan: PourPlan, forecast: BenchForecast | undefine
 		usableS,
 		holdUntilS,
 		demouldS,
+		...(flexibleS === undefined ? {} : { flexibleS }),
+		...(demouldBand
+			? { demouldBand: { ...demouldBand, lowS: demouldBand.lowS * share, highS: demouldBand.highS * share } }
+			: {}),
+		...(potLifeBand
+			? { potLifeBand: movedBand(potLifeBand, potLifeS / plan.potLifeS, potLifeLowS, potLifeHighS) }
+			: {}),
 		...(layers ? { layers } : {}),
 		...(cups ? { cups } : {})
 	};

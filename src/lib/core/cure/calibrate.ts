@@ -62,7 +62,7 @@ const calibrateCup = remembering(
 			...sheet,
 			kinetics,
 			speed,
-			defaulted: CONSTANTS.filter((name) => record[name] === undefined)
+			defaulted: CONSTANTS.filter((name) => record[name] === undefined).map((name) => CONSTANT_WORDS[name])
 		};
 	},
 	JSON.stringify,
@@ -111,6 +111,21 @@ const CONSTANTS = [
 	'maturityKjPerMol',
 	'flexibleShare'
 ] as const;
+/** What they are called. */
+const CONSTANT_WORDS: Readonly<Record<Constant, string>> = {
+	densityGPerMl: 'density',
+	heatOfCureJPerG: 'heat of cure',
+	activationKjPerMol: 'how much warmth hurries it',
+	specificHeatJPerGK: 'specific heat',
+	potConversion: 'how far it has cured when it is too thick',
+	gelConversion: 'how far it has cured at gel',
+	conductivityWPerMK: 'conductivity',
+	glassFreshC: 'where the fresh mix would turn to glass',
+	deflectionTempC: 'where it softens',
+	glassRatio: 'how its softening rises',
+	maturityKjPerMol: 'how much warmth hurries it after gel',
+	flexibleShare: 'from when it may be flexed'
+};
 type Constant = (typeof CONSTANTS)[number];
 type Constants = Record<Constant, number>;
 

@@ -92,7 +92,7 @@ describe('forecast: cup and part together', () => {
 		expect(f.cup.potLifeS).toBeCloseTo(150, 1);
 		expect(f.demouldS / 900).toBeCloseTo(1, 2);
 		expect(f.fit).toBeUndefined();
-		expect(f.defaulted).toContain('heatOfCureJPerG');
+		expect(f.defaulted).toContain('heat of cure');
 	});
 
 	it('the window for the next layer opens at gel and is wide for a gradual resin (common practice, no source)', () => {

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { InputError, type Warning } from '../working';
+import { bandOfTime, cupBands, sectionsBands, surer, type TimeBand } from './bands';
 import { calibrate } from './calibrate';
 import { cup, cupInput, NO_END, tempC, type CupResult } from './cup';
 import { cupGelS } from './cupModel';
@@ -44,8 +45,50 @@ export interface Forecast extends Ready {
 	peakTempC: number;
 	peakMouldFaceC: number;
 	part: PartPoint[];
+	/** Where the cured resin softens, °C. */
+	softensC?: number;
 	defaulted: readonly string[];
 	warnings: Warning[];
+}
+
+/** How sure the figures of a forecast are. */
+export interface ForecastBands {
+	potLife: TimeBand;
+	demould: TimeBand;
+	flexible: TimeBand;
+	/** What would make them surer, the most first. */
+	surer: string[];
+}
+
+/**
+ * Where four of five fall; a pot life that readings corrected has the band that they leave, and a part goes by the
+ * speed that they taught.
+ * @throws as `forecast` does.
+ */
+export function forecastBands(raw: ForecastInput, { fit, cup: sheet, ...ready }: Forecast): ForecastBands {
+	const input = forecastInput.parse(raw);
+	const { massG, startTempC, roomTempC, mouldTempC } = input;
+	const resin = fit ? { ...raw.resin, rateFactor: fit.rateFactor * (raw.resin.rateFactor ?? 1) } : raw.resin;
+	const inCup = cupBands({ resin, massG, startTempC, roomTempC }).potLifeS;
+	const part = sectionsBands({
+		resin,
+		where: {
+			section: { shape: input.shape, thicknessMm: input.thicknessMm },
+			mouldWallMm: input.mouldWallMm,
+			wall: input.wall
+		},
+		startTempC,
+		mouldTempC,
+		roomTempC
+	});
+	return {
+		potLife: fit
+			? { lowS: fit.potLifeLowS, highS: fit.potLifeHighS, mostly: 'the thermometer' }
+			: bandOfTime(sheet.potLifeS, inCup),
+		demould: bandOfTime(ready.demouldS, part.demouldS),
+		flexible: bandOfTime(ready.flexibleS, part.flexibleS),
+		surer: surer([inCup, part.demouldS, part.flexibleS])
+	};
 }
 
 const POINTS = 140;
@@ -105,6 +148,7 @@ export function forecast(raw: ForecastInput): Forecast {
 		peakTempC: run.peakTempC,
 		peakMouldFaceC: run.peakMouldFaceC,
 		part: thin(run.series, POINTS),
+		...(model.kinetics.glass ? { softensC: model.kinetics.glass.curedC } : {}),
 		defaulted: model.defaulted,
 		warnings: [
 			...(tried && !fit ? [UNSETTLED] : []),

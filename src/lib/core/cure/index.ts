@@ -25,4 +25,12 @@ export {
 	type CatalystPlan,
 	type CatalystPlanInput
 } from './catalystPlan';
-export { forecast, forecastInput, RECOAT_CONVERSION, type Forecast, type ForecastInput } from './forecast';
+export {
+	forecast,
+	forecastBands,
+	forecastInput,
+	RECOAT_CONVERSION,
+	type Forecast,
+	type ForecastBands,
+	type ForecastInput
+} from './forecast';

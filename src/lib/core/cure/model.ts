@@ -20,7 +20,7 @@ export interface CureModel {
 	readonly maturityActivationJPerMol: number;
 	/** By how much the fresh end of the glass transition is raised so that the sheet's own case is stiff in time, K. */
 	readonly glassShiftK: number;
-	/** Names of the constants that are defaults and not from the sheet. */
+	/** The constants that are defaults and not from the sheet, in words. */
 	readonly defaulted: readonly string[];
 	readonly warnings: readonly Warning[];
 }

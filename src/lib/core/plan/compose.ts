@@ -1,4 +1,5 @@
 import { RATIO_TOLERANCE_PERCENT } from '../mix';
+import type { TimeBand } from '../cure/bands';
 import { slowestWall } from '../cure/wall';
 import { closingOf, spread, wallMm, wallOf } from '../mould';
 import type { PourPlan } from './pourPlan';
@@ -48,6 +49,13 @@ const layerOf = (l: LayerCup): NonNullable<PourPlan['layers']>[number] => ({
 	...(l.colours?.length ? { colours: l.colours } : {}),
 	...(l.levelMm === undefined ? {} : { levelMm: l.levelMm }),
 	...(l.setsIn?.length ? { setsIn: l.setsIn } : {})
+});
+
+/** A band of the whole cast, counted from the pour of its last layer. */
+const later = (band: TimeBand, byS: number): TimeBand => ({
+	...band,
+	lowS: Math.max(0, band.lowS - byS),
+	highS: band.highS - byS
 });
 
 /** What is measured: one cup, one for each colour, or one for each layer. */
@@ -164,7 +172,8 @@ export function composePlan(shot: ShotToPour, batchIndex: number, records: PlanR
 		usableS: batch.budget.usableS,
 		marginPercent: settings.marginPercent,
 		...(batch.potLifeBand ? { potLifeBand: batch.potLifeBand } : {}),
-		...(planned.shot.demouldBand ? { demouldBand: planned.shot.demouldBand } : {}),
+		...(planned.shot.demouldBand ? { demouldBand: later(planned.shot.demouldBand, lastStartS) } : {}),
+		...(planned.shot.flexibleS === undefined ? {} : { flexibleS: planned.shot.flexibleS - lastStartS }),
 		steps: batch.steps.map((step, i) => ({ ...step, role: planned.roles[i]! })),
 		...(planned.pot
 			? {

@@ -122,6 +122,15 @@ const resinFields = z.object({
 		.min(1, 'At least one drop to a millilitre.')
 		.max(200, 'Over 200 drops to a millilitre: count again.')
 		.optional(),
+	/** A range that the sheet prints for its pot life: it tells how sure the time is. */
+	potLifeLowS: timeS('shortest pot life', 200_000).optional(),
+	potLifeHighS: timeS('longest pot life', 200_000).optional(),
+	/** What the sheet's time is: the end of working, or the gel. */
+	statedAs: z.enum(['working', 'gel']).default('working'),
+	/** Heat deflection temperature, and how hot a cup of the sheet gets. */
+	deflectionTempC: constant(-20, 250, '°C'),
+	peakExothermC: constant(30, 300, '°C'),
+	peakExothermMassG: constant(1, 10_000, 'g'),
 	/** Constants of the model; left out, the defaults stand and are said to be defaults. */
 	heatOfCureJPerG: constant(1, 2000, 'J/g'),
 	activationKjPerMol: constant(5, 200, 'kJ/mol'),
@@ -189,6 +198,11 @@ export const resinRecord = resinFields.superRefine((r, ctx) => {
 		return;
 	}
 	if (r.potLifeS === undefined) issue('potLifeS', 'Type the pot life, such as 2:30 or 15 min.');
+	if ((r.potLifeLowS ?? 0) > r.potLifeS! || (r.potLifeHighS ?? Infinity) < r.potLifeS!)
+		issue(
+			(r.potLifeLowS ?? 0) > r.potLifeS! ? 'potLifeLowS' : 'potLifeHighS',
+			'The pot life lies outside the range that the sheet prints: check all three.'
+		);
 	const weight = pair(r.weightA, r.weightB);
 	const volume = pair(r.volumeA, r.volumeB);
 	if (!weight && !volume) {
@@ -303,6 +317,15 @@ export function cureOf(record: ResinRecord, rateFactor?: number): CureRecord {
 		...given('potConversion', record.potConversion),
 		...given('gelConversion', record.gelConversion),
 		...given('recoatConversion', record.recoatConversion),
+		...given('deflectionTempC', record.deflectionTempC),
+		...(record.peakExothermC === undefined
+			? {}
+			: {
+					peakExotherm: {
+						peakTempC: record.peakExothermC,
+						...given('massG', record.peakExothermMassG)
+					}
+				}),
 		...given('lengtheningPercent', record.lengtheningPercent),
 		...given('rateFactor', rateFactor)
 	};
@@ -321,6 +344,9 @@ export function cureOf(record: ResinRecord, rateFactor?: number): CureRecord {
 		...common,
 		potLifeS: record.potLifeS!,
 		potLifeMassG: record.potLifeMassG,
-		potLifeTempC: record.potLifeTempC
+		potLifeTempC: record.potLifeTempC,
+		...(record.statedAs === 'gel' ? { statedAs: 'gel' as const } : {}),
+		...given('potLifeLowS', record.potLifeLowS),
+		...given('potLifeHighS', record.potLifeHighS)
 	};
 }

@@ -7,7 +7,7 @@
 	import Warnings from '../Warnings.svelte';
 	import Working from '../Working.svelte';
 
-	/** The highest share of catalyst that neither cracks nor sets too soon, and the stages that it goes through. */
+	/** The share of catalyst to take, the highest that neither cracks nor sets too soon, and the stages that it goes through. */
 	interface Props {
 		plan: CatalystPlan;
 		crackLimitC: number | undefined;
@@ -22,15 +22,14 @@
 	<h2 class="mb-2">How much catalyst</h2>
 	<div class="grid gap-x-5 sm:grid-cols-[auto_1fr_1fr]">
 		<Answer
-			label="At most"
+			label="Take"
 			value={plan.percent === null ? 'none fits' : `${digits(plan.percent, 1)} %`}
 			tone={plan.percent === null ? 'harm' : 'work'}
-			note={{
-				crack: 'more would crack it',
-				time: 'more would set too soon',
-				range: 'the usual most',
-				'none-fits': ''
-			}[plan.limitedBy]} />
+			note={plan.percent === null
+				? ''
+				: `${plan.lessThanUsual ? 'less than usual; ' : ''}at most ${digits(plan.highestPercent!, 1)} %: ${
+						{ crack: 'more would crack it', time: 'more would set too soon', range: 'no more is planned', 'none-fits': '' }[plan.limitedBy]
+					}`} />
 		<QuantityField
 			label="Middle may reach"
 			kind="temperature"

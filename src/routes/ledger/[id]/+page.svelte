@@ -50,8 +50,7 @@
 	function sourceWords(event: PourEvent): string {
 		const read = isReading(event) && !(event.kind === 'pressure-read' && event.gaugeKpa === undefined);
 		const source = read ? (event.instrument ?? SOURCE_WORDS[sourceOf(event)]) : '';
-		const late =
-			event.enteredAtMs === undefined ? '' : `written down afterwards, ${wallTime(event.enteredAtMs, data.nowMs)}`;
+		const late = event.enteredAtMs === undefined ? '' : `written down afterwards, ${wallTime(event.enteredAtMs, data.nowMs)}`;
 		return [source, late].filter(Boolean).join('; ');
 	}
 
@@ -100,7 +99,11 @@
 		{#if data.causes.length > 0}<Causes causes={data.causes} />{/if}
 		{#if data.plan}
 			<h2>Planned and real</h2>
-			<p class="soft mb-2">Counted from combining. Pot life of this cup {time(body.planned.potLifeS)}.</p>
+			<p class="soft mb-2">
+				Counted from combining. Pot life of this cup {time(body.planned.potLifeS)}{data.plan.potLifeBand
+					? `, four of five ${units.band(data.plan.potLifeBand)}`
+					: ''}{data.plan.demouldBand ? `; demould ${units.band(data.plan.demouldBand)} after the pour` : ''}.
+			</p>
 			<table class="bench">
 				<thead><tr><th>Step</th><th class="num">Planned</th><th class="num">Real</th></tr></thead>
 				<tbody>

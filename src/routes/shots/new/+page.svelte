@@ -86,24 +86,26 @@
 	/** Parts of which the tin in use does not hold enough for the whole order. */
 	const short = $derived(planned ? shortOnShelf(planned.shot.batches, tins) : []);
 
+	const context = $derived(
+		master && resin && chosen.length > 0
+			? shotContextOf({
+					master,
+					moulds: chosen,
+					resin: resin.record,
+					settings,
+					filler: filler && shotFiller(filler.record),
+					recipes,
+					tinSpeed: tinsInUse(tins).a?.speed
+				})
+			: undefined
+	);
+
 	// every change is worked out again off the main thread
 	$effect(() => {
-		if (!master || !resin || chosen.length === 0) return planning.clear();
+		if (!context || !resin) return planning.clear();
 		const inputs = $state.snapshot({ ...$form, mouldIds: chosen.map((m) => m.id) });
 		const others = data.resins.filter((r) => r.id !== resin.id).map((r) => ({ name: r.record.name, record: r.record }));
-		return planning.ask(
-			inputs,
-			shotContextOf({
-				master,
-				moulds: chosen,
-				resin: resin.record,
-				settings,
-				filler: filler && shotFiller(filler.record),
-				recipes,
-				tinSpeed: tinsInUse(tins).a?.speed
-			}),
-			others
-		);
+		return planning.ask(inputs, context, others);
 	});
 
 	const problemIn = (list: string, i: number, field: string) => planning.in(list, i, field);
@@ -174,7 +176,15 @@
 					name="sectionMm"
 					bind:value={$form.sectionMm}
 					error={problemAt('sectionMm')}
-					hint="sets the demould" />{/if}
+					hint="cures last" />
+				<QuantityField
+					label="Thickest section"
+					kind="length"
+					name="thickestMm"
+					bind:value={$form.thickestMm}
+					error={problemAt('thickestMm')}
+					inForce={context?.thickest?.thicknessMm}
+					hint={context?.thickest?.from === 'file' ? 'gets hottest; by its 3D file' : 'gets hottest; by volume and sizes'} />{/if}
 			<QuantityField label="Pairs of hands" kind="number" name="hands" bind:value={$form.hands} error={problemAt('hands')} />
 		</div>
 		{#if rolled}<KindFields {form} {problemAt} {problemIn} {skin} />{/if}

@@ -3,7 +3,7 @@ import type { Content } from 'pdfmake/interfaces';
 import { caution, CAUTION_ORDER } from '$lib/core/cautions';
 import { marksOf, type PourPlan } from '$lib/core/plan';
 import { benchSteps, parseStepId, type BenchStep } from '$lib/core/bench';
-import { digits, formatDrops, formatOther, formatQuantity, formatTime } from '$lib/core/units';
+import { digits, formatDrops, formatOther, formatQuantity, formatTime, roundedBand } from '$lib/core/units';
 import { addressOf, LOOPBACK_WORDS } from '$lib/server/address';
 import { RefusedError } from '$lib/server/errors';
 import { orNotFound } from '$lib/server/forms';
@@ -27,8 +27,15 @@ function whenOf(step: BenchStep, plan: PourPlan): string {
 	const ref = parseStepId(step.id);
 	const bonds = ref?.name === 'gelled' ? `, at most ${formatTime(plan.layers![ref.cup]!.recoatUntilS)}` : '';
 	if (step.waitS) return `wait ${formatTime(step.waitS)}${bonds}`;
-	if (step.kind === 'cure') return `after ${formatTime(plan.demouldS)}`;
+	if (step.kind === 'cure') return `after ${formatTime(plan.demouldS)}${bandWords(plan.demouldBand)}`;
 	return step.kind === 'hold' ? `hold ${formatTime(plan.holdUntilS)}` : '';
+}
+
+/** How sure a time is, in brackets; plans of earlier versions do not say. */
+function bandWords(band: PourPlan['potLifeBand']): string {
+	if (!band) return '';
+	const [low, high] = roundedBand(band.lowS, band.highS);
+	return ` (four of five: ${formatTime(low)} to ${formatTime(high)})`;
 }
 
 /** Hardened by a catalyst instead of a part B. */
@@ -123,7 +130,9 @@ export const GET: RequestHandler = async ({ params, locals, url, platform }) => 
 									text: `${shot.inputs.copies} in ${first.resinName}; resin ${show(shot.inputs.startTempC, 'temperature')}, mould ${show(shot.inputs.mouldTempC, 'temperature')}, room ${show(shot.inputs.roomTempC, 'temperature')}, ${shot.inputs.relativeHumidity} % humidity`
 								},
 								{
-									text: `Too thick at ${formatTime(first.potLifeS)} after combining.`,
+									text: onPaper(
+										`Too thick at ${formatTime(first.potLifeS)}${bandWords(first.potLifeBand)} after combining.`
+									),
 									bold: true,
 									margin: [0, 3, 0, 0]
 								}
