@@ -5,7 +5,7 @@
 	interface Props {
 		steps: readonly { name: string; durationS: number }[];
 		potLifeS: number;
-		/** Pot life less the margin. */
+		/** What of the pot life may be used: less the margin, or the low end of its band. */
 		usableS: number;
 		slackS: number;
 		/** Seconds since combining, while it burns. */
@@ -14,6 +14,8 @@
 	}
 	let { steps, potLifeS, usableS, slackS, elapsedS, large = false }: Props = $props();
 
+	/** A plan is rounded like every other time on the page; what burns never shows more than is left. */
+	const whole = $derived(elapsedS === undefined ? Math.round : Math.floor);
 	const plannedS = $derived(steps.reduce((sum, s) => sum + s.durationS, 0));
 	const spanS = $derived(Math.max(potLifeS * 1.06, plannedS * 1.04, (elapsedS ?? 0) * 1.02));
 	const percent = (s: number) => `${(100 * Math.max(0, s)) / spanS}%`;
@@ -32,7 +34,7 @@
 	aria-label="Steps against pot life: {slackS >= 0 ? `${Math.round(slackS)} seconds of slack` : `${Math.round(-slackS)} seconds too long`}">
 	<div class={['relative w-full', large ? 'h-16' : 'h-14']}>
 		<div class="absolute inset-y-0 left-0 rounded-l-md bg-(--sunk)" style:width={percent(potLifeS)}></div>
-		<!-- the margin that is kept back -->
+		<!-- what is kept back -->
 		<div
 			class="absolute inset-y-0 opacity-60"
 			style:left={percent(usableS)}
@@ -42,14 +44,14 @@
 		{#each blocks as block, i (i)}
 			<div
 				class={[
-					'absolute top-2 bottom-2 flex flex-col justify-center overflow-hidden border-r-2 border-(--paper) px-2 leading-tight first:rounded-l',
+					'@container absolute top-2 bottom-2 flex flex-col justify-center overflow-hidden border-r-2 border-(--paper) px-2 leading-tight first:rounded-l',
 					block.late ? 'bg-(--hot) text-(--hot-ink)' : 'bg-(--work) text-(--work-ink)'
 				]}
 				style:left={percent(block.startS)}
 				style:width={percent(block.durationS)}
 				title="{block.name}, until {countdown(block.endS)}">
-				<span class="truncate text-[0.9rem] font-semibold">{block.name}</span>
-				<span class="truncate text-[0.82rem]">{countdown(Math.round(block.durationS))}</span>
+				<span class="truncate text-[0.9rem] font-semibold @max-[2.4rem]:hidden">{block.name}</span>
+				<span class="truncate text-[0.82rem] @max-[2.4rem]:hidden">{countdown(Math.round(block.durationS))}</span>
 			</div>
 		{/each}
 		{#if elapsedS !== undefined && elapsedS > 0}
@@ -64,8 +66,8 @@
 	<figcaption class="mt-1 flex justify-between gap-3 text-[0.9rem] font-semibold">
 		<span>combine</span>
 		<span class={slackS >= 0 ? 'text-(--work)' : 'text-(--hot)'}>
-			{slackS >= 0 ? `slack ${countdown(Math.floor(slackS))} before the margin` : `${countdown(Math.ceil(-slackS))} too long`}
+			{slackS >= 0 ? `slack ${countdown(whole(slackS))} before the margin` : `${countdown(Math.ceil(-slackS))} too long`}
 		</span>
-		<span class="text-(--hot)">too thick at {countdown(Math.floor(potLifeS))}</span>
+		<span class="text-(--hot)">too thick at {countdown(whole(potLifeS))}</span>
 	</figcaption>
 </figure>

@@ -149,7 +149,12 @@ export function partChart(
 ): Drawn {
 	const { show, unit } = options;
 	const x = main.part.map((p) => p.timeS / MINUTE);
-	const marks = [mark(main.recoatFromS, 'gel', '--ink', 0), mark(main.demouldS, 'demould', '--work', 1)];
+	const marks = [
+		mark(main.recoatFromS, 'gel', '--ink', 0),
+		{ ...mark(main.demouldS, 'demould', '--work', 1) }
+	];
+	// at the right edge there is no room beside it
+	marks[1]!.note = { ...marks[1]!.note, xanchor: 'right' };
 	const log = (m: { shape: Partial<Shape>; note: Partial<Annotations> }) => ({
 		shape: m.shape,
 		note: { ...m.note, x: Math.log10(m.note.x as number) }
@@ -193,10 +198,24 @@ export function partChart(
 		shapes.push(ribbon(main.recoatFromS, main.recoatUntilS, '--work', [0, 1], 0.13));
 	}
 	// along the foot: while it gives when bent, and where four of five demoulds fall
+	const feet: Partial<Annotations>[] = [];
+	const foot = (lowS: number, highS: number, text: string, colour: string, y: number) => {
+		shapes.push(ribbon(lowS, highS, colour, [y, y + 0.06], 0.75));
+		feet.push({
+			x: Math.log10(lowS / MINUTE),
+			y: y - 0.02,
+			yref: 'paper',
+			yanchor: 'bottom',
+			text,
+			showarrow: false,
+			xanchor: 'right',
+			font: { color: colour, size: 12 }
+		});
+	};
 	if (main.demouldS > main.flexibleS)
-		shapes.push(ribbon(main.flexibleS, main.demouldS, '--part-b', [0.07, 0.13], 0.75));
+		foot(main.flexibleS, main.demouldS, 'gives when bent', '--part-b', 0.11);
 	const band = options.bands?.demould;
-	if (band) shapes.push(ribbon(band.lowS, band.highS, '--work', [0, 0.06], 0.75));
+	if (band) foot(band.lowS, band.highS, 'four of five ready', '--work', 0.02);
 	if (main.softensC !== undefined && main.peakTempC > main.softensC - 15) {
 		const y = show(main.softensC);
 		shapes.push({
@@ -210,12 +229,14 @@ export function partChart(
 		});
 	}
 	const from = Math.log10(Math.max(0.05, (main.gelCoreS / MINUTE) * 0.2));
-	const to = Math.log10((Math.max(main.demouldS, other?.demouldS ?? 0) / MINUTE) * 1.15);
+	const to = Math.log10(
+		(Math.max(main.demouldS, options.bands?.demould.highS ?? 0, other?.demouldS ?? 0) / MINUTE) * 1.05
+	);
 	return {
 		traces,
 		layout: {
 			shapes,
-			annotations: marks.map((m) => log(m).note),
+			annotations: [...marks.map((m) => log(m).note), ...feet],
 			xaxis: { title: { text: 'minutes after the pour' }, type: 'log', range: [from, to], dtick: 'D2' },
 			yaxis: { title: { text: unit } },
 			yaxis2: {

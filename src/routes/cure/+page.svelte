@@ -175,7 +175,7 @@
 			<dl class="contents">
 				<div>
 					<dt class="label">Demould</dt>
-					<dd class="text-[1.7rem] font-bold text-(--work)">{units.show(main.demouldS, 'time')}</dd>
+					<dd class="text-[1.45rem] leading-tight font-bold text-(--work)">{units.show(main.demouldS, 'time')}</dd>
 					{#if bands}<dd class="soft text-[0.93rem]">{units.band(bands.demould)}</dd>{/if}
 				</div>
 				<div>

@@ -42,7 +42,8 @@ export function heatWarnings(heat: PartHeat, limitC: number | undefined): Warnin
 	if (heat.softCoreAtMatured) {
 		warnings.push({
 			code: 'hot-core',
-			level: 'harm',
+			// the demould that is told waits for it; past that temperature a hand is burnt all the same
+			level: heat.hottestAtDemouldC > HOT_CORE_C ? 'harm' : 'care',
 			message: `After ${formatTime(heat.maturedS)} its face has had its time, but its middle is ${digits(heat.hottestAtMaturedC, 0)} °C hot and still soft.`,
 			action: `Leave it in the mould until it is stiff, ${formatTime(heat.demouldS)} after mixing.`
 		});
