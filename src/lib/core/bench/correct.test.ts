@@ -152,8 +152,11 @@ it('colours: a cup teaches by its own mass, and what it taught holds for the oth
 	expect(known.rateFactor).toBeLessThan(1.7);
 	// the large one, which nobody read, is too thick first
 	const large = cup({ resin: fast, massG: 100, startTempC: 23, roomTempC: 23 }).potLifeS;
-	expect(known.potLifeS / Math.min(large, 60 + small.potLifeS)).toBeCloseTo(1, 1);
-	expect(known.potLifeLowS!).toBeLessThanOrEqual(known.potLifeS);
+	const truthS = Math.min(large, 60 + small.potLifeS);
+	// a small cup hardly warms: what it says stays near the sheet, and the band says how far it may be off
+	expect(Math.abs(known.potLifeS / truthS - 1)).toBeLessThan(0.12);
+	expect(known.potLifeLowS!).toBeLessThan(truthS);
+	expect(known.potLifeHighS!).toBeGreaterThan(truthS);
 	// taken for the large one, the same figures fit it worse
 	const wrong = benchForecast(two, { temps: readOf(small, 0) })!;
 	expect(wrong.rmsC!).toBeGreaterThan(known.rmsC!);

@@ -2,16 +2,13 @@ import { z } from 'zod';
 import { digits } from '../units';
 import { InputError, type Warning } from '../working';
 import { calibrate } from './calibrate';
+import { cupInput, runCup, type CupResult, type ParsedCupInput } from './cup';
+import { faster, fitCharacter, PRIOR_LN_RATE, READING_ERROR_C, type CharacterFit } from './fitCharacter';
 import type { CureModel } from './model';
-import { cupInput, cupSetup, runCup, type CupResult, type ParsedCupInput } from './cup';
-import { integrateCup } from './cupModel';
+import { CHARACTERS, type Character } from './record';
 
-/** A gun thermometer's own error, °C (common practice, no source). */
-export const READING_ERROR_C = 0.8;
-/** How far a batch may be from its sheet before any reading: one standard deviation of ln(rate). */
-export const PRIOR_LN_RATE = 0.25;
-/** The same for the autocatalysis m, which is only learned from four readings on. */
-export const PRIOR_M = 2;
+export { PRIOR_LN_RATE, READING_ERROR_C };
+
 /** Said where readings did not lead to one speed: nothing is corrected, shown or kept by them. */
 export const UNSETTLED: Warning = {
 	code: 'readings-unsettled',
@@ -19,7 +16,11 @@ export const UNSETTLED: Warning = {
 	action: 'Check them, or read again a little later.'
 };
 
-const READINGS_FOR_M = 4;
+const READINGS_FOR_CHARACTER = 4;
+/** How likely the character of the record is before any reading; the others share the rest (a default of ours). */
+const OWN_CHARACTER = 0.6;
+/** A character that is less likely than this is left out. */
+const LEAST_SHARE = 0.01;
 /** Half-width of an 80 % band in standard deviations of a normal distribution. */
 const BAND_80 = 1.2816;
 
@@ -47,160 +48,133 @@ export interface CupFitResult extends CupResult {
 	rmsC: number;
 	/** Speed of this batch against its sheet: 1.2 is a fifth faster. */
 	rateFactor: number;
-	/** Autocatalysis after the fit. */
-	m: number;
-	/** 80 % band of the pot life, s. */
+	/** How far off the thermometer seems to be, °C: above nothing it shows too much. */
+	offsetC: number;
+	/** How much of the answer goes by each character; one alone until four readings tell them apart. */
+	characters: { character: Character; share: number }[];
+	/** Where four of five pot lives fall, s. */
 	potLifeLowS: number;
 	potLifeHighS: number;
 	converged: boolean;
 }
 
-/** Parameters of the fit: ln of the rate factor, and the change of m. */
-type Params = readonly number[];
-
-function fitted(model: CureModel, p: Params): CureModel {
-	const speed = Math.exp(p[0]!);
-	const kinetics = {
-		...model.kinetics,
-		k23PerS: model.kinetics.k23PerS * speed,
-		inductionPerS: model.kinetics.inductionPerS * speed,
-		m: Math.max(0, model.kinetics.m + (p[1] ?? 0))
-	};
-	return { ...model, kinetics };
-}
-
-/** Temperatures of the model at the readings' times (sorted), °C. */
-function temperaturesAt(input: ParsedCupInput, model: CureModel, timesS: readonly number[]): number[] {
-	const out: number[] = [];
-	while (out.length < timesS.length && timesS[out.length]! <= 0) out.push(input.startTempC);
-	const last = timesS[timesS.length - 1]!;
-	if (out.length < timesS.length) {
-		integrateCup(cupSetup(input, model), last, (step) => {
-			while (out.length < timesS.length && timesS[out.length]! <= step.t1) {
-				out.push(step.dense(timesS[out.length]!, 1));
-			}
-			return out.length === timesS.length;
-		});
-	}
-	// the last reading may fall a rounding past the last step
-	while (out.length < timesS.length) out.push(out[out.length - 1] ?? input.startTempC);
-	return out;
-}
-
-/** Solves the 1×1 or 2×2 normal equations; the prior keeps them well away from singular. */
-function solveNormal(a: readonly (readonly number[])[], b: readonly number[]): number[] {
-	if (b.length === 1) return [b[0]! / a[0]![0]!];
-	const det = a[0]![0]! * a[1]![1]! - a[0]![1]! * a[1]![0]!;
-	return [(b[0]! * a[1]![1]! - b[1]! * a[0]![1]!) / det, (b[1]! * a[0]![0]! - b[0]! * a[1]![0]!) / det];
+/** One character's answer, with how likely it is. */
+interface Candidate extends CharacterFit {
+	character: Character;
+	share: number;
+	result: CupResult;
+	/** Standard deviation of ln(pot life). */
+	sd: number;
 }
 
 /**
- * Learns from temperatures read during a pour: the batch's speed, and from four readings on its
- * autocatalysis, by least squares with the sheet's calibration as a prior (Gauss–Newton with step
- * halving on the log rate). Gives the forecast anew, with an 80 % band of the pot life from the
- * curvature at the optimum.
+ * Learns from temperatures read during a pour: the batch's speed, by least squares with the sheet as a prior and one
+ * common offset of the thermometer as a nuisance; from four readings on, the character too, as a mixture of the three
+ * weighted by how well they fit. The band of the pot life covers the characters that fit.
  * @throws ZodError out of range; InputError when the resin would not set.
  */
 export function cupFit(raw: CupFitInput): CupFitResult {
 	const input = cupFitInput.parse(raw);
-	const model = calibrate(raw.resin);
+	const own = input.resin.character;
 	const readings = [...input.readings].sort((x, y) => x.timeS - y.timeS);
-	const timesS = readings.map((r) => r.timeS);
-	const priors = readings.length >= READINGS_FOR_M ? [PRIOR_LN_RATE, PRIOR_M] : [PRIOR_LN_RATE];
-
-	const residuals = (p: Params) => {
-		const temps = temperaturesAt(input, fitted(model, p), timesS);
-		return [
-			...temps.map((t, i) => (readings[i]!.tempC - t) / READING_ERROR_C),
-			...priors.map((sd, i) => -p[i]! / sd)
-		];
-	};
-	const cost = (r: readonly number[]) => r.reduce((sum, x) => sum + x * x, 0);
-
-	let p: number[] = priors.map(() => 0);
-	let r = residuals(p);
-	let normal: number[][] = [];
-	let converged = false;
-	for (let round = 0; round < 40 && !converged; round++) {
-		const step = [1e-4, 1e-3];
-		const columns = p.map((_, j) => {
-			const moved = residuals(p.map((x, k) => (k === j ? x + step[j]! : x)));
-			return moved.map((x, i) => (x - r[i]!) / step[j]!);
-		});
-		normal = columns.map((cj) => columns.map((ck) => cj.reduce((sum, x, i) => sum + x * ck[i]!, 0)));
-		const gradient = columns.map((cj) => -cj.reduce((sum, x, i) => sum + x * r[i]!, 0));
-		const move = solveNormal(normal, gradient);
-		let share = Math.min(1, 1 / Math.max(Math.abs(move[0]!), Math.abs(move[1] ?? 0) / 4));
-		let next = p;
-		let nextR = r;
-		for (let halving = 0; halving < 12; halving++, share /= 2) {
-			next = p.map((x, i) => x + share * move[i]!);
-			nextR = residuals(next);
-			if (cost(nextR) <= cost(r)) break;
-		}
-		converged = cost(r) - cost(nextR) < 1e-7 * (1 + cost(r));
-		if (cost(nextR) <= cost(r)) [p, r] = [next, nextR];
-	}
-	const best = fitted(model, p);
-	const result = runCup(input, best);
-	const temps = temperaturesAt(input, best, timesS);
-	const rmsC = Math.sqrt(
-		temps.reduce((sum, t, i) => sum + (t - readings[i]!.tempC) ** 2, 0) / readings.length
+	const tried = readings.length >= READINGS_FOR_CHARACTER ? (Object.keys(CHARACTERS) as Character[]) : [own];
+	const fits = tried.map((character) => ({
+		character,
+		...fitCharacter(input, calibrate({ ...raw.resin, character }), readings)
+	}));
+	const candidates = weighed(input, fits, own);
+	const best = candidates[0]!;
+	const lifeS = Math.exp(candidates.reduce((sum, c) => sum + c.share * Math.log(c.result.potLifeS), 0));
+	const ownFit = fits.find((f) => f.character === own)!;
+	const ownLifeS = runCup(input, ownFit.model).potLifeS;
+	// kept for the tin, the speed goes with the character of the record: the one that gives this very pot life
+	const rateFactor = Math.exp(
+		ownFit.lnSpeed - Math.log(lifeS / ownLifeS) / Math.abs(slopeOfLnPotLife(input, ownFit.model, ownLifeS))
 	);
-	const sd = spreadOfLnPotLife(input, model, p, normal, Math.max(1, rmsC / READING_ERROR_C), result.potLifeS);
-	const rateFactor = Math.exp(p[0]!);
+	const [lowS, highS] = [-BAND_80, BAND_80].map((z80) => mixtureAt(candidates, z80));
 	return {
-		...result,
-		rmsC,
+		...best.result,
+		potLifeS: lifeS,
+		rmsC: best.rmsC,
 		rateFactor,
-		m: best.kinetics.m,
-		potLifeLowS: result.potLifeS * Math.exp(-BAND_80 * sd),
-		potLifeHighS: result.potLifeS * Math.exp(BAND_80 * sd),
-		converged,
+		offsetC: best.offsetC,
+		characters: candidates.map(({ character, share }) => ({ character, share })),
+		potLifeLowS: lowS!,
+		potLifeHighS: highS!,
+		converged: candidates.every((c) => c.converged),
 		working: [
 			{
 				what: 'This batch against its sheet',
-				sum: `${readings.length} reading${readings.length === 1 ? '' : 's'}, ${digits(rmsC, 1)} °C off on average`,
+				sum: `${readings.length} reading${readings.length === 1 ? '' : 's'}, ${digits(best.rmsC, 1)} °C off on average${Math.abs(best.offsetC) < 0.5 ? '' : `, the thermometer ${digits(Math.abs(best.offsetC), 1)} °C too ${best.offsetC > 0 ? 'high' : 'low'}`}`,
 				result: `× ${digits(rateFactor)}`,
-				source: `least squares; before any reading ± ${digits(PRIOR_LN_RATE * 100, 0)} % (a default)`
+				source: `least squares; before any reading ± ${digits(PRIOR_LN_RATE * 100, 0)} %, thermometer ± 1.5 °C (defaults)${candidates.length > 1 ? `; ${candidates.map((c) => `${c.character} ${digits(100 * c.share, 0)} %`).join(', ')}` : ''}`
 			},
-			...result.working
+			...best.result.working
 		]
 	};
 }
 
-/** Standard deviation of ln(pot life) by the delta method on the fit's curvature. */
-function spreadOfLnPotLife(
+/** The characters that fit, the likeliest first. */
+function weighed(
 	input: ParsedCupInput,
-	model: CureModel,
-	p: Params,
-	normal: readonly (readonly number[])[],
-	inflate: number,
-	potLifeS: number
-): number {
-	const gradient = p.map((_, j) => {
-		const h = 1e-3;
-		const moved = fitted(
-			model,
-			p.map((x, k) => (k === j ? x + h : x))
-		);
-		const life = potLifeOf(input, moved);
-		return (Math.log(life) - Math.log(potLifeS)) / h;
+	fits: readonly (CharacterFit & { character: Character })[],
+	own: Character
+): Candidate[] {
+	const least = Math.min(...fits.map((f) => f.cost));
+	const others = (1 - OWN_CHARACTER) / Math.max(1, fits.length - 1);
+	const prior = (c: Character) => (fits.length === 1 ? 1 : c === own ? OWN_CHARACTER : others);
+	const weights = fits.map((f) => prior(f.character) * Math.exp((least - f.cost) / 2) * f.sdLnSpeed);
+	const sum = weights.reduce((s, w) => s + w, 0);
+	const kept = fits
+		.map((f, i) => ({ ...f, share: weights[i]! / sum }))
+		.filter((f) => f.share >= LEAST_SHARE)
+		.sort((a, b) => b.share - a.share);
+	const all = kept.reduce((s, f) => s + f.share, 0);
+	return kept.map((f) => {
+		const result = runCup(input, f.model);
+		return {
+			...f,
+			share: f.share / all,
+			result,
+			sd: f.sdLnSpeed * Math.abs(slopeOfLnPotLife(input, f.model, result.potLifeS))
+		};
 	});
-	const solved = solveNormal(normal, gradient);
-	return (
-		inflate *
-		Math.sqrt(
-			Math.max(
-				0,
-				gradient.reduce((sum, g, i) => sum + g * solved[i]!, 0)
-			)
-		)
-	);
 }
 
-function potLifeOf(input: ParsedCupInput, model: CureModel): number {
-	const { potLifeS } = runCup(input, model);
-	if (!(potLifeS > 0)) throw new InputError(['readings'], 'These readings lead out of range: check them.');
-	return potLifeS;
+/** How ln(pot life) goes with ln(speed): about −1. */
+function slopeOfLnPotLife(input: ParsedCupInput, model: CureModel, potLifeS: number): number {
+	const h = 1e-3;
+	const moved = runCup(input, faster(model, h)).potLifeS;
+	if (!(moved > 0)) throw new InputError(['readings'], 'These readings lead out of range: check them.');
+	return (Math.log(moved) - Math.log(potLifeS)) / h;
+}
+
+/** Where the mixture of the characters has as much below it as a normal distribution has at z, s: by bisection. */
+function mixtureAt(candidates: readonly Candidate[], z80: number): number {
+	const wanted = normalBelow(z80);
+	const ends = candidates.flatMap((c) => [
+		Math.log(c.result.potLifeS) - 6 * c.sd,
+		Math.log(c.result.potLifeS) + 6 * c.sd
+	]);
+	let [lo, hi] = [Math.min(...ends), Math.max(...ends)];
+	for (let i = 0; i < 60; i++) {
+		const mid = (lo + hi) / 2;
+		const below = candidates.reduce(
+			(sum, c) => sum + c.share * normalBelow((mid - Math.log(c.result.potLifeS)) / Math.max(1e-9, c.sd)),
+			0
+		);
+		if (below < wanted) lo = mid;
+		else hi = mid;
+	}
+	return Math.exp((lo + hi) / 2);
+}
+
+/** Share of a normal distribution below z (Abramowitz & Stegun, Handbook of Mathematical Functions, 26.2.17; to 1e-7). */
+function normalBelow(z: number): number {
+	const t = 1 / (1 + 0.2316419 * Math.abs(z));
+	const tail =
+		(Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI)) *
+		t *
+		(0.31938153 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))));
+	return z > 0 ? 1 - tail : tail;
 }

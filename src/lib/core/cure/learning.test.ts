@@ -223,3 +223,57 @@ describe('runaway of a zero-order reaction', () => {
 it('Arrhenius is unity at the reference for any energy', () => {
 	for (const e of [10_000, 55_000, 150_000]) expect(arrhenius(e, 23)).toBeCloseTo(1, 12);
 });
+
+describe('a thermometer that is off, and a batch of another character', () => {
+	it('a gun two degrees high no longer moves the band off the truth', () => {
+		for (const rateFactor of [0.8, 1, 1.25]) {
+			const truth = { ...white, rateFactor };
+			const life = cup({ resin: truth, ...at }).potLifeS;
+			const times = [0.15, 0.3, 0.45, 0.6, 0.7].map((x) => x * life);
+			const fit = cupFit({ resin: white, ...at, readings: readings(truth, times, () => 2) });
+			expect(fit.potLifeLowS).toBeLessThan(life);
+			expect(fit.potLifeHighS).toBeGreaterThan(life);
+			expect(fit.offsetC).toBeGreaterThan(0.8);
+			expect(Math.abs(fit.rateFactor / rateFactor - 1)).toBeLessThan(0.12);
+		}
+	});
+	it('the band covers the characters that fit: from four readings on, whatever the record says', () => {
+		for (const character of ['snap', 'quick', 'gradual'] as const) {
+			const truth: CureRecord = { ...white, character };
+			const life = cup({ resin: truth, ...at }).potLifeS;
+			const times = [0.2, 0.4, 0.55, 0.7].map((x) => x * life);
+			for (const said of ['snap', 'quick', 'gradual'] as const) {
+				const fit = cupFit({ resin: { ...white, character: said }, ...at, readings: readings(truth, times) });
+				expect(fit.potLifeLowS, `${character} said to be ${said}`).toBeLessThan(life);
+				expect(fit.potLifeHighS, `${character} said to be ${said}`).toBeGreaterThan(life);
+				expect(fit.characters.reduce((sum, c) => sum + c.share, 0)).toBeCloseTo(1, 9);
+			}
+			const few = cupFit({ resin: white, ...at, readings: readings(truth, times.slice(0, 3)) });
+			expect(few.characters).toEqual([{ character: 'quick', share: 1 }]);
+		}
+	});
+	it('offset guns and noise, drawn: about four of five pot lives lie inside', () => {
+		const normal = (u: number) => Math.sqrt(2) * inverseErf(2 * u - 1);
+		const draw = (i: number, golden: number) => normal(((i * golden) % 1) * 0.98 + 0.01);
+		let inside = 0;
+		const trials = 60;
+		for (let i = 0; i < trials; i++) {
+			const truth = { ...white, rateFactor: Math.exp(0.25 * draw(i, 0.61803398875)) };
+			const life = cup({ resin: truth, ...at }).potLifeS;
+			const offsetC = 1.5 * draw(i + 7, 0.7548776662);
+			const noise = (k: number) => offsetC + 0.8 * draw(i * 5 + k + 3, 0.569840291);
+			const fit = cupFit({
+				resin: white,
+				...at,
+				readings: readings(
+					truth,
+					[0.2, 0.4, 0.6].map((x) => x * life),
+					noise
+				)
+			});
+			if (life >= fit.potLifeLowS && life <= fit.potLifeHighS) inside++;
+		}
+		expect((100 * inside) / trials).toBeGreaterThanOrEqual(72);
+		expect((100 * inside) / trials).toBeLessThanOrEqual(90);
+	});
+});
