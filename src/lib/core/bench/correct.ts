@@ -76,7 +76,7 @@ export function benchForecast(
 		const learnt = speedOf(fits, state.temps);
 		const rateFactor = Math.min(10, Math.max(0.1, (cure.rateFactor ?? 1) * (learnt ?? 1)));
 		const resin = { ...cure, rateFactor };
-		const lives = cups.map((c, i) => fits[i] ?? { potLifeS: cup({ resin, ...c }).potLifeS });
+		const lives = cups.map((c, i) => fits[i] ?? unread(cup({ resin, ...c }).potLifeS, fits));
 		const climate = { startTempC, mouldTempC, roomTempC };
 		const potLifeS = plan.layers ? lives[0]!.potLifeS : together(plan, lives, (l) => l.potLifeS);
 		const layers = plan.layers && layersNow(plan, resin, climate, lives);
@@ -93,6 +93,14 @@ export function benchForecast(
 		if (fieldErrors(error)) return undefined;
 		throw error;
 	}
+}
+
+/** The life of a cup that nobody read, as sure as the one that was read last: they share the batch's speed. */
+function unread(potLifeS: number, fits: readonly (CupFitResult | undefined)[]) {
+	const last = fits.findLast((f) => f !== undefined);
+	if (!last) return { potLifeS };
+	const share = potLifeS / last.potLifeS;
+	return { potLifeS, potLifeLowS: last.potLifeLowS * share, potLifeHighS: last.potLifeHighS * share };
 }
 
 /**
