@@ -1,10 +1,10 @@
 /** Standard gravity, m/s². */
 export const GRAVITY = 9.80665;
 /**
- * Largest mean film that a turning wall carries round, h ≤ 0.705·√(ν·ω·R/g)
- * (Moffatt, J. Mécanique 16 (1977) 651: the largest load is 4.428·R·√(νωR/g); 4.428 ÷ 2π = 0.705).
+ * Largest mean film that a turning wall carries round, h ≤ 0.7071·√(ν·ω·R/g)
+ * (Moffatt, J. Mécanique 16 (1977) 651: the largest load is 4.4427·R·√(νωR/g); 4.4427 ÷ 2π = 0.7071).
  */
-export const CARRIED = 0.705;
+export const CARRIED = 0.7071;
 
 /** Exponents of viscosity in conversion (Castro & Macosko, AIChE J. 28 (1982) 250; from memory). */
 export const THICKENING = { c1: 1.5, c2: 1 } as const;

@@ -1,6 +1,5 @@
 import { z } from 'zod';
 import { arrhenius } from '../cure/kinetics';
-import { CURE_DEFAULTS } from '../cure/record';
 import { tempC } from '../cure/cup';
 import { bPerAByWeight, ratioInput } from '../mix/ratio';
 import { densityGPerMl } from '../mix/mix';
@@ -105,8 +104,8 @@ export interface MouldBlockResult {
 
 /**
  * Rubber for a one-piece block: inside of the box less the master, by weight, with what stays in the cup.
- * Addition (platinum) cure follows the room's temperature (Arrhenius, 55 kJ/mol, about a factor two in
- * 10 °C); condensation (tin) cure is not hurried by heat, so its sheet time is kept.
+ * Addition (platinum) cure follows the room's temperature (about a factor two in 10 °C); condensation (tin) cure is
+ * slowed by cold and not hurried by heat.
  * @throws InputError when the master does not fit its cavity.
  */
 export function mouldBlock(raw: MouldBlockInput): MouldBlockResult {
@@ -169,20 +168,28 @@ export function mouldBlock(raw: MouldBlockInput): MouldBlockResult {
 				sum:
 					rubber.cureKind === 'addition'
 						? `${formatTime(rubber.cureTimeS)} ÷ ${digits(heat)} for ${digits(input.roomTempC)} °C against ${digits(rubber.refTempC)} °C`
-						: `${formatTime(rubber.cureTimeS)}: heat does not hurry a condensation cure`,
+						: heat < 1
+							? `${formatTime(rubber.cureTimeS)} ÷ ${digits(heat)}: cold slows a condensation cure`
+							: `${formatTime(rubber.cureTimeS)}: heat does not hurry a condensation cure`,
 				result: formatTime(readyInS),
-				source: 'sheet; Arrhenius, 55 kJ/mol is a default'
+				source: `sheet; Arrhenius, ${SILICONE_KJ_PER_MOL[rubber.cureKind]} kJ/mol is a default`
 			}
 		],
 		warnings: []
 	};
 }
 
-/** How much faster a rubber cures in this room than on its sheet. */
+/** Activation energies of silicone's two cures, kJ/mol (from memory). */
+export const SILICONE_KJ_PER_MOL = { addition: 60, condensation: 25 } as const;
+
+/**
+ * How much faster a rubber cures in this room than on its sheet. A condensation cure wants moisture and chemistry: it is
+ * slower in the cold, and warmth past its sheet does not hurry it (common practice, no source).
+ */
 export function roomFactor(kind: 'addition' | 'condensation', refC: number, roomC: number): number {
-	if (kind === 'condensation') return 1;
-	const ea = CURE_DEFAULTS.urethane.activationKjPerMol * 1000;
-	return arrhenius(ea, roomC) / arrhenius(ea, refC);
+	const ea = SILICONE_KJ_PER_MOL[kind] * 1000;
+	const factor = arrhenius(ea, roomC) / arrhenius(ea, refC);
+	return kind === 'condensation' ? Math.min(1, factor) : factor;
 }
 
 function cavitySum(cavity: Cavity): string {

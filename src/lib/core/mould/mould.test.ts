@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { roomFactor } from './block';
 import { densityFromSpecificVolume, MASS_G } from '../units';
 import { InputError } from '../working';
 import { cavityFor, mouldBlock, nextMouldStates, planBlock, type BlockPlanInput } from '.';
@@ -125,4 +126,13 @@ it('a mould is made, new, used, rests or is worn, retires, and may come back', (
 	expect(nextMouldStates('active')).toEqual(['resting', 'worn', 'retired']);
 	expect(nextMouldStates('resting')).toContain('active');
 	expect(nextMouldStates('retired')).toEqual(['active']);
+});
+
+it('cold slows both cures, warmth hurries addition alone (common practice, no source)', () => {
+	expect(roomFactor('condensation', 23, 5)).toBeLessThan(0.65);
+	expect(roomFactor('condensation', 23, 40)).toBe(1);
+	// about two in ten degrees
+	expect(roomFactor('addition', 23, 33)).toBeGreaterThan(1.9);
+	expect(roomFactor('addition', 23, 33)).toBeLessThan(2.4);
+	expect(roomFactor('addition', 23, 13)).toBeLessThan(0.5);
 });
