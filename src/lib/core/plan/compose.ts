@@ -7,6 +7,7 @@ import { chemistryOf, cureOf, flashOffS } from '../shelf';
 import {
 	FILLS,
 	lengthenedResin,
+	withShare,
 	type LayerCup,
 	type PlannedShot,
 	type ShotBatch,
@@ -106,7 +107,8 @@ export function composePlan(shot: ShotToPour, batchIndex: number, records: PlanR
 	const { inputs, planned } = shot;
 	const batch = planned.shot.batches[batchIndex];
 	if (!batch) throw new InputError(['batch'], `Shot ${shot.number} has no batch ${batchIndex + 1}.`);
-	const { master, moulds, resin, release, tins, settings } = records;
+	const { master, moulds, release, tins, settings } = records;
+	const resin = withShare(records.resin, inputs.catalystPercent);
 	// of a cast in layers the clock begins with the last of them
 	const lastStartS = batch.layers?.at(-1)?.startS ?? 0;
 	// the first cup of a cold cast has no colour, and of colours together each has its own

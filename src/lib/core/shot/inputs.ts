@@ -72,6 +72,14 @@ export const shotInputs = z.object({
 		.min(0.5, 'Under 0.5 mm: check the unit.')
 		.max(500, 'Over 500 mm: check the unit.')
 		.optional(),
+	/** Catalyst of this shot, % of the resin by weight; empty: as the resin's record says. */
+	catalystPercent: z
+		.number({
+			error: 'Type the catalyst in percent of the resin by weight, such as 1.5 %, or leave it empty.'
+		})
+		.min(0.05, 'The share of catalyst is under 0.05 %: check it.')
+		.max(10, 'The share of catalyst is over 10 %: check the sheet.')
+		.optional(),
 	/** Filler through and through; empty: none. */
 	fillerId: z.string().max(40).default(''),
 	fillerPercent: z

@@ -468,3 +468,30 @@ it('air from which the workshop stops is said at planning, for urethane alone', 
 	expect(at(70, 50)).toContain('damp-air');
 	expect(at(70, 50, polyester)).not.toContain('damp-air');
 });
+
+describe('the share of catalyst belongs to the shot', () => {
+	const clear = { ...context, resin: polyester };
+	const of = (catalystPercent?: number) =>
+		planShot(inputs({ kind: 'solid', ...(catalystPercent === undefined ? {} : { catalystPercent }) }), clear)
+			.shot;
+	it('is weighed out by hand, quickens pot life and demould, and the record stands where nothing is typed', () => {
+		const [one, two] = [of(1), of(2)];
+		const cup = two.batches[0]!;
+		expect(cup.catalyst!.massG).toBeCloseTo(0.02 * cup.a.massG, 6);
+		expect(two.batches[0]!.potLifeS).toBeLessThan(one.batches[0]!.potLifeS * 0.75);
+		expect(two.demouldS).toBeLessThan(one.demouldS);
+		expect(of().batches[0]!.potLifeS).toBeCloseTo(one.batches[0]!.potLifeS, 9);
+	});
+	it('says nothing to a resin of two parts', () => {
+		const plain = planShot(inputs({ kind: 'solid' }), context).shot.demouldS;
+		expect(planShot(inputs({ kind: 'solid', catalystPercent: 3 }), context).shot.demouldS).toBe(plain);
+	});
+	it('a thick lump of it is told that it may crack by its thickest place', () => {
+		const lump = planShot(inputs({ kind: 'solid', catalystPercent: 1.5, thickestMm: 80 }), clear).shot
+			.warnings;
+		expect(lump.map((w) => w.code)).toContain('may-crack');
+		const flat = planShot(inputs({ kind: 'solid', catalystPercent: 1.5, thickestMm: 12 }), clear).shot
+			.warnings;
+		expect(flat.map((w) => w.code)).not.toContain('may-crack');
+	});
+});

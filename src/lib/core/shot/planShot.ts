@@ -1,5 +1,5 @@
 import { bandOfTime, sectionsBands, type TimeBand } from '../cure/bands';
-import { chemistryOf, cureOf } from '../shelf/resin';
+import { chemistryOf, cureOf, isCatalysed, type ResinRecord } from '../shelf/resin';
 import { digits } from '../units';
 import type { Warning } from '../working';
 import { planBrushed } from './brushed';
@@ -27,7 +27,8 @@ function airWarnings(inputs: Inputs, { settings, resin }: ShotContext): Warning[
  * Sizes the shot from what was typed and what the records say. Throws as the kind's own planner does.
  * @param bands whether to work out how sure the demould is, which takes as long as all the rest
  */
-export function planShot(inputs: Inputs, context: ShotContext, bands = true): PlannedShot {
+export function planShot(inputs: Inputs, records: ShotContext, bands = true): PlannedShot {
+	const context = { ...records, resin: withShare(records.resin, inputs.catalystPercent) };
 	const planned = planKind(inputs, context);
 	const { shot } = planned;
 	return {
@@ -58,6 +59,10 @@ function demouldBand({ shot, where, filled }: PlannedShot, inputs: Inputs, conte
 	}).demouldS;
 	return bandOfTime(shot.demouldS, band);
 }
+
+/** The resin with the share of catalyst that this shot takes. */
+export const withShare = (resin: ResinRecord, catalystPercent: number | undefined): ResinRecord =>
+	catalystPercent !== undefined && isCatalysed(resin.family) ? { ...resin, catalystPercent } : resin;
 
 function planKind(inputs: Inputs, context: ShotContext): PlannedShot {
 	switch (inputs.kind) {

@@ -5,7 +5,7 @@
 	import { pourMeetings, releaseThing, resinThing, rigidThing, rubberThing, thermoplasticThing } from '$lib/core/compat';
 	import { shotContextOf } from '$lib/core/plan';
 	import { cautionsFor } from '$lib/core/cautions';
-	import { chemistryOf, tinsInUse } from '$lib/core/shelf';
+	import { chemistryOf, isCatalysed, tinsInUse } from '$lib/core/shelf';
 	import { skinOf } from '$lib/core/master/skin';
 	import {
 		handsPerCopyS,
@@ -185,6 +185,14 @@
 					error={problemAt('thickestMm')}
 					inForce={context?.thickest?.thicknessMm}
 					hint={context?.thickest?.from === 'file' ? 'gets hottest; by its 3D file' : 'gets hottest; by volume and sizes'} />{/if}
+			{#if resin && isCatalysed(resin.record.family)}<QuantityField
+					label="Catalyst"
+					kind="percent"
+					name="catalystPercent"
+					bind:value={$form.catalystPercent}
+					error={problemAt('catalystPercent')}
+					inForce={resin.record.catalystPercent}
+					hint="by weight; usually 1 to 2 %, less where it is thick" />{/if}
 			<QuantityField label="Pairs of hands" kind="number" name="hands" bind:value={$form.hands} error={problemAt('hands')} />
 		</div>
 		{#if rolled}<KindFields {form} {problemAt} {problemIn} {skin} />{/if}
