@@ -16,7 +16,7 @@ it('and never looks surer than it is, nor by much less sure', () => {
 				const [a, b] = roundedBand(low, low * times);
 				expect(a).toBeLessThanOrEqual(low + 1e-6);
 				expect(b).toBeGreaterThanOrEqual(low * times - 1e-6);
-				expect(b - a).toBeLessThanOrEqual(Math.max(2, (low * times - low) * 1.4) + 1e-6);
+				expect(b - a).toBeLessThanOrEqual(Math.max(low * times - low + 2, (low * times - low) * 1.4) + 1e-6);
 			}
 		)
 	);
