@@ -1,6 +1,7 @@
 import { fieldErrors } from '../fieldErrors';
 import { calibrate } from '../cure/calibrate';
 import type { CureRecord } from '../cure';
+import { BAND_80 } from '../cure/bands';
 import { cup } from '../cure/cup';
 import { cupFit, type CupFitResult } from '../cure/cupFit';
 import { solveLayered, type LayerRun } from '../cure/layered';
@@ -10,6 +11,7 @@ import { HOLD_MARGIN } from '../shot/solid';
 import { togetherPotLifeS } from '../shot/colours';
 import { clockCups, mixOneCupS, type PourPlan } from '../plan/pourPlan';
 import type { CupTemp, PourState } from './reduce';
+import { speedBySight, type SeenAt } from './seen';
 import { isLeftToCool } from './steps/layers';
 
 /** A room that differs from the plan by less is taken as planned, °C. */
@@ -53,7 +55,7 @@ interface Cup {
  */
 export function benchForecast(
 	plan: PourPlan,
-	state: Pick<PourState, 'air' | 'temps'>
+	state: Pick<PourState, 'air' | 'temps'> & { readonly seen?: readonly SeenAt[] }
 ): BenchForecast | undefined {
 	const { cure, section } = plan;
 	if (!cure || !section) return undefined;
@@ -62,7 +64,8 @@ export function benchForecast(
 	const moved =
 		Math.abs(roomTempC - plan.roomTempC) >= SAME_ROOM_C ||
 		Math.abs(mouldTempC - plan.mouldTempC) >= SAME_ROOM_C;
-	if (!moved && state.temps.length === 0) return undefined;
+	const eyed = state.seen ?? [];
+	if (!moved && state.temps.length === 0 && eyed.length === 0) return undefined;
 	// resin that was planned at room temperature stands in the room; one that was warmed or cooled does not
 	const now = (plannedC: number) => (plannedC === plan.roomTempC ? roomTempC : plannedC);
 	const startTempC = now(plan.startTempC);
@@ -73,11 +76,14 @@ export function benchForecast(
 	}));
 	try {
 		const fits = cups.map((c, i) => fitOf(cure, c, state.temps, i));
-		const learnt = speedOf(fits, state.temps);
+		const climate = { startTempC, mouldTempC, roomTempC };
+		const byGun = speedOf(fits, state.temps);
+		const sight = speedBySight(plan, cure, climate, eyed, gunKnows(fits, byGun));
+		const learnt = sight ? Math.exp(sight.lnSpeed) : byGun;
+		if (learnt === undefined && !moved) return undefined;
 		const rateFactor = Math.min(10, Math.max(0.1, (cure.rateFactor ?? 1) * (learnt ?? 1)));
 		const resin = { ...cure, rateFactor };
 		const lives = cups.map((c, i) => fits[i] ?? unread(cup({ resin, ...c }).potLifeS, fits));
-		const climate = { startTempC, mouldTempC, roomTempC };
 		const potLifeS = plan.layers ? lives[0]!.potLifeS : together(plan, lives, (l) => l.potLifeS);
 		const layers = plan.layers && layersNow(plan, resin, climate, lives);
 		return {
@@ -111,6 +117,19 @@ function usableNow(plan: PourPlan, potLifeS: number, band: Pick<BenchForecast, '
 	if (band.potLifeLowS === undefined || plan.layers || plan.marginPercent === undefined)
 		return potLifeS * (plan.usableS / plan.potLifeS);
 	return Math.min(potLifeS * (1 - plan.marginPercent / 100), band.potLifeLowS);
+}
+
+/** What the thermometer knows of the speed before anything was seen. */
+function gunKnows(
+	fits: readonly (CupFitResult | undefined)[],
+	speed: number | undefined
+): { lnSpeed: number; sd: number } | undefined {
+	const last = fits.findLast((f) => f !== undefined);
+	if (!last || speed === undefined) return undefined;
+	return {
+		lnSpeed: Math.log(speed),
+		sd: Math.log(last.potLifeHighS / last.potLifeLowS) / (2 * BAND_80)
+	};
 }
 
 /** What one cup's own readings say of it; nothing when it was not read. */

@@ -1,5 +1,6 @@
 import { counts, sourceOf } from './provenance';
-import type { CastFindings, FAULTS, Grade, PourEvent } from './events';
+import type { CastFindings, FAULTS, Grade, PourEvent, Seen } from './events';
+import type { SeenAt } from './seen';
 import { stepName, type BenchStep } from './steps';
 
 export interface Graded {
@@ -45,6 +46,8 @@ export interface PourState {
 	/** Lowest gauge reading between reaching the pressure and letting it out, kPa. */
 	readonly lowestGaugeKpa?: number;
 	/** How many entries were written down afterwards. */
+	/** What the resin was seen to do, s after combining. */
+	readonly seen: readonly SeenAt[];
 	readonly lateEntries: number;
 	readonly reached?: PressureStep;
 	readonly released?: PressureStep;
@@ -81,6 +84,7 @@ export function reducePour(
 	const pressure: Record<string, PressureStep> = {};
 	const grades: Record<string, Graded> = {};
 	const temps: { atMs: number; tempC: number; cup?: number | undefined }[] = [];
+	const seen: { what: Seen; atMs: number }[] = [];
 	const weighedG: Record<string, number> = {};
 	let lowestGaugeKpa: number | undefined;
 	let air: PourState['air'];
@@ -102,6 +106,9 @@ export function reducePour(
 				// what a device notes by itself is not what "back" means
 				if (sourceOf(e) !== 'device' && sourceOf(e) !== 'simulated' && e.enteredAtMs === undefined)
 					lastUndoable = e.id;
+				break;
+			case 'seen':
+				seen.push({ what: e.what, atMs: e.atMs });
 				break;
 			case 'weighed':
 				weighedG[e.stepId] = e.massG;
@@ -145,6 +152,9 @@ export function reducePour(
 		current: open === -1 ? steps.length : open,
 		grades,
 		weighedG,
+		seen: seen.flatMap(({ what, atMs }) =>
+			doneAtMs['combine'] === undefined ? [] : [{ what, timeS: (atMs - doneAtMs['combine']) / 1000 }]
+		),
 		lateEntries: live.filter((e) => e.enteredAtMs !== undefined).length,
 		...given('lowestGaugeKpa', lowestGaugeKpa),
 		temps: cupTemps(steps, temps, cupClocks(steps, doneAtMs), settledAtMs),

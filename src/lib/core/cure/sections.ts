@@ -22,7 +22,8 @@ export const sectionsInput = z.object({
 export type Sections = z.output<typeof sectionsInput>;
 
 export interface SectionsResult {
-	/** When the last place of all has gelled, s. */
+	/** When the first and the last place of all have gelled, s. */
+	gelFirstS: number;
 	gelLastS: number;
 	flexibleS: number;
 	maturedS: number;
@@ -60,6 +61,7 @@ export function sections(
 	const thick = thickest && thickest.thicknessMm > where.section.thicknessMm ? at(thickest) : thin;
 	const later = (of: (p: PartResult) => number) => Math.max(of(thin), of(thick));
 	return {
+		gelFirstS: Math.min(thin.gelCoreS, thick.gelCoreS),
 		gelLastS: later((p) => Math.max(p.gelCoreS, p.gelWallS)),
 		flexibleS: later((p) => p.flexibleS),
 		maturedS: later((p) => p.maturedS),
