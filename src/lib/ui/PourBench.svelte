@@ -23,6 +23,7 @@
 	import { Now } from './now.svelte';
 	import CupTemp from './pour/CupTemp.svelte';
 	import CureNotes from './pour/CureNotes.svelte';
+	import SeenPresses from './pour/SeenPresses.svelte';
 	import { Desk, WHO_LONGEST } from './pour/desk.svelte';
 	import DeviceStrip from './pour/DeviceStrip.svelte';
 	import Ended from './pour/Ended.svelte';
@@ -226,6 +227,7 @@
 					{/if}
 					{#if (step.kind === 'cure' || step.kind === 'hold') && !source}<CureNotes
 							{run}
+							{forecast}
 							nowMs={now.ms}
 							folded={step.kind === 'hold'} />{/if}
 					{#if step.kind === 'inspect'}
@@ -257,6 +259,11 @@
 							{...elapsedS === undefined ? {} : { elapsedS }}
 							large />
 					{/if}
+					{#if step.kind === 'timed' && !source && !desk.weighs && !plan.layers && !plan.cups}<SeenPresses
+							{run}
+							{forecast}
+							nowMs={now.ms}
+							presses={['warm', 'strings']} />{/if}
 					{#if burning && !desk.weighs}<CupTemp {run} {plan} {desk} {forecast} {elapsedS} gun={devices.live('gun')?.value} />{/if}
 					{#if waiting && waitS > 20}{@render waiting(waitS)}{/if}
 				</div>

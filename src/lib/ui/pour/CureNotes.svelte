@@ -1,9 +1,9 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
-	import { SEEN_WORDS, type Seen } from '$lib/core/bench';
+	import type { BenchForecast, Seen } from '$lib/core/bench';
 	import QuantityField from '../QuantityField.svelte';
 	import type { PourRun } from '../pourRun.svelte';
-	import { wallTime } from '../clockText';
+	import SeenPresses from './SeenPresses.svelte';
 	import TextField from '../TextField.svelte';
 	import { useUnits } from '../units.svelte';
 
@@ -11,10 +11,11 @@
 	interface Props {
 		run: PourRun;
 		nowMs: number;
+		forecast: BenchForecast | undefined;
 		/** Where the step has its own fields: one line until it is opened. */
 		folded?: boolean;
 	}
-	let { run, nowMs, folded = false }: Props = $props();
+	let { run, nowMs, forecast, folded = false }: Props = $props();
 	const units = useUnits();
 	const PRESSES: readonly Seen[] = ['middle-turned', 'drip-turned', 'left-over-soft', 'left-over-rigid'];
 	let text = $state('');
@@ -27,10 +28,6 @@
 				? ['Keep it under 400 characters.']
 				: undefined
 	);
-	function see(what: Seen) {
-		run.record({ kind: 'seen', what, source: 'typed' });
-		said = `${SEEN_WORDS[what]}: noted at ${wallTime(nowMs, nowMs)}.`;
-	}
 	function keep() {
 		if (problem || (!text.trim() && tempC === undefined)) return;
 		const words = [tempC === undefined ? '' : `Left-over cup reads ${units.show(tempC, 'temperature')}`, text.trim()];
@@ -40,16 +37,7 @@
 	}
 </script>
 
-{#snippet presses()}
-	<div class="flex flex-wrap justify-center gap-2">
-		{#each PRESSES as what (what)}
-			<button
-				type="button"
-				class="min-h-[3.2rem] cursor-pointer rounded-xl border-2 border-(--line-strong) bg-(--paper) px-4 text-[1.05rem] font-semibold active:bg-(--work-soft)"
-				onclick={() => see(what)}>{SEEN_WORDS[what]}</button>
-		{/each}
-	</div>
-{/snippet}
+{#snippet presses()}<SeenPresses {run} {nowMs} {forecast} presses={PRESSES} />{/snippet}
 
 {#snippet typed()}
 	<div class="mt-1 grid items-start gap-x-4 sm:grid-cols-[10rem_1fr_auto]">
