@@ -24,6 +24,9 @@ test('what is seen while it cures is a press; a wait cut short is asked about an
 		await press(page, action);
 	// a slack that counts from now, not from the plan
 	await expect(page.getByText(/slack \d/)).toBeVisible();
+	// what is seen while it is poured is a press too
+	await page.getByRole('button', { name: 'It strings' }).click();
+	await expect(page.getByRole('button', { name: 'It strings, noted' })).toBeDisabled();
 	await press(page, /It is mixed/);
 	await press(page, /It is poured/);
 	await expect(heading(page)).toHaveText(/Let it cure/);

@@ -23,7 +23,6 @@
 	import { Now } from './now.svelte';
 	import CupTemp from './pour/CupTemp.svelte';
 	import CureNotes from './pour/CureNotes.svelte';
-	import SeenPresses from './pour/SeenPresses.svelte';
 	import { Desk, WHO_LONGEST } from './pour/desk.svelte';
 	import DeviceStrip from './pour/DeviceStrip.svelte';
 	import Ended from './pour/Ended.svelte';
@@ -259,12 +258,14 @@
 							{...elapsedS === undefined ? {} : { elapsedS }}
 							large />
 					{/if}
-					{#if step.kind === 'timed' && !source && !desk.weighs && !plan.layers && !plan.cups}<SeenPresses
+					{#if burning && !desk.weighs}<CupTemp
 							{run}
+							{plan}
+							{desk}
 							{forecast}
-							nowMs={now.ms}
-							presses={['warm', 'strings']} />{/if}
-					{#if burning && !desk.weighs}<CupTemp {run} {plan} {desk} {forecast} {elapsedS} gun={devices.live('gun')?.value} />{/if}
+							{elapsedS}
+							gun={devices.live('gun')?.value}
+							eyes={!source} />{/if}
 					{#if waiting && waitS > 20}{@render waiting(waitS)}{/if}
 				</div>
 				<!-- never scrolled away: it belongs to the step -->

@@ -125,11 +125,13 @@ export function forecast(raw: ForecastInput): Forecast {
 		{
 			watchConversions: [raw.resin.recoatConversion ?? RECOAT_CONVERSION],
 			series: true,
-			demouldNotBeforeS: cupGelS(model, {
-				massG: input.resin.potLifeMassG,
-				startTempC: input.startTempC,
-				roomTempC: input.roomTempC
-			})
+			notBefore: {
+				demouldS: cupGelS(model, {
+					massG: input.resin.potLifeMassG,
+					startTempC: input.startTempC,
+					roomTempC: input.roomTempC
+				})
+			}
 		}
 	);
 	if (run.ended === 'too-many-steps') throw new InputError(['resin'], NO_END);

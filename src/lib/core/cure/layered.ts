@@ -160,7 +160,7 @@ export function solveLayered(model: CureModel, setup: LayeredSetup, stepConversi
 			middleAboveGlassK: aboveGlassK(model, temp[middle]!, conversion[middle]!)
 		};
 		// the last layer comes out no sooner than its own cup would have gelled
-		noteReady(run, model, previous, now, last.startS + cupS - setup.mixS);
+		noteReady(run, model, previous, now, { demouldS: last.startS + cupS - setup.mixS });
 		previous = now;
 		if (poured < setup.layersMm.length && last.recoatFromS < Infinity) {
 			pour(t);

@@ -30,7 +30,11 @@ export const partInput = z.strictObject({
 	startTempC: tempC('the temperature of the resin'),
 	mouldTempC: tempC('the temperature of the mould'),
 	roomTempC: tempC('the temperature of the room'),
-	open: z.boolean().optional()
+	open: z.boolean().optional(),
+	/** It waits for another place of the same cast: not called matured or ready before, s. */
+	notBefore: z
+		.strictObject({ maturedS: z.number().min(0).max(1e8), demouldS: z.number().min(0).max(1e8) })
+		.optional()
 });
 export type PartInput = z.input<typeof partInput>;
 
@@ -66,7 +70,15 @@ function partNow(raw: PartInput): PartResult {
 			roomTempC,
 			...(input.open === undefined ? {} : { open: input.open })
 		},
-		{ demouldNotBeforeS: cupGelS(model, { massG: input.resin.potLifeMassG, startTempC, roomTempC }) }
+		{
+			notBefore: {
+				maturedS: input.notBefore?.maturedS,
+				demouldS: Math.max(
+					input.notBefore?.demouldS ?? 0,
+					cupGelS(model, { massG: input.resin.potLifeMassG, startTempC, roomTempC })
+				)
+			}
+		}
 	);
 	if (run.ended === 'too-many-steps') throw new InputError(['resin'], NO_END);
 	if (!Number.isFinite(run.demouldS)) {

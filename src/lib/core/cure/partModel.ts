@@ -2,7 +2,7 @@ import { conductionStepper } from './conduction';
 import { makeGrid, type GridSetup } from './grid';
 import type { CureModel } from './model';
 import { react } from './reaction';
-import { aboveGlassK, noteReady, notReady, ripen, stiffShare, type Ready } from './ripening';
+import { aboveGlassK, noteReady, notReady, ripen, stiffShare, type NotBefore, type Ready } from './ripening';
 
 export interface PartSetup extends GridSetup {
 	readonly startTempC: number;
@@ -19,8 +19,8 @@ export interface PartOptions {
 	/** Of the resin; double them to check the result. */
 	readonly cells?: number;
 	readonly horizonS?: number;
-	/** It is called ready no sooner, s: not before the resin’s own cup has gelled. */
-	readonly demouldNotBeforeS?: number;
+	/** It is called matured and ready no sooner: not before the resin’s own cup has gelled, or another place is. */
+	readonly notBefore?: NotBefore;
 	/** Keep the course of core and wall. */
 	readonly series?: boolean;
 }
@@ -158,7 +158,7 @@ export function solvePart(model: RunModel, setup: PartSetup, options: PartOption
 			hottestC: hottest,
 			middleAboveGlassK: aboveGlassK(model, temp[0]!, conversion[0]!)
 		};
-		noteReady(run, model, previous, now, options.demouldNotBeforeS);
+		noteReady(run, model, previous, now, options.notBefore);
 		if (t === watchAtS)
 			run.atWatch = { maturedS: now.maturedS, raiseK: raiseToStiffK(model, weights, temp, conversion) };
 		previous = { ...now, slowest };

@@ -137,13 +137,19 @@ export interface RipeNow extends Ripeness {
 	middleAboveGlassK: number;
 }
 
+/** Moments before which a place is not called matured or ready, s: it waits for another, or for the resin's own cup. */
+export interface NotBefore {
+	maturedS?: number | undefined;
+	demouldS?: number | undefined;
+}
+
 /** Notes in place what came true in a step, at its moment within the step. */
 export function noteReady(
 	ready: Ready,
 	model: Pick<CureModel, 'maturityS' | 'flexibleShare'>,
 	before: Pick<RipeNow, 'timeS' | 'maturedS' | 'stiffShare'>,
 	now: RipeNow,
-	notBeforeS = 0
+	notBefore: NotBefore = {}
 ): void {
 	if (!now.gelled) return;
 	const cross = (level: number, from: number, to: number) =>
@@ -155,8 +161,9 @@ export function noteReady(
 		ready.flexibleS = cross(flexibleAt, before.maturedS, now.maturedS);
 		ready.hottestAtFlexibleC = now.hottestC;
 	}
-	if (ready.maturedS === Infinity && now.maturedS >= model.maturityS) {
-		ready.maturedS = cross(model.maturityS, before.maturedS, now.maturedS);
+	const { maturedS: earliestS = 0, demouldS: notBeforeS = 0 } = notBefore;
+	if (ready.maturedS === Infinity && now.maturedS >= model.maturityS && now.timeS >= earliestS) {
+		ready.maturedS = Math.max(earliestS, cross(model.maturityS, before.maturedS, now.maturedS));
 		ready.hottestAtMaturedC = now.hottestC;
 		ready.softCoreAtMatured = now.middleAboveGlassK > 0;
 	}

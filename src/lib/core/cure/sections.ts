@@ -45,11 +45,12 @@ export function sections(
 	{ startTempC, mouldTempC, roomTempC }: { startTempC: number; mouldTempC: number; roomTempC: number }
 ): SectionsResult {
 	const { mouldWallMm, wall, open } = where;
-	const at = (section: Sections['section']): PartResult =>
+	const at = (section: Sections['section'], notBefore?: { maturedS: number; demouldS: number }): PartResult =>
 		part({
 			resin,
 			section,
 			mouldWallMm,
+			...(notBefore ? { notBefore } : {}),
 			...(wall ? { wall } : {}),
 			...(open && section.shape === 'slab' ? { open } : {}),
 			startTempC,
@@ -58,7 +59,12 @@ export function sections(
 		});
 	const thin = at(where.section);
 	const thickest = where.thickest;
-	const thick = thickest && thickest.thicknessMm > where.section.thicknessMm ? at(thickest) : thin;
+	// the heat of the thick place is judged when the whole of it is ready
+	const { maturedS, demouldS } = thin;
+	const thick =
+		thickest && thickest.thicknessMm > where.section.thicknessMm
+			? at(thickest, { maturedS, demouldS })
+			: thin;
 	const later = (of: (p: PartResult) => number) => Math.max(of(thin), of(thick));
 	return {
 		gelFirstS: Math.min(thin.gelCoreS, thick.gelCoreS),

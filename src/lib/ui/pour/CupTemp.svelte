@@ -19,8 +19,10 @@
 		elapsedS: number | undefined;
 		/** What a gun thermometer says now, °C. */
 		gun?: number | undefined;
+		/** What is seen may be noted too; not in practice, where nothing is seen. */
+		eyes: boolean;
 	}
-	let { run, plan, desk, forecast, elapsedS, gun }: Props = $props();
+	let { run, plan, desk, forecast, elapsedS, gun, eyes }: Props = $props();
 	const units = useUnits();
 	let typedC = $state(untrack(() => Math.round(plan.startTempC) + 2));
 	/** Colours are read each by itself; a layer's cup is the one that was combined last. */
@@ -67,14 +69,27 @@
 	{:else}
 		<p class="text-[1.1rem]">The gun notes the cup by itself: <strong class="tnum">{units.show(gun, 'temperature')}</strong></p>
 	{/if}
-	<p class="min-w-[15rem] flex-1 text-[1.1rem]" role="status">
+	{#if eyes && !plan.layers && !plan.cups}
+		{#each ['warm', 'strings'] as const as what (what)}
+			{@const noted = run.state.seen.some((s) => s.what === what)}
+			<button
+				type="button"
+				disabled={noted}
+				class="min-h-[2.9rem] cursor-pointer rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-3 font-semibold disabled:cursor-default disabled:opacity-60"
+				onclick={() => run.record({ kind: 'seen', what, source: 'typed' })}
+				>{what === 'warm' ? 'It is warm' : 'It strings'}{noted ? ', noted' : ''}</button>
+		{/each}
+	{/if}
+	<p class="min-w-[13rem] flex-1 text-[1.1rem]" role="status">
 		{#if until !== undefined && cupC !== undefined}
 			<strong class={cupC >= until ? 'text-(--work)' : 'text-(--hot)'}
 				>{cupC >= until ? 'Warm enough: pour now' : `Not yet: ${units.show(until, 'temperature')} wanted`}</strong>
 		{/if}
 		{#if band}<strong>Too thick in {countdown(band[0]!)} to {countdown(band[1]!)}</strong>
 			<span class="soft">by {count} reading{count === 1 ? '' : 's'}, ×&nbsp;{digits(forecast!.rateFactor!)} of its sheet</span>
+		{:else if forecast?.rateFactor !== undefined}<span class="soft"
+				>By what you saw, ×&nbsp;{digits(forecast.rateFactor)} of its sheet.</span>
 		{:else if forecast}<span class="soft">Corrected for the room and the mould as you read them.</span>
-		{:else}<span class="soft">A gun thermometer corrects the forecast: the same temperature is the same state.</span>{/if}
+		{:else}<span class="soft">A thermometer, or what you see, corrects the forecast.</span>{/if}
 	</p>
 </div>
