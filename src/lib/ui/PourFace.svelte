@@ -141,7 +141,11 @@
 	</p>
 {:else if leftS !== undefined}
 	<div class="text-center" style:color={late && !counts && (slackS ?? -1) < 0 ? 'var(--hot)' : counts && late ? 'var(--work)' : 'inherit'}>
-		<p class="answer {gauged ? 'text-[clamp(2.6rem,min(14vh,20vw),9rem)]' : 'text-[clamp(2.6rem,min(19vh,20vw),9rem)]'}" role="timer">
+		<p
+			class="answer {gauged || step.kind === 'timed'
+				? 'text-[clamp(2.6rem,min(13vh,20vw),9rem)]'
+				: 'text-[clamp(2.6rem,min(19vh,20vw),9rem)]'}"
+			role="timer">
 			{counts && late ? 'Ready' : countdown(leftS)}
 		</p>
 		<p class="mt-2 text-[1.2rem] font-semibold">
