@@ -98,7 +98,8 @@
 {/if}
 {#if sheet.cured}
 	<p>
-		<strong>{units.show(sheet.cured.potLifeS, 'time')}</strong> until it is too thick to pour{sheet.load.lengtheningPercent > 1
+		<strong>{units.show(sheet.cured.potLifeS, 'time')}</strong> until it is too thick to pour, {units.band(sheet.cured.potLifeBand)}{sheet
+			.load.lengtheningPercent > 1
 			? `, colour lengthening it by ${digits(sheet.load.lengtheningPercent, 0)} %`
 			: ''}.
 	</p>

@@ -52,6 +52,17 @@ const ribbon = (
 	line: { width: 0 }
 });
 
+/** A line across the chart. */
+const level = (y: number, color: string): Partial<Shape> => ({
+	type: 'line',
+	xref: 'paper',
+	x0: 0,
+	x1: 1,
+	y0: y,
+	y1: y,
+	line: { color, width: 1.5, dash: 'dot' }
+});
+
 export interface Drawn {
 	traces: Partial<PlotData>[];
 	layout: Partial<Layout>;
@@ -118,16 +129,7 @@ export function cupChart(main: Forecast, other: Forecast | undefined, options: C
 	const band = options.bands?.potLife;
 	if (band) shapes.push(ribbon(band.lowS, band.highS, '--hot', [0, 1], 0.14));
 	if (options.pourTempC !== undefined) {
-		const y = show(options.pourTempC);
-		shapes.push({
-			type: 'line',
-			xref: 'paper',
-			x0: 0,
-			x1: 1,
-			y0: y,
-			y1: y,
-			line: { color: '--work', width: 1.5, dash: 'dot' }
-		});
+		shapes.push(level(show(options.pourTempC), '--work'));
 	}
 	const endMin = Math.max(now.peakTimeS * 1.5, now.gelTimeS * 1.6, (other?.cup.gelTimeS ?? 0) * 1.3) / MINUTE;
 	return {
@@ -217,16 +219,7 @@ export function partChart(
 	const band = options.bands?.demould;
 	if (band) foot(band.lowS, band.highS, 'four of five ready', '--work', 0.02);
 	if (main.softensC !== undefined && main.peakTempC > main.softensC - 15) {
-		const y = show(main.softensC);
-		shapes.push({
-			type: 'line',
-			xref: 'paper',
-			x0: 0,
-			x1: 1,
-			y0: y,
-			y1: y,
-			line: { color: '--hot', width: 1.5, dash: 'dot' }
-		});
+		shapes.push(level(show(main.softensC), '--hot'));
 	}
 	const from = Math.log10(Math.max(0.05, (main.gelCoreS / MINUTE) * 0.2));
 	const to = Math.log10(

@@ -1,7 +1,7 @@
 import { fieldErrors } from '../fieldErrors';
 import { calibrate } from '../cure/calibrate';
 import type { CureRecord } from '../cure';
-import { BAND_80 } from '../cure/bands';
+import { BAND_80 } from '../cure/spread';
 import { cup } from '../cure/cup';
 import { cupFit, type CupFitResult } from '../cure/cupFit';
 import { solveLayered, type LayerRun } from '../cure/layered';

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { BAND_80, bandsOf, cupBands, cupMoves, partMoves, sectionsBands, surer, truths } from './bands';
+import { bandsOf, cupBands, cupMoves, partMoves, sectionsBands, surer, truths } from './bands';
 import { cup, cupFigures, type CupInput } from './cup';
 import type { CureRecord } from './record';
 import { sections } from './sections';
+import { BAND_80 } from './spread';
 
 const fast: CureRecord = { potLifeS: 150, demouldS: 900, character: 'quick' };
 const slow: CureRecord = { potLifeS: 1200, demouldS: 14_400, character: 'gradual' };

@@ -3,10 +3,7 @@ import type { CupInput } from './cup';
 import { cupFigures } from './cup';
 import { CURE_DEFAULTS, POLYESTER_PEAK, type CureRecord } from './record';
 import { sections, type Sections } from './sections';
-import { moved, SPREADS, TAUGHT_SPEED_SHARE, type SpreadName } from './spread';
-
-/** Half-width of a band of four in five, in standard deviations of a normal distribution. */
-export const BAND_80 = 1.2816;
+import { BAND_80, moved, SPREADS, TAUGHT_SPEED_SHARE, type SpreadName } from './spread';
 
 /** Where four of five fall, and what that mostly comes from. */
 export interface Band {

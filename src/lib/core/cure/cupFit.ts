@@ -6,6 +6,7 @@ import { cupInput, runCup, type CupResult, type ParsedCupInput } from './cup';
 import { faster, fitCharacter, PRIOR_LN_RATE, READING_ERROR_C, type CharacterFit } from './fitCharacter';
 import type { CureModel } from './model';
 import { CHARACTERS, type Character } from './record';
+import { BAND_80 } from './spread';
 
 export { PRIOR_LN_RATE, READING_ERROR_C };
 
@@ -21,9 +22,6 @@ const READINGS_FOR_CHARACTER = 4;
 const OWN_CHARACTER = 0.6;
 /** A character that is less likely than this is left out. */
 const LEAST_SHARE = 0.01;
-/** Half-width of an 80 % band in standard deviations of a normal distribution. */
-const BAND_80 = 1.2816;
-
 export const cupFitInput = cupInput.extend({
 	readings: z
 		.array(

@@ -68,6 +68,12 @@ describe('the heat of a part', () => {
 		expect(heatWarnings({ ...cool, hottestAtDemouldC: 81 }, undefined).map((w) => w.code)).toEqual([
 			'hot-core'
 		]);
+		const [now] = heatWarnings(
+			{ ...cool, demouldS: 500, softCoreAtMatured: true, hottestAtDemouldC: 96 },
+			undefined
+		);
+		expect(now!.message).toContain('96 °C hot and soft');
+		expect(now!.action).not.toContain('until it is stiff');
 		const [soft] = heatWarnings({ ...cool, softCoreAtMatured: true, hottestAtMaturedC: 96 }, undefined);
 		expect(soft!.message).toContain('96 °C');
 		expect(soft!.action).toContain('10 min');

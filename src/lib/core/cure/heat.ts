@@ -12,6 +12,9 @@ export const CRACK_LIMIT_C = 125;
 /** Hotter than this inside, a part that is firm outside burns a hand, °C (a default of ours). */
 export const HOT_CORE_C = 80;
 
+/** Two moments that are this near are one, as a share. */
+const SAME_MOMENT = 0.02;
+
 /**
  * The hottest that the middle of this resin may get before it cracks, °C: the record's, or the default for the
  * brittle chemistries. Nothing for one that gives way instead.
@@ -39,7 +42,8 @@ export function heatWarnings(heat: PartHeat, limitC: number | undefined): Warnin
 				'Pour it in thinner layers, take less catalyst or a slower resin, or cool the room and the parts.'
 		});
 	}
-	if (heat.softCoreAtMatured) {
+	const waits = heat.demouldS > heat.maturedS * (1 + SAME_MOMENT);
+	if (heat.softCoreAtMatured && waits) {
 		warnings.push({
 			code: 'hot-core',
 			// the demould that is told waits for it; past that temperature a hand is burnt all the same
@@ -47,11 +51,11 @@ export function heatWarnings(heat: PartHeat, limitC: number | undefined): Warnin
 			message: `After ${formatTime(heat.maturedS)} its face has had its time, but its middle is ${digits(heat.hottestAtMaturedC, 0)} °C hot and still soft.`,
 			action: `Leave it in the mould until it is stiff, ${formatTime(heat.demouldS)} after mixing.`
 		});
-	} else if (heat.hottestAtDemouldC > HOT_CORE_C) {
+	} else if (heat.softCoreAtMatured || heat.hottestAtDemouldC > HOT_CORE_C) {
 		warnings.push({
 			code: 'hot-core',
 			level: 'harm',
-			message: `After ${formatTime(heat.demouldS)}, when it is stiff, its middle is still ${digits(heat.hottestAtDemouldC, 0)} °C hot.`,
+			message: `After ${formatTime(heat.demouldS)}, when it is stiff outside, its middle is still ${digits(heat.hottestAtDemouldC, 0)} °C hot${heat.softCoreAtMatured ? ' and soft' : ''}.`,
 			action: 'Leave it in the mould until the mould has cooled, and take hold of it with gloves.'
 		});
 	}

@@ -1,3 +1,6 @@
+/** Half-width of a band of four in five, in standard deviations of a normal distribution. */
+export const BAND_80 = 1.2816;
+
 /** By how much a thing is usually off: one standard deviation, as a share of it or added to it. */
 export interface Spread {
 	/** Named to a maker, as in "mostly from …". */

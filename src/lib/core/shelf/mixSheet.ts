@@ -1,7 +1,8 @@
-import { cup, type CupResult } from '../cure';
+import { bandOfTime, cup, cupBands, type CupResult, type TimeBand } from '../cure';
 import { fieldErrors, type FieldError } from '../fieldErrors';
 import { cupLossMl, mix, type MixResult } from '../mix';
-import { consistency, settlingMm, type FillerRecord } from './filler';
+import { filledOf } from '../mix/filledOf';
+import { consistency, FILLER_HEAT, settlingMm, type FillerRecord } from './filler';
 import { colourLoad, scaleRecipe, type ColourRecord, type RecipeRecord } from './colour';
 import { cureOf, mixable, mixedDensityGPerMl, viscosityOf, type ResinRecord } from './resin';
 
@@ -44,7 +45,7 @@ export interface MixSheet {
 	/** Whether it still pours. */
 	feel?: ReturnType<typeof consistency>;
 	/** How this cup cures with its colours in it; fillers' own heat is left out, on the safe side. */
-	cured?: CupResult;
+	cured?: CupResult & { potLifeBand: TimeBand };
 	/** Fillers that sink (over 0) or float more than half a millimetre before gel, mm. */
 	settling: readonly { name: string; mm: number }[];
 	/** What weighing out as many grams as millilitres are wanted would leave it short, ml. */
@@ -79,7 +80,13 @@ export function mixSheet(input: MixSheetInput): MixSheet {
 	const made = amountsOf(input, lossMl);
 	if (!made.result) return { ...base, errors: made.errors };
 	const { result } = made;
-	const cured = cureOfCup(resin, result, load.lengtheningPercent, tempC);
+	const cured = cureOfCup(
+		resin,
+		result,
+		fillers.map((f) => f.record.family),
+		load.lengtheningPercent,
+		tempC
+	);
 	return {
 		...base,
 		errors: [],
@@ -150,20 +157,26 @@ function amountsOf(
 /** Nothing when the cure engine has no forecast for this cup: then nothing is said about time or settling. */
 function cureOfCup(
 	resin: ResinRecord,
-	{ a, b }: MixResult,
+	mixed: MixResult,
+	families: readonly FillerRecord['family'][],
 	lengtheningPercent: number,
 	tempC: number
-): CupResult | undefined {
+): (CupResult & { potLifeBand: TimeBand }) | undefined {
+	const record = cureOf({
+		...resin,
+		lengtheningPercent: (resin.lengtheningPercent ?? 0) + lengtheningPercent
+	});
+	// colours stand behind the fillers, and are grains like a mineral’s
+	const filled = mixed.fillers.length > 0 ? filledOf(mixed, (i) => FILLER_HEAT[families[i] ?? 'mineral powder']) : undefined;
 	try {
-		return cup({
-			resin: cureOf({
-				...resin,
-				lengtheningPercent: (resin.lengtheningPercent ?? 0) + lengtheningPercent
-			}),
-			massG: Math.max(0.1, a.massG + b.massG),
+		const question = {
+			resin: filled ? { ...record, filled } : record,
+			massG: Math.max(0.1, mixed.total.massG),
 			startTempC: tempC,
 			roomTempC: tempC
-		});
+		};
+		const clock = cup(question);
+		return { ...clock, potLifeBand: bandOfTime(clock.potLifeS, cupBands(question).potLifeS) };
 	} catch (error) {
 		if (!fieldErrors(error)) throw error;
 		return undefined;

@@ -2,11 +2,12 @@ import { z } from 'zod';
 import { budget, stepInput, DEFAULT_MARGIN_PERCENT } from '../budget/budget';
 import { bandOfTime, cupBands, type Band } from '../cure/bands';
 import { cup, tempC } from '../cure/cup';
-import { cureRecord, type FilledMix } from '../cure/record';
+import { cureRecord } from '../cure/record';
+import { filledOf } from '../mix/filledOf';
 import { sections, sectionsInput } from '../cure/sections';
 import { cupLossMl, cupMarkHeightMm, squareCupDiameterMm } from '../mix/cupLoss';
 import { catalystInput } from '../mix/catalyst';
-import { fillerInput, mix, mixResinInput, type MixResult } from '../mix/mix';
+import { fillerInput, mix, mixResinInput } from '../mix/mix';
 import { cupMarkErrorPercent } from '../mix/weighingError';
 import { digits, formatTime } from '../units';
 import type { Warning } from '../working';
@@ -160,7 +161,7 @@ export function solidShot(raw: SolidShotInput): SolidShot {
 				fillers: raw.fillers
 			})
 		: undefined;
-	const mixed = filled && filledMix(filled, input.fillerHeat);
+	const mixed = filled && filledOf(filled, () => input.fillerHeat);
 	const cure = mixed ? { ...raw.cure, filled: mixed } : raw.cure;
 	// how sure a pot life is hangs little on the mass: worked out once, for one copy
 	const sure = cupBands({
@@ -231,19 +232,6 @@ export function solidShot(raw: SolidShotInput): SolidShot {
 			...(filled?.warnings.filter((w) => w.code === 'too-much-filler') ?? []),
 			...shotWarnings(input, largestBatch, bound, first)
 		]
-	};
-}
-
-/** Fillers of a mix as its cure heeds them. */
-function filledMix(mixed: MixResult, heat: z.output<typeof solidShotInput>['fillerHeat']): FilledMix {
-	return {
-		fillers: mixed.fillers.map((f) => ({
-			massShare: f.massG / mixed.total.massG,
-			densityGPerMl: f.massG / f.volumeMl,
-			...heat
-		})),
-		// past the packing limit nothing flows, and its own warning says so
-		viscosityFactor: Math.max(1, mixed.viscosityFactor ?? 1)
 	};
 }
 
