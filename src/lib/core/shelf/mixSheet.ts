@@ -167,7 +167,10 @@ function cureOfCup(
 		lengtheningPercent: (resin.lengtheningPercent ?? 0) + lengtheningPercent
 	});
 	// colours stand behind the fillers, and are grains like a mineral’s
-	const filled = mixed.fillers.length > 0 ? filledOf(mixed, (i) => FILLER_HEAT[families[i] ?? 'mineral powder']) : undefined;
+	const filled =
+		mixed.fillers.length > 0
+			? filledOf(mixed, (i) => FILLER_HEAT[families[i] ?? 'mineral powder'])
+			: undefined;
 	try {
 		const question = {
 			resin: filled ? { ...record, filled } : record,
