@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { formatQuantity, KINDS, parseQuantity, type QuantityKind } from '$lib/core/units';
+	import { formatQuantity, KINDS, parseQuantity, parseRange, type QuantityKind } from '$lib/core/units';
 	import { Input, Label } from 'flowbite-svelte';
 	import { fieldClass } from './fieldClass';
 	import FieldNote from './FieldNote.svelte';
@@ -19,16 +19,20 @@
 		/** What is used while the field is empty; it stands in it greyed. */
 		inForce?: number | undefined;
 		disabled?: boolean;
+		/** A range may be typed as a sheet prints it, "2–3 min"; its middle is the value, its ends are told; nothing: no range any more. */
+		onRange?: (ends: { low: number; high: number } | undefined) => void;
 		/** Label and field on one line; a note only where something is wrong. */
 		compact?: boolean;
 	}
-	let { label, kind, value = $bindable(), name, error, hint = '', inForce, disabled = false, compact = false }: Props = $props();
+	let { label, kind, value = $bindable(), name, error, hint = '', inForce, onRange, disabled = false, compact = false }: Props = $props();
 
 	const units = useUnits();
 	const uid = $props.id();
 	let typed = $state.raw<string>();
 	let emitted = $state.raw<number>();
 	let remembered = $state.raw<string>();
+	/** What was typed last was a range. */
+	let ranged = false;
 
 	$effect(() => {
 		remembered = rememberedUnit(name, kind);
@@ -37,11 +41,19 @@
 	// what was typed stands as long as the value is the one that it gave
 	const own = $derived(typed !== undefined && Object.is(emitted, value));
 	const text = $derived(own ? typed! : textForEdit(value, kind, units.system));
-	const reading = $derived(own && text.trim() ? parseQuantity(text, kind, units.system, remembered) : undefined);
+	const range = $derived(own && onRange ? parseRange(text, kind, units.system, remembered) : undefined);
+	const reading = $derived(
+		range
+			? { ok: true as const, value: range.middle, unit: range.unit, bare: false }
+			: own && text.trim()
+				? parseQuantity(text, kind, units.system, remembered)
+				: undefined
+	);
 	/** What the text was taken for: in the shown units when others were typed, else in the other system. */
 	const understood = $derived.by(() => {
 		if (value === undefined || !Number.isFinite(value)) return '';
 		const here = formatQuantity(value, kind, units.system);
+		if (range) return `= ${here}, half way`;
 		const there = formatQuantity(value, kind, units.system === 'us' ? 'metric' : 'us');
 		if (kind === 'time') return /^[\d.,]+$/.test(text.trim()) || text.includes(':') ? `= ${here}` : '';
 		const plain = (s: string) => s.replace(/[\s\u202f°]/g, '').toLowerCase();
@@ -65,8 +77,11 @@
 	function take(input: string) {
 		guard.oninput();
 		typed = input;
+		const ends = onRange && parseRange(input, kind, units.system, remembered);
+		if (ends || ranged) onRange?.(ends);
+		ranged = ends !== undefined;
 		const next = input.trim() ? parseQuantity(input, kind, units.system, remembered) : undefined;
-		emitted = next === undefined ? undefined : next.ok ? next.value : NaN;
+		emitted = ends ? ends.middle : next === undefined ? undefined : next.ok ? next.value : NaN;
 		value = emitted;
 	}
 	function leave() {

@@ -93,3 +93,16 @@ it('the figures of a cup alone are those of the cup', () => {
 	const { potLifeS, gelTimeS, peakTempC } = cup(inCup(fast, 250));
 	expect(cupFigures(inCup(fast, 250))).toEqual({ potLifeS, gelTimeS, peakTempC });
 });
+
+describe('a range as a sheet prints it', () => {
+	it('is the spread of its time: a narrow one is surer than the default, a wide one less sure', () => {
+		const sd = (lowS: number, highS: number) =>
+			cupBands(inCup({ ...fast, potLifeLowS: lowS, potLifeHighS: highS }, 100)).potLifeS.sd;
+		const plain = cupBands(inCup(fast, 100)).potLifeS.sd;
+		expect(sd(140, 160)).toBeLessThan(plain);
+		expect(sd(100, 240)).toBeGreaterThan(plain);
+		const where = { section: { shape: 'slab' as const, thicknessMm: 6 }, mouldWallMm: 10 };
+		const ready = (r: CureRecord) => sectionsBands({ resin: r, where, ...at23 }).demouldS.sd;
+		expect(ready({ ...fast, demouldLowS: 840, demouldHighS: 960 })).toBeLessThan(ready(fast));
+	});
+});

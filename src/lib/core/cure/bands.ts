@@ -75,13 +75,15 @@ export function bandsOf<Q, F extends string>(
 	return Object.fromEntries(bands) as Record<F, Band>;
 }
 
+/** The spread of a range as a sheet prints it: taken for four of five, and never for nothing. */
+const printed = (lowS: number | undefined, highS: number | undefined): number | undefined =>
+	lowS === undefined || highS === undefined
+		? undefined
+		: Math.max(TAUGHT_SPEED_SHARE, Math.log(highS / lowS) / (2 * BAND_80));
+
 /** How far a batch may be from its sheet: what readings or the sheet's own range say, else the default. */
-function speedShare({ rateFactor, potLifeLowS, potLifeHighS }: CureRecord): number | undefined {
-	if (rateFactor !== undefined) return TAUGHT_SPEED_SHARE;
-	if (potLifeLowS === undefined || potLifeHighS === undefined) return undefined;
-	// a range as it is printed is taken for four of five
-	return Math.max(TAUGHT_SPEED_SHARE, Math.log(potLifeHighS / potLifeLowS) / (2 * BAND_80));
-}
+const speedShare = ({ rateFactor, potLifeLowS, potLifeHighS }: CureRecord): number | undefined =>
+	rateFactor === undefined ? printed(potLifeLowS, potLifeHighS) : TAUGHT_SPEED_SHARE;
 
 /** A record with one of its constants off. */
 function withRecord(record: CureRecord, name: SpreadName, deviations: number): CureRecord {
@@ -113,7 +115,10 @@ function withRecord(record: CureRecord, name: SpreadName, deviations: number): C
 		case 'deflectionTempC':
 			return { ...record, [name]: moved(name, record[name] ?? defaults[name], deviations) };
 		case 'demouldS':
-			return { ...record, demouldS: moved(name, record.demouldS, deviations) };
+			return {
+				...record,
+				demouldS: moved(name, record.demouldS, deviations, printed(record.demouldLowS, record.demouldHighS))
+			};
 		case 'demouldSectionMm':
 			return { ...record, demouldSectionMm: moved(name, record.demouldSectionMm ?? 6, deviations) };
 		default:

@@ -162,6 +162,8 @@ export const cureRecord = z
 		/** A range that the sheet prints for it, s: it tells how sure the time is. */
 		potLifeLowS: optional(1, 1e6, 'A pot life is 1 s to eleven days.'),
 		potLifeHighS: optional(1, 1e6, 'A pot life is 1 s to eleven days.'),
+		demouldLowS: optional(1, 2e6, 'A demould time is 1 s to three weeks.'),
+		demouldHighS: optional(1, 2e6, 'A demould time is 1 s to three weeks.'),
 		/** The hottest that the middle gets before it cracks; of a resin that gives way there is none. */
 		crackLimitC: optional(20, 300, 'A crack limit is 20–300 °C.'),
 		/** How much longer additives (colour, filler, retarder) make the cure, %. */

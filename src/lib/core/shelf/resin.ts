@@ -125,6 +125,8 @@ const resinFields = z.object({
 	/** A range that the sheet prints for its pot life: it tells how sure the time is. */
 	potLifeLowS: timeS('shortest pot life', 200_000).optional(),
 	potLifeHighS: timeS('longest pot life', 200_000).optional(),
+	demouldLowS: timeS('shortest demould time', 2_000_000).optional(),
+	demouldHighS: timeS('longest demould time', 2_000_000).optional(),
 	/** What the sheet's time is: the end of working, or the gel. */
 	statedAs: z.enum(['working', 'gel']).default('working'),
 	/** Heat deflection temperature, and how hot a cup of the sheet gets. */
@@ -188,6 +190,19 @@ export const resinRecord = resinFields.superRefine((r, ctx) => {
 		);
 	else if (r.viscosity2MpaS !== undefined && !(flowEnergyKjPerMol(viscosityPoints(r)) > 0))
 		issue('viscosity2MpaS', 'A resin gets thinner as it warms: these two points say otherwise.');
+	/** A time that lies outside the range which the same sheet prints for it. */
+	const outside = (
+		time: 'potLifeS' | 'demouldS',
+		low: 'potLifeLowS' | 'demouldLowS',
+		high: 'potLifeHighS' | 'demouldHighS',
+		what: string
+	) => {
+		const said = r[time];
+		const says = `The ${what} lies outside the range that the sheet prints: check all three.`;
+		if (said !== undefined && (r[low] ?? 0) > said) issue(low, says);
+		else if (said !== undefined && (r[high] ?? Infinity) < said) issue(high, says);
+	};
+	outside('demouldS', 'demouldLowS', 'demouldHighS', 'demould time');
 	if (isCatalysed(r.family)) {
 		if (r.catalystPercent === undefined)
 			issue('catalystPercent', 'Type the catalyst in per cent by weight, such as 1 %.');
@@ -198,11 +213,7 @@ export const resinRecord = resinFields.superRefine((r, ctx) => {
 		return;
 	}
 	if (r.potLifeS === undefined) issue('potLifeS', 'Type the pot life, such as 2:30 or 15 min.');
-	if ((r.potLifeLowS ?? 0) > r.potLifeS! || (r.potLifeHighS ?? Infinity) < r.potLifeS!)
-		issue(
-			(r.potLifeLowS ?? 0) > r.potLifeS! ? 'potLifeLowS' : 'potLifeHighS',
-			'The pot life lies outside the range that the sheet prints: check all three.'
-		);
+	outside('potLifeS', 'potLifeLowS', 'potLifeHighS', 'pot life');
 	const weight = pair(r.weightA, r.weightB);
 	const volume = pair(r.volumeA, r.volumeB);
 	if (!weight && !volume) {
@@ -317,6 +328,8 @@ export function cureOf(record: ResinRecord, rateFactor?: number): CureRecord {
 		...given('potConversion', record.potConversion),
 		...given('gelConversion', record.gelConversion),
 		...given('recoatConversion', record.recoatConversion),
+		...given('demouldLowS', record.demouldLowS),
+		...given('demouldHighS', record.demouldHighS),
 		...given('deflectionTempC', record.deflectionTempC),
 		...(record.peakExothermC === undefined
 			? {}

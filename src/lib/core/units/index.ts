@@ -5,3 +5,4 @@ export { parseQuantity, MAX_QUANTITY_TEXT, type QuantityReading } from './parseQ
 export { digits, formatDrops, formatOther, formatQuantity, formatTime } from './formatQuantity';
 export { axisUnit, onAxis, type AxisKind } from './axis';
 export { roundedBand } from './band';
+export { parseRange, type QuantityRange } from './parseRange';

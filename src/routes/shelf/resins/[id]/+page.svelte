@@ -22,6 +22,7 @@
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import Segments from '$lib/ui/Segments.svelte';
+	import SurerFields from '$lib/ui/shelf/SurerFields.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 
 	let { data } = $props();
@@ -137,7 +138,14 @@
 					name="densityAGPerMl"
 					bind:value={$form.densityAGPerMl}
 					error={$errors.densityAGPerMl} />
-				<QuantityField label="Demould" kind="time" name="demouldS" bind:value={$form.demouldS} error={$errors.demouldS} />
+				<QuantityField
+					label="Demould"
+					kind="time"
+					name="demouldS"
+					bind:value={$form.demouldS}
+					error={$errors.demouldS}
+					onRange={(ends) => ([$form.demouldLowS, $form.demouldHighS] = [ends?.low, ends?.high])}
+					hint="a range as it is printed, such as 3–4 h" />
 				<QuantityField
 					label="Viscosity"
 					kind="viscosity"
@@ -181,10 +189,30 @@
 			</div>
 			<h2 class="mt-4 mb-2">Cure</h2>
 			<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
-				<QuantityField label="Pot life" kind="time" name="potLifeS" bind:value={$form.potLifeS} error={$errors.potLifeS} />
+				<QuantityField
+					label="Pot life"
+					kind="time"
+					name="potLifeS"
+					bind:value={$form.potLifeS}
+					error={$errors.potLifeS}
+					onRange={(ends) => ([$form.potLifeLowS, $form.potLifeHighS] = [ends?.low, ends?.high])}
+					hint="a range as it is printed, such as 2–3 min" />
 				<QuantityField label="for a mass of" kind="mass" name="potLifeMassG" bind:value={$form.potLifeMassG} error={$errors.potLifeMassG} />
-				<QuantityField label="at" kind="temperature" name="potLifeTempC" bind:value={$form.potLifeTempC} error={$errors.potLifeTempC} />
-				<QuantityField label="Demould" kind="time" name="demouldS" bind:value={$form.demouldS} error={$errors.demouldS} />
+				<QuantityField
+					label="at"
+					kind="temperature"
+					name="potLifeTempC"
+					bind:value={$form.potLifeTempC}
+					error={$errors.potLifeTempC}
+					onRange={() => {}} />
+				<QuantityField
+					label="Demould"
+					kind="time"
+					name="demouldS"
+					bind:value={$form.demouldS}
+					error={$errors.demouldS}
+					onRange={(ends) => ([$form.demouldLowS, $form.demouldHighS] = [ends?.low, ends?.high])}
+					hint="a range as it is printed, such as 3–4 h" />
 				<QuantityField
 					label="for a section of"
 					kind="length"
@@ -272,58 +300,7 @@
 				{/if}
 			</div>
 		</details>
-		<details class="mt-4">
-			<summary class="font-semibold text-(--work)">What makes it surer</summary>
-			<p class="soft my-2">As far as the sheet says it. Empty fields are not known, and the bands are wider for it.</p>
-			<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
-				{#if !catalysed}
-					<QuantityField
-						label="Pot life, from"
-						kind="time"
-						name="potLifeLowS"
-						bind:value={$form.potLifeLowS}
-						error={$errors.potLifeLowS}
-						hint="where the sheet prints a range" />
-					<QuantityField
-						label="Pot life, to"
-						kind="time"
-						name="potLifeHighS"
-						bind:value={$form.potLifeHighS}
-						error={$errors.potLifeHighS} />
-					<ChoiceField
-						label="That time is"
-						name="statedAs"
-						bind:value={$form.statedAs}
-						options={[
-							{ value: 'working', label: 'the end of working' },
-							{ value: 'gel', label: 'the gel' }
-						]}
-						error={$errors.statedAs} />
-				{/if}
-				<QuantityField
-					label="Heat deflection temperature"
-					kind="temperature"
-					name="deflectionTempC"
-					bind:value={$form.deflectionTempC}
-					error={$errors.deflectionTempC}
-					inForce={CURE_DEFAULTS[chemistryOf($form.family)].deflectionTempC}
-					hint="where the cured resin softens" />
-				<QuantityField
-					label="Peak exotherm"
-					kind="temperature"
-					name="peakExothermC"
-					bind:value={$form.peakExothermC}
-					error={$errors.peakExothermC}
-					hint="its heat of cure follows" />
-				<QuantityField
-					label="in a cup of"
-					kind="mass"
-					name="peakExothermMassG"
-					bind:value={$form.peakExothermMassG}
-					error={$errors.peakExothermMassG}
-					inForce={100} />
-			</div>
-		</details>
+		<SurerFields {form} errors={$errors} {catalysed} />
 		<details class="mt-4">
 			<summary class="font-semibold text-(--work)">Constants of the cure model</summary>
 			<p class="soft my-2">Empty fields keep the default, which is not from your sheet.</p>
