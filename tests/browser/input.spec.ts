@@ -94,6 +94,29 @@ test.describe('bad input is said at the field and loses nothing', () => {
 		await expect(page.getByLabel('B, weight')).toHaveValue('50');
 	});
 
+	test('a range is typed as its sheet prints it; one that the pot life lies outside of is refused', async ({
+		page
+	}) => {
+		await page.goto('/shelf');
+		await page.getByRole('link', { name: 'Marlin slow' }).first().click();
+		const life = page.getByLabel('Pot life', { exact: true });
+		await life.fill('70–90 min');
+		await expect(page.getByText(/= 1\sh 20\smin, half way/)).toBeVisible();
+		await page.getByText('What makes it surer').click();
+		await expect(page.getByLabel('Pot life, from')).toHaveValue(/^1:10|^70/);
+		await page.getByLabel('Pot life, to').fill('75 min');
+		await page.getByRole('button', { name: 'Keep this resin' }).click();
+		await expect(page.getByText(/lies outside the range that the sheet prints/)).toBeVisible();
+		await expect(life).toHaveValue('70–90 min');
+		await page.getByLabel('Pot life, to').fill('90 min');
+		await page.getByRole('button', { name: 'Keep this resin' }).click();
+		await expect(page.getByText(/lies outside the range/)).toBeHidden();
+		await expect(page.getByText(/Not saved/)).toBeHidden();
+		// a single time takes the range back
+		await life.fill('80 min');
+		await expect(page.getByLabel('Pot life, from')).toHaveValue('');
+	});
+
 	test('a pot past its rating is refused', async ({ page }) => {
 		await page.goto('/settings');
 		await page.getByLabel('You cast at, gauge').fill('90 psi');
