@@ -134,7 +134,7 @@
 				<div>
 					<h2 class="mb-2">{part.title}</h2>
 					<ul class="slab divide-y divide-(--line)">
-						{#each part.list.slice(0, 5) as item (item.what)}
+						{#each part.list.slice(0, 5) as item, i (i)}
 							<li class="px-5 py-2"><a class={['plain', item.late && 'font-semibold text-(--hot)']} href={item.href}>{item.what}</a></li>
 						{/each}
 						{#if part.list.length > 5}<li class="soft px-5 py-2">and {part.list.length - 5} more</li>{/if}

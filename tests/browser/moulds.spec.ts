@@ -65,8 +65,13 @@ test('a press mould is pressed from the shelf’s thermoplastic; a rigid one nee
 	await expect(page.getByText('Thermoplastic press mould round Lamplighter figure')).toBeVisible();
 	await plan(page, 'Rigid');
 	await expect(answer(page)).toHaveText(/ml/);
+	await page.getByText('printed', { exact: true }).click();
+	// both reasons are said, although both are a sticking
+	const sticks = [/flexible: A flexible urethane sticks in a printed mould/, /: Resin keys into the face of a printed/];
+	for (const said of sticks) await expect(page.getByText(said)).toBeVisible();
 	await page.getByRole('button', { name: 'Keep this mould' }).click();
 	await expect(page.getByText('Rigid mould round Lamplighter figure')).toBeVisible();
+	for (const said of sticks) await expect(page.getByText(said)).toBeVisible();
 });
 
 test('bricks, cavities and vacuum change the sums; a clearance of nothing is refused', async ({ page }) => {

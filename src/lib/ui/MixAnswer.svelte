@@ -87,7 +87,7 @@
 				? `, about ${units.show(sheet.feel.viscosityMpaS, 'viscosity')}`
 				: ''}</span>
 	</p>
-	{#each sheet.settling as s (s.name)}
+	{#each sheet.settling as s, i (i)}
 		<p class="text-(--hot)">
 			{s.name}
 			{s.mm > 0 ? 'sinks' : 'floats'} about {units.show(Math.abs(s.mm), 'length')} before gel, if nothing thickens it: {s.mm > 0

@@ -69,7 +69,7 @@
 	{/if}
 	{#if batch.fillers?.length}
 		<p>
-			{#each batch.fillers as f (f.name)}<strong>{units.show(f.massG, 'mass')} {f.name}</strong>{f.looseVolumeMl
+			{#each batch.fillers as f, i (i)}<strong>{units.show(f.massG, 'mass')} {f.name}</strong>{f.looseVolumeMl
 					? ` (${units.show(f.looseVolumeMl, 'volume')} scooped)`
 					: ''} into {batch.catalyst ? 'the resin, before the catalyst' : 'B'}.{/each}
 		</p>

@@ -3,12 +3,14 @@
 	import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
 
 	let { warnings }: { warnings: readonly Warning[] } = $props();
+	/** Each sentence once: one code may have several, such as two resins that stick for two reasons. */
+	const said = $derived(new Map(warnings.map((w) => [w.message, w])));
 </script>
 
-{#if warnings.length > 0}
+{#if said.size > 0}
 	<div role="status">
 		<ul class="flex flex-col gap-2">
-			{#each warnings as warning (warning.code)}
+			{#each said.values() as warning (warning.message)}
 				<li
 					class={[
 						'flex gap-3 rounded-lg border-l-[6px] px-3 py-2',

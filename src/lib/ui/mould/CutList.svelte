@@ -11,7 +11,7 @@
 <table class="bench">
 	<thead><tr><th>Cut or count</th><th class="num">Pieces</th><th>Size</th></tr></thead>
 	<tbody>
-		{#each plan.cutList ?? [] as piece (piece.what)}
+		{#each plan.cutList ?? [] as piece, i (i)}
 			<tr>
 				<td>{piece.what}</td>
 				<td class="num">{piece.count}</td>

@@ -156,7 +156,7 @@
 					</div>
 					{#if step.amounts}
 						<dl class="flex flex-wrap justify-center gap-x-14 gap-y-3">
-							{#each step.amounts as amount (amount.label)}
+							{#each step.amounts as amount, i (i)}
 								<div class="text-center">
 									<dt class="text-[1.3rem] font-bold">{amount.label}</dt>
 									<dd class="answer text-[clamp(2.8rem,11vh,5.2rem)] whitespace-nowrap">{units.show(amount.massG, 'mass')}</dd>

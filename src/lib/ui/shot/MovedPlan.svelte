@@ -23,7 +23,7 @@
 		<table class="bench my-3 max-w-[40rem]">
 			<thead><tr><th>What</th><th class="num">As it was kept</th><th class="num">Today</th></tr></thead>
 			<tbody>
-				{#each moved.differences as d (d.what)}
+				{#each moved.differences as d, i (i)}
 					<tr><td class="first-letter:uppercase">{d.what}</td><td class="num">{d.kept}</td><td class="num font-bold">{d.now}</td></tr>
 				{/each}
 			</tbody>

@@ -12,7 +12,7 @@
 	<summary class="font-semibold text-(--work)">What would give time</summary>
 	{#if helps.length === 0}<p class="soft">Nothing here gives more than a second.</p>{/if}
 	<ul class="divide-y divide-(--line)">
-		{#each helps.slice(0, 12) as w (w.what)}
+		{#each helps.slice(0, 12) as w, i (i)}
 			<li class="flex justify-between gap-4 py-1.5">
 				<span>{w.what}</span><strong class="whitespace-nowrap">+ {units.show(w.gainS, 'time')}</strong>
 			</li>
@@ -24,7 +24,7 @@
 	<table class="bench">
 		<thead><tr><th>If</th><th class="num">Slack</th><th class="num">Demould</th></tr></thead>
 		<tbody>
-			{#each sensitivity as w (w.what)}
+			{#each sensitivity as w, i (i)}
 				<tr
 					><td>{w.what}</td><td class={['num', w.slackS < 0 && 'font-bold text-(--hot)']}>{slack(w.slackS)}</td><td class="num"
 						>{units.show(w.demouldS, 'time')}</td

@@ -107,7 +107,7 @@
 			<table class="bench">
 				<thead><tr><th>Step</th><th class="num">Planned</th><th class="num">Real</th></tr></thead>
 				<tbody>
-					{#each rows as row (row.what)}
+					{#each rows as row, i (i)}
 						<tr
 							><td>{row.what}</td><td class="num">{row.planned}</td><td class={['num font-bold', row.late && 'text-(--hot)']}>{row.real}</td
 							></tr>
