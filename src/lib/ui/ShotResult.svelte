@@ -74,9 +74,7 @@
 					: ''} into {batch.catalyst ? 'the resin, before the catalyst' : 'B'}.{/each}
 		</p>
 	{/if}
-	{#if stack && planned.rotocast}<LayerStack layers={planned.rotocast.layers} />{:else if stack && batch.layers}<LayerStack
-			layers={batch.layers}
-			rolled={false} />{/if}
+	{#if stack && batch.layers}<LayerStack layers={batch.layers} />{/if}
 	{#if planned.dust}<p><strong>{units.show(planned.dust.massG, 'mass')} {planned.dust.name}</strong> dusted on each face first.</p>{/if}
 	{#if batch.colours?.length}
 		<p>

@@ -1,3 +1,4 @@
+import { layerAmount } from '../shot/layer';
 import type { PourPlan } from '../plan/pourPlan';
 import type { PourState } from './reduce';
 import { cupStep, type BenchStep } from './steps';
@@ -42,13 +43,5 @@ export function mixedMassG(
  */
 export function shotMassG(plan: Pick<PourPlan, 'massG' | 'layers'>): number {
 	if (!plan.layers?.length) return plan.massG;
-	return plan.layers.reduce(
-		(sum, l) =>
-			sum +
-			l.a.massG +
-			l.b.massG +
-			(l.catalyst?.massG ?? 0) +
-			(l.fillers ?? []).reduce((fillers, f) => fillers + f.massG, 0),
-		0
-	);
+	return plan.layers.reduce((sum, l) => sum + layerAmount(l).massG, 0);
 }

@@ -8,7 +8,6 @@ import {
 	FILLS,
 	lengthenedResin,
 	withShare,
-	type LayerCup,
 	type PlannedShot,
 	type ShotBatch,
 	type ShotInputs
@@ -32,26 +31,6 @@ const added = (list: readonly { massG: number; volumeMl: number }[]) => ({
 	volumeMl: list.reduce((sum, x) => sum + x.volumeMl, 0)
 });
 
-/** A layer with its clocks counted from its own pour. */
-const layerOf = (l: LayerCup): NonNullable<PourPlan['layers']>[number] => ({
-	a: l.a,
-	b: l.b,
-	...(l.catalyst ? { catalyst: l.catalyst } : {}),
-	thicknessMm: l.thicknessMm,
-	potLifeS: l.potLifeS,
-	lockS: l.lockS - l.startS,
-	gelS: l.gelS - l.startS,
-	recoatFromS: l.recoatFromS - l.startS,
-	recoatUntilS: l.recoatUntilS - l.startS,
-	serves: l.serves,
-	...(l.sags ? { sags: true } : {}),
-	...(l.way ? { way: l.way } : {}),
-	...(l.fillers?.length ? { fillers: l.fillers } : {}),
-	...(l.colours?.length ? { colours: l.colours } : {}),
-	...(l.levelMm === undefined ? {} : { levelMm: l.levelMm }),
-	...(l.setsIn?.length ? { setsIn: l.setsIn } : {})
-});
-
 /** A band of the whole cast, counted from the pour of its last layer. */
 const later = (band: TimeBand, byS: number): TimeBand => ({
 	...band,
@@ -65,7 +44,7 @@ function cupsOf(batch: ShotBatch): Pick<PourPlan, 'a' | 'b' | 'layers' | 'cups'>
 		return {
 			a: added(batch.layers.map((l) => l.a)),
 			b: added(batch.layers.map((l) => l.b)),
-			layers: batch.layers.map(layerOf)
+			layers: batch.layers
 		};
 	if (batch.cups)
 		return { a: added(batch.cups.map((c) => c.a)), b: added(batch.cups.map((c) => c.b)), cups: batch.cups };
@@ -110,7 +89,7 @@ export function composePlan(shot: ShotToPour, batchIndex: number, records: PlanR
 	const { master, moulds, release, tins, settings } = records;
 	const resin = withShare(records.resin, inputs.catalystPercent);
 	// of a cast in layers the clock begins with the last of them
-	const lastStartS = batch.layers?.at(-1)?.startS ?? 0;
+	const lastStartS = batch.layers?.at(-1)?.pouredS ?? 0;
 	// the first cup of a cold cast has no colour, and of colours together each has its own
 	const recipe =
 		inputs.cups?.length || inputs.kind === 'cold'

@@ -3,62 +3,26 @@ import { sectionsInput } from '../cure/sections';
 import { cureRecord } from '../cure/record';
 import { MEASURING_SCHOOLS } from '../mix/measuring';
 import { MOULD_KINDS } from '../mould/kinds';
+import { amountShape, catalystShape, colourDose, layer, namedAmount } from '../shot/layer';
 import { POUR_PLACE_KEYS, POUR_WAY_KEYS, STEP_ROLES } from '../shot/pouring';
 import { stamp } from './stamps';
 import { benchStep, keptWarning } from './step';
 import { cupMarkHeightMm, squareCupDiameterMm } from '../mix/cupLoss';
 
-const amount = z.object({ massG: z.number(), volumeMl: z.number() });
 const timeBand = z.object({ lowS: z.number(), highS: z.number(), mostly: z.string() });
-const named = amount.extend({ name: z.string() });
-
-/** A colour as it goes into one of the cups. */
-const colourDose = z.object({
-	name: z.string(),
-	part: z.enum(['A', 'B']),
-	massG: z.number(),
-	drops: z.number().optional(),
-	/** Dry grains that can be breathed in, not a dye or a paste. */
-	powder: z.boolean().optional()
-});
-
-/** One layer of a rotocast as it was planned; its clocks run from its own pour, s. */
-const layerPlan = z.object({
-	a: amount,
-	b: amount,
-	catalyst: z.object({ massG: z.number(), volumeMl: z.number(), drops: z.number() }).optional(),
-	thicknessMm: z.number(),
-	potLifeS: z.number(),
-	/** Rolled until it is carried and stays. */
-	lockS: z.number(),
-	gelS: z.number(),
-	recoatFromS: z.number(),
-	recoatUntilS: z.number(),
-	serves: z.string(),
-	/** Left standing it runs down before it gels. */
-	sags: z.boolean().optional(),
-	/** Rolled round, poured flat, or brushed on; rolled unless said. */
-	way: z.enum(['roll', 'flat', 'brush']).optional(),
-	fillers: z.array(named).optional(),
-	colours: z.array(colourDose).optional(),
-	/** Poured flat: how high it stands above the floor of the mould afterwards, mm. */
-	levelMm: z.number().optional(),
-	/** Set on it once it has gelled. */
-	setsIn: z.array(z.string()).optional()
-});
 
 /** One of several cups of different colour that are poured together. */
 const colourCup = z.object({
 	name: z.string(),
-	a: amount,
-	b: amount,
+	a: amountShape,
+	b: amountShape,
 	massG: z.number(),
 	startTempC: z.number(),
 	potLifeS: z.number(),
 	/** When it is warm enough to stay apart from the others, s after its own combining. */
 	warmS: z.number().optional(),
 	colours: z.array(colourDose),
-	catalyst: z.object({ massG: z.number(), volumeMl: z.number(), drops: z.number() }).optional()
+	catalyst: catalystShape.optional()
 });
 
 /**
@@ -103,12 +67,12 @@ export const pourPlan = z.object({
 	cure: cureRecord.optional(),
 	section: sectionsInput.optional(),
 	chemistry: z.enum(['urethane', 'polyester', 'epoxy']),
-	a: amount,
-	b: amount,
-	catalyst: z.object({ massG: z.number(), volumeMl: z.number(), drops: z.number() }).optional(),
+	a: amountShape,
+	b: amountShape,
+	catalyst: catalystShape.optional(),
 	/** Tins that the parts are taken from, as far as they are known. */
 	containers: z.object({ a: z.string().optional(), b: z.string().optional() }).optional(),
-	fillers: z.array(named).optional(),
+	fillers: z.array(namedAmount).optional(),
 	/** Colour in doses, each into its own side before the two meet. */
 	colours: z.array(colourDose).optional(),
 	/** Which school of measuring; plans from before there was a choice have none: two cups. */
@@ -135,7 +99,7 @@ export const pourPlan = z.object({
 	/** Set into each copy before it is closed. */
 	inserts: z.array(z.object({ name: z.string(), massG: z.number() })).optional(),
 	/** Rotocast: one cup after another into the same moulds; A and B are those of all layers together. */
-	layers: z.array(layerPlan).optional(),
+	layers: z.array(layer).optional(),
 	/** What the shell is filled with once it has set. */
 	fill: z.object({ words: z.string(), mixG: z.number(), fillMl: z.number() }).optional(),
 	massG: z.number(),

@@ -5,6 +5,7 @@ import type { CatalystAmount } from '../mix/catalyst';
 import type { Amount, MixResult } from '../mix/mix';
 import type { Warning, WorkingLine } from '../working';
 import type { ColourCup, ColourDose } from './dose';
+import type { Layer } from './layer';
 
 /** One cup mixed at once. */
 export interface ShotBatch {
@@ -20,7 +21,7 @@ export interface ShotBatch {
 	catalyst?: CatalystAmount;
 	fillers: MixResult['fillers'];
 	/** One cup for each layer, in their order; the figures of the batch are those of the first. */
-	layers?: LayerCup[];
+	layers?: Layer[];
 	/** Colour in doses, for all of the batch. */
 	colours?: ColourDose[];
 	/** Colours poured together, the one that is combined first in front. */
@@ -43,31 +44,6 @@ export interface ShotBatch {
 export interface MeasuringSchools {
 	scale: { resolutionG: number; errorPercent: number };
 	marks: { cupDiameterMm: number; markAMm: number; markBMm: number; errorPercent: number };
-}
-
-/** One layer's cup, for all copies that are worked on together; clocks in s after the first was poured. */
-export interface LayerCup {
-	massG: number;
-	volumeMl: number;
-	a: Amount;
-	b: Amount;
-	catalyst?: CatalystAmount;
-	fillers?: { name: string; massG: number; volumeMl: number }[];
-	colours?: ColourDose[];
-	potLifeS: number;
-	thicknessMm: number;
-	startS: number;
-	lockS: number;
-	gelS: number;
-	recoatFromS: number;
-	recoatUntilS: number;
-	serves: string;
-	/** Left standing it runs down before it gels. */
-	sags?: boolean;
-	/** Rolled unless said. */
-	way?: 'roll' | 'flat' | 'brush';
-	levelMm?: number;
-	setsIn?: string[];
 }
 
 /** What keeps a batch from being larger. */

@@ -209,7 +209,7 @@ export function planClear(inputs: Inputs, context: ShotContext): PlannedShot {
 				{
 					what: 'Layers',
 					sum: `at most ${digits(mostMm)} mm each; peak in the middle ${digits(timed.run.peakTempC, 0)} °C, limit ${digits(limitC, 0)} °C`,
-					result: `${timed.layers.length}, each ${cooled ? 'on the last once it has cooled' : 'on the gel of the last'}: ${timed.layers.map((l) => formatTime(l.recoatFromS - l.startS)).join(', ')}`,
+					result: `${timed.layers.length}, each ${cooled ? 'on the last once it has cooled' : 'on the gel of the last'}: ${timed.layers.map((l) => formatTime(l.recoatFromS)).join(', ')}`,
 					source: 'part model, layer on layer'
 				}
 			],
@@ -219,7 +219,7 @@ export function planClear(inputs: Inputs, context: ShotContext): PlannedShot {
 					? [
 							{
 								code: 'let-it-cool',
-								message: `Layer on gel would crack it: each layer is left to cool for ${formatTime(timed.layers[0]!.recoatFromS - timed.layers[0]!.startS)} or so before the next.`,
+								message: `Layer on gel would crack it: each layer is left to cool for ${formatTime(timed.layers[0]!.recoatFromS)} or so before the next.`,
 								action:
 									'Cover it from dust, leave the face tacky, and do not wipe it: the next layer bonds to the tack.'
 							}

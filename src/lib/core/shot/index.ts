@@ -8,8 +8,9 @@ export {
 	type ShotStep,
 	type SolidShotInput
 } from './solid';
-export type { BatchBound, LayerCup, MeasuringSchools, ShotBatch, SolidShot } from './batch';
+export type { BatchBound, MeasuringSchools, ShotBatch, SolidShot } from './batch';
 export type { ColourCup, ColourDose } from './dose';
+export { keptLayer, layerAmount, type Layer } from './layer';
 export { embedInput, type Embed } from './embeds';
 export { SHOT_KINDS, shotInputs, type ShotInputs, type ShotKind } from './inputs';
 export type { PlannedShot, ShotContext, ShotFiller, ShotRecipe } from './planned';

@@ -8,6 +8,8 @@ import {
 	castAreaMm2,
 	clearLayers,
 	DUST_G_PER_M2,
+	keptLayer,
+	layerAmount,
 	liftG,
 	planShot,
 	shotInputs,
@@ -188,10 +190,10 @@ describe('metal cold casts', () => {
 	it('dust by area, face and backing together fill the cavity (by hand)', () => {
 		expect(planned.dust!.massG).toBeCloseTo((DUST_G_PER_M2 * 9000) / 1e6, 9);
 		const [face, back] = planned.shot.batches[0]!.layers!;
-		expect(face!.volumeMl).toBeCloseTo((9000 * 1.5) / 1000, 6);
+		expect(layerAmount(face!).volumeMl).toBeCloseTo((9000 * 1.5) / 1000, 6);
 		const dustMl = planned.dust!.massG / 8.7;
-		expect(face!.volumeMl + back!.volumeMl + dustMl).toBeCloseTo(96, 6);
-		expect(face!.fillers![0]!.massG / face!.massG).toBeCloseTo(0.6, 9);
+		expect(layerAmount(face!).volumeMl + layerAmount(back!).volumeMl + dustMl).toBeCloseTo(96, 6);
+		expect(face!.fillers![0]!.massG / layerAmount(face!).massG).toBeCloseTo(0.6, 9);
 		expect(back!.fillers ?? []).toHaveLength(0);
 	});
 	it('foretells that the powder sinks, and that a pale backing shines through', () => {
@@ -288,13 +290,13 @@ describe('brushed coats', () => {
 		const layers = planned.shot.batches[0]!.layers!;
 		expect(layers).toHaveLength(3);
 		for (const l of layers) {
-			expect(l.volumeMl).toBeCloseTo(12, 6);
+			expect(layerAmount(l).volumeMl).toBeCloseTo(12, 6);
 			// two scoops to one of B: loose volume twice that of B
 			expect(l.fillers![0]!.massG).toBeCloseTo(2 * l.b.volumeMl * 0.05, 6);
 			expect(l.recoatFromS).toBeLessThan(l.recoatUntilS);
 		}
 		for (const [i, l] of layers.slice(1).entries())
-			expect(l.startS).toBeGreaterThanOrEqual(layers[i]!.recoatFromS - 1);
+			expect(l.pouredS! - layers[i]!.pouredS!).toBeGreaterThanOrEqual(layers[i]!.recoatFromS - 1);
 	});
 	it('a thickener without its scoops, a coat that sags: said', () => {
 		expect(() =>
@@ -494,4 +496,19 @@ describe('the share of catalyst belongs to the shot', () => {
 			.warnings;
 		expect(flat.map((w) => w.code)).not.toContain('may-crack');
 	});
+});
+
+it('a layer as the version before kept it, its clocks from the first pour, is read as one of today', () => {
+	const { pouredS, ...today } = planShot(inputs({ kind: 'rotocast', wallMm: 3, layers: 3 }), context).shot
+		.batches[0]!.layers![2]!;
+	expect(pouredS).toBeGreaterThan(today.gelS);
+	const kept = { ...today, startS: pouredS! };
+	for (const time of ['lockS', 'gelS', 'recoatFromS', 'recoatUntilS'] as const) kept[time] += pouredS!;
+	const read = keptLayer(kept);
+	expect(read.pouredS).toBe(pouredS);
+	expect(read).not.toHaveProperty('startS');
+	for (const time of ['lockS', 'gelS', 'recoatFromS', 'recoatUntilS'] as const)
+		expect(read[time]).toBeCloseTo(today[time], 9);
+	// and one of today stays as it is
+	expect(keptLayer({ ...today, pouredS })).toEqual({ ...today, pouredS });
 });

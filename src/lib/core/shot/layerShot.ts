@@ -16,7 +16,8 @@ import type { LayerSpec, TimedLayer } from './layerSpec';
 import type { Inputs } from './inputs';
 import type { PlannedShot, ShotContext } from './planned';
 import { RECOAT_SCHOOLS } from './rotocast';
-import type { LayerCup, ShotBatch } from './batch';
+import type { ShotBatch } from './batch';
+import { layerAmount, type Layer } from './layer';
 import { HOLD_MARGIN, scaleWarnings } from './solid';
 
 /** Layers of one copy that are planned at most: more is another job, and each of them costs its sums. */
@@ -68,12 +69,12 @@ export function timeLayers(
 			return {
 				...s,
 				volumeMl: s.volumeMl * (1 + inputs.lossPercent / 100),
-				startS: l.startS,
-				lockS: l.gelFirstS,
-				gelS: l.gelLastS,
-				recoatFromS: l.recoatFromS,
+				pouredS: l.startS,
+				lockS: l.gelFirstS - l.startS,
+				gelS: l.gelLastS - l.startS,
+				recoatFromS: l.recoatFromS - l.startS,
 				// left to cool it has cured through; its air face stays tacky and takes the next one
-				recoatUntilS: coolToC === undefined ? l.recoatUntilS : l.recoatFromS + TACKY_S
+				recoatUntilS: (coolToC === undefined ? l.recoatUntilS : l.recoatFromS + TACKY_S) - l.startS
 			};
 		})
 	};
@@ -117,9 +118,9 @@ export function layerShot(one: Layered, inputs: Inputs, context: ShotContext): P
 			const of = layer.tinted ? lengthened(context, inputs.recipeId) : context;
 			const { mixed, clock } = cupOf(layer.volumeMl * copies, layer.fillers, inputs, of);
 			const resinG = mixed.a.massG + mixed.b.massG;
-			const cup: LayerCup = {
+			const cup: Layer = {
 				thicknessMm: layer.thicknessMm,
-				startS: layer.startS,
+				pouredS: layer.pouredS,
 				lockS: layer.lockS,
 				gelS: layer.gelS,
 				recoatFromS: layer.recoatFromS,
@@ -127,14 +128,13 @@ export function layerShot(one: Layered, inputs: Inputs, context: ShotContext): P
 				serves: layer.serves,
 				...(layer.sags ? { sags: true } : {}),
 				way: layer.way,
+				...(layer.turns === undefined ? {} : { turns: layer.turns }),
 				...(layer.levelMm === undefined ? {} : { levelMm: layer.levelMm }),
 				...(layer.setsIn?.length ? { setsIn: layer.setsIn } : {}),
 				...(mixed.fillers.length
 					? { fillers: mixed.fillers.map(({ name, massG, volumeMl }) => ({ name, massG, volumeMl })) }
 					: {}),
 				...(layer.tinted ? { colours: coloursFor(inputs.recipeId ?? '', resinG, context) } : {}),
-				massG: mixed.total.massG,
-				volumeMl: mixed.total.volumeMl,
 				a: mixed.a,
 				b: mixed.b,
 				...(mixed.catalyst ? { catalyst: mixed.catalyst } : {}),
@@ -157,11 +157,11 @@ export function layerShot(one: Layered, inputs: Inputs, context: ShotContext): P
 			copies,
 			pouredMl,
 			lossMl: allMl - pouredMl,
-			volumeMl: first.volumeMl,
-			massG: first.massG,
+			volumeMl: mixed.total.volumeMl,
+			massG: mixed.total.massG,
 			a: first.a,
 			b: first.b,
-			...(first.catalyst ? { catalyst: first.catalyst } : {}),
+			...(mixed.catalyst ? { catalyst: mixed.catalyst } : {}),
 			fillers: mixed.fillers,
 			layers: cups.map((c) => c.cup),
 			potLifeS: clock.potLifeS,
@@ -188,8 +188,7 @@ export function layerShot(one: Layered, inputs: Inputs, context: ShotContext): P
 	const batches: ShotBatch[] = [];
 	for (let left = inputs.copies; left > 0; left -= together) batches.push(batchOf(Math.min(together, left)));
 	const first = batches[0]!;
-	const all = (of: (l: LayerCup) => number) =>
-		batches.reduce((sum, b) => sum + b.layers!.reduce((s, l) => s + of(l), 0), 0);
+	const last = one.layers.at(-1)!;
 	const late: Warning[] = first.fits
 		? []
 		: [
@@ -205,12 +204,12 @@ export function layerShot(one: Layered, inputs: Inputs, context: ShotContext): P
 		shot: {
 			batches,
 			largestBatch: first.fits ? together : 0,
-			volumeMl: all((l) => l.volumeMl),
-			massG: all((l) => l.massG),
+			volumeMl: batches.reduce((sum, b) => sum + b.pouredMl + b.lossMl, 0),
+			massG: batches.reduce((sum, b) => sum + b.layers!.reduce((s, l) => s + layerAmount(l).massG, 0), 0),
 			demouldS: one.run.demouldS,
 			flexibleS: one.run.flexibleS,
 			maturedS: one.run.maturedS,
-			holdUntilS: one.layers.at(-1)!.gelS * (1 + HOLD_MARGIN),
+			holdUntilS: (last.pouredS + last.gelS) * (1 + HOLD_MARGIN),
 			peakMouldFaceC: one.run.peakMouldFaceC,
 			working: [...one.working, ...first.budget.working, ...one.balance.working],
 			warnings: [
@@ -222,7 +221,6 @@ export function layerShot(one: Layered, inputs: Inputs, context: ShotContext): P
 			]
 		},
 		roles: steps.map((s) => s.role),
-		stack: one.layers.map(({ fillers: _fillers, ...layer }) => ({ ...layer })),
 		balance: one.balance
 	};
 }

@@ -1,4 +1,5 @@
 import type { Filler } from '../mix/mix';
+import type { LayerTimes } from './layer';
 
 /** One layer of one copy before it has a clock. */
 export interface LayerSpec {
@@ -15,11 +16,8 @@ export interface LayerSpec {
 	sags?: boolean;
 }
 
-/** A layer of one copy with its clocks, s after the first was poured; the volume holds what is lost too. */
-export interface TimedLayer extends LayerSpec {
-	startS: number;
-	lockS: number;
-	gelS: number;
-	recoatFromS: number;
-	recoatUntilS: number;
+/** A layer of one copy with its clocks; the volume holds what is lost too. */
+export interface TimedLayer extends LayerSpec, LayerTimes {
+	/** Rolled: turns between locking and gel. */
+	turns?: number;
 }

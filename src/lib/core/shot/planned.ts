@@ -8,7 +8,6 @@ import type { WorkshopSettings } from '../workshop/settings';
 import type { SolidShot } from './batch';
 import type { CopyBalance } from './filled';
 import type { ShotInputs } from './inputs';
-import type { TimedLayer } from './layerSpec';
 import type { StepRole } from './pouring';
 import type { Rotocast } from './rotocast';
 import type { Thickest } from './thickest';
@@ -81,8 +80,6 @@ export interface PlannedShot {
 	roles: StepRole[];
 	/** Layers of one copy with their clocks. */
 	rotocast?: Rotocast;
-	/** The same of every kind that is built up in layers. */
-	stack?: Omit<TimedLayer, 'fillers'>[];
 	/** Powder on the face of one copy. */
 	dust?: { name: string; massG: number };
 	/** One copy: what fills it, what it weighs, how it floats. */

@@ -85,7 +85,17 @@ export function planRolled(inputs: Inputs, context: ShotContext): PlannedShot {
 	const planned = layerShot(
 		{
 			kind: inputs.kind,
-			layers: one.layers.map((l) => ({ ...l, way: 'roll' as const, fillers, tinted: true })),
+			layers: one.layers.map(({ startS, ...l }) => ({
+				...l,
+				pouredS: startS,
+				lockS: l.lockS - startS,
+				gelS: l.gelS - startS,
+				recoatFromS: l.recoatFromS - startS,
+				recoatUntilS: l.recoatUntilS - startS,
+				way: 'roll' as const,
+				fillers,
+				tinted: true
+			})),
 			run: one,
 			working: one.working,
 			warnings: one.warnings,

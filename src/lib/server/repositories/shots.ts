@@ -21,6 +21,7 @@ import {
 import type { PourPlan } from '$lib/core/plan';
 import { containerSpeed } from '$lib/core/shelf';
 import {
+	keptLayer,
 	planShot,
 	rankSpares,
 	usuallyLeftMl,
@@ -60,9 +61,15 @@ export interface Shot {
 	createdAt: Date;
 }
 
+/** Shots of the version before keep the clocks of their layers from the pour of the first. */
+function keptShot(planned: KeptPlan): KeptPlan {
+	const batches = planned.shot.batches.map((b) => (b.layers ? { ...b, layers: b.layers.map(keptLayer) } : b));
+	return { ...planned, shot: { ...planned.shot, batches } };
+}
+
 function toShot(row: ShotRow): Shot {
 	const { id, version, number, masterId, resinId, inputs, result, createdAt } = row;
-	return { id, version, number, masterId, resinId, inputs, planned: result, createdAt };
+	return { id, version, number, masterId, resinId, inputs, planned: keptShot(result), createdAt };
 }
 
 export async function getShot(id: string): Promise<Shot> {

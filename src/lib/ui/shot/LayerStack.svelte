@@ -1,24 +1,27 @@
 <script lang="ts">
-	import { TURNS_WANTED } from '$lib/core/shot';
+	import { layerAmount, TURNS_WANTED, type Layer } from '$lib/core/shot';
 	import { useUnits } from '../units.svelte';
 
 	/** The layers on one another in time: rolled, gelling, open for the next. */
-	interface Laid {
-		massG?: number;
-		volumeMl: number;
-		startS: number;
-		lockS: number;
-		gelS: number;
-		recoatFromS: number;
-		recoatUntilS: number;
-		/** Of a rolled layer. */
-		turns?: number;
-		serves: string;
-		sags?: boolean;
-		levelMm?: number;
-		setsIn?: string[];
-	}
-	let { layers, rolled = true, called = 'Layer' }: { layers: readonly Laid[]; rolled?: boolean; called?: 'Layer' | 'Coat' } = $props();
+	type Laid = Pick<Layer, 'a' | 'b' | 'catalyst' | 'fillers' | 'serves' | 'sags' | 'way' | 'turns' | 'levelMm' | 'setsIn'> &
+		Pick<Layer, 'pouredS' | 'lockS' | 'gelS' | 'recoatFromS' | 'recoatUntilS'>;
+	let { layers: kept }: { layers: readonly Laid[] } = $props();
+	/** Clocks from the pour of the first, as they lie beside one another. */
+	const layers = $derived(
+		kept.map((l) => {
+			const startS = l.pouredS ?? 0;
+			return {
+				...l,
+				startS,
+				lockS: startS + l.lockS,
+				gelS: startS + l.gelS,
+				recoatFromS: startS + l.recoatFromS,
+				recoatUntilS: startS + l.recoatUntilS
+			};
+		})
+	);
+	const rolled = $derived((kept[0]?.way ?? 'roll') === 'roll');
+	const called = $derived(kept[0]?.way === 'brush' ? 'Coat' : 'Layer');
 	const short = (l: Laid) => l.turns !== undefined && l.turns < TURNS_WANTED;
 	const units = useUnits();
 	const uid = $props.id();
@@ -85,7 +88,7 @@
 	{#each layers as l, i (i)}
 		<li class="py-1.5">
 			<p class="flex flex-wrap justify-between gap-x-2 text-[0.95rem]">
-				<strong>{i + 1}: {l.massG === undefined ? units.show(l.volumeMl, 'volume') : units.show(l.massG, 'mass')}</strong>
+				<strong>{i + 1}: {units.show(layerAmount(l).massG, 'mass')}</strong>
 				<span>{i === 0 ? 'at the start' : `at ${units.show(l.startS, 'time')}`}</span>
 				{#if rolled}<span>roll {units.show(l.lockS - l.startS, 'time')}</span>{:else if l.levelMm !== undefined}<span
 						>up to {units.show(l.levelMm, 'length')}</span

@@ -81,12 +81,9 @@
 				</li>
 			{/each}
 		</ol>
-		{#if data.shot.planned.rotocast}
-			<h2 class="mt-5 mb-2">Layer on layer</h2>
-			<LayerStack layers={data.shot.planned.rotocast.layers} />
-		{:else if batches[0]?.layers}
+		{#if batches[0]?.layers}
 			<h2 class="mt-5 mb-2">{data.shot.planned.kind === 'brushed' ? 'Coat on coat' : 'Layer on layer'}</h2>
-			<LayerStack layers={batches[0].layers} rolled={false} called={data.shot.planned.kind === 'brushed' ? 'Coat' : 'Layer'} />
+			<LayerStack layers={batches[0].layers} />
 		{/if}
 		<p class="mt-3 flex flex-wrap items-center gap-x-3 gap-y-1">
 			<span class="label">Moulds</span>
