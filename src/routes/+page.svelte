@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
 	import { untrack } from 'svelte';
-	import { dewPointC, FACE_MARGIN_C } from '$lib/core/humidity';
+	import { dewPointC, FACE_MARGIN_C, isTooDamp } from '$lib/core/humidity';
 	import { countdown, counted, wallTime } from '$lib/ui/clockText';
 	import { Now } from '$lib/ui/now.svelte';
 	import Tag from '$lib/ui/Tag.svelte';
@@ -16,6 +16,7 @@
 	const bench = $derived(data.bench);
 	const settings = $derived(data.settings);
 	const dew = $derived(dewPointC({ tempC: settings.roomTempC, relativeHumidity: settings.relativeHumidity }));
+	const tooDamp = $derived(isTooDamp(settings));
 	/** The soonest thing that wants hands. */
 	const next = $derived(data.clocks.find((c) => !c.quiet));
 	const nextLeftS = $derived(next ? (next.endsAtMs - now.ms) / 1000 : 0);
@@ -63,7 +64,7 @@
 			</div>
 			<div>
 				<dt class="soft text-[0.9rem]">Humidity</dt>
-				<dd class={['text-[1.7rem] font-bold', settings.relativeHumidity >= 50 && 'text-(--hot)']}>
+				<dd class={['text-[1.7rem] font-bold', tooDamp && 'text-(--hot)']}>
 					{Math.round(settings.relativeHumidity)} %
 				</dd>
 			</div>
@@ -73,8 +74,8 @@
 			</div>
 		</dl>
 		<p class="soft text-[0.92rem]">
-			{settings.relativeHumidity >= 50
-				? 'From 50 % many stop pouring urethane: keep A closed.'
+			{tooDamp
+				? `From ${Math.round(settings.stopHumidityPercent)} % this workshop stops pouring urethane: keep A closed.`
 				: `Keep mould faces above ${units.show(dew + FACE_MARGIN_C, 'temperature')}.`}
 			<a class="plain" href="/settings">Change</a>
 		</p>

@@ -30,7 +30,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 			return {
 				...c,
 				low: !c.emptied && c.remainingG < LOW_SHARE * c.record.sizeG,
-				health: containerHealth(c.record, chemistry, today, locals.settings.relativeHumidity)
+				health: containerHealth(c.record, chemistry, today, locals.settings)
 			};
 		})
 	};

@@ -1,1 +1,2 @@
 export { dewPointC, dewPointInput, FACE_MARGIN_C } from './dewPoint';
+export { isTooDamp } from './tooDamp';

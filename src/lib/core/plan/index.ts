@@ -8,6 +8,16 @@ export {
 	type PlanRecords,
 	type PlanTin
 } from './records';
+export {
+	lookWanted,
+	NEAR_END_PULLS,
+	pourToday,
+	stockWanted,
+	successorWanted,
+	type PourToday,
+	type TodayTin,
+	type Wanted
+} from './today';
 export { benchStep, type BenchStep } from './step';
 export { movedStamps, stamp, type Stamp } from './stamps';
 export { clockCups, holdFloorKpa, marksOf, mixOneCupS, pourPlan, type PourPlan } from './pourPlan';

@@ -9,7 +9,10 @@ const fresh = containerRecord.parse({
 	openedOn: '2026-11-01'
 });
 const health = (over: object, humidity = 40, chemistry: 'urethane' | 'polyester' = 'urethane') =>
-	containerHealth({ ...fresh, ...over }, chemistry, '2026-11-23', humidity);
+	containerHealth({ ...fresh, ...over }, chemistry, '2026-11-23', {
+		relativeHumidity: humidity,
+		stopHumidityPercent: 50
+	});
 
 describe('containers (limits: common practice, no source)', () => {
 	it('fresh stock is fine', () => {

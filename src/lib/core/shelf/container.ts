@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { isTooDamp } from '../humidity';
 import { digits } from '../units';
 
 const DAY_MS = 86_400_000;
@@ -96,7 +97,7 @@ export function containerHealth(
 	c: ContainerRecord,
 	chemistry: 'urethane' | 'polyester' | 'epoxy' | 'silicone',
 	today: string,
-	relativeHumidity: number
+	air: { relativeHumidity: number; stopHumidityPercent: number }
 ): ContainerHealth {
 	const limits = chemistry !== 'urethane' ? LIMITS.other : c.part === 'A' ? LIMITS.isocyanate : LIMITS.polyol;
 	const reasons: string[] = [];
@@ -113,7 +114,7 @@ export function containerHealth(
 		if (openDays > limits.doubtDays) raise('doubtful', `open for ${Math.round(openDays)} days`);
 		else if (openDays > limits.watchDays) raise('watch', `open for ${Math.round(openDays)} days`);
 	}
-	const damp = limits === LIMITS.isocyanate && relativeHumidity >= 50 ? 1.5 : 1;
+	const damp = limits === LIMITS.isocyanate && isTooDamp(air) ? 1.5 : 1;
 	const counted = c.openings * damp * (c.flushed ? 0.5 : 1);
 	if (counted > limits.doubtOpenings) raise('doubtful', `opened ${c.openings} times`);
 	else if (counted > limits.watchOpenings) raise('watch', `opened ${c.openings} times`);

@@ -1,3 +1,4 @@
+import { isTooDamp } from '../humidity';
 import { bandOfTime, sectionsBands, type TimeBand } from '../cure/bands';
 import { chemistryOf, cureOf, isCatalysed, type ResinRecord } from '../shelf/resin';
 import { digits } from '../units';
@@ -13,7 +14,7 @@ import { planSolid } from './solidPlan';
 /** Air from which this workshop does not pour urethane, said while there is still time to dry the room. */
 function airWarnings(inputs: Inputs, { settings, resin }: ShotContext): Warning[] {
 	const { stopHumidityPercent } = settings;
-	if (chemistryOf(resin.family) !== 'urethane' || inputs.relativeHumidity < stopHumidityPercent) return [];
+	if (chemistryOf(resin.family) !== 'urethane' || !isTooDamp({ ...inputs, stopHumidityPercent })) return [];
 	return [
 		{
 			code: 'damp-air',

@@ -35,7 +35,7 @@ export const load: PageServerLoad = async ({ params, url, locals }) => {
 		form: await superValidate(shown, zod4(containerChange)),
 		container,
 		stock: await stockThroughTime(params.id),
-		health: containerHealth(container.record, chemistry, today(), locals.settings.relativeHumidity),
+		health: containerHealth(container.record, chemistry, today(), locals.settings),
 		materials
 	};
 };

@@ -1,0 +1,133 @@
+import { cup } from '../cure';
+import { fieldErrors } from '../fieldErrors';
+import { isTooDamp } from '../humidity';
+import type { LookDue } from '../pot';
+import {
+	chemistryOf,
+	containerHealth,
+	containerSpeed,
+	cureOf,
+	LOW_SHARE,
+	shotsLeft,
+	tinsInUse,
+	type ContainerRecord,
+	type ResinRecord
+} from '../shelf';
+import type { WorkshopSettings } from '../workshop';
+
+/** A tin of the resin as the shelf has it. */
+export interface TodayTin {
+	record: ContainerRecord;
+	remainingG: number;
+	emptied: boolean;
+	rateFactor: number | null;
+}
+
+/** What something would be poured with today. */
+export interface PourToday {
+	massG: number;
+	/** Of its cup at today's room, s; nothing where the record does not reach. */
+	potLifeS: number | null;
+	/** Copies that the tins in use hold; nothing where there are no tins in the books. */
+	enoughFor: number | null;
+	/** Why it had better wait. */
+	wait: string | null;
+}
+
+/** A thing that wants doing soon, and whether its time has passed. */
+export interface Wanted {
+	what: string;
+	late: boolean;
+}
+
+type Air = Pick<WorkshopSettings, 'roomTempC' | 'relativeHumidity' | 'stopHumidityPercent'>;
+
+function enoughFor(resin: ResinRecord, tins: readonly TodayTin[], massG: number): number | null {
+	const left = (parts: string[]) => {
+		const of = tins.filter((t) => !t.emptied && parts.includes(t.record.part));
+		return of.length ? of.reduce((sum, t) => sum + t.remainingG, 0) : undefined;
+	};
+	return shotsLeft(resin, massG, { a: left(['A', 'whole']), b: left(['B']) }) ?? null;
+}
+
+function potLifeOf(asked: Parameters<typeof cup>[0]): number | null {
+	try {
+		return cup(asked).potLifeS;
+	} catch (error) {
+		if (!fieldErrors(error)) throw error;
+		return null;
+	}
+}
+
+/**
+ * What is poured again as it was poured last, held against shelf, room and air of today.
+ * @param massG all that is mixed for it, g
+ * @param cupG the one cup whose clock counts, g: of a cast in layers one layer
+ * @param tins of this resin, in the order of the shelf
+ */
+export function pourToday(
+	resin: ResinRecord,
+	{ massG, cupG }: { massG: number; cupG: number },
+	tins: readonly TodayTin[],
+	air: Air
+): PourToday {
+	const tin = tinsInUse(tins.map((t) => ({ ...t, part: t.record.part }))).a;
+	const enough = enoughFor(resin, tins, massG);
+	const damp = chemistryOf(resin.family) === 'urethane' && isTooDamp(air);
+	return {
+		massG,
+		potLifeS: potLifeOf({
+			resin: cureOf(resin, tin && containerSpeed(tin.record.slowerPercent, tin.rateFactor)),
+			massG: cupG,
+			startTempC: air.roomTempC,
+			roomTempC: air.roomTempC
+		}),
+		enoughFor: enough,
+		wait:
+			enough === 0
+				? 'too little of it on the shelf'
+				: damp
+					? `${Math.round(air.relativeHumidity)} % humidity: this workshop stops from ${Math.round(air.stopHumidityPercent)} %`
+					: null
+	};
+}
+
+const DAY_MS = 86_400_000;
+
+/** A vessel's look in words; nothing while it is fine. */
+export function lookWanted(vessel: string, due: LookDue, nowMs: number): Wanted | undefined {
+	const words: Partial<Record<LookDue['state'], string>> = {
+		failed: 'failed its look',
+		due: 'past its due date',
+		soon: `due in ${Math.max(0, Math.ceil((due.dueAtMs - nowMs) / DAY_MS))} days or ${due.cyclesLeft} cycles`
+	};
+	const word = words[due.state];
+	return word === undefined
+		? undefined
+		: { what: `${vessel}, ${due.name.toLowerCase()}: ${word}`, late: due.state !== 'soon' };
+}
+
+/** A mould is near its end when the careful figure of its last look leaves so few pulls (a default of ours). */
+export const NEAR_END_PULLS = 4;
+
+/** A mould that wants a successor; nothing while it has pulls enough. */
+export function successorWanted(mould: string, pullsLeft: number): Wanted | undefined {
+	if (pullsLeft > NEAR_END_PULLS) return undefined;
+	const left = pullsLeft <= 0 ? 'may be at its end' : `as few as ${pullsLeft} pulls left`;
+	return { what: `${mould}: ${left}, pour its successor`, late: pullsLeft <= 0 };
+}
+
+/** A tin that runs out or is doubtful; nothing while it is neither. */
+export function stockWanted(
+	name: string,
+	tin: Pick<TodayTin, 'record' | 'remainingG'>,
+	chemistry: Parameters<typeof containerHealth>[1],
+	today: string,
+	air: Air
+): Wanted | undefined {
+	const { record, remainingG } = tin;
+	const low = remainingG < LOW_SHARE * record.sizeG;
+	if (!low && containerHealth(record, chemistry, today, air).level !== 'doubtful') return undefined;
+	const part = record.part === 'whole' ? '' : ` ${record.part}`;
+	return { what: `${name}${part}: ${low ? 'running out' : 'doubtful, try a small cup first'}`, late: low };
+}
