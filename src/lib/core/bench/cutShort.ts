@@ -43,7 +43,11 @@ export function cutShort(
 	atMs: number
 ): CutShort | undefined {
 	const wait = waitOf(plan, steps, state, index);
-	if (!wait) return undefined;
+	return wait && cutOf(wait, atMs);
+}
+
+/** A wait that is ended at a moment with so much to go that it is asked about; nothing when it is about over. */
+export function cutOf(wait: { sinceMs: number; wantedS: number }, atMs: number): CutShort | undefined {
 	const waitedS = Math.max(0, (atMs - wait.sinceMs) / 1000);
 	const leftS = wait.wantedS - waitedS;
 	if (leftS < ASKED_FROM_S || leftS < ASKED_FROM_SHARE * wait.wantedS) return undefined;

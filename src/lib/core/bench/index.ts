@@ -42,5 +42,5 @@ export { benchForecast, correctedPlan, type BenchForecast } from './correct';
 export { lateAdvice } from './late';
 export { paceOf, type Pace } from './pace';
 export { mixedMassG, shotMassG, takenG } from './taken';
-export { cutShort, waitOf, type CutShort } from './cutShort';
+export { cutOf, cutShort, waitOf, type CutShort } from './cutShort';
 export { cutShortOf, layerStories, type LayerStory } from './happened';

@@ -8,4 +8,5 @@ export {
 	type Inspection,
 	type MakingEvent
 } from './events';
+export { makingCut, makingCuts } from './waits';
 export { makingClocks, placed, readyAtMs, reduceMaking, type MakingState } from './reduce';

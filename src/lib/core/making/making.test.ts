@@ -6,6 +6,8 @@ import { MOULD_KINDS, mouldInputs, planMould, type MouldKind } from '../mould';
 import { rubberRecord, thermoplasticRecord } from '../shelf';
 import {
 	makingClocks,
+	makingCut,
+	makingCuts,
 	makingEvent,
 	makingSteps,
 	placed,
@@ -240,4 +242,19 @@ describe('water that a made mould takes', () => {
 	])('%d ml against %d ml is no comparison', (waterMl, masterMl) => {
 		expect(() => waterOffPercent(waterMl, masterMl)).toThrow(/waterOffPercent: both over 0/);
 	});
+});
+
+it('a wait that is ended with much of it to go is known as cut short, at its end it is not', () => {
+	const steps = makingSteps(planOf('one-piece'));
+	const i = steps.findIndex((s) => (s.waitS ?? 0) > 3600);
+	const waitS = steps[i]!.waitS!;
+	const state = { doneAtMs: { [steps[i - 1]!.id]: 1e12 } };
+	const at = (share: number) => 1e12 + share * waitS * 1000;
+	expect(makingCut(steps, state, i, at(0.25))).toEqual({ waitedS: waitS / 4, wantedS: waitS });
+	expect(makingCut(steps, state, i, at(0.95))).toBeUndefined();
+	expect(makingCut(steps, state, i - 1, at(0))).toBeUndefined();
+	const ended = (share: number) =>
+		makingCuts(steps, { doneAtMs: { ...state.doneAtMs, [steps[i]!.id]: at(share) } });
+	expect(ended(0.5)).toEqual([{ title: steps[i]!.title, waitedS: waitS / 2, wantedS: waitS }]);
+	expect(ended(1)).toEqual([]);
 });

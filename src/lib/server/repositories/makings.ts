@@ -1,6 +1,7 @@
 import { QueryTypes, type Transaction } from 'sequelize';
 import {
 	makingClocks,
+	makingCuts,
 	makingEvent,
 	makingSteps,
 	placed,
@@ -201,12 +202,24 @@ async function project(
 	);
 }
 
-/** Clocks of a mould that is being made. */
-export async function clocksOfMaking(id: string): Promise<Clock[]> {
+/** The making of a mould as it stands; nothing when it was never begun. */
+async function madeSoFar(id: string) {
 	const row = await tables.moulds().findByPk(id, { attributes: ['making'] });
 	const making = row && plain(row).making;
-	if (!making) return [];
+	if (!making) return undefined;
 	const steps = makingSteps(making);
 	const { events } = await readMakingEvents(id);
-	return makingClocks(id, making, steps, reduceMaking(steps, events));
+	return { making, steps, state: reduceMaking(steps, events) };
+}
+
+/** Clocks of a mould that is being made. */
+export async function clocksOfMaking(id: string): Promise<Clock[]> {
+	const made = await madeSoFar(id);
+	return made ? makingClocks(id, made.making, made.steps, made.state) : [];
+}
+
+/** Waits of its making that were ended early. */
+export async function cutsOfMaking(id: string): Promise<ReturnType<typeof makingCuts>> {
+	const made = await madeSoFar(id);
+	return made ? makingCuts(made.steps, made.state) : [];
 }

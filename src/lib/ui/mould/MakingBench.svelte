@@ -5,7 +5,7 @@
 	import CloudOff from '@lucide/svelte/icons/cloud-off';
 	import Hand from '@lucide/svelte/icons/hand';
 	import Undo from '@lucide/svelte/icons/undo-2';
-	import { MOULD_FAULTS, readyAtMs } from '$lib/core/making';
+	import { makingCut, MOULD_FAULTS, readyAtMs } from '$lib/core/making';
 	import Caution from '../Caution.svelte';
 	import { countdown, lowerFirst, wallTime } from '../clockText';
 	import type { MakingRun } from '../makingRun.svelte';
@@ -43,8 +43,21 @@
 	let wrong = $state('');
 	let givingUp = $state(false);
 
+	/** What is asked before a wait with much of it to go is ended, and of which step. */
+	let asked = $state<{ stepId: string; words: string }>();
+	const asks = $derived(asked?.stepId === step?.id ? asked?.words : undefined);
+	function asksFirst(): boolean {
+		const cut = makingCut(run.steps, state_, state_.current, run.nowMs());
+		const again = asks !== undefined;
+		asked = undefined;
+		if (!cut || again || !step) return false;
+		const words = `Only ${units.show(cut.waitedS, 'time')} of ${units.show(cut.wantedS, 'time')} have passed. Press once more to end it early; the mould’s page says so.`;
+		asked = { stepId: step.id, words };
+		return true;
+	}
+
 	function done() {
-		if (!step || state_.status !== 'open') return;
+		if (!step || state_.status !== 'open' || asksFirst()) return;
 		const finished = { kind: 'step-done' as const, stepId: step.id };
 		if (step.kind !== 'inspect') return run.record(finished);
 		if (waterMl !== undefined && !(waterMl > 0)) {
@@ -212,6 +225,7 @@
 						<Caution topics={[...step.cautions]} order={workingS === undefined} />
 					</div>{/if}
 			</div>
+			{#if asks}<p class="py-1 text-center text-[1.2rem] font-bold text-(--hot)" role="alert">{asks}</p>{/if}
 			<button type="button" class={layout.action} onclick={press}>
 				{step.action}<kbd class="rounded-md border-2 border-current px-3 py-0.5 text-[1rem] font-semibold opacity-80">space</kbd>
 			</button>

@@ -6,7 +6,7 @@ import { ConflictError, NotFoundError, RefusedError } from '$lib/server/errors';
 import { attempt, orNotFound } from '$lib/server/forms';
 import { mouldContext } from '$lib/server/mouldContext';
 import { listPulls, pullLine } from '$lib/server/repositories/ledger';
-import { beginMaking } from '$lib/server/repositories/makings';
+import { beginMaking, cutsOfMaking } from '$lib/server/repositories/makings';
 import { getMould, pourRubber, saveMould, setMouldState } from '$lib/server/repositories/moulds';
 import { addPicture, listPictures, removePicture } from '$lib/server/repositories/pictures';
 import type { Actions, PageServerLoad } from './$types';
@@ -15,11 +15,12 @@ const LAST_PULLS = 8;
 
 export const load: PageServerLoad = async ({ params, locals }) => {
 	const mould = await orNotFound(getMould(params.id));
-	const [form, context, pulls, photos] = await Promise.all([
+	const [form, context, pulls, photos, cuts] = await Promise.all([
 		superValidate(mould.inputs, zod4(mouldInputs)),
 		mouldContext(),
 		listPulls({ mouldId: params.id }, { offset: 0, limit: LAST_PULLS }),
-		listPictures('mould', params.id)
+		listPictures('mould', params.id),
+		mould.making ? cutsOfMaking(params.id) : []
 	]);
 	return {
 		form,
@@ -27,6 +28,7 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 		...context,
 		pulls: { total: pulls.total, pulls: pulls.pulls.map(pullLine) },
 		photos,
+		cuts,
 		settings: locals.settings,
 		next: nextMouldStates(mould.state)
 	};

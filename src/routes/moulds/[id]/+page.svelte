@@ -88,6 +88,11 @@
 			{inspected.faults.length > 0 ? `Found: ${inspected.faults.join(', ')}.` : 'Nothing wrong with it.'}
 			{inspected.note}
 		</p>
+		{#each data.cuts as cut, i (i)}
+			<p class="font-semibold text-(--hot)">
+				{cut.title}: cut short, {units.show(cut.waitedS, 'time')} of {units.show(cut.wantedS, 'time')}.
+			</p>
+		{/each}
 	</section>
 {/if}
 {#key `${mould.id}-${mould.version}`}

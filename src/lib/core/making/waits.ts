@@ -1,0 +1,28 @@
+import { cutOf, type CutShort } from '../bench';
+import type { MakingState } from './reduce';
+import type { MakingStep } from './steps';
+
+/** Whether ending a step at a moment cuts its wait short by enough to be asked about, and by how much. */
+export function makingCut(
+	steps: readonly MakingStep[],
+	state: Pick<MakingState, 'doneAtMs'>,
+	index: number,
+	atMs: number
+): CutShort | undefined {
+	const wantedS = steps[index]?.waitS;
+	const before = steps[index - 1];
+	const sinceMs = before && state.doneAtMs[before.id];
+	return wantedS === undefined || sinceMs === undefined ? undefined : cutOf({ sinceMs, wantedS }, atMs);
+}
+
+/** Waits of a making that were ended early, in the order of the steps. */
+export function makingCuts(
+	steps: readonly MakingStep[],
+	state: Pick<MakingState, 'doneAtMs'>
+): (CutShort & { title: string })[] {
+	return steps.flatMap((step, i) => {
+		const atMs = state.doneAtMs[step.id];
+		const cut = atMs === undefined ? undefined : makingCut(steps, state, i, atMs);
+		return cut ? [{ ...cut, title: step.title }] : [];
+	});
+}
