@@ -1,5 +1,7 @@
-/** A JSON body, or what is wrong with it. */
-export type Body = { ok: true; value: unknown } | { ok: false; status: 413 | 422; message: string };
+import { refusal, type Refusal } from '$lib/core/outcome';
+
+/** A JSON body, or what is wrong with it and its HTTP status. */
+export type Body = { ok: true; value: unknown } | (Refusal & { status: 413 | 422 });
 
 /** Largest JSON body that the open interface reads, bytes. */
 export const MAX_JSON_BYTES = 256 * 1024;
@@ -46,10 +48,10 @@ export async function readBytes(request: Request, maxBytes: number): Promise<Uin
 /** Reads a JSON body of bounded size; the bound holds while reading, whatever the header says. */
 export async function readJson(request: Request, maxBytes = MAX_JSON_BYTES): Promise<Body> {
 	const bytes = await readBytes(request, maxBytes);
-	if (!bytes) return { ok: false, status: 413, message: `At most ${maxBytes / 1024} kB are read here.` };
+	if (!bytes) return { ...refusal(`At most ${maxBytes / 1024} kB are read here.`), status: 413 };
 	try {
 		return { ok: true, value: JSON.parse(new TextDecoder().decode(bytes)) };
 	} catch {
-		return { ok: false, status: 422, message: 'The body is not JSON.' };
+		return { ...refusal('The body is not JSON.'), status: 422 };
 	}
 }

@@ -36,7 +36,7 @@ export function eventRoutes<E>(kept: Kept<E>): Record<'GET' | 'POST', RequestHan
 		},
 		POST: async ({ params, request }) => {
 			const read = await readJson(request);
-			if (!read.ok) return json({ errors: [{ path: '', message: read.message }] }, { status: read.status });
+			if (!read.ok) return json({ errors: read.errors }, { status: read.status });
 			const parsed = body.safeParse(read.value);
 			if (!parsed.success) return json({ errors: fieldErrors(parsed.error) }, { status: 422 });
 			const state = await found(kept.add(params.id, parsed.data.events));

@@ -1,6 +1,7 @@
 import { Worker } from 'node:worker_threads';
 import source from 'virtual:thread-mesh';
 import { MeshError, type MeshAnswer, type MeshQuery } from '$lib/core/mesh';
+import type { Outcome } from '$lib/core/outcome';
 import type { ShapeChoice } from '$lib/core/master';
 import type { studyFile } from '$lib/core/master/study';
 import type { MeshTask } from './thread/mesh';
@@ -47,8 +48,8 @@ function inThread<T>(task: MeshTask, signal?: AbortSignal): Promise<T> {
 			const left = () => giveUp(gone());
 			const timer = setTimeout(() => giveUp(tooLong()), LIMIT_MS);
 			signal?.addEventListener('abort', left, { once: true });
-			worker.once('message', (answer: { ok: T } | { problem: string }) =>
-				settle(() => ('ok' in answer ? resolve(answer.ok) : reject(new MeshError(answer.problem))))
+			worker.once('message', (answer: Outcome<T>) =>
+				settle(() => (answer.ok ? resolve(answer.value) : reject(new MeshError(answer.errors[0].message))))
 			);
 			worker.once('error', (error) => settle(() => reject(error)));
 			worker.once('exit', (code) =>

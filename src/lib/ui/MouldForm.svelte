@@ -1,7 +1,8 @@
 <script lang="ts">
 	import type { SuperValidated } from 'sveltekit-superforms';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
-	import { fieldErrors } from '$lib/core/fieldErrors';
+	import { refusal, valueOf, type Outcome } from '$lib/core/outcome';
+	import { outcomeOf } from '$lib/core/outcomeOf';
 	import {
 		masterThing,
 		pourMeetings,
@@ -92,29 +93,20 @@
 	const faceC = $derived(resin ? faceTempC(resin.record, $form.roomTempC, master?.record.shape?.findings.thickestMm) : undefined);
 	/** Fields that no sum is made of. */
 	const WORDS = ['label', 'masterId', 'rubberId', 'thermoplasticId', 'rubberLot', 'place', 'note'];
-	interface Outcome {
-		plan?: MouldPlan;
-		mixing?: ReturnType<typeof mixingOf>;
-		problem?: string;
-		at?: string;
-	}
-	const outcome = $derived.by((): Outcome => {
+	const outcome = $derived.by((): Outcome<{ plan: MouldPlan; mixing: ReturnType<typeof mixingOf> }> | undefined => {
 		const chosen = $form.kind === 'rigid' || ($form.kind === 'press' ? thermoplastic : rubber);
-		if (!master || !chosen) return {};
+		if (!master || !chosen) return undefined;
 		// a number out of range is said before any sum is made of it
 		const wrong = mouldInputs.safeParse($form).error?.issues.find((i) => !WORDS.includes(String(i.path[0])));
-		if (wrong) return { problem: wrong.message, at: String(wrong.path[0]) };
-		try {
+		if (wrong) return refusal(wrong.message, String(wrong.path[0]));
+		return outcomeOf(() => {
 			const plan = planMould($form, master.record, materials, faceC);
-			const mixing = mixingOf(plan, materials, $form.degas, settings);
-			return { plan, mixing };
-		} catch (error) {
-			const first = fieldErrors(error)?.[0];
-			if (!first) throw error;
-			return { problem: first.message, at: first.path };
-		}
+			return { plan, mixing: mixingOf(plan, materials, $form.degas, settings) };
+		});
 	});
-	const plan = $derived(outcome.plan);
+	const plan = $derived(outcome && valueOf(outcome)?.plan);
+	const mixing = $derived(outcome && valueOf(outcome)?.mixing);
+	const problem = $derived(outcome?.ok === false ? outcome.errors[0] : undefined);
 	const drawing = $derived(plan && master ? sideBySide(drawMould($form, plan, master.record, (v) => units.show(v, 'length'))) : undefined);
 	/** Resins of the shelf that are known to harm in a mould of this, bare; each sentence names them. */
 	function harmfulResins(of: Thing) {
@@ -166,8 +158,8 @@
 	const MINE: Partial<Record<string, keyof MouldInputs>> = { masterVolumeMl: 'masterId', master: 'masterId', workingTimeS: 'rubberId' };
 	/** What is wrong at a field: from the sums as they stand, else from the schema or the server. */
 	function said(field: keyof MouldInputs): string[] | undefined {
-		const at = outcome.at?.split('.')[0];
-		if (at !== undefined && (MINE[at] ?? at) === field) return [outcome.problem!];
+		const at = problem?.path.split('.')[0];
+		if (at !== undefined && (MINE[at] ?? at) === field) return [problem!.message];
 		return $errors[field] as string[] | undefined;
 	}
 	const family = $derived(others.filter((o) => o.masterId === $form.masterId && o.id !== own));
@@ -283,9 +275,9 @@
 	</div>
 	<aside class="slab flex h-fit min-w-0 flex-col gap-4 p-5" aria-live="polite">
 		{#if plan}
-			<MouldAnswer {plan} inputs={$form} {materials} {settings} mixing={outcome.mixing} {touching} {nowMs} />
-		{:else if outcome.problem}
-			<p class="font-semibold text-(--harm)">{outcome.problem}</p>
+			<MouldAnswer {plan} inputs={$form} {materials} {settings} {mixing} {touching} {nowMs} />
+		{:else if problem}
+			<p class="font-semibold text-(--harm)">{problem.message}</p>
 		{:else if $form.kind === 'press'}
 			<p class="soft">Choose a master and a thermoplastic: what to soften appears here.</p>
 		{:else}

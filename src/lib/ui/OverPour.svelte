@@ -1,5 +1,7 @@
 <script lang="ts">
-	import { fieldErrors } from '$lib/core/fieldErrors';
+	import { reasonOf, valueOf, type Outcome } from '$lib/core/outcome';
+	import { outcomeOf } from '$lib/core/outcomeOf';
+	import { InputError } from '$lib/core/working';
 	import { bPerAByVolume, bPerAByWeight, correctPour, cupMarkHeightMm, markVolumeMl, type Correction, type Ratio } from '$lib/core/mix';
 	import QuantityField from './QuantityField.svelte';
 	import Segments from './Segments.svelte';
@@ -25,12 +27,12 @@
 	let wideMm = $state<number | undefined>();
 	const diameter = $derived(wideMm ?? cupDiameterMm);
 
-	const correction = $derived.by((): Correction | string | undefined => {
+	const outcome = $derived.by((): Outcome<Correction> | undefined => {
 		const [a, b] = by === 'weight' ? [pouredA, pouredB] : [markA, markB];
 		if (a === undefined && b === undefined) return undefined;
 		const given = <K extends string>(key: K, value: number | undefined) =>
 			(value === undefined ? {} : { [key]: value }) as { [P in K]?: number };
-		try {
+		return outcomeOf(() => {
 			if (by === 'weight')
 				return correctPour({
 					ratio: { by: 'weight', a: 1, b: bPerAByWeight(ratio, densityAGPerMl, densityBGPerMl) },
@@ -38,7 +40,7 @@
 					...given('pouredBG', pouredB),
 					...given('capacityG', capacity)
 				});
-			if (!(diameter > 0)) return 'Type the inner width of the cup.';
+			if (!(diameter > 0)) throw new InputError(['diameter'], 'Type the inner width of the cup.');
 			const ml = (mark: number | undefined) => (mark === undefined ? undefined : markVolumeMl(mark, diameter));
 			return correctPour({
 				ratio: { by: 'volume', a: 1, b: bPerAByVolume(ratio, densityAGPerMl, densityBGPerMl) },
@@ -46,12 +48,10 @@
 				...given('pouredBMl', ml(markB)),
 				...given('capacityMl', capacityMl)
 			});
-		} catch (error) {
-			const first = fieldErrors(error)?.[0];
-			if (!first) throw error;
-			return first.message;
-		}
+		});
 	});
+	const correction = $derived(outcome && valueOf(outcome));
+	const problem = $derived(outcome && reasonOf(outcome));
 	const amount = (value: number) => units.show(value, by === 'weight' ? 'mass' : 'volume');
 	/** The mark to which a cup is filled up, mm from its floor. */
 	const upTo = (poured: number | undefined, add: number) => units.show((poured ?? 0) + cupMarkHeightMm(add, diameter), 'length');
@@ -90,8 +90,8 @@
 			<QuantityField label="The mixing cup takes" kind="volume" name="capacityMl" bind:value={capacityMl} hint="if it is tight" />
 		</div>
 	{/if}
-	{#if typeof correction === 'string'}
-		<p class="font-semibold text-(--harm)">{correction}</p>
+	{#if problem}
+		<p class="font-semibold text-(--harm)">{problem}</p>
 	{:else if correction}
 		<p class="text-[1.3rem] font-bold" role="status">
 			{#if correction.addA > least}Add {amount(correction.addA)} of A{#if by === 'mark'}, up to {upTo(markA, correction.addA)}{/if}.

@@ -63,7 +63,7 @@
 	/** How it may be typed, as long as nothing stands there. */
 	const example = $derived(kind === 'number' || kind === 'percent' ? '' : `such as ${KINDS[kind].example.split(/,| or /)[0] ?? ''}`);
 	const guard = new PasteGuard();
-	const problem = $derived(guard.problem || (reading && !reading.ok ? reading.message : (error?.[0] ?? '')));
+	const problem = $derived(guard.problem || (reading && !reading.ok ? reading.errors[0].message : (error?.[0] ?? '')));
 	const wantsNote = $derived(
 		kind === 'volume' && /oz/i.test(text) ? 'fluid ounces' : kind === 'mass' && /oz/i.test(text) ? 'weight ounces' : ''
 	);

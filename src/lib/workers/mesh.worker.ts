@@ -17,6 +17,7 @@ import {
 } from '$lib/core/mesh';
 import { skinAreaMm2, standingSizes, study, type Study } from '$lib/core/master/study';
 import type { Opening } from '$lib/core/master';
+import { refusal, type Outcome } from '$lib/core/outcome';
 
 type Tell = (share: number) => void;
 /** A study with what the page draws of it. */
@@ -26,7 +27,6 @@ export interface PlacedStudy {
 	undercuts: { share: number; depthMm: number; areaMm2: number; faces: Uint32Array };
 	sizesMm: [number, number, number];
 }
-export type Outcome<T> = { ok: T } | { problem: string };
 
 let file: MeshFile | undefined;
 let mesh: Mesh | undefined;
@@ -34,11 +34,11 @@ let mesh: Mesh | undefined;
 /** What the maker may cause comes back as a sentence; anything else is thrown. */
 function attempt<T>(work: () => T): Outcome<T> {
 	try {
-		return { ok: work() };
+		return { ok: true, value: work() };
 	} catch (error) {
-		if (error instanceof MeshError) return { problem: error.message };
+		if (error instanceof MeshError) return refusal(error.message);
 		if (error instanceof RangeError && /allocation|array length/i.test(error.message))
-			return { problem: 'This file needs more memory than the browser gives: reduce the mesh first.' };
+			return refusal('This file needs more memory than the browser gives: reduce the mesh first.');
 		throw error;
 	}
 }
@@ -75,9 +75,7 @@ const api = {
 		try {
 			bytes = new Uint8Array(await source.arrayBuffer());
 		} catch {
-			return {
-				problem: 'The browser could not read this file: was it moved, or is it on a drive that is gone?'
-			};
+			return refusal('The browser could not read this file: was it moved, or is it on a drive that is gone?');
 		}
 		return attempt(() => {
 			mesh = undefined;

@@ -11,6 +11,7 @@
 		type ForecastInput,
 		type WallKind
 	} from '$lib/core/cure';
+	import type { Outcome } from '$lib/core/outcome';
 	import type { CureAnswer, CureQuestion } from '$lib/core/cure/tryForecast';
 	import type { FieldError } from '$lib/core/fieldErrors';
 	import { cautionsFor } from '$lib/core/cautions';
@@ -90,19 +91,16 @@
 	let ask: ((q: CureQuestion) => void) | undefined;
 	let ready = $state(false);
 	onMount(() => {
-		ask = latest((q) => usePlanner().tryForecast(q) as Promise<CureAnswer>, take);
+		ask = latest((q) => usePlanner().tryForecast(q) as Promise<Outcome<CureAnswer>>, take);
 		ready = true;
 	});
-	function take(answer: CureAnswer) {
-		if ('errors' in answer) {
-			errors = answer.errors;
+	function take(answer: Outcome<CureAnswer>) {
+		if (!answer.ok) {
+			errors = [...answer.errors];
 			return;
 		}
 		errors = [];
-		main = answer.main;
-		bands = answer.bands;
-		second = answer.other;
-		plan = answer.catalyst;
+		({ main, bands, other: second, catalyst: plan } = answer.value);
 	}
 	$effect(() => {
 		const q = question();

@@ -1,4 +1,5 @@
-import { fieldErrors } from '../fieldErrors';
+import { valueOf } from '../outcome';
+import { outcomeOf } from '../outcomeOf';
 import { calibrate } from '../cure/calibrate';
 import type { CureRecord } from '../cure';
 import { BAND_80 } from '../cure/spread';
@@ -74,31 +75,30 @@ export function benchForecast(
 		startTempC: now(plannedC),
 		roomTempC
 	}));
-	try {
-		const fits = cups.map((c, i) => fitOf(cure, c, state.temps, i));
-		const climate = { startTempC, mouldTempC, roomTempC };
-		const byGun = speedOf(fits, state.temps);
-		const sight = speedBySight(plan, cure, climate, eyed, gunKnows(fits, byGun));
-		const learnt = sight ? Math.exp(sight.lnSpeed) : byGun;
-		if (learnt === undefined && !moved) return undefined;
-		const rateFactor = Math.min(10, Math.max(0.1, (cure.rateFactor ?? 1) * (learnt ?? 1)));
-		const resin = { ...cure, rateFactor };
-		const lives = cups.map((c, i) => fits[i] ?? unread(cup({ resin, ...c }).potLifeS, fits));
-		const potLifeS = plan.layers ? lives[0]!.potLifeS : together(plan, lives, (l) => l.potLifeS);
-		const layers = plan.layers && layersNow(plan, resin, climate, lives);
-		return {
-			potLifeS,
-			usableS: usableNow(plan, potLifeS, bandOf(plan, fits, lives)),
-			...(layers ?? partNow(plan, resin, climate)),
-			...(plan.cups ? { cups: cupsNow(plan, resin, cups, lives) } : {}),
-			...bandOf(plan, fits, lives),
-			...(learnt === undefined ? {} : { rateFactor: learnt })
-		};
-	} catch (error) {
-		// readings that lead out of range leave the plan as it was
-		if (fieldErrors(error)) return undefined;
-		throw error;
-	}
+	// readings that lead out of range leave the plan as it was
+	return valueOf(
+		outcomeOf((): BenchForecast | undefined => {
+			const fits = cups.map((c, i) => fitOf(cure, c, state.temps, i));
+			const climate = { startTempC, mouldTempC, roomTempC };
+			const byGun = speedOf(fits, state.temps);
+			const sight = speedBySight(plan, cure, climate, eyed, gunKnows(fits, byGun));
+			const learnt = sight ? Math.exp(sight.lnSpeed) : byGun;
+			if (learnt === undefined && !moved) return undefined;
+			const rateFactor = Math.min(10, Math.max(0.1, (cure.rateFactor ?? 1) * (learnt ?? 1)));
+			const resin = { ...cure, rateFactor };
+			const lives = cups.map((c, i) => fits[i] ?? unread(cup({ resin, ...c }).potLifeS, fits));
+			const potLifeS = plan.layers ? lives[0]!.potLifeS : together(plan, lives, (l) => l.potLifeS);
+			const layers = plan.layers && layersNow(plan, resin, climate, lives);
+			return {
+				potLifeS,
+				usableS: usableNow(plan, potLifeS, bandOf(plan, fits, lives)),
+				...(layers ?? partNow(plan, resin, climate)),
+				...(plan.cups ? { cups: cupsNow(plan, resin, cups, lives) } : {}),
+				...bandOf(plan, fits, lives),
+				...(learnt === undefined ? {} : { rateFactor: learnt })
+			};
+		})
+	);
 }
 
 /** The life of a cup that nobody read, as sure as the one that was read last: they share the batch's speed. */

@@ -1,6 +1,7 @@
 import { sections } from '../cure/sections';
 import type { Evidence } from '../faults/evidence';
-import { fieldErrors } from '../fieldErrors';
+import { valueOf } from '../outcome';
+import { outcomeOf } from '../outcomeOf';
 import { dewPointC } from '../humidity/dewPoint';
 import { HOLD_MARGIN } from '../shot/solid';
 import { mixOneCupS, type PourPlan } from '../plan/pourPlan';
@@ -13,16 +14,11 @@ import { stepsOf } from './steps/kept';
 export function partHeat(
 	plan: Pick<PourPlan, 'cure' | 'section' | 'startTempC' | 'mouldTempC' | 'roomTempC'>
 ): { peakC: number; faceC: number } | undefined {
-	if (!plan.cure || !plan.section) return undefined;
-	try {
-		const { startTempC, mouldTempC, roomTempC } = plan;
-		const p = sections(plan.cure, plan.section, { startTempC, mouldTempC, roomTempC });
-		return { peakC: p.peakTempC, faceC: p.peakMouldFaceC };
-	} catch (error) {
-		// a plan out of the engine's range has no heat to speak of
-		if (fieldErrors(error)) return undefined;
-		throw error;
-	}
+	const { cure, section, startTempC, mouldTempC, roomTempC } = plan;
+	if (!cure || !section) return undefined;
+	// a plan out of the engine's range has no heat to speak of
+	const p = valueOf(outcomeOf(() => sections(cure, section, { startTempC, mouldTempC, roomTempC })));
+	return p && { peakC: p.peakTempC, faceC: p.peakMouldFaceC };
 }
 
 const known = <K extends string, V>(key: K, value: V | undefined) =>

@@ -21,7 +21,7 @@ describe('every calculation', () => {
 
 	it.each(CALCULATIONS.map((c) => [c.name, c] as const))('%s works out its own example', (name, calc) => {
 		const outcome = runCalculation(name, calc.example);
-		expect(outcome.status).toBe('ok');
+		expect(outcome?.ok).toBe(true);
 	});
 
 	it('describes itself with a JSON Schema and an example', () => {
@@ -58,8 +58,8 @@ describe('every calculation', () => {
 				fc.property(fc.constantFrom(...keys), strange, fc.jsonValue(), (key, value, whole) => {
 					for (const input of [{ ...(calc.example as object), [key]: value }, whole]) {
 						const outcome = runCalculation(name, input);
-						if (outcome.status === 'ok') expect(JSON.stringify(outcome.answer)).not.toMatch(/NaN|Infinity/);
-						else if (outcome.status === 'invalid') {
+						if (outcome?.ok) expect(JSON.stringify(outcome.value)).not.toMatch(/NaN|Infinity/);
+						else if (outcome) {
 							expect(outcome.errors.length).toBeGreaterThan(0);
 							for (const e of outcome.errors) expect(e.message.length).toBeGreaterThan(3);
 						}
@@ -71,8 +71,8 @@ describe('every calculation', () => {
 	);
 
 	it('an unknown name is said to be unknown', () => {
-		expect(runCalculation('alchemy', {})).toEqual({ status: 'unknown' });
-		expect(runCalculation('__proto__', {})).toEqual({ status: 'unknown' });
+		expect(runCalculation('alchemy', {})).toBeUndefined();
+		expect(runCalculation('__proto__', {})).toBeUndefined();
 	});
 
 	it('errors name the field by its path', () => {
@@ -82,8 +82,8 @@ describe('every calculation', () => {
 			startTempC: 23,
 			roomTempC: 23
 		});
-		expect(outcome).toMatchObject({ status: 'invalid' });
-		const paths = outcome.status === 'invalid' ? outcome.errors.map((e) => e.path) : [];
+		expect(outcome).toMatchObject({ ok: false });
+		const paths = outcome && !outcome.ok ? outcome.errors.map((e) => e.path) : [];
 		expect(paths).toContain('resin.potLifeS');
 		expect(paths).toContain('massG');
 	});

@@ -1,1 +1,1 @@
-export { CALCULATIONS, describeCalculations, runCalculation, type CalcOutcome } from './registry';
+export { CALCULATIONS, describeCalculations, runCalculation } from './registry';

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { fieldErrors, type FieldError } from '../fieldErrors';
+import { refusal, type Outcome } from '../outcome';
+import { outcomeOf } from '../outcomeOf';
 import { budget, budgetInput } from '../budget';
 import { catalystPlan, catalystPlanInput, cupFit, cupFitInput, cupInput } from '../cure';
 import { cupAnswer, partAnswer, partQuery } from './cureAnswers';
@@ -369,32 +370,19 @@ export const CALCULATIONS: readonly Calculation[] = [
 	)
 ];
 
-/** The answer of a calculation, the errors at its fields, or that there is no such calculation. */
-export type CalcOutcome =
-	{ status: 'ok'; answer: unknown } | { status: 'unknown' } | { status: 'invalid'; errors: FieldError[] };
-
 /**
  * Runs a calculation by name. Every answer is finite: an input that passes its ranges and still gives
  * NaN or infinity is refused, never passed on.
+ * @returns nothing when there is no such calculation
  */
-export function runCalculation(name: string, input: unknown): CalcOutcome {
+export function runCalculation(name: string, input: unknown): Outcome<unknown> | undefined {
 	const found = CALCULATIONS.find((c) => c.name === name);
-	if (!found) return { status: 'unknown' };
-	try {
-		const answer = found.run(input);
-		const bad = firstNotFinite(answer, '');
-		if (bad !== undefined) {
-			return {
-				status: 'invalid',
-				errors: [{ path: '', message: `These numbers lead out of range (${bad}): check units and sizes.` }]
-			};
-		}
-		return { status: 'ok', answer };
-	} catch (error) {
-		const errors = fieldErrors(error);
-		if (!errors) throw error;
-		return { status: 'invalid', errors };
-	}
+	if (!found) return undefined;
+	const outcome = outcomeOf(() => found.run(input));
+	const bad = outcome.ok ? firstNotFinite(outcome.value, '') : undefined;
+	return bad === undefined
+		? outcome
+		: refusal(`These numbers lead out of range (${bad}): check units and sizes.`);
 }
 
 function firstNotFinite(value: unknown, path: string): string | undefined {

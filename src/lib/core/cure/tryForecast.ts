@@ -1,4 +1,5 @@
-import { fieldErrors, type FieldError } from '../fieldErrors';
+import type { Outcome } from '../outcome';
+import { outcomeOf } from '../outcomeOf';
 import { catalystPlan, type CatalystPlan, type CatalystPlanInput } from './catalystPlan';
 import { forecast, forecastBands, type Forecast, type ForecastBands, type ForecastInput } from './forecast';
 
@@ -9,13 +10,16 @@ export interface CureQuestion {
 	catalyst?: CatalystPlanInput;
 }
 
-export type CureAnswer =
-	| { main: Forecast; bands: ForecastBands; other?: Forecast; catalyst?: CatalystPlan }
-	| { errors: FieldError[] };
+export interface CureAnswer {
+	main: Forecast;
+	bands: ForecastBands;
+	other?: Forecast;
+	catalyst?: CatalystPlan;
+}
 
 /** Works out a cure screen; bad input is an answer. Plain data, so that it can cross to a worker. */
-export function tryForecast(question: CureQuestion): CureAnswer {
-	try {
+export const tryForecast = (question: CureQuestion): Outcome<CureAnswer> =>
+	outcomeOf(() => {
 		const main = forecast(question.main);
 		return {
 			main,
@@ -23,9 +27,4 @@ export function tryForecast(question: CureQuestion): CureAnswer {
 			...(question.other ? { other: forecast(question.other) } : {}),
 			...(question.catalyst ? { catalyst: catalystPlan(question.catalyst) } : {})
 		};
-	} catch (error) {
-		const errors = fieldErrors(error);
-		if (!errors) throw error;
-		return { errors };
-	}
-}
+	});

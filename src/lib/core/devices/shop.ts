@@ -1,4 +1,5 @@
-import { fieldErrors } from '../fieldErrors';
+import { valueOf } from '../outcome';
+import { outcomeOf } from '../outcomeOf';
 import type { CureRecord } from '../cure';
 import { cup } from '../cure/cup';
 import { clockCups, type PourPlan } from '../plan/pourPlan';
@@ -69,11 +70,6 @@ function cupCurve(
 }
 
 function courseOf(resin: CureRecord, massG: number, startTempC: number, roomTempC: number) {
-	try {
-		return cup({ resin, massG, startTempC, roomTempC }).series;
-	} catch (error) {
-		// a plan out of the engine's range has a cup that stays as it was
-		if (fieldErrors(error)) return [];
-		throw error;
-	}
+	// a plan out of the engine's range has a cup that stays as it was
+	return valueOf(outcomeOf(() => cup({ resin, massG, startTempC, roomTempC }).series)) ?? [];
 }

@@ -131,7 +131,7 @@ export function readRow(
 		const text = cell(field);
 		if (!text) return undefined;
 		const read = parseQuantity(text, kind, about.units);
-		if (!read.ok) wrong(field, `“${text.slice(0, 40)}”: ${read.message}`);
+		if (!read.ok) wrong(field, `“${text.slice(0, 40)}”: ${read.errors[0].message}`);
 		else if (!(read.value >= from && read.value <= to))
 			wrong(field, `“${text.slice(0, 40)}” is out of range.`);
 		else return read.value;

@@ -1,5 +1,6 @@
 import { cup } from '../cure';
-import { fieldErrors } from '../fieldErrors';
+import { valueOf } from '../outcome';
+import { outcomeOf } from '../outcomeOf';
 import { isTooDamp } from '../humidity';
 import type { LookDue } from '../pot';
 import {
@@ -50,14 +51,8 @@ function enoughFor(resin: ResinRecord, tins: readonly TodayTin[], massG: number)
 	return shotsLeft(resin, massG, { a: left(['A', 'whole']), b: left(['B']) }) ?? null;
 }
 
-function potLifeOf(asked: Parameters<typeof cup>[0]): number | null {
-	try {
-		return cup(asked).potLifeS;
-	} catch (error) {
-		if (!fieldErrors(error)) throw error;
-		return null;
-	}
-}
+const potLifeOf = (asked: Parameters<typeof cup>[0]): number | null =>
+	valueOf(outcomeOf(() => cup(asked).potLifeS)) ?? null;
 
 /**
  * What is poured again as it was poured last, held against shelf, room and air of today.

@@ -1,5 +1,7 @@
 import { bandOfTime, cup, cupBands, type CupResult, type TimeBand } from '../cure';
-import { fieldErrors, type FieldError } from '../fieldErrors';
+import type { FieldError } from '../fieldErrors';
+import { valueOf, type Outcome } from '../outcome';
+import { outcomeOf } from '../outcomeOf';
 import { cupLossMl, mix, type MixResult } from '../mix';
 import { filledOf } from '../mix/filledOf';
 import { consistency, FILLER_HEAT, settlingMm, type FillerRecord } from './filler';
@@ -78,8 +80,8 @@ export function mixSheet(input: MixSheetInput): MixSheet {
 			: 0;
 	const base = { freshMpaS, lossMl, load, settling: [], mistakeMl: 0 };
 	const made = amountsOf(input, lossMl);
-	if (!made.result) return { ...base, errors: made.errors };
-	const { result } = made;
+	if (!made.ok) return { ...base, errors: made.errors };
+	const result = made.value;
 	const cured = cureOfCup(
 		resin,
 		result,
@@ -114,10 +116,10 @@ export function mixSheet(input: MixSheetInput): MixSheet {
 function amountsOf(
 	{ resin, target, fillers, colours, scaleResolutionG }: MixSheetInput,
 	lossMl: number
-): { result?: MixResult; errors: readonly FieldError[] } {
+): Outcome<MixResult> {
 	const m = mixable(resin);
-	try {
-		const result = mix({
+	return outcomeOf(() =>
+		mix({
 			resin: {
 				densityAGPerMl: m.densityAGPerMl,
 				...(m.ratio && m.densityBGPerMl ? { densityBGPerMl: m.densityBGPerMl, ratio: m.ratio } : {})
@@ -145,13 +147,8 @@ function amountsOf(
 				}))
 			],
 			scaleResolutionG
-		});
-		return { result, errors: [] };
-	} catch (error) {
-		const errors = fieldErrors(error);
-		if (!errors) throw error;
-		return { errors };
-	}
+		})
+	);
 }
 
 /** Nothing when the cure engine has no forecast for this cup: then nothing is said about time or settling. */
@@ -171,17 +168,16 @@ function cureOfCup(
 		mixed.fillers.length > 0
 			? filledOf(mixed, (i) => FILLER_HEAT[families[i] ?? 'mineral powder'])
 			: undefined;
-	try {
-		const question = {
-			resin: filled ? { ...record, filled } : record,
-			massG: Math.max(0.1, mixed.total.massG),
-			startTempC: tempC,
-			roomTempC: tempC
-		};
-		const clock = cup(question);
-		return { ...clock, potLifeBand: bandOfTime(clock.potLifeS, cupBands(question).potLifeS) };
-	} catch (error) {
-		if (!fieldErrors(error)) throw error;
-		return undefined;
-	}
+	const question = {
+		resin: filled ? { ...record, filled } : record,
+		massG: Math.max(0.1, mixed.total.massG),
+		startTempC: tempC,
+		roomTempC: tempC
+	};
+	return valueOf(
+		outcomeOf(() => {
+			const clock = cup(question);
+			return { ...clock, potLifeBand: bandOfTime(clock.potLifeS, cupBands(question).potLifeS) };
+		})
+	);
 }

@@ -63,8 +63,11 @@ describe('what would give time', () => {
 		const two = planShot(typed({ hands: 2 }), context).shot.batches[0]!.slackS;
 		expect(helps.find((h) => h.what === 'a second pair of hands')!.gainS).toBeCloseTo(two - base, 9);
 	});
-	it('what cannot be planned is no answer and no exception', () => {
-		expect(tryWhatIf({ ...typed(), copies: 0 }, context, [])).toBeUndefined();
+	it('what cannot be planned says so at its field, and is no exception', () => {
+		expect(tryWhatIf({ ...typed(), copies: 0 }, context, [])).toMatchObject({
+			ok: false,
+			errors: [{ path: 'copies' }]
+		});
 	});
 });
 

@@ -1,5 +1,6 @@
 import type { z } from 'zod';
-import { fieldErrors } from '../fieldErrors';
+import { valueOf, type Outcome } from '../outcome';
+import { outcomeOf } from '../outcomeOf';
 import type { ResinRecord } from '../shelf/resin';
 import { shotInputs } from './inputs';
 import type { PlannedShot, ShotContext } from './planned';
@@ -28,13 +29,8 @@ function figures(planned: PlannedShot) {
 
 /** The shot with something changed; nothing where that leads out of range. */
 function tried(what: string, inputs: Typed, context: ShotContext, slackS: number): WhatIf[] {
-	try {
-		const f = figures(planShot(shotInputs.parse(inputs), context, false));
-		return [{ what, ...f, gainS: f.slackS - slackS }];
-	} catch (error) {
-		if (fieldErrors(error)) return [];
-		throw error;
-	}
+	const f = valueOf(outcomeOf(() => figures(planShot(shotInputs.parse(inputs), context, false))));
+	return f ? [{ what, ...f, gainS: f.slackS - slackS }] : [];
 }
 
 /** Steps by which temperatures, masses and hands go wrong at a bench (defaults of ours). */
@@ -101,15 +97,9 @@ export function whatHelps(inputs: Typed, context: ShotContext, others: readonly 
 }
 
 /** Everything that the shot page asks beside the shot itself. */
-export function tryWhatIf(
+export const tryWhatIf = (
 	inputs: Typed,
 	context: ShotContext,
 	others: readonly OtherResin[]
-): { sensitivity: WhatIf[]; helps: WhatIf[] } | undefined {
-	try {
-		return { sensitivity: sensitivity(inputs, context), helps: whatHelps(inputs, context, others) };
-	} catch (error) {
-		if (fieldErrors(error)) return undefined;
-		throw error;
-	}
-}
+): Outcome<{ sensitivity: WhatIf[]; helps: WhatIf[] }> =>
+	outcomeOf(() => ({ sensitivity: sensitivity(inputs, context), helps: whatHelps(inputs, context, others) }));

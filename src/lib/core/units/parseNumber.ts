@@ -1,5 +1,4 @@
-/** A number read from text, or the sentence that says why it is not one. */
-export type NumberReading = { ok: true; value: number } | { ok: false; message: string };
+import { refusal, type Outcome } from '../outcome';
 
 const VULGAR: Readonly<Record<string, string>> = {
 	'¼': '1/4',
@@ -30,23 +29,20 @@ export function plainText(text: string): string {
  * Reads `12`, `1.5`, `1,5`, `.5`, `3/8` or `2 3/8`.
  * A comma before exactly three digits could mean thousands or a decimal, so it is refused, not guessed.
  */
-export function parseNumber(text: string): NumberReading {
+export function parseNumber(text: string): Outcome<number> {
 	const t = plainText(text);
 	if (/^[-+]?\d{1,3},\d{3}$/.test(t)) {
 		const plain = t.replace(',', '');
-		return {
-			ok: false,
-			message: `"${t}" can be read two ways: write ${plain} or ${t.replace(',', '.')}.`
-		};
+		return refusal(`"${t}" can be read two ways: write ${plain} or ${t.replace(',', '.')}.`);
 	}
 	const decimal = t.replace(',', '.');
 	if (/^[-+]?(\d+\.?\d*|\.\d+)$/.test(decimal)) return { ok: true, value: Number(decimal) };
 	const mixed = /^([-+]?)(?:(\d+)[ -])?(\d+) ?\/ ?(\d+)$/.exec(t);
 	if (mixed) {
 		const [, sign, whole = '0', top, bottom] = mixed;
-		if (Number(bottom) === 0) return { ok: false, message: `"${t}" divides by zero: check the fraction.` };
+		if (Number(bottom) === 0) return refusal(`"${t}" divides by zero: check the fraction.`);
 		const value = Number(whole) + Number(top) / Number(bottom);
 		return { ok: true, value: sign === '-' ? -value : value };
 	}
-	return { ok: false, message: '' };
+	return refusal('');
 }

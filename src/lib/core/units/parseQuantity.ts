@@ -1,20 +1,16 @@
+import { refusal, type Refusal } from '../outcome';
 import { celsiusFromFahrenheit, densityFromSpecificVolume } from './factors';
 import { parseNumber, plainText } from './parseNumber';
 import { KINDS, SPELLINGS, type QuantityKind, type UnitSystem } from './quantity';
 
 /** What a quantity field made of the text: the canonical value and the unit typed, or a sentence. */
-export type QuantityReading =
-	{ ok: true; value: number; unit: string; bare: boolean } | { ok: false; message: string };
+export type QuantityReading = { ok: true; value: number; unit: string; bare: boolean } | Refusal;
 
 /** Text longer than this is not a quantity; it is refused before any pattern runs over it. */
 export const MAX_QUANTITY_TEXT = 60;
 
 const PART =
 	/([-+]?[\d.,]+(?:[ -]\d+ ?\/ ?\d+| ?\/ ?\d+)?) ?([^\d\s.,+-][^\d\s]*(?:3|(?<=[cm]m|[\d ]m|[\d ]in|ft)2)?(?:\/[a-z]+3?)?)?/giy;
-
-function refuse(message: string): QuantityReading {
-	return { ok: false, message };
-}
 
 function wants(kind: QuantityKind): string {
 	return `Type ${KINDS[kind].noun} such as ${KINDS[kind].example}.`;
@@ -71,7 +67,7 @@ function splitParts(text: string): Part[] | string {
 		const match = PART.exec(text);
 		if (!match) return '';
 		const reading = parseNumber(match[1]!);
-		if (!reading.ok) return reading.message;
+		if (!reading.ok) return reading.errors[0].message;
 		parts.push({ value: reading.value, spelling: match[2] });
 		at = PART.lastIndex;
 		while (text[at] === ' ') at++;
@@ -92,7 +88,7 @@ export function parseQuantity(
 	bareUnit?: string
 ): QuantityReading {
 	if (text.length > MAX_QUANTITY_TEXT) {
-		return refuse(`That is ${text.length.toLocaleString('en-GB')} characters long. ${wants(kind)}`);
+		return refusal(`That is ${text.length.toLocaleString('en-GB')} characters long. ${wants(kind)}`);
 	}
 	const t = plainText(text)
 		.replace(/\b(fl|fluid|us fl|imp fl|uk fl)\.? (oz|ounces?)\b\.?/gi, (m) => m.replace(/[ .]/g, ''))
@@ -101,36 +97,37 @@ export function parseQuantity(
 		.replace(/\bmPa ?[·*.]? ?s\b/gi, 'mpas')
 		.replace(/\bPa ?[·*.] ?s\b/gi, 'pas')
 		.replace(/° /g, '°');
-	if (t === '') return refuse(wants(kind));
+	if (t === '') return refusal(wants(kind));
 	if (kind === 'time') {
 		const seconds = parseClock(t);
 		if (seconds !== undefined) return { ok: true, value: seconds, unit: 's', bare: false };
 	}
 	const parts = splitParts(t.replace(/ ?\/ ?(?=[a-z])/gi, '/'));
-	if (typeof parts === 'string') return refuse(parts || `"${t}" is not understood. ${wants(kind)}`);
+	if (typeof parts === 'string') return refusal(parts || `"${t}" is not understood. ${wants(kind)}`);
 	return addParts(parts, kind, bareUnit ?? KINDS[kind].bare[system], t);
 }
 
 function addParts(parts: Part[], kind: QuantityKind, bareUnit: string, text: string): QuantityReading {
 	const summable = kind === 'length' || kind === 'mass' || kind === 'time' || kind === 'volume';
-	if (parts.length > 1 && !summable) return refuse(`"${text}" holds more than one number. ${wants(kind)}`);
+	if (parts.length > 1 && !summable) return refusal(`"${text}" holds more than one number. ${wants(kind)}`);
 	let total = 0;
 	let unit = bareUnit;
 	let lastFactor = Infinity;
 	for (const part of parts) {
 		if (parts.length > 1 && part.spelling === undefined) {
-			return refuse(`Give every number in "${text}" its unit.`);
+			return refusal(`Give every number in "${text}" its unit.`);
 		}
 		const id = part.spelling === undefined ? bareUnit : unitId(part.spelling, kind);
-		if (id === undefined || !(id in KINDS[kind].factors)) return refuse(wrongKind(part.spelling ?? '', kind));
+		if (id === undefined || !(id in KINDS[kind].factors))
+			return refusal(wrongKind(part.spelling ?? '', kind));
 		const factor = KINDS[kind].factors[id]!;
 		if (parts.length > 1 && (factor >= lastFactor || part.value < 0)) {
-			return refuse(`Write the larger unit first in "${text}", such as ${KINDS[kind].example}.`);
+			return refusal(`Write the larger unit first in "${text}", such as ${KINDS[kind].example}.`);
 		}
 		lastFactor = factor;
 		if (parts.length === 1) unit = id;
 		total += toCanonical(part.value, id, kind);
 	}
-	if (!Number.isFinite(total)) return refuse(`"${text}" is out of range. ${wants(kind)}`);
+	if (!Number.isFinite(total)) return refusal(`"${text}" is out of range. ${wants(kind)}`);
 	return { ok: true, value: total, unit, bare: parts.every((p) => p.spelling === undefined) };
 }

@@ -141,8 +141,8 @@ describe('reading what people type', () => {
 	it.each(refused)('%j for %s is refused with a sentence', (text, kind, message) => {
 		const reading = parseQuantity(text, kind);
 		expect(reading.ok).toBe(false);
-		expect(!reading.ok && reading.message).toMatch(message);
-		expect(!reading.ok && reading.message).toMatch(/[.]$/);
+		expect(!reading.ok && reading.errors[0].message).toMatch(message);
+		expect(!reading.ok && reading.errors[0].message).toMatch(/[.]$/);
 	});
 
 	it('ten megabytes of text cost nothing', () => {
@@ -154,7 +154,7 @@ describe('reading what people type', () => {
 		fc.assert(
 			fc.property(fc.string({ maxLength: 70, unit: 'binary' }), kinds, (text, kind) => {
 				const reading = parseQuantity(text, kind);
-				expect(reading.ok ? Number.isFinite(reading.value) : reading.message.length > 0).toBe(true);
+				expect(reading.ok ? Number.isFinite(reading.value) : reading.errors[0].message.length > 0).toBe(true);
 			})
 		);
 	});

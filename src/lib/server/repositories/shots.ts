@@ -7,7 +7,7 @@ import {
 	thermoplasticThing,
 	type Thing
 } from '$lib/core/compat';
-import { fieldErrors } from '$lib/core/fieldErrors';
+import { outcomeOf } from '$lib/core/outcomeOf';
 import {
 	composePlan,
 	mouldFigures,
@@ -32,7 +32,6 @@ import {
 	type ShotInputs,
 	type ShotRecipe
 } from '$lib/core/shot';
-import { InputError } from '$lib/core/working';
 import type { WorkshopSettings } from '$lib/core/workshop';
 import { inTransaction } from '../db/connection';
 import { KeptRows, stampOf } from '../db/keptRows';
@@ -297,16 +296,17 @@ export async function batchPlans(
 	const moved = movedStamps(shot.planned.stamps, records.stamps);
 	if (moved?.length === 0) return { kept, now: kept };
 	const names = moved?.map((s) => s.name) ?? [];
-	try {
+	const outcome = outcomeOf(() => {
 		const planned = planNow(of, shot.inputs, settings);
-		const now = composePlan({ ...shot, planned }, batchIndex, records);
-		const differences = planDifferences(kept, now, settings.units);
-		return differences.length > 0 ? { kept, now, moved: { records: names, differences } } : { kept, now };
-	} catch (error) {
-		const [first] = error instanceof InputError ? [error] : (fieldErrors(error) ?? []);
-		if (!first) throw error;
-		return { kept, now: kept, moved: { records: names, differences: [], refused: first.message } };
+		return composePlan({ ...shot, planned }, batchIndex, records);
+	});
+	if (!outcome.ok) {
+		const refused = outcome.errors[0].message;
+		return { kept, now: kept, moved: { records: names, differences: [], refused } };
 	}
+	const now = outcome.value;
+	const differences = planDifferences(kept, now, settings.units);
+	return differences.length > 0 ? { kept, now, moved: { records: names, differences } } : { kept, now };
 }
 
 /** Sizes a kept shot again by the records of today, so that its page, its card and its other batches agree. */

@@ -2,6 +2,7 @@
 import { parentPort, workerData } from 'node:worker_threads';
 import { studyFile } from '../../core/master/study';
 import type { ShapeChoice } from '../../core/master';
+import { refusal } from '../../core/outcome';
 import { meshAnswer, MeshError, type MeshQuery } from '../../core/mesh';
 
 export type MeshTask =
@@ -15,8 +16,8 @@ function solve(task: MeshTask) {
 }
 
 try {
-	parentPort!.postMessage({ ok: solve(workerData as MeshTask) });
+	parentPort!.postMessage({ ok: true, value: solve(workerData as MeshTask) });
 } catch (error) {
 	if (!(error instanceof MeshError)) throw error;
-	parentPort!.postMessage({ problem: error.message });
+	parentPort!.postMessage(refusal(error.message));
 }

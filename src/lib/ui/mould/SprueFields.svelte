@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { Writable } from 'svelte/store';
-	import { fieldErrors, type FieldError } from '$lib/core/fieldErrors';
+	import { valueOf, type Outcome } from '$lib/core/outcome';
+	import { outcomeOf } from '$lib/core/outcomeOf';
 	import { cup } from '$lib/core/cure';
 	import { sprue as fillThrough, type SprueResult } from '$lib/core/flow';
 	import { masterVolumeMl, type MasterRecord } from '$lib/core/master';
@@ -26,14 +27,14 @@
 	const vents = $derived(master?.record.traps.filter((t) => t.cure === 'vent') ?? []);
 	const resin = $derived(resins.find((r) => r.id === $form.pourResinId));
 	const open = $derived($form.kind === 'open-face');
-	const filled = $derived.by((): { result?: SprueResult; problems: FieldError[] } => {
-		if (!master || !resin || open) return { problems: [] };
-		try {
+	const filled = $derived.by((): Outcome<SprueResult> | undefined => {
+		if (!master || !resin || open) return undefined;
+		return outcomeOf(() => {
 			const volumeMl = masterVolumeMl(master.record);
 			const tempC = $form.roomTempC;
 			const massG = volumeMl * mixedDensityGPerMl(resin.record);
 			const { potLifeS } = cup({ resin: cureOf(resin.record), massG, startTempC: tempC, roomTempC: tempC });
-			const result = fillThrough({
+			return fillThrough({
 				volumeMl,
 				diameterMm: $form.sprueDiameterMm,
 				lengthMm: $form.sprueLengthMm,
@@ -41,15 +42,11 @@
 				densityGPerMl: mixedDensityGPerMl(resin.record),
 				remainingS: Math.max(1, potLifeS - MIX_S)
 			});
-			return { result, problems: [] };
-		} catch (error) {
-			const problems = fieldErrors(error);
-			if (!problems) throw error;
-			return { problems };
-		}
+		});
 	});
+	const through = $derived(filled && valueOf(filled));
 	const problem = (path: 'diameterMm' | 'lengthMm', field: 'sprueDiameterMm' | 'sprueLengthMm') => {
-		const live = filled.problems.find((p) => p.path === path)?.message;
+		const live = filled?.ok === false ? filled.errors.find((p) => p.path === path)?.message : undefined;
 		return live ? [live] : said(field);
 	};
 </script>
@@ -78,13 +75,13 @@
 			hint="through the cover to the cavity" />
 	{/if}
 </div>
-{#if filled.result}
+{#if through}
 	<p class="text-[1.15rem]" role="status">
-		<strong>Fills in {units.show(filled.result.fillS, 'time')}</strong>
-		<span class="soft">through this sprue, {units.show(filled.result.sprueVolumeMl, 'volume')} in it</span>
+		<strong>Fills in {units.show(through.fillS, 'time')}</strong>
+		<span class="soft">through this sprue, {units.show(through.sprueVolumeMl, 'volume')} in it</span>
 	</p>
-	<Warnings warnings={filled.result.warnings} />
-	<Working lines={filled.result.working} />
+	<Warnings warnings={through.warnings} />
+	<Working lines={through.working} />
 {/if}
 {#if master && !open}
 	<p class="mt-2 mb-3">

@@ -1,4 +1,5 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { refusal } from '$lib/core/outcome';
 import { Studio } from './studio.svelte';
 
 /** Every worker that was made, the newest last. */
@@ -53,7 +54,7 @@ const placed = () => ({
 	undercuts: { share: 0, depthMm: 0, areaMm2: 0, faces: new Uint32Array(0) },
 	sizesMm: [20, 20, 30]
 });
-const read = { ok: { parts: [{ name: 'one', triangles: 12 }], firstVolume: 12_000 } };
+const read = { ok: true, value: { parts: [{ name: 'one', triangles: 12 }], firstVolume: 12_000 } };
 made.make = () => new FakeWorker();
 const worker = () => made.all[made.all.length - 1] as FakeWorker;
 const file = new Blob(['solid']);
@@ -63,7 +64,7 @@ beforeEach(() => {
 	studies = 0;
 	INSTANT = {
 		read: () => read,
-		settle: () => ({ ok: { report, sizesMm: [20, 20, 30] } }),
+		settle: () => ({ ok: true, value: { report, sizesMm: [20, 20, 30] } }),
 		study: placed,
 		parting: () => new Float32Array(0),
 		sections: () => ({ thickestMm: 10, thinnestMm: 2 }),
@@ -89,7 +90,7 @@ describe('one 3D file on the stand', () => {
 	});
 
 	it('what is no file of ours is said, and nothing of it stays', async () => {
-		INSTANT['read'] = () => ({ problem: 'This file is empty.' });
+		INSTANT['read'] = () => refusal('This file is empty.');
 		const studio = new Studio();
 		await studio.open(file, 'empty.stl');
 		expect(studio.problem).toBe('This file is empty.');
@@ -141,7 +142,7 @@ describe('one 3D file on the stand', () => {
 		expect(studio.busy?.what).toMatch(/taking the piece up again/);
 		studio.cancel();
 		await settled();
-		await worker().reply('settle', { ok: { report, sizesMm: [20, 20, 30] } });
+		await worker().reply('settle', { ok: true, value: { report, sizesMm: [20, 20, 30] } });
 		expect(studio.busy).toBeUndefined();
 		expect(studio.fileName).toBe('post.stl');
 	});

@@ -92,12 +92,12 @@ export class Studio {
 			if (this.busy) this.busy.share = share;
 		});
 		const read = await api.read(file, this.fileName, tell);
-		const made = 'ok' in read ? await api.settle(this.#settling, tell) : read;
+		const made = read.ok ? await api.settle(this.#settling, tell) : read;
 		this.#takingUp = false;
 		this.busy = undefined;
-		if ('problem' in made) {
+		if (!made.ok) {
 			this.clear();
-			this.problem = made.problem;
+			this.problem = made.errors[0].message;
 		}
 	}
 
@@ -163,18 +163,18 @@ export class Studio {
 			if (this.busy) this.busy.what = `Reading, about ${digits(volume / 1000, 0)} ml if drawn in mm`;
 		});
 		const read = await api.read(file, name, tell, first);
-		if ('problem' in read) {
+		if (!read.ok) {
 			this.busy = undefined;
 			this.clear();
-			this.problem = read.problem;
+			this.problem = read.errors[0].message;
 			return;
 		}
-		this.parts = read.ok.parts;
-		this.chosenParts = kept?.parts ?? read.ok.parts.map((_, i) => i);
-		this.#firstVolume = read.ok.firstVolume;
-		this.fileUnit = read.ok.unit;
-		this.unit = kept?.unit ?? read.ok.unit ?? 'mm';
-		this.unitSettled = kept !== undefined || read.ok.unit !== undefined;
+		this.parts = read.value.parts;
+		this.chosenParts = kept?.parts ?? read.value.parts.map((_, i) => i);
+		this.#firstVolume = read.value.firstVolume;
+		this.fileUnit = read.value.unit;
+		this.unit = kept?.unit ?? read.value.unit ?? 'mm';
+		this.unitSettled = kept !== undefined || read.value.unit !== undefined;
 		this.scale = kept?.scale ?? 1;
 		this.up = kept ? [...kept.up] : [0, 0, -1];
 		this.pull = kept?.pull ? [...kept.pull] : undefined;
@@ -193,12 +193,12 @@ export class Studio {
 		});
 		const made = await api.settle(this.#settling, tell);
 		this.busy = undefined;
-		if ('problem' in made) {
-			this.problem = made.problem;
+		if (!made.ok) {
+			this.problem = made.errors[0].message;
 			return;
 		}
 		this.problem = '';
-		const { report } = made.ok;
+		const { report } = made.value;
 		this.report = report;
 		this.candidates = [];
 		this.openFaces = [];

@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { fieldErrors } from '$lib/core/fieldErrors';
+	import { valueOf } from '$lib/core/outcome';
+	import { outcomeOf } from '$lib/core/outcomeOf';
 	import { copyCost, costInput, type PlannedShot } from '$lib/core/shot';
 	import { digits } from '$lib/core/units';
 	import QuantityField from '../QuantityField.svelte';
@@ -18,35 +19,32 @@
 	let { planned, copies, resinPerKg, mouldCost, handsS, hourly, currency }: Props = $props();
 	let mouldPulls = $state<number | undefined>(30);
 	let scrapPercent = $state<number | undefined>(10);
-	const outcome = $derived.by(() => {
-		try {
-			return {
-				cost: copyCost(
-					costInput.parse({
-						resinG: planned.shot.massG / Math.max(1, copies),
-						resinPerKg: resinPerKg ?? 0,
-						mouldCost,
-						mouldPulls,
-						handsS,
-						hourly,
-						scrapPercent
-					})
-				)
-			};
-		} catch (error) {
-			return { problems: fieldErrors(error) ?? [] };
-		}
-	});
-	const at = (path: string) => outcome.problems?.filter((p) => p.path === path).map((p) => p.message);
+	const outcome = $derived(
+		outcomeOf(() =>
+			copyCost(
+				costInput.parse({
+					resinG: planned.shot.massG / Math.max(1, copies),
+					resinPerKg: resinPerKg ?? 0,
+					mouldCost,
+					mouldPulls,
+					handsS,
+					hourly,
+					scrapPercent
+				})
+			)
+		)
+	);
+	const cost = $derived(valueOf(outcome));
+	const at = (path: string) => (outcome.ok ? undefined : outcome.errors.filter((p) => p.path === path).map((p) => p.message));
 </script>
 
 <details>
 	<summary class="font-semibold text-(--work)"
-		>What a good copy costs{outcome.cost && outcome.cost.good > 0 ? `: ${currency} ${digits(outcome.cost.good, 2)}` : ''}</summary>
+		>What a good copy costs{cost && cost.good > 0 ? `: ${currency} ${digits(cost.good, 2)}` : ''}</summary>
 	<div class="mt-1 grid grid-cols-2 gap-x-4">
 		<QuantityField label="A mould gives, pulls" kind="number" name="mouldPulls" bind:value={mouldPulls} error={at('mouldPulls')} />
 		<QuantityField label="Thrown away" kind="percent" name="scrapPercent" bind:value={scrapPercent} error={at('scrapPercent')} />
 	</div>
 	{#if resinPerKg === undefined}<p class="soft">The resin has no price: give it one on the shelf.</p>{/if}
-	{#if outcome.cost}<Working lines={outcome.cost.working} open />{/if}
+	{#if cost}<Working lines={cost.working} open />{/if}
 </details>

@@ -19,7 +19,7 @@ class Slow {
 }
 const inputs = {} as ShotInputs;
 const context = {} as ShotContext;
-const shot = (demouldS: number) => ({ planned: { shot: { demouldS } } as PlannedShot });
+const shot = (demouldS: number) => ({ ok: true, value: { shot: { demouldS } } as PlannedShot });
 const demould = (planning: Planning) => planning.planned?.shot.demouldS;
 
 let plans: Slow;
@@ -42,7 +42,7 @@ describe('a shot that is being sized', () => {
 		await asks();
 		await plans.reply(shot(1));
 		expect([demould(planning), planning.whatIf]).toEqual([1, undefined]);
-		await whatIfs.reply({ sensitivity: [], helps: [] });
+		await whatIfs.reply({ ok: true, value: { sensitivity: [], helps: [] } });
 		expect(planning.whatIf).toEqual({ sensitivity: [], helps: [] });
 	});
 
@@ -55,7 +55,7 @@ describe('a shot that is being sized', () => {
 		expect(demould(planning)).toBe(2);
 		// what would change the last one is not said of the next
 		await asks();
-		await whatIfs.reply({ sensitivity: [], helps: [] });
+		await whatIfs.reply({ ok: true, value: { sensitivity: [], helps: [] } });
 		expect(planning.whatIf).toBeUndefined();
 	});
 

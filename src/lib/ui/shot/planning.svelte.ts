@@ -1,4 +1,5 @@
 import type { FieldError } from '$lib/core/fieldErrors';
+import { valueOf } from '$lib/core/outcome';
 import type { OtherResin, PlannedShot, ShotContext, ShotInputs, WhatIf } from '$lib/core/shot';
 import { FreshPlanner } from '$lib/workers/planner';
 
@@ -46,12 +47,12 @@ export class Planning {
 	): Promise<void> {
 		const outcome = await this.#plans.ask((p) => p.tryPlanShot(inputs, context));
 		if (mine !== this.#asked || !outcome) return;
-		this.planned = 'planned' in outcome ? outcome.planned : undefined;
-		this.problems = 'errors' in outcome ? outcome.errors : [];
+		this.planned = valueOf(outcome);
+		this.problems = outcome.ok ? [] : outcome.errors;
 		this.whatIf = undefined;
 		if (!this.planned) return;
 		const answer = await this.#whatIfs.ask((p) => p.tryWhatIf(inputs, context, [...others]));
-		if (mine === this.#asked) this.whatIf = answer;
+		if (mine === this.#asked) this.whatIf = answer && valueOf(answer);
 	}
 
 	/** Sentences for a field of one entry of a list; nothing when it is well. */

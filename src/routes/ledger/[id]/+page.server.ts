@@ -2,7 +2,9 @@ import { fail } from '@sveltejs/kit';
 import { z } from 'zod';
 import { cup } from '$lib/core/cure';
 import { CAUSES, rankCauses, type Evidence, type FaultName } from '$lib/core/faults';
+import { valueOf } from '$lib/core/outcome';
 import { fieldErrors } from '$lib/core/fieldErrors';
+import { outcomeOf } from '$lib/core/outcomeOf';
 import { dewPointC } from '$lib/core/humidity';
 import { addition, correction } from '$lib/core/ledger';
 import { clockCups, type PourPlan } from '$lib/core/plan';
@@ -119,20 +121,12 @@ function curvesOf(plan: PourPlan, state: PourState, pressure: { atMs: number; ga
 
 /** How warm a cup was foretold to become, until it was too thick or last read. */
 function foretoldOf(plan: PourPlan, of: ReturnType<typeof clockCups>[number], state: PourState) {
-	if (!plan.cure) return [];
-	try {
-		const { series } = cup({
-			resin: plan.cure,
-			massG: of.resinG,
-			startTempC: of.startTempC,
-			roomTempC: plan.roomTempC
-		});
-		const until = Math.max(plan.potLifeS * 1.3, ...state.temps.map((t) => t.timeS));
-		return series.filter((p) => p.timeS <= until).map(({ timeS, tempC }) => ({ timeS, tempC }));
-	} catch (error) {
-		if (!fieldErrors(error)) throw error;
-		return [];
-	}
+	const { cure, roomTempC } = plan;
+	if (!cure) return [];
+	const asked = { resin: cure, massG: of.resinG, startTempC: of.startTempC, roomTempC };
+	const until = Math.max(plan.potLifeS * 1.3, ...state.temps.map((t) => t.timeS));
+	const series = valueOf(outcomeOf(() => cup(asked).series)) ?? [];
+	return series.filter((p) => p.timeS <= until).map(({ timeS, tempC }) => ({ timeS, tempC }));
 }
 
 export const load: PageServerLoad = async ({ params }) => {

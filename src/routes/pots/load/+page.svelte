@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { fieldErrors } from '$lib/core/fieldErrors';
+	import { reasonOf, valueOf, type Outcome } from '$lib/core/outcome';
+	import { outcomeOf } from '$lib/core/outcomeOf';
 	import { planLoad, type LoadPlan } from '$lib/core/pot';
 	import { digits } from '$lib/core/units';
 	import Answer from '$lib/ui/Answer.svelte';
@@ -19,22 +20,13 @@
 	const pot = $derived(data.pots.find((p) => p.id === potId));
 	const loads = $derived(data.moulds.filter((m) => chosen.includes(m.id)));
 	const gels = $derived(loads.flatMap((m) => (m.gelS === undefined ? [] : [m.gelS])));
-	const outcome = $derived.by((): { plan?: LoadPlan; problem?: string } => {
-		if (!pot) return {};
-		try {
-			return {
-				plan: planLoad(pot.record, loads, {
-					altitudeM: data.altitudeM,
-					...(gels.length ? { gelS: Math.min(...gels) } : {})
-				})
-			};
-		} catch (error) {
-			const said = fieldErrors(error);
-			if (!said) throw error;
-			return { problem: said[0]?.message ?? '' };
-		}
+	const outcome = $derived.by((): Outcome<LoadPlan> | undefined => {
+		if (!pot) return undefined;
+		const about = { altitudeM: data.altitudeM, ...(gels.length ? { gelS: Math.min(...gels) } : {}) };
+		return outcomeOf(() => planLoad(pot.record, loads, about));
 	});
-	const plan = $derived(outcome.plan);
+	const plan = $derived(outcome && valueOf(outcome));
+	const problem = $derived(outcome && reasonOf(outcome));
 </script>
 
 <PageHead title="Plan a load" about="Which moulds go in together, on which shelf, and whether pressure comes before gel." />
@@ -61,7 +53,7 @@
 			</fieldset>
 		</section>
 		<div>
-			{#if outcome.problem}<p class="slab p-5 font-semibold text-(--harm)" role="alert">{outcome.problem}</p>{/if}
+			{#if problem}<p class="slab p-5 font-semibold text-(--harm)" role="alert">{problem}</p>{/if}
 			{#if plan && pot}
 				<section class="slab mb-5 p-5">
 					<div class="grid grid-cols-2 gap-4 md:grid-cols-4">

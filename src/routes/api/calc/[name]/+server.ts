@@ -14,11 +14,10 @@ const unknown = (name: string) =>
 export const POST: RequestHandler = async ({ params, request }) => {
 	if (!CALCULATIONS.some((c) => c.name === params.name)) return unknown(params.name);
 	const body = await readJson(request);
-	if (!body.ok) return errors(body.message, body.status);
+	if (!body.ok) return json({ errors: body.errors }, { status: body.status });
 	const outcome = runCalculation(params.name, body.value);
-	if (outcome.status === 'unknown') return unknown(params.name);
-	if (outcome.status === 'invalid') return json({ errors: outcome.errors }, { status: 422 });
-	return json(outcome.answer);
+	if (!outcome) return unknown(params.name);
+	return outcome.ok ? json(outcome.value) : json({ errors: outcome.errors }, { status: 422 });
 };
 
 export const GET: RequestHandler = ({ params }) =>

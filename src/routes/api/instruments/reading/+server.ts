@@ -12,7 +12,7 @@ export const POST: RequestHandler = async ({ request }) => {
 	const [, token] = /^Bearer (\S{10,100})$/.exec(request.headers.get('authorization') ?? '') ?? [];
 	if (!token) return refuse('Send the token of this instrument: Authorization: Bearer …', 401);
 	const read = await readJson(request);
-	if (!read.ok) return refuse(read.message, read.status);
+	if (!read.ok) return json({ errors: read.errors }, { status: read.status });
 	const parsed = postedReading.safeParse(read.value);
 	if (!parsed.success) return json({ errors: fieldErrors(parsed.error) }, { status: 422 });
 	try {

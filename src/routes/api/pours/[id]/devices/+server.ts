@@ -23,7 +23,7 @@ export const GET: RequestHandler<{ id: string }> = async ({ params }) => {
 /** The scale is zeroed. What else can be done to devices belongs to practice, where they are simulated. */
 export const POST: RequestHandler<{ id: string }> = async ({ params, request }) => {
 	const read = await readJson(request);
-	if (!read.ok) return json({ errors: [{ path: '', message: read.message }] }, { status: read.status });
+	if (!read.ok) return json({ errors: read.errors }, { status: read.status });
 	const parsed = body.safeParse(read.value);
 	if (!parsed.success) return json({ errors: fieldErrors(parsed.error) }, { status: 422 });
 	await orNotFound(getPour(params.id));
