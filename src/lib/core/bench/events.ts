@@ -29,7 +29,10 @@ export const SEEN = [
 	'middle-turned',
 	'drip-turned',
 	'left-over-soft',
-	'left-over-rigid'
+	'left-over-rigid',
+	'demould-soft',
+	'demould-right',
+	'demould-locked'
 ] as const;
 export type Seen = (typeof SEEN)[number];
 export const SEEN_WORDS: Readonly<Record<Seen, string>> = {
@@ -38,7 +41,10 @@ export const SEEN_WORDS: Readonly<Record<Seen, string>> = {
 	'middle-turned': 'The middle has turned',
 	'drip-turned': 'A thin drip has turned',
 	'left-over-soft': 'The left-over is still soft',
-	'left-over-rigid': 'The left-over is rigid'
+	'left-over-rigid': 'The left-over is rigid',
+	'demould-soft': 'Tried: it is still soft',
+	'demould-right': 'It comes out right',
+	'demould-locked': 'It has locked'
 };
 
 const eventId = z.uuid({ error: 'An event needs an id of its own.' });

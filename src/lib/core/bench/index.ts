@@ -42,5 +42,6 @@ export { benchForecast, correctedPlan, type BenchForecast } from './correct';
 export { lateAdvice } from './late';
 export { paceOf, type Pace } from './pace';
 export { mixedMassG, shotMassG, takenG } from './taken';
+export { demouldTold } from './demouldTold';
 export { cutOf, cutShort, waitOf, type CutShort } from './cutShort';
 export { cutShortOf, layerStories, type LayerStory } from './happened';

@@ -55,6 +55,9 @@ function expectedS(what: Seen, plan: PourPlan, resin: CureRecord, climate: Clima
 		case 'drip-turned':
 			return sections(resin, plan.section!, climate).gelLastS;
 		case 'left-over-soft':
+		case 'demould-soft':
+		case 'demould-right':
+		case 'demould-locked':
 			return undefined;
 	}
 }

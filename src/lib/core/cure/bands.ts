@@ -85,6 +85,10 @@ const printed = (lowS: number | undefined, highS: number | undefined): number | 
 const speedShare = ({ rateFactor, potLifeLowS, potLifeHighS }: CureRecord): number | undefined =>
 	rateFactor === undefined ? printed(potLifeLowS, potLifeHighS) : TAUGHT_SPEED_SHARE;
 
+/** How far the sheet's demould may be from what it means: what presses at demould or its own range say. */
+const demouldShare = ({ maturitySd, demouldLowS, demouldHighS }: CureRecord): number | undefined =>
+	maturitySd ?? printed(demouldLowS, demouldHighS);
+
 /** A record with one of its constants off. */
 function withRecord(record: CureRecord, name: SpreadName, deviations: number): CureRecord {
 	const defaults = CURE_DEFAULTS[record.chemistry ?? 'urethane'];
@@ -117,9 +121,11 @@ function withRecord(record: CureRecord, name: SpreadName, deviations: number): C
 		case 'demouldS':
 			return {
 				...record,
-				demouldS: moved(name, record.demouldS, deviations, printed(record.demouldLowS, record.demouldHighS))
+				demouldS: moved(name, record.demouldS, deviations, demouldShare(record))
 			};
 		case 'demouldSectionMm':
+			// what was seen of parts says how far the sheet is off, whatever section it means
+			if (record.maturitySd !== undefined) return record;
 			return { ...record, demouldSectionMm: moved(name, record.demouldSectionMm ?? 6, deviations) };
 		default:
 			return record;

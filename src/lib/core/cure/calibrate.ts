@@ -33,7 +33,9 @@ const LEAST_MATURITY = 0.1;
 export const calibrate: (raw: CureRecord) => CureModel = remembering(
 	(raw: CureRecord) => {
 		const record = cureRecord.parse(raw);
-		const model = { ...calibrateCup(raw), ...wantsOf(ofSheet(record)) };
+		const wanted = wantsOf(ofSheet(record));
+		const maturityS = wanted.maturityS * (record.maturityFactor ?? 1);
+		const model = { ...calibrateCup(raw), ...wanted, maturityS };
 		return record.filled ? filledModel(model, record.filled) : model;
 	},
 	JSON.stringify,
@@ -71,7 +73,14 @@ const calibrateCup = remembering(
 
 /** The record without what is of this batch and mix alone: what it says of the sheet. */
 function ofSheet(record: ParsedCureRecord): ParsedCureRecord {
-	const { rateFactor: _rate, lengtheningPercent: _longer, filled: _filled, ...sheet } = record;
+	const {
+		rateFactor: _rate,
+		lengtheningPercent: _longer,
+		filled: _filled,
+		maturityFactor: _factor,
+		maturitySd: _sd,
+		...sheet
+	} = record;
 	return record.catalyst
 		? { ...sheet, catalyst: { ...record.catalyst, percent: record.catalyst.referencePercent } }
 		: sheet;

@@ -8,6 +8,13 @@ export { bandOfTime, cupBands, sectionsBands, surer, type Band, type TimeBand } 
 export { SPREADS, type SpreadName } from './spread';
 export { sections, type Sections } from './sections';
 export { WALL_KINDS, WALLS, type WallKind } from './wall';
+export {
+	DEMOULD_SIGNS,
+	learnDemould,
+	type DemouldSeen,
+	type DemouldSign,
+	type TaughtDemould
+} from './demouldLearning';
 export { part, partInput, type PartInput, type PartResult } from './part';
 export {
 	cupFit,

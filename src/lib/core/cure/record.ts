@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
 /** Glass transition and maturing of every chemistry unless the record says otherwise (modelling choices). */
-const GLASS_DEFAULTS = {
+export const GLASS_DEFAULTS = {
 	glassFreshC: -50,
 	deflectionTempC: 85,
 	glassRatio: 0.5,
@@ -144,6 +144,9 @@ export const cureRecord = z
 		/** Pace of maturing after gel, and from which share of it a part may be bent out. */
 		maturityKjPerMol: optional(0, 120, 'An activation energy of maturing is 0–120 kJ/mol.'),
 		flexibleShare: optional(0.02, 1, 'A flexible share is 0.02–1.'),
+		/** What presses at demould taught: the count after gel against the sheet's, and how sure that is. */
+		maturityFactor: optional(0.1, 10, 'A count of maturing is 0.1–10 times the sheet’s.'),
+		maturitySd: optional(0.01, 1, 'How sure the count is: 0.01–1.'),
 		/** The wall of the mould in which the sheet's demould time holds, mm. */
 		sheetWallMm: optional(0.5, 300, 'A mould wall is 0.5–300 mm.'),
 		/** How hot a cup of the sheet gets: the heat of cure is solved from it. */

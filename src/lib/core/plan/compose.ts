@@ -87,7 +87,7 @@ export function composePlan(shot: ShotToPour, batchIndex: number, records: PlanR
 	const batch = planned.shot.batches[batchIndex];
 	if (!batch) throw new InputError(['batch'], `Shot ${shot.number} has no batch ${batchIndex + 1}.`);
 	const { master, moulds, release, tins, settings } = records;
-	const resin = withShare(records.resin, inputs.catalystPercent);
+	const resin = { ...withShare(records.resin, inputs.catalystPercent), taught: planned.taught };
 	// of a cast in layers the clock begins with the last of them
 	const lastStartS = batch.layers?.at(-1)?.pouredS ?? 0;
 	// the first cup of a cold cast has no colour, and of colours together each has its own
@@ -153,6 +153,7 @@ export function composePlan(shot: ShotToPour, batchIndex: number, records: PlanR
 		usableS: batch.budget.usableS,
 		marginPercent: settings.marginPercent,
 		...(batch.potLifeBand ? { potLifeBand: batch.potLifeBand } : {}),
+		...(planned.taught?.own ? { ownDemould: planned.taught.own } : {}),
 		...(planned.shot.demouldBand ? { demouldBand: later(planned.shot.demouldBand, lastStartS) } : {}),
 		...(planned.shot.flexibleS === undefined ? {} : { flexibleS: planned.shot.flexibleS - lastStartS }),
 		steps: batch.steps.map((step, i) => ({ ...step, role: planned.roles[i]! })),

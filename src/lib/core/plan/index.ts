@@ -18,6 +18,7 @@ export {
 	type TodayTin,
 	type Wanted
 } from './today';
+export { taughtFor, type PulledPresses } from './taught';
 export { benchStep, type BenchStep } from './step';
 export { movedStamps, stamp, type Stamp } from './stamps';
 export { clockCups, holdFloorKpa, marksOf, mixOneCupS, pourPlan, type PourPlan } from './pourPlan';

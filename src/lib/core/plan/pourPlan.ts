@@ -114,6 +114,8 @@ export const pourPlan = z.object({
 	/** Where four of five pot lives and demoulds fall, s. */
 	potLifeBand: timeBand.optional(),
 	demouldBand: timeBand.optional(),
+	/** The maker's own repeated demould in this mould, s after the pour. */
+	ownDemould: z.object({ lowS: z.number(), highS: z.number(), pulls: z.number() }).optional(),
 	/** From then until it is demoulded it may be bent out, s after it was poured. */
 	flexibleS: z.number().optional(),
 	steps: z.array(z.object({ name: z.string(), durationS: z.number(), role: z.enum(STEP_ROLES) })).min(1),

@@ -4,6 +4,7 @@ import { pourMeetings, type Experience, type Thing } from '../compat';
 import type { MasterRecord } from '../master/master';
 import { skinOf } from '../master/skin';
 import { outsideMl, wallMm, wallOf, type MouldInputs, type MouldPlan } from '../mould';
+import type { TaughtDemould } from '../cure';
 import type { ReleaseRecord, ResinRecord } from '../shelf';
 import type { ShotContext, ShotFiller, ShotRecipe } from '../shot';
 import type { Warning } from '../working';
@@ -47,6 +48,8 @@ export function shotContextOf(of: {
 	recipes: ShotRecipe[];
 	/** Speed of the tin in use against its sheet; nothing when none is known. */
 	tinSpeed?: number | undefined;
+	/** What presses at demould taught of the resin in these moulds. */
+	taught?: TaughtDemould | undefined;
 }): ShotContext {
 	const { skinAreaMm2, radiusMm, heightMm } = skinOf(of.master.record);
 	return {
@@ -67,7 +70,7 @@ export function shotContextOf(of: {
 		heightMm,
 		...(of.filler ? { filler: of.filler } : {}),
 		recipes: of.recipes,
-		resin: of.resin,
+		resin: of.taught ? { ...of.resin, taught: of.taught } : of.resin,
 		rateFactor: of.tinSpeed,
 		settings: of.settings
 	};

@@ -2,7 +2,18 @@ import { z } from 'zod';
 
 /** A record that a plan rests on, and the state in which it was read. */
 export const stamp = z.object({
-	kind: z.enum(['master', 'mould', 'resin', 'filler', 'colour', 'release', 'tin', 'pot', 'workshop']),
+	kind: z.enum([
+		'master',
+		'mould',
+		'resin',
+		'filler',
+		'colour',
+		'release',
+		'tin',
+		'pot',
+		'taught',
+		'workshop'
+	]),
 	id: z.string(),
 	/** What people call it. */
 	name: z.string(),

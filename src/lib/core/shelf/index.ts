@@ -10,7 +10,8 @@ export {
 	resinRecord,
 	viscosityOf,
 	type MixableResin,
-	type ResinRecord
+	type ResinRecord,
+	type TaughtResin
 } from './resin';
 export { shotsLeft } from './shotsLeft';
 export {

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { DEFAULT_CATALYST_DENSITY, DEFAULT_DROPS_PER_ML } from '../mix/catalyst';
 import { bPerAByVolume, bPerAByWeight, checkRatio, type Ratio } from '../mix/ratio';
+import type { TaughtDemould } from '../cure/demouldLearning';
 import { CRACK_LIMIT_C } from '../cure/heat';
 import { CURE_DEFAULTS } from '../cure/record';
 import { flowEnergyKjPerMol, viscosityAt, type ViscosityPoint } from '../mix/viscosityAt';
@@ -235,6 +236,8 @@ export const resinRecord = resinFields.superRefine((r, ctx) => {
 	}
 });
 export type ResinRecord = z.output<typeof resinRecord>;
+/** With what presses at demould taught of it in the moulds at hand. */
+export type TaughtResin = ResinRecord & { taught?: TaughtDemould | undefined };
 
 /** The sheet's viscosity as points over temperature: one, or two. */
 function viscosityPoints(r: ResinFields): ViscosityPoint[] {
@@ -312,7 +315,7 @@ export function mixedDensityGPerMl(record: ResinRecord): number {
 }
 
 /** The cure part of a resin record, for the cure engine. `rateFactor` is the container's own speed. */
-export function cureOf(record: ResinRecord, rateFactor?: number): CureRecord {
+export function cureOf(record: TaughtResin, rateFactor?: number): CureRecord {
 	const given = <K extends string>(key: K, value: number | undefined) =>
 		(value === undefined ? {} : { [key]: value }) as { [P in K]?: number };
 	const common = {
@@ -340,7 +343,10 @@ export function cureOf(record: ResinRecord, rateFactor?: number): CureRecord {
 					}
 				}),
 		...given('lengtheningPercent', record.lengtheningPercent),
-		...given('rateFactor', rateFactor)
+		...given('rateFactor', rateFactor),
+		...given('maturityFactor', record.taught?.maturityFactor),
+		...given('maturitySd', record.taught?.maturitySd),
+		...given('flexibleShare', record.taught?.flexibleShare)
 	};
 	if (isCatalysed(record.family)) {
 		return {

@@ -1,6 +1,6 @@
 import { isTooDamp } from '../humidity';
 import { bandOfTime, sectionsBands, type TimeBand } from '../cure/bands';
-import { chemistryOf, cureOf, isCatalysed, type ResinRecord } from '../shelf/resin';
+import { chemistryOf, cureOf, isCatalysed, type TaughtResin } from '../shelf/resin';
 import { digits } from '../units';
 import type { Warning } from '../working';
 import { planBrushed } from './brushed';
@@ -34,6 +34,7 @@ export function planShot(inputs: Inputs, records: ShotContext, bands = true): Pl
 	const { shot } = planned;
 	return {
 		...planned,
+		...(context.resin.taught ? { taught: context.resin.taught } : {}),
 		shot: {
 			...shot,
 			...(bands ? { demouldBand: demouldBand(planned, inputs, context) } : {}),
@@ -62,7 +63,7 @@ function demouldBand({ shot, where, filled }: PlannedShot, inputs: Inputs, conte
 }
 
 /** The resin with the share of catalyst that this shot takes. */
-export const withShare = (resin: ResinRecord, catalystPercent: number | undefined): ResinRecord =>
+export const withShare = (resin: TaughtResin, catalystPercent: number | undefined): TaughtResin =>
 	catalystPercent !== undefined && isCatalysed(resin.family) ? { ...resin, catalystPercent } : resin;
 
 function planKind(inputs: Inputs, context: ShotContext): PlannedShot {

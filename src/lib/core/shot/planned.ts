@@ -1,9 +1,10 @@
+import type { TaughtDemould } from '../cure/demouldLearning';
 import type { FilledMix } from '../cure/record';
 import type { Sections } from '../cure/sections';
 import type { WallKind } from '../cure/wall';
 import type { PotResult } from '../pot/pot';
 import type { FillerRecord } from '../shelf/filler';
-import type { ResinRecord } from '../shelf/resin';
+import type { TaughtResin } from '../shelf/resin';
 import type { WorkshopSettings } from '../workshop/settings';
 import type { SolidShot } from './batch';
 import type { CopyBalance } from './filled';
@@ -57,7 +58,7 @@ export interface ShotContext {
 	radiusMm?: number | undefined;
 	/** Its height, mm: what drains. */
 	heightMm?: number | undefined;
-	resin: ResinRecord;
+	resin: TaughtResin;
 	/** The filler's record, when there is one. */
 	filler?: ShotFiller | undefined;
 	/** Colour recipes of this resin, scaled to percent of the mixed resin. */
@@ -76,6 +77,8 @@ export interface PlannedShot {
 	/** Fillers through and through, as the clock of its one cup heeds them. */
 	filled?: FilledMix;
 	pot?: PotResult;
+	/** What presses at demould taught of this resin, which its times heed; the maker's own time stands first. */
+	taught?: TaughtDemould;
 	/** What each timed step is, in the order of the steps. */
 	roles: StepRole[];
 	/** Layers of one copy with their clocks. */

@@ -1,0 +1,35 @@
+import type { DemouldSeen, DemouldSign } from '../cure';
+import type { PourPlan } from '../plan/pourPlan';
+import { HOLD_MARGIN } from '../shot/solid';
+import { benchForecast, correctedPlan } from './correct';
+import type { Seen } from './events';
+import type { PourState } from './reduce';
+
+const SIGN: Readonly<Partial<Record<Seen, DemouldSign>>> = {
+	'demould-soft': 'soft',
+	'demould-right': 'right',
+	'demould-locked': 'locked'
+};
+
+/**
+ * What was pressed at demould, against what this pull's plan said without anything learnt: by the readings of its
+ * temperatures, so that a slow batch is not taken for a resin that wants longer.
+ * @returns the last press of each sort, s after the pour; nothing for a pour without a cure record
+ */
+export function demouldTold(plan: PourPlan, state: PourState): DemouldSeen[] {
+	const { combinedAtMs, pouredAtMs, demouldedAtMs } = state;
+	if (!plan.cure || combinedAtMs === undefined || pouredAtMs === undefined) return [];
+	const told = new Map<DemouldSign, number>();
+	for (const { what, timeS } of state.seen) {
+		const sign = SIGN[what];
+		if (!sign) continue;
+		// said of a cast that is out: it was so when it came out
+		const atMs = Math.min(combinedAtMs + timeS * 1000, demouldedAtMs ?? Infinity);
+		if (atMs > pouredAtMs) told.set(sign, (atMs - pouredAtMs) / 1000);
+	}
+	if (told.size === 0) return [];
+	const now = correctedPlan(plan, benchForecast(plan, state));
+	const gelS = now.holdUntilS / (1 + HOLD_MARGIN);
+	const modelS = gelS + (now.demouldS - gelS) / (plan.cure.maturityFactor ?? 1);
+	return [...told].map(([what, atS]) => ({ what, atS, gelS, modelS }));
+}
