@@ -232,3 +232,68 @@ describe('a shot that was kept, and records that moved since', () => {
 		).toContain('409');
 	});
 });
+
+describe('presses at demould', () => {
+	/** One pour, out after so many seconds, with what was pressed then. */
+	async function pulled(what: 'demould-soft' | 'demould-right' | 'demould-locked', outS: number) {
+		const { id } = (await beginPour(await kept(), 0, settings)) as { id: string };
+		const { plan } = await getPour(id);
+		const from = Date.now() - 9e6;
+		const done = (stepId: string, atMs: number) => ({
+			id: randomUUID(),
+			atMs,
+			kind: 'step-done' as const,
+			stepId
+		});
+		const steps = plan.bench!.filter((s) => s.kind !== 'inspect').map((s) => s.id);
+		const pour = steps.findIndex((s) => s === 'combine');
+		const state = await addEvents(id, [
+			...steps.slice(0, pour + 1).map((s) => done(s, from)),
+			...steps.slice(pour + 1, -1).map((s, i) => done(s, from + 10_000 * (i + 1)))
+		]);
+		const outMs = state.pouredAtMs! + outS * 1000;
+		await addEvents(id, [
+			done(steps.at(-1)!, outMs),
+			{ id: randomUUID(), atMs: outMs + 20_000, kind: 'seen', what, source: 'typed' },
+			{
+				id: randomUUID(),
+				atMs: outMs + 60_000,
+				kind: 'graded',
+				mouldId,
+				grade: 'good',
+				faults: [],
+				note: ''
+			},
+			done('inspect', outMs + 60_001),
+			{ id: randomUUID(), atMs: outMs + 60_002, kind: 'finished' }
+		]);
+		return plan;
+	}
+	const taught = async () => (await getShot(await kept())).planned.taught;
+
+	it('teach the resin in its mould, move the plan with its reason, and are forgotten when asked', async () => {
+		const before = await kept();
+		const { demouldS } = (await getShot(before)).planned.shot;
+		expect(await taught()).toBeUndefined();
+		await pulled('demould-soft', Math.round(demouldS * 1.3));
+		const longer = (await getShot(await kept())).planned;
+		expect(longer.taught!.maturityFactor).toBeGreaterThan(1.1);
+		expect(longer.shot.demouldS).toBeGreaterThan(demouldS * 1.05);
+		// a shot that was kept before says what has moved
+		const moved = (await movedNow(before))!;
+		expect(moved.records).toEqual([`what was pressed at demould of ${name}`]);
+		expect(moved.differences.map((d) => d.what)).toContain('demould');
+		for (const outS of [1500, 1620, 1560]) await pulled('demould-right', outS);
+		const own = (await taught())!.own!;
+		expect([own.lowS, own.highS, own.pulls]).toEqual([1500, 1620, 3]);
+		// the plan of a pour carries it to the bench and the card
+		const plan = await pulled('demould-right', 1600);
+		expect(plan.ownDemould).toEqual(own);
+		expect(plan.cure!.maturityFactor).toBeGreaterThan(1);
+		const page = await fetch(`${process.env.ANTHYPOS_URL}/shelf/resins/${resinId}`);
+		expect(await page.text()).toContain('Learnt at demould');
+		const forgot = await sendForm(`/shelf/resins/${resinId}?/forget`, []);
+		expect(forgot.status).toBe(200);
+		expect(await taught()).toBeUndefined();
+	});
+});

@@ -46,6 +46,10 @@ test('what is seen while it cures is a press; a wait cut short is asked about an
 	await expect(page.getByText(/Only .* have passed\. Press once more/)).toBeVisible();
 	await page.waitForTimeout(400);
 	await page.keyboard.press('Space');
+	await page.getByRole('button', { name: /^Locked/ }).click();
+	await page.getByRole('button', { name: /^Right/ }).click();
+	await expect(page.getByRole('button', { name: /^Right/ })).toHaveAttribute('aria-pressed', 'true');
+	await expect(page.getByRole('button', { name: /^Locked/ })).toHaveAttribute('aria-pressed', 'false');
 	await page.getByText('good', { exact: true }).first().click();
 	await page.waitForTimeout(380); // a second press within a third of a second is taken for a bounce
 	await page.getByRole('button', { name: /Write it into the ledger/ }).click();

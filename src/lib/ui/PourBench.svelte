@@ -22,6 +22,7 @@
 	import { HandLayout, letGo } from './hand.svelte';
 	import { Now } from './now.svelte';
 	import CupTemp from './pour/CupTemp.svelte';
+	import OutPresses from './pour/OutPresses.svelte';
 	import CureNotes from './pour/CureNotes.svelte';
 	import { Desk, WHO_LONGEST } from './pour/desk.svelte';
 	import DeviceStrip from './pour/DeviceStrip.svelte';
@@ -230,6 +231,7 @@
 							nowMs={now.ms}
 							folded={step.kind === 'hold'} />{/if}
 					{#if step.kind === 'inspect'}
+						{#if !source}<OutPresses {run} />{/if}
 						<div class="mx-auto flex w-full max-w-[60rem] flex-col gap-3">
 							{#each desk.grades as g, i (g.id)}
 								<Grading

@@ -165,6 +165,7 @@
 						>{#if plan.flexibleS !== undefined}gives when bent from {units.show(plan.flexibleS, 'time')} after the pour,
 						{/if}four of five are ready after {units.band(plan.demouldBand)}</span
 					>{/if}
+				{#if plan.ownDemould}<br />yours: {units.band(plan.ownDemould)} after the pour, in {plan.ownDemould.pulls} pulls{/if}
 			{:else if late}longer than planned{#if slackS !== undefined && slackS >= 0}, {countdown(slackS)} of slack left{:else}, and too late
 					for what is to do{/if}{#if thickS !== undefined}{thickS > 0
 						? `, still liquid for ${countdown(thickS)}`

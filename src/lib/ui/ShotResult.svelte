@@ -116,7 +116,8 @@
 		<div>
 			<dt class="soft text-[0.9rem]">Demould after</dt>
 			<dd class="text-[1.2rem] font-bold">{units.show(shot.demouldS, 'time')}</dd>
-			{#if shot.demouldBand}<dd class="soft text-[0.9rem]">{units.band(shot.demouldBand)}</dd>{/if}
+			{#if planned.taught?.own}<dd class="font-semibold">yours: {units.band(planned.taught.own)}</dd>{/if}
+			{#if shot.demouldBand}<dd class="soft text-[0.9rem]">{planned.taught?.own ? 'model: ' : ''}{units.band(shot.demouldBand)}</dd>{/if}
 		</div>
 		{#if shot.flexibleS !== undefined}
 			<div>

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { FAULTS, castFindings } from '../bench/events';
+import { DEMOULD_SIGNS } from '../cure/demouldLearning';
 import {
 	colourRecord,
 	fillerRecord,
@@ -39,6 +40,9 @@ export const pullBody = z.object({
 	faults: z.array(z.enum(FAULTS)),
 	note: z.string(),
 	abandonedBecause: z.string().optional(),
+	demouldSeen: z
+		.array(z.object({ what: z.enum(DEMOULD_SIGNS), atS: z.number(), gelS: z.number(), modelS: z.number() }))
+		.optional(),
 	/** Where each fault is, what the cast weighs, one size against the master’s, and what mending took. */
 	inspected: castFindings.optional(),
 	/** Lots of the tins that it was poured from. */

@@ -16,6 +16,7 @@ import * as pullsRevision from './migrations/0011-pulls-revision';
 import * as wholeShots from './migrations/0012-whole-shots';
 import * as provenance from './migrations/0013-provenance';
 import * as keptSteps from './migrations/0014-kept-steps';
+import * as demouldPresses from './migrations/0015-demould-presses';
 
 const MIGRATIONS = [
 	{ name: '0001-loop', up: () => loop.up() },
@@ -31,7 +32,8 @@ const MIGRATIONS = [
 	{ name: '0011-pulls-revision', up: () => pullsRevision.up() },
 	{ name: '0012-whole-shots', up: () => wholeShots.up() },
 	{ name: '0013-provenance', up: () => provenance.up() },
-	{ name: '0014-kept-steps', up: () => keptSteps.up() }
+	{ name: '0014-kept-steps', up: () => keptSteps.up() },
+	{ name: '0015-demould-presses', up: () => demouldPresses.up() }
 ];
 
 const LOCK = 'anthypos-migrate';

@@ -38,6 +38,8 @@ export interface MaterialRow extends Versioned {
 	kind: MaterialKind;
 	name: string;
 	body: MaterialRecords[MaterialKind];
+	/** Presses at demould before then teach nothing. */
+	demouldForgottenAt?: Date | null;
 }
 export interface ExperienceRow extends Stamped {
 	id: string;
@@ -215,7 +217,14 @@ export const tables = {
 		define<SettingsRow>('settings', { id: { ...whole, primaryKey: true }, body: json, ...versioned }),
 	markers: () => define<MarkerRow>('markers', { name: { ...text(60), primaryKey: true }, ...stamps }),
 	materials: () =>
-		define<MaterialRow>('materials', { id, kind: text(16), name: text(120), body: json, ...versioned }),
+		define<MaterialRow>('materials', {
+			id,
+			kind: text(16),
+			name: text(120),
+			body: json,
+			demouldForgottenAt: moment,
+			...versioned
+		}),
 	experiences: () =>
 		define<ExperienceRow>('experiences', {
 			id,

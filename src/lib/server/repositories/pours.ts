@@ -5,6 +5,7 @@ import {
 	benchForecast,
 	clocksOf,
 	correctedPlan,
+	demouldTold,
 	mostPressingFirst,
 	partHeat,
 	pourEvent,
@@ -256,6 +257,7 @@ function pullBody(plan: PourPlan, state: PourState, graded: Graded | undefined):
 		(value === undefined ? {} : { [key]: value }) as { [P in K]?: number };
 	const sumS = (steps: PourPlan['steps']) => steps.reduce((sum, step) => sum + step.durationS, 0);
 	const fillIndex = plan.steps.findIndex((step) => step.role === 'pour');
+	const told = demouldTold(plan, state);
 	return {
 		batchIndex: plan.batchIndex,
 		batchCount: plan.batchCount,
@@ -269,6 +271,7 @@ function pullBody(plan: PourPlan, state: PourState, graded: Graded | undefined):
 		...(graded?.findings ? { inspected: graded.findings } : {}),
 		...(plan.lots?.length ? { lots: plan.lots } : {}),
 		...given('peakFaceC', partHeat(plan)?.faceC),
+		...(told.length ? { demouldSeen: told } : {}),
 		...(state.status === 'abandoned' ? { abandonedBecause: state.reason ?? '' } : {}),
 		planned: {
 			potLifeS: plan.potLifeS,

@@ -14,6 +14,7 @@ import {
 	movedStamps,
 	planDifferences,
 	shotContextOf,
+	taughtFor,
 	type Difference,
 	type PlanRecords,
 	type Stamp
@@ -42,6 +43,7 @@ import { inUse } from './containers';
 import { getMaster, listMasters } from './masters';
 import { listExperiences } from './experiences';
 import { getMaterial, getResin, listMaterials, type Resin } from './materials';
+import { demouldPresses } from './demouldPresses';
 import { emptyMoulds, getMould, type Mould } from './moulds';
 import { updateVersioned } from './versioned';
 import { usualPot, withPot } from './vessels';
@@ -105,18 +107,20 @@ async function gather(inputs: ShotInputs) {
 	]);
 	const stranger = moulds.find((m) => m.masterId !== master.id);
 	if (stranger) throw new RefusedError(`M${stranger.number} is a mould of another master.`, 'mouldIds');
-	const [release, filler, recipes, tins, vessel] = await Promise.all([
+	const [release, filler, recipes, tins, vessel, presses] = await Promise.all([
 		inputs.releaseId ? getMaterial('release', inputs.releaseId) : undefined,
 		inputs.fillerId ? getMaterial('filler', inputs.fillerId) : undefined,
 		recipesFor(resin),
 		inUse(inputs.resinId),
-		usualPot(inputs.potId)
+		usualPot(inputs.potId),
+		demouldPresses(inputs.resinId)
 	]);
 	const unfit = moulds.find((m) => m.state !== 'active');
 	if (unfit) {
 		throw new RefusedError(`M${unfit.number} is ${unfit.state}: only an active mould is poured.`, 'mouldIds');
 	}
-	return { master, resin, moulds, release, filler, recipes, tins, vessel };
+	const taught = taughtFor(presses, resin.id, inputs.mouldIds);
+	return { master, resin, moulds, release, filler, recipes, tins, vessel, taught };
 }
 type Gathered = Awaited<ReturnType<typeof gather>>;
 
@@ -131,13 +135,14 @@ function contextOf(of: Gathered, settings: WorkshopSettings): ShotContext {
 		settings: withPot(settings, of.vessel),
 		filler: of.filler && shotFiller(of.filler.record),
 		recipes: of.recipes,
-		tinSpeed: speedOf(of)
+		tinSpeed: speedOf(of),
+		taught: of.taught
 	});
 }
 
 /** The state of every record that a plan rests on. What a tin holds does not move a plan; which tin, and its speed, do. */
 function stampsOf(of: Gathered, inputs: ShotInputs, settings: WorkshopSettings): Stamp[] {
-	const { master, resin, moulds, release, filler, recipes, tins, vessel } = of;
+	const { master, resin, moulds, release, filler, recipes, tins, vessel, taught } = of;
 	const versioned = (kind: Stamp['kind'], row: { id: string; version: number }, name: string): Stamp => ({
 		kind,
 		id: row.id,
@@ -162,6 +167,16 @@ function stampsOf(of: Gathered, inputs: ShotInputs, settings: WorkshopSettings):
 						id: tins.a.id,
 						name: `tin of ${tins.a.materialName}`,
 						state: `${speedOf(of)}`
+					}
+				]
+			: []),
+		...(taught
+			? [
+					{
+						kind: 'taught' as const,
+						id: resin.id,
+						name: `what was pressed at demould of ${resin.record.name}`,
+						state: `${taught.maturityFactor.toFixed(3)} ${taught.flexibleShare.toFixed(3)}`
 					}
 				]
 			: []),

@@ -17,7 +17,7 @@
 	}
 	let { run, nowMs, forecast, folded = false }: Props = $props();
 	const units = useUnits();
-	const PRESSES: readonly Seen[] = ['middle-turned', 'drip-turned', 'left-over-soft', 'left-over-rigid'];
+	const PRESSES: readonly Seen[] = ['middle-turned', 'drip-turned', 'left-over-soft', 'left-over-rigid', 'demould-soft'];
 	let text = $state('');
 	let tempC = $state<number>();
 	let said = $state('');

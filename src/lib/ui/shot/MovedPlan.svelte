@@ -10,9 +10,13 @@
 		batch?: number | undefined;
 	}
 	let { moved, batch }: Props = $props();
+	/** The question comes into sight: its answer is wanted before anything else. */
+	function ask(panel: HTMLElement) {
+		if (batch !== undefined) panel.scrollIntoView({ block: 'nearest' });
+	}
 </script>
 
-<section class="slab mb-5 border-2 border-(--hot)! p-5" aria-label="Otherwise by today’s records" role="status">
+<section class="slab mb-5 border-2 border-(--hot)! p-5" aria-label="Otherwise by today’s records" role="status" {@attach ask}>
 	<h2>{moved.refused ? 'By today’s records it cannot be planned' : 'Otherwise by today’s records'}</h2>
 	<p class="mt-1">
 		{#if moved.refused}{moved.refused}

@@ -9,6 +9,7 @@ import { solidVolumeMl } from '$lib/core/volume';
 import { attempt } from '$lib/server/forms';
 import { listContainers } from '$lib/server/repositories/containers';
 import { listMasters } from '$lib/server/repositories/masters';
+import { demouldPresses } from '$lib/server/repositories/demouldPresses';
 import { listExperiences } from '$lib/server/repositories/experiences';
 import { listMaterials, listResins, listRubbers } from '$lib/server/repositories/materials';
 import { listMoulds } from '$lib/server/repositories/moulds';
@@ -29,7 +30,8 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 		recipes,
 		colours,
 		thermoplastics,
-		vessels
+		vessels,
+		presses
 	] = await Promise.all([
 		listMasters(),
 		listResins(),
@@ -42,7 +44,8 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 		listMaterials('recipe'),
 		listMaterials('colour'),
 		listMaterials('thermoplastic'),
-		listVessels()
+		listVessels(),
+		demouldPresses()
 	]);
 	const active = allMoulds.filter((m) => m.state === 'active');
 	const mould = active.find((m) => m.id === url.searchParams.get('mould'));
@@ -70,6 +73,7 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 		releases,
 		rubbers,
 		experiences,
+		presses,
 		fillers,
 		recipes,
 		colours,

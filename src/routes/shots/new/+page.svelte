@@ -3,7 +3,7 @@
 	import type { SuperValidated } from 'sveltekit-superforms';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
 	import { pourMeetings, releaseThing, resinThing, rigidThing, rubberThing, thermoplasticThing } from '$lib/core/compat';
-	import { shotContextOf } from '$lib/core/plan';
+	import { shotContextOf, taughtFor } from '$lib/core/plan';
 	import { cautionsFor } from '$lib/core/cautions';
 	import { chemistryOf, isCatalysed, tinsInUse } from '$lib/core/shelf';
 	import { skinOf } from '$lib/core/master/skin';
@@ -95,7 +95,12 @@
 					settings,
 					filler: filler && shotFiller(filler.record),
 					recipes,
-					tinSpeed: tinsInUse(tins).a?.speed
+					tinSpeed: tinsInUse(tins).a?.speed,
+					taught: taughtFor(
+						data.presses,
+						resin.id,
+						chosen.map((m) => m.id)
+					)
 				})
 			: undefined
 	);

@@ -1,8 +1,10 @@
 import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { resinRecord } from '$lib/core/shelf';
+import { taughtFor } from '$lib/core/plan';
 import { blank, orNotFound } from '$lib/server/forms';
 import { materialAction } from '$lib/server/materialAction';
+import { demouldPresses, forgetDemould } from '$lib/server/repositories/demouldPresses';
 import { getResin } from '$lib/server/repositories/materials';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -10,12 +12,20 @@ export const load: PageServerLoad = async ({ params }) => {
 	if (params.id === 'new') {
 		const form = await superValidate(zod4(resinRecord));
 		blank(form, 'densityAGPerMl', 'potLifeS', 'demouldS', 'viscosityMpaS');
-		return { form, resin: null };
+		return { form, resin: null, taught: null };
 	}
 	const resin = await orNotFound(getResin(params.id));
-	return { form: await superValidate(resin.record, zod4(resinRecord)), resin };
+	const [form, presses] = await Promise.all([
+		superValidate(resin.record, zod4(resinRecord)),
+		demouldPresses(resin.id)
+	]);
+	return { form, resin, taught: taughtFor(presses, resin.id, []) ?? null };
 };
 
 export const actions: Actions = {
-	default: (event) => materialAction(event, 'resin')
+	save: (event) => materialAction(event, 'resin'),
+	forget: async ({ params }) => {
+		await forgetDemould(params.id);
+		return { forgotten: true };
+	}
 };

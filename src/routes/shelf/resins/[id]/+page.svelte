@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { enhance as plainEnhance } from '$app/forms';
+	import { Button } from 'flowbite-svelte';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
 	import { CURE_DEFAULTS, RECOAT_CONVERSION } from '$lib/core/cure';
 	import {
@@ -76,7 +78,7 @@
 <PageHead title={data.resin?.record.name ?? 'New resin'} about="As its data sheet describes it." />
 <form
 	method="POST"
-	action={data.resin ? `?version=${data.resin.version}` : undefined}
+	action={data.resin ? `?/save&version=${data.resin.version}` : '?/save'}
 	use:enhance
 	class="grid gap-5 lg:grid-cols-[1fr_20rem]">
 	<div class="slab p-5">
@@ -361,3 +363,16 @@
 		<Caution topics={cautionsFor(chemistryOf($form.family))} />
 	</aside>
 </form>
+{#if data.taught}
+	<section class="slab mt-5 p-5" aria-label="Learnt at demould">
+		<h2 class="mb-1">Learnt at demould</h2>
+		<p>
+			{data.taught.presses === 1 ? 'One press' : `${data.taught.presses} presses`} at demould: after gel its parts want
+			<strong>{digits(data.taught.maturityFactor)} times</strong> what the sheet says, and may be bent from
+			<strong>{digits(100 * data.taught.flexibleShare, 0)} %</strong> of that on. In a mould of which there are presses those count for more.
+		</p>
+		<form method="POST" action="?/forget" use:plainEnhance class="mt-3">
+			<Button type="submit" color="alternative">Forget it, and go by the sheet</Button>
+		</form>
+	</section>
+{/if}

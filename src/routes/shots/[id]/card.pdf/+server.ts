@@ -27,9 +27,14 @@ function whenOf(step: BenchStep, plan: PourPlan): string {
 	const ref = parseStepId(step.id);
 	const bonds = ref?.name === 'gelled' ? `, at most ${formatTime(plan.layers![ref.cup]!.recoatUntilS)}` : '';
 	if (step.waitS) return `wait ${formatTime(step.waitS)}${bonds}`;
-	if (step.kind === 'cure') return `after ${formatTime(plan.demouldS)}${bandWords(plan.demouldBand)}`;
+	if (step.kind === 'cure')
+		return `after ${formatTime(plan.demouldS)}${bandWords(plan.demouldBand)}${ownWords(plan.ownDemould)}`;
 	return step.kind === 'hold' ? `hold ${formatTime(plan.holdUntilS)}` : '';
 }
+
+/** The maker's own repeated time, where there is one. */
+const ownWords = (own: PourPlan['ownDemould']) =>
+	own ? `; yours ${formatTime(own.lowS)} to ${formatTime(own.highS)}` : '';
 
 /** How sure a time is, in brackets; plans of earlier versions do not say. */
 function bandWords(band: PourPlan['potLifeBand']): string {
