@@ -47,6 +47,8 @@ export const BOOK_TABLES = {
 		kind: z.enum(MATERIAL_KINDS),
 		name: text(120),
 		body: z.union(Object.values(MATERIAL_RECORDS)),
+		/** Presses at demould before then teach nothing; books of the version before have none. */
+		demouldForgottenAt: day.nullable().default(null),
 		...versioned
 	}),
 	experiences: row({ id, firstKey: text(100), secondKey: text(100), body: experienceRecord, ...stamps }),
