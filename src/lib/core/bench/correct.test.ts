@@ -101,7 +101,7 @@ it('a release stands before the air is read, with its wait; talc has none', () =
 
 it('a filler in the cup does not shorten the clock: readings of the planned cup leave it as it was', () => {
 	const filled: PourPlan = { ...plan, massG: 230, fillers: [{ name: 'chalk', massG: 80, volumeMl: 30 }] };
-	expect(clockCups(filled)).toEqual([{ resinG: 150, startTempC: 23 }]);
+	expect(clockCups(filled)).toEqual([{ massG: 150, startTempC: 23 }]);
 	const temps = readOf(cup({ resin: cure, ...common }), 0);
 	expect(temps.length).toBeGreaterThan(3);
 	const forecast = benchForecast(filled, { temps })!;
@@ -180,8 +180,8 @@ const rolled: PourPlan = {
 
 it('of a cast in layers each cup has its own mass, and the room moves every window', () => {
 	expect(clockCups(rolled)).toEqual([
-		{ resinG: 38, startTempC: 23 },
-		{ resinG: 50, startTempC: 23 }
+		{ massG: 38, startTempC: 23 },
+		{ massG: 50, startTempC: 23 }
 	]);
 	const warm = benchForecast(rolled, { temps: [], air: air(28) })!;
 	const alone = (massG: number) => cup({ resin: cure, massG, startTempC: 28, roomTempC: 28 }).potLifeS;

@@ -10,7 +10,7 @@ import { sections } from '../cure/sections';
 import { WALLS } from '../cure/wall';
 import { HOLD_MARGIN } from '../shot/solid';
 import { togetherPotLifeS } from '../shot/colours';
-import { clockCups, mixOneCupS, type PourPlan } from '../plan/pourPlan';
+import { clockCups, mixOneCupS, resinIn, type ClockCup, type PourPlan } from '../plan/pourPlan';
 import type { CupTemp, PourState } from './reduce';
 import { speedBySight, type SeenAt } from './seen';
 import { isLeftToCool } from './steps/layers';
@@ -42,11 +42,10 @@ export interface BenchForecast {
 	cups?: { potLifeS: number; warmS?: number }[];
 }
 
-interface Cup {
-	massG: number;
-	startTempC: number;
-	roomTempC: number;
-}
+type Cup = ClockCup & { roomTempC: number };
+
+/** A cup of this resin, as the cure engine is asked for it. */
+const asked = (resin: CureRecord, { filled, ...cup }: Cup) => ({ resin: resinIn({ filled }, resin), ...cup });
 
 /**
  * Corrects a plan by what was read at the bench: the air and the mould before the pull, and a gun
@@ -70,8 +69,8 @@ export function benchForecast(
 	// resin that was planned at room temperature stands in the room; one that was warmed or cooled does not
 	const now = (plannedC: number) => (plannedC === plan.roomTempC ? roomTempC : plannedC);
 	const startTempC = now(plan.startTempC);
-	const cups: Cup[] = clockCups(plan).map(({ resinG, startTempC: plannedC }) => ({
-		massG: resinG,
+	const cups: Cup[] = clockCups(plan).map(({ startTempC: plannedC, ...c }) => ({
+		...c,
 		startTempC: now(plannedC),
 		roomTempC
 	}));
@@ -86,7 +85,7 @@ export function benchForecast(
 			if (learnt === undefined && !moved) return undefined;
 			const rateFactor = Math.min(10, Math.max(0.1, (cure.rateFactor ?? 1) * (learnt ?? 1)));
 			const resin = { ...cure, rateFactor };
-			const lives = cups.map((c, i) => fits[i] ?? unread(cup({ resin, ...c }).potLifeS, fits));
+			const lives = cups.map((c, i) => fits[i] ?? unread(cup(asked(resin, c)).potLifeS, fits));
 			const potLifeS = plan.layers ? lives[0]!.potLifeS : together(plan, lives, (l) => l.potLifeS);
 			const layers = plan.layers && layersNow(plan, resin, climate, lives);
 			return {
@@ -141,7 +140,7 @@ function fitOf(
 ): CupFitResult | undefined {
 	const readings = temps.filter((t) => t.cup === index).map(({ timeS, tempC }) => ({ timeS, tempC }));
 	if (readings.length === 0) return undefined;
-	const fit = cupFit({ resin, ...of, readings });
+	const fit = cupFit({ ...asked(resin, of), readings });
 	// what did not settle teaches nothing
 	return fit.converged ? fit : undefined;
 }
@@ -188,7 +187,7 @@ function cupsNow(
 	return cups.map((c, i) => {
 		const { potLifeS } = lives[i]!;
 		if (pourTempC === undefined) return { potLifeS };
-		const warmS = cup({ resin, ...c, pourTempC }).reachesPourTempS;
+		const warmS = cup({ ...asked(resin, c), pourTempC }).reachesPourTempS;
 		return warmS === undefined ? { potLifeS } : { potLifeS, warmS };
 	});
 }
@@ -228,6 +227,7 @@ function layersNow(
 		const model = calibrate(record);
 		return solveLayered(model, {
 			layersMm: layers.map((l) => l.thicknessMm),
+			filled: clockCups(plan).map((c) => c.filled),
 			mouldWallMm: plan.section!.mouldWallMm,
 			wall: WALLS[plan.section!.wall ?? 'silicone'],
 			...at,

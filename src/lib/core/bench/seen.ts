@@ -2,7 +2,7 @@ import { cup } from '../cure/cup';
 import type { CureRecord } from '../cure';
 import { sections } from '../cure/sections';
 import { SPREADS } from '../cure/spread';
-import { clockCups, type PourPlan } from '../plan/pourPlan';
+import { clockCups, resinIn, type PourPlan } from '../plan/pourPlan';
 import type { Seen } from './events';
 
 /** What was seen, and when, s after combining. */
@@ -37,8 +37,8 @@ function expectedS(what: Seen, plan: PourPlan, resin: CureRecord, climate: Clima
 	const [first] = clockCups(plan);
 	const inCup = () =>
 		cup({
-			resin,
-			massG: first!.resinG,
+			resin: resinIn(first!, resin),
+			massG: first!.massG,
 			startTempC: climate.startTempC,
 			roomTempC: climate.roomTempC,
 			pourTempC: climate.startTempC + FELT_K

@@ -24,7 +24,7 @@ export interface Conduction {
 	/** Σ capacity × temperature, J. */
 	heatJ(temp: Float64Array): number;
 	/** Σ conversion × heat of cure, J, over the first cells. */
-	releasedJ(conversion: Float64Array, heatJPerM3: number): number;
+	releasedJ(conversion: Float64Array, heatJPerM3: (cell: number) => number): number;
 }
 
 const GAMMA = 2 - Math.SQRT2;
@@ -116,6 +116,6 @@ export function conductionStepper(grid: Grid): Conduction {
 		},
 		heatJ: (temp) => temp.reduce((sum, x, i) => sum + capacity[i]! * x, 0),
 		releasedJ: (conversion, heatJPerM3) =>
-			conversion.reduce((sum, x, i) => sum + volume[i]! * heatJPerM3 * x, 0)
+			conversion.reduce((sum, x, i) => sum + volume[i]! * heatJPerM3(i) * x, 0)
 	};
 }

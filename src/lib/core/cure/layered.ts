@@ -1,8 +1,10 @@
 import { conductionStepper } from './conduction';
 import { cupGelS } from './cupModel';
+import { filledModel } from './filledModel';
 import { gradedWidths, stiffnessWeights } from './grid';
 import type { CureModel } from './model';
 import { react } from './reaction';
+import type { FilledMix } from './record';
 import { aboveGlassK, noteReady, notReady, ripen, stiffShare, type Ready } from './ripening';
 import { AIR_W_PER_M2K, WALLS, type WallMaterial } from './wall';
 
@@ -10,6 +12,8 @@ import { AIR_W_PER_M2K, WALLS, type WallMaterial } from './wall';
 export interface LayeredSetup {
 	/** Thickness of each, mm, the outermost first. */
 	readonly layersMm: readonly number[];
+	/** What is stirred into each; nothing into those that are not named. */
+	readonly filled?: readonly (FilledMix | undefined)[] | undefined;
 	readonly mouldWallMm: number;
 	readonly wall?: WallMaterial | undefined;
 	readonly startTempC: number;
@@ -57,10 +61,12 @@ const HORIZON_S = 60 * 86_400;
  * next. A slab, open to the room's air inside; the same splitting and stepper as the part model.
  */
 export function solveLayered(model: CureModel, setup: LayeredSetup, stepConversion = 0.005): LayeredRun {
-	const resin = { k: model.conductivityWPerMK, c: model.densityGPerMl * model.specificHeatJPerGK * 1e6 };
+	const mixes = setup.layersMm.map((_, i) => layerMix(model, setup, setup.filled?.[i]));
 	const wall = setup.wall ?? WALLS.silicone;
 	const mould = { k: wall.conductivityWPerMK, c: wall.densityGPerMl * wall.specificHeatJPerGK * 1e6 };
 	const wallM = setup.mouldWallMm / 1000;
+	/** The mix in a cell, while so many layers are poured. */
+	const mixAt = (cell: number, poured: number) => mixes[poured - 1 - Math.floor(cell / CELLS)]!;
 	let weights = new Float64Array(0);
 	const gridFor = (poured: number) => {
 		const edges = [0];
@@ -72,7 +78,7 @@ export function solveLayered(model: CureModel, setup: LayeredSetup, stepConversi
 		const resinEdges = [...edges];
 		for (const w of gradedWidths(wallM, MOULD_CELLS, FACE_CELL_M)) edges.push(edges[edges.length - 1]! + w);
 		const cells = Array.from({ length: poured * CELLS + MOULD_CELLS }, (_, i) =>
-			i < poured * CELLS ? resin : mould
+			i < poured * CELLS ? mixAt(i, poured) : mould
 		);
 		const middleM = (resinEdges[resinEdges.length - 1] ?? 0) / 2;
 		weights = Float64Array.from(poured > 0 ? stiffnessWeights(resinEdges, 0, middleM) : []);
@@ -86,9 +92,7 @@ export function solveLayered(model: CureModel, setup: LayeredSetup, stepConversi
 			airTempC: setup.roomTempC
 		});
 	};
-	const fresh = inTheCup(model, setup);
 	const cupS = cupGelS(model, { ...setup, massG: WITNESS_CUP_G });
-	const heatOf = model.densityGPerMl * model.heatOfCureJPerG * 1e6;
 
 	let temp = new Float64Array(MOULD_CELLS).fill(setup.mouldTempC);
 	let conversion = new Float64Array(0);
@@ -104,8 +108,9 @@ export function solveLayered(model: CureModel, setup: LayeredSetup, stepConversi
 	};
 	const pour = (atS: number) => {
 		const n = run.layers.length + 1;
+		const { fresh } = mixes[n - 1]!;
 		const before = conduct.heatJ(temp);
-		const cured = conduct.releasedJ(conversion, heatOf);
+		const cured = conduct.releasedJ(conversion, (i) => mixAt(i, n - 1).heatJPerM3);
 		temp = Float64Array.from([...new Float64Array(CELLS).fill(fresh.tempC), ...temp]);
 		conversion = Float64Array.from([...new Float64Array(CELLS).fill(fresh.conversion), ...conversion]);
 		inhibitor = Float64Array.from([...new Float64Array(CELLS).fill(fresh.inhibitor), ...inhibitor]);
@@ -113,7 +118,7 @@ export function solveLayered(model: CureModel, setup: LayeredSetup, stepConversi
 		conduct = gridFor(n);
 		run.energy.broughtJ += conduct.heatJ(temp) - before;
 		// what it released in its cup is not released here
-		run.energy.releasedJ -= conduct.releasedJ(conversion, heatOf) - cured;
+		run.energy.releasedJ -= conduct.releasedJ(conversion, (i) => mixAt(i, n).heatJPerM3) - cured;
 		run.layers.push({
 			startS: atS,
 			course: [{ timeS: atS, conversion: fresh.conversion, tempC: fresh.tempC }],
@@ -127,15 +132,27 @@ export function solveLayered(model: CureModel, setup: LayeredSetup, stepConversi
 	let t = 0;
 	let dt = Math.min(0.1, 0.05 / model.kinetics.k23PerS);
 	let previous = { timeS: 0, maturedS: 0, stiffShare: 0 };
-	const { riseK } = model.kinetics;
-	const mostC = Math.max(setup.startTempC, setup.mouldTempC, setup.roomTempC) + riseK;
+	// heat flows from one layer into the next: the richest of them sets the limit
+	const mostRiseK = Math.max(...mixes.map((m) => m.riseK));
+	const warmestC = Math.max(setup.startTempC, setup.mouldTempC, setup.roomTempC);
+	/** Reaction in every layer for a time, each with its own heat. Returns the fastest rate met, 1/s. */
+	const reactAll = (timeS: number) =>
+		run.layers.reduce((fastest, _, i) => {
+			const at = (run.layers.length - 1 - i) * CELLS;
+			const own = (x: Float64Array) => x.subarray(at, at + CELLS);
+			const { riseK } = mixes[i]!;
+			return Math.max(
+				fastest,
+				react(model.kinetics, own(temp), own(conversion), own(inhibitor), timeS, riseK, warmestC + mostRiseK)
+			);
+		}, 0);
 	const seen = new Map<LayerRun, { least: number; most: number; t: number }>();
 	for (let steps = 0; steps < 200_000 && t < HORIZON_S; steps++) {
 		const before = Float64Array.from(conversion);
 		const tempBefore = Float64Array.from(temp);
-		const fastest1 = react(model.kinetics, temp, conversion, inhibitor, dt / 2, riseK, mostC);
+		const fastest1 = reactAll(dt / 2);
 		run.energy.lostJ += conduct.step(temp, dt);
-		const fastest2 = react(model.kinetics, temp, conversion, inhibitor, dt / 2, riseK, mostC);
+		const fastest2 = reactAll(dt / 2);
 		t += dt;
 		const poured = run.layers.length;
 		let slowest = Infinity;
@@ -172,7 +189,8 @@ export function solveLayered(model: CureModel, setup: LayeredSetup, stepConversi
 		dt = Math.min(stepConversion / Math.max(fastest1, fastest2, 1e-12), dt * 1.3, 0.02 * (t + 5));
 	}
 	run.energy.storedJ += conduct.heatJ(temp);
-	run.energy.releasedJ += conduct.releasedJ(conversion, heatOf);
+	const all = run.layers.length;
+	run.energy.releasedJ += conduct.releasedJ(conversion, (i) => mixAt(i, all).heatJPerM3);
 	return run;
 }
 
@@ -212,12 +230,19 @@ function watch(
 	seen.set(layer, { least, most, t });
 }
 
-/** How far a mix has come when it is poured: it keeps its own heat while it is stirred. */
-function inTheCup(model: CureModel, { startTempC, mixS }: LayeredSetup) {
+/** What one layer is to the heat, and how far it has come when it is poured: it keeps its own heat while it is stirred. */
+function layerMix(plain: CureModel, { startTempC, mixS }: LayeredSetup, filled: FilledMix | undefined) {
+	const model = filled ? filledModel(plain, filled) : plain;
 	const temp = Float64Array.from([startTempC]);
 	const conversion = new Float64Array(1);
 	const inhibitor = new Float64Array(1).fill(Number.isFinite(model.kinetics.inductionPerS) ? 1 : 0);
 	for (let left = mixS; left > 1e-9; left -= 0.5)
 		react(model.kinetics, temp, conversion, inhibitor, Math.min(0.5, left));
-	return { tempC: temp[0]!, conversion: conversion[0]!, inhibitor: inhibitor[0]! };
+	return {
+		k: model.conductivityWPerMK,
+		c: model.densityGPerMl * model.specificHeatJPerGK * 1e6,
+		riseK: model.kinetics.riseK,
+		heatJPerM3: model.densityGPerMl * model.heatOfCureJPerG * 1e6,
+		fresh: { tempC: temp[0]!, conversion: conversion[0]!, inhibitor: inhibitor[0]! }
+	};
 }

@@ -176,7 +176,8 @@ export function solvePart(model: RunModel, setup: PartSetup, options: PartOption
 	}
 	if (t >= horizonS) run.ended = 'horizon';
 	run.energy.storedJ = conduct.heatJ(temp) - conduct.heatJ(startTemp);
-	run.energy.releasedJ = conduct.releasedJ(conversion, model.densityGPerMl * model.heatOfCureJPerG * 1e6);
+	const heatOf = model.densityGPerMl * model.heatOfCureJPerG * 1e6;
+	run.energy.releasedJ = conduct.releasedJ(conversion, () => heatOf);
 	return run;
 }
 

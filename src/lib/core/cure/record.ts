@@ -64,7 +64,7 @@ const optional = (lo: number, hi: number, message: string) =>
 	z.number().min(lo, message).max(hi, message).optional();
 
 /** Fillers as heat sees them, each by its share of the mass, and how much thicker they make the fresh mix, ≥ 1. */
-const filledInput = z.strictObject({
+export const filledInput = z.strictObject({
 	fillers: z
 		.array(
 			z.strictObject({

@@ -2,7 +2,7 @@ import { valueOf } from '../outcome';
 import { outcomeOf } from '../outcomeOf';
 import type { CureRecord } from '../cure';
 import { cup } from '../cure/cup';
-import { clockCups, type PourPlan } from '../plan/pourPlan';
+import { clockCups, resinIn, type PourPlan } from '../plan/pourPlan';
 import { SIMULATED, type SimulatedShop } from './simulated';
 
 /** What is otherwise in the shop than the plan takes it to be. */
@@ -55,7 +55,9 @@ function cupCurve(
 		const found = known.get(index);
 		if (found) return found;
 		const series =
-			plan.cure && cups[index] ? courseOf(plan.cure, cups[index].resinG, startOf(index), roomTempC) : [];
+			plan.cure && cups[index]
+				? courseOf(resinIn(cups[index], plan.cure), cups[index].massG, startOf(index), roomTempC)
+				: [];
 		known.set(index, series);
 		return series;
 	};

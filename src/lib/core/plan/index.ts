@@ -21,4 +21,13 @@ export {
 export { taughtFor, type PulledPresses } from './taught';
 export { benchStep, type BenchStep } from './step';
 export { movedStamps, stamp, type Stamp } from './stamps';
-export { clockCups, holdFloorKpa, marksOf, mixOneCupS, pourPlan, type PourPlan } from './pourPlan';
+export {
+	clockCups,
+	holdFloorKpa,
+	marksOf,
+	mixOneCupS,
+	pourPlan,
+	resinIn,
+	type ClockCup,
+	type PourPlan
+} from './pourPlan';

@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { sectionsInput } from '../cure/sections';
-import { cureRecord } from '../cure/record';
+import { cureRecord, filledInput, type CureRecord, type FilledMix } from '../cure/record';
 import { MEASURING_SCHOOLS } from '../mix/measuring';
 import { MOULD_KINDS } from '../mould/kinds';
-import { amountShape, catalystShape, colourDose, layer, namedAmount } from '../shot/layer';
+import { amountShape, catalystShape, colourDose, layer, layerAmount, namedAmount } from '../shot/layer';
 import { POUR_PLACE_KEYS, POUR_WAY_KEYS, STEP_ROLES } from '../shot/pouring';
 import { stamp } from './stamps';
 import { benchStep, keptWarning } from './step';
@@ -22,6 +22,8 @@ const colourCup = z.object({
 	/** When it is warm enough to stay apart from the others, s after its own combining. */
 	warmS: z.number().optional(),
 	colours: z.array(colourDose),
+	/** Its fillers as heat and viscosity see them. */
+	filled: filledInput.optional(),
 	catalyst: catalystShape.optional()
 });
 
@@ -156,20 +158,41 @@ export function marksOf(
 	};
 }
 
+/** A cup whose clock is asked for: with its fillers where they are known to heat, else the resin alone. */
+export interface ClockCup {
+	massG: number;
+	startTempC: number;
+	filled?: FilledMix | undefined;
+}
+
 /**
  * The cups of a pour, each with a clock of its own: the one of a solid shot, each layer's, each of colours poured
- * together. A filler takes up heat and gives none: the resin alone counts, g.
+ * together. Plans of earlier versions do not say what heat sees of a filler: there the resin alone counts.
  */
 export function clockCups(
 	plan: Pick<PourPlan, 'massG' | 'fillers' | 'layers' | 'cups' | 'startTempC' | 'cure'>
-): { resinG: number; startTempC: number }[] {
+): ClockCup[] {
 	const both = (c: { a: { massG: number }; b: { massG: number } }) => c.a.massG + c.b.massG;
-	if (plan.cups) return plan.cups.map((c) => ({ resinG: both(c), startTempC: c.startTempC }));
-	if (plan.layers?.length) return plan.layers.map((l) => ({ resinG: both(l), startTempC: plan.startTempC }));
-	// with its fillers in the record the whole mix warms itself; without, the resin alone
+	const { startTempC } = plan;
+	if (plan.cups)
+		return plan.cups.map((c) =>
+			c.filled
+				? { massG: c.massG, startTempC: c.startTempC, filled: filledInput.parse(c.filled) }
+				: { massG: both(c), startTempC: c.startTempC }
+		);
+	if (plan.layers?.length)
+		return plan.layers.map((l) =>
+			l.filled
+				? { massG: layerAmount(l).massG, startTempC, filled: filledInput.parse(l.filled) }
+				: { massG: both(l), startTempC }
+		);
 	const fillersG = plan.cure?.filled ? 0 : (plan.fillers ?? []).reduce((sum, f) => sum + f.massG, 0);
-	return [{ resinG: plan.massG - fillersG, startTempC: plan.startTempC }];
+	return [{ massG: plan.massG - fillersG, startTempC }];
 }
+
+/** The cure record of one cup. */
+export const resinIn = (cup: Pick<ClockCup, 'filled'>, cure: CureRecord): CureRecord =>
+	cup.filled ? { ...cure, filled: cup.filled } : cure;
 
 /** Under this share of its target a hold loses what it is for (a default of ours). */
 const HOLD_FLOOR = 0.95;

@@ -1,7 +1,7 @@
 import { cup } from '../cure/cup';
 import { sections } from '../cure/sections';
 import type { ShopChange } from '../devices/shop';
-import { clockCups, type PourPlan } from '../plan/pourPlan';
+import { clockCups, resinIn, type ClockCup, type PourPlan } from '../plan/pourPlan';
 
 /** What the resin really does in the simulated shop, whatever was planned; s. */
 export interface PracticeTruth {
@@ -27,8 +27,8 @@ export function practiceTruth(plan: PourPlan, change: ShopChange): PracticeTruth
 		};
 	}
 	const [startTempC, roomTempC] = [plan.startTempC + by, plan.roomTempC + by];
-	const [{ resinG }] = clockCups(plan) as [ReturnType<typeof clockCups>[number]];
-	const { potLifeS } = cup({ resin: plan.cure, massG: resinG, startTempC, roomTempC });
+	const [first] = clockCups(plan) as [ClockCup];
+	const { potLifeS } = cup({ resin: resinIn(first, plan.cure), massG: first.massG, startTempC, roomTempC });
 	const firm = sections(plan.cure, plan.section, {
 		startTempC,
 		mouldTempC: plan.mouldTempC + by,

@@ -1,5 +1,7 @@
 import { cup } from '../cure/cup';
+import { filledOf } from '../mix/filledOf';
 import { mix, type Filler } from '../mix/mix';
+import { FILLER_HEAT } from '../shelf/filler';
 import { cureOf, mixable } from '../shelf/resin';
 import { InputError } from '../working';
 import { digits } from '../units';
@@ -31,6 +33,9 @@ export function fillersOf(inputs: Inputs, context: ShotContext, percent = inputs
 	];
 }
 
+/** What heat sees of the grains of the shot's filler. */
+const grainsOf = (context: ShotContext) => FILLER_HEAT[context.filler?.family ?? 'mineral powder'];
+
 /** Amounts of a cup of so much volume, and its own pot life. */
 export function cupOf(
 	volumeMl: number,
@@ -45,14 +50,14 @@ export function cupOf(
 		fillers,
 		scaleResolutionG: context.settings.scaleResolutionG
 	});
+	const filled = mixed.fillers.length > 0 ? filledOf(mixed, () => grainsOf(context)) : undefined;
 	const clock = cup({
-		resin: cureOf(context.resin, context.rateFactor),
-		// a filler takes up heat and gives none: the resin alone is the quicker, careful case
-		massG: mixed.a.massG + mixed.b.massG,
+		resin: { ...cureOf(context.resin, context.rateFactor), ...(filled ? { filled } : {}) },
+		massG: mixed.total.massG,
 		startTempC,
 		roomTempC: inputs.roomTempC
 	});
-	return { mixed, clock };
+	return { mixed, clock, ...(filled ? { filled } : {}) };
 }
 
 /** The chosen recipe's colours for so much mixed resin, each into its own side. */

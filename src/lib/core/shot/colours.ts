@@ -42,7 +42,7 @@ export function colourCups(volumeMl: number, inputs: Inputs, context: ShotContex
 		.map((c): ColourCup => {
 			const of = lengthened(context, c.recipeId);
 			const startTempC = c.startTempC ?? inputs.startTempC;
-			const { mixed, clock } = cupOf(
+			const { mixed, clock, filled } = cupOf(
 				(volumeMl * c.sharePercent) / shares,
 				fillersOf(inputs, context),
 				inputs,
@@ -54,8 +54,8 @@ export function colourCups(volumeMl: number, inputs: Inputs, context: ShotContex
 				inputs.pourTempC === undefined
 					? undefined
 					: cup({
-							resin: cureOf(of.resin, of.rateFactor),
-							massG: resinG,
+							resin: { ...cureOf(of.resin, of.rateFactor), ...(filled ? { filled } : {}) },
+							massG: mixed.total.massG,
 							startTempC,
 							roomTempC: inputs.roomTempC,
 							pourTempC: inputs.pourTempC
@@ -69,6 +69,7 @@ export function colourCups(volumeMl: number, inputs: Inputs, context: ShotContex
 				startTempC,
 				potLifeS: clock.potLifeS,
 				...(warm === undefined || warm === null ? {} : { warmS: warm }),
+				...(filled ? { filled } : {}),
 				colours: coloursFor(c.recipeId, resinG, context)
 			};
 		})

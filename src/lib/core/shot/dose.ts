@@ -1,3 +1,4 @@
+import type { FilledMix } from '../cure/record';
 import type { CatalystAmount } from '../mix/catalyst';
 import type { Amount } from '../mix/mix';
 
@@ -22,5 +23,7 @@ export interface ColourCup {
 	potLifeS: number;
 	/** When it is as warm as wanted, s after its own combining; nothing when it never is in time. */
 	warmS?: number;
+	/** Its fillers as heat and viscosity see them. */
+	filled?: FilledMix;
 	colours: ColourDose[];
 }

@@ -266,9 +266,11 @@ describe('hollow casts with filler through and through', () => {
 		// the carried film goes with √(ν): (1 − φ/0.63)^(−1.575), lighter besides
 		const share = (0.06 / 0.25) * density;
 		const nu = ((1 - share / 0.63) ** (-2.5 * 0.63) * resinDensity) / density;
-		expect(filled.rotocast!.thickestMm / plain.rotocast!.thickestMm).toBeCloseTo(Math.sqrt(nu), 6);
-		for (const [i, l] of filled.rotocast!.layers.entries())
-			expect(l.lockS).toBeLessThan(plain.rotocast!.layers[i]!.lockS);
+		expect(filled.rotocast!.thickestMm / plain.rotocast!.thickestMm).toBeGreaterThan(1);
+		// by its thickness alone; its grains take up heat besides, and a cooler layer is thinner for longer
+		expect(filled.rotocast!.thickestMm / plain.rotocast!.thickestMm).toBeLessThan(Math.sqrt(nu));
+		// of the first layer: the later ones follow later, on one that took longer to gel
+		expect(filled.rotocast!.layers[0]!.lockS).toBeLessThan(plain.rotocast!.layers[0]!.lockS);
 	});
 	it('past the packing limit it is refused at the filler, with its share of the volume', () => {
 		expect(() => rolled({ ...loaded, fillerPercent: 30 })).toThrow(

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { filledInput } from '../cure/record';
 
 export const amountShape = z.object({ massG: z.number(), volumeMl: z.number() });
 export const namedAmount = amountShape.extend({ name: z.string() });
@@ -45,6 +46,8 @@ export const layer = times.extend({
 	/** Rolled: turns between locking and gel. */
 	turns: z.number().optional(),
 	fillers: z.array(namedAmount).optional(),
+	/** The same as heat and viscosity see them; plans of earlier versions do not say. */
+	filled: filledInput.optional(),
 	colours: z.array(colourDose).optional(),
 	/** Poured flat: how high it stands above the floor of the mould afterwards, mm. */
 	levelMm: z.number().optional(),

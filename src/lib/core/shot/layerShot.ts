@@ -50,6 +50,9 @@ export function timeLayers(
 	const recoatUntil = Math.max(record.recoatConversion ?? RECOAT_CONVERSION, model.gelConversion + 0.01);
 	const run = solveLayered(model, {
 		layersMm: specs.map((s) => s.thicknessMm),
+		filled: specs.map((s) =>
+			s.fillers.length ? cupOf(s.volumeMl, s.fillers, inputs, slowest).filled : undefined
+		),
 		mouldWallMm: context.mouldWallMm,
 		wall: WALLS[context.wall ?? 'silicone'],
 		startTempC: inputs.startTempC,
@@ -116,7 +119,7 @@ export function layerShot(one: Layered, inputs: Inputs, context: ShotContext): P
 		const cups = one.layers.map((layer) => {
 			// a layer without colour is as quick as its sheet says, whatever lies on it
 			const of = layer.tinted ? lengthened(context, inputs.recipeId) : context;
-			const { mixed, clock } = cupOf(layer.volumeMl * copies, layer.fillers, inputs, of);
+			const { mixed, clock, filled } = cupOf(layer.volumeMl * copies, layer.fillers, inputs, of);
 			const resinG = mixed.a.massG + mixed.b.massG;
 			const cup: Layer = {
 				thicknessMm: layer.thicknessMm,
@@ -134,6 +137,7 @@ export function layerShot(one: Layered, inputs: Inputs, context: ShotContext): P
 				...(mixed.fillers.length
 					? { fillers: mixed.fillers.map(({ name, massG, volumeMl }) => ({ name, massG, volumeMl })) }
 					: {}),
+				...(filled ? { filled } : {}),
 				...(layer.tinted ? { colours: coloursFor(inputs.recipeId ?? '', resinG, context) } : {}),
 				a: mixed.a,
 				b: mixed.b,

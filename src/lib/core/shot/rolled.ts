@@ -33,7 +33,7 @@ export function planRolled(inputs: Inputs, context: ShotContext): PlannedShot {
 	const areaMm2 = skinFor(inputs, context);
 	const fillers = fillersOf(inputs, context);
 	// a filler through and through makes every layer heavier or lighter, and thicker
-	const { mixed } = cupOf((areaMm2 * inputs.wallMm) / 1000, fillers, inputs, context);
+	const { mixed, filled } = cupOf((areaMm2 * inputs.wallMm) / 1000, fillers, inputs, context);
 	if (mixed.viscosityFactor === null) {
 		throw new InputError(
 			['fillerPercent'],
@@ -41,7 +41,10 @@ export function planRolled(inputs: Inputs, context: ShotContext): PlannedShot {
 		);
 	}
 	const one = rotocast({
-		resin: cureOf(lengthened(context, inputs.recipeId).resin, context.rateFactor),
+		resin: {
+			...cureOf(lengthened(context, inputs.recipeId).resin, context.rateFactor),
+			...(filled ? { filled } : {})
+		},
 		areaMm2,
 		wallMm: inputs.wallMm,
 		...(inputs.layers === undefined ? {} : { layers: inputs.layers }),

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { calibrate } from '../cure/calibrate';
+import { filledModel } from '../cure/filledModel';
 import { solveLayered } from '../cure/layered';
 import { solvePart } from '../cure/partModel';
 import { carriedFilmMm, CARRIED, curingViscosity, keptFilmMm, lockingViscosityMpaS } from '../flow';
@@ -210,5 +211,44 @@ describe('a filled copy', () => {
 		expect(() => copyBalance({ ...shell, inserts: [{ name: 'brick', massG: 500, volumeMl: 250 }] })).toThrow(
 			/takes 350 ml and the cavity holds 300 ml/
 		);
+	});
+});
+
+describe('layers with grains in them', () => {
+	const model = calibrate(resin('quick'));
+	const aluminium = {
+		fillers: [{ massShare: 0.6, densityGPerMl: 2.7, conductivityWPerMK: 200, specificHeatJPerGK: 0.9 }],
+		viscosityFactor: 4
+	};
+	const setup = {
+		layersMm: [4, 4, 4],
+		mouldWallMm: 12,
+		startTempC: 23,
+		mouldTempC: 23,
+		roomTempC: 23,
+		mixS: 45,
+		nextAt: 0.5,
+		recoatUntil: 0.8
+	};
+	const run = (filled: readonly (typeof aluminium | undefined)[]) =>
+		solveLayered(model, { ...setup, filled });
+
+	it('all of one mix are the model of that mix', () => {
+		const each = run([aluminium, aluminium, aluminium]);
+		const whole = solveLayered(filledModel(model, aluminium), setup);
+		expect(each.peakTempC).toBeCloseTo(whole.peakTempC, 9);
+		expect(each.demouldS).toBeCloseTo(whole.demouldS, 6);
+	});
+	it('a loaded face is cooler and later, and the heat of all still adds up', () => {
+		const [plain, face] = [run([]), run([aluminium])];
+		expect(face.layers[0]!.gelLastS).toBeGreaterThan(plain.layers[0]!.gelLastS);
+		expect(face.peakTempC).toBeLessThanOrEqual(plain.peakTempC);
+		const { releasedJ, broughtJ, storedJ, lostJ } = face.energy;
+		expect(Math.abs(releasedJ + broughtJ - storedJ - lostJ) / releasedJ).toBeLessThan(1e-3);
+	});
+	it('a film is carried by the root of its viscosity (Moffatt), its cure left as it is', () => {
+		const thin = rotocast(input({ wallMm: 1 }));
+		const thick = rotocast(input({ wallMm: 1, viscosityMpaS: 300 }));
+		expect(thick.thickestMm / thin.thickestMm).toBeCloseTo(Math.SQRT2, 6);
 	});
 });

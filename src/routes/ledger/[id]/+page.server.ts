@@ -7,7 +7,7 @@ import { fieldErrors } from '$lib/core/fieldErrors';
 import { outcomeOf } from '$lib/core/outcomeOf';
 import { dewPointC } from '$lib/core/humidity';
 import { addition, correction } from '$lib/core/ledger';
-import { clockCups, type PourPlan } from '$lib/core/plan';
+import { clockCups, resinIn, type PourPlan } from '$lib/core/plan';
 import {
 	counts,
 	cutShortOf,
@@ -123,7 +123,7 @@ function curvesOf(plan: PourPlan, state: PourState, pressure: { atMs: number; ga
 function foretoldOf(plan: PourPlan, of: ReturnType<typeof clockCups>[number], state: PourState) {
 	const { cure, roomTempC } = plan;
 	if (!cure) return [];
-	const asked = { resin: cure, massG: of.resinG, startTempC: of.startTempC, roomTempC };
+	const asked = { resin: resinIn(of, cure), massG: of.massG, startTempC: of.startTempC, roomTempC };
 	const until = Math.max(plan.potLifeS * 1.3, ...state.temps.map((t) => t.timeS));
 	const series = valueOf(outcomeOf(() => cup(asked).series)) ?? [];
 	return series.filter((p) => p.timeS <= until).map(({ timeS, tempC }) => ({ timeS, tempC }));
