@@ -1,7 +1,7 @@
 // The core's own times, run by `npm run bench`.
 import { createRequire } from 'node:module';
 import { calibrate, cup, cupBands, part, sections, sectionsBands } from '../src/lib/core/cure';
-import { cupMoves, partMoves, truths } from '../src/lib/core/cure/bands';
+import { cupMoves, layersBand, partMoves, truths } from '../src/lib/core/cure/bands';
 import { cupFigures } from '../src/lib/core/cure/cup';
 import { solveLayered } from '../src/lib/core/cure/layered';
 import { CUP_LOSS_W_PER_M2K, integrateCup, standardCupAreaM2 } from '../src/lib/core/cure/cupModel';
@@ -128,6 +128,26 @@ row(
 		1
 	).toFixed(0)} ms`,
 	''
+);
+row(
+	'four layers with their band',
+	`${medianMs(
+		(i) =>
+			layersBand({
+				resin: white,
+				setup: {
+					layersMm: [1, 1, 1, 1 + (i % 9) / 100],
+					mouldWallMm: 12,
+					...room,
+					mixS: 60,
+					nextAt: model.gelConversion,
+					recoatUntil: 0.8
+				}
+			}),
+		5,
+		1
+	).toFixed(0)} ms`,
+	'under 600 ms'
 );
 const TRUTHS = 400;
 const inside = (values: readonly number[], band: { low: number; high: number }) =>

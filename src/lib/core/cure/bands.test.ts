@@ -1,6 +1,18 @@
 import { describe, expect, it } from 'vitest';
-import { bandsOf, cupBands, cupMoves, partMoves, sectionsBands, surer, truths } from './bands';
+import {
+	bandsOf,
+	cupBands,
+	cupMoves,
+	layersBand,
+	layersMoves,
+	partMoves,
+	sectionsBands,
+	surer,
+	truths
+} from './bands';
+import { calibrate } from './calibrate';
 import { cup, cupFigures, type CupInput } from './cup';
+import { solveLayered } from './layered';
 import type { CureRecord } from './record';
 import { sections } from './sections';
 import { BAND_80 } from './spread';
@@ -70,6 +82,24 @@ describe('the bands hold', () => {
 	])('%s', (_name, question) => {
 		const lives = truths(question, cupMoves, 120).map((q) => cupFigures(q).potLifeS);
 		const share = inside(lives, cupBands(question).potLifeS);
+		expect(share).toBeGreaterThanOrEqual(72);
+		expect(share).toBeLessThanOrEqual(88);
+	});
+	it('four rolled layers, from the pour of the last', () => {
+		const setup = {
+			layersMm: [1.2, 1.2, 1.2, 1.2],
+			mouldWallMm: 12,
+			mixS: 45,
+			nextAt: 0.5,
+			recoatUntil: 0.8,
+			...at23
+		};
+		const question = { resin: { ...fast, demouldS: 1800, character: 'gradual' as const }, setup };
+		const times = truths(question, layersMoves, 60).map(({ resin, setup }) => {
+			const run = solveLayered(calibrate(resin), setup, 0.02);
+			return run.demouldS - run.layers.at(-1)!.startS;
+		});
+		const share = inside(times, layersBand(question));
 		expect(share).toBeGreaterThanOrEqual(72);
 		expect(share).toBeLessThanOrEqual(88);
 	});

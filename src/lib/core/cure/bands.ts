@@ -1,6 +1,8 @@
 import type { Warning } from '../working';
+import { calibrate } from './calibrate';
 import type { CupInput } from './cup';
 import { cupFigures } from './cup';
+import { solveLayered, type LayeredSetup } from './layered';
 import { CURE_DEFAULTS, POLYESTER_PEAK, type CureRecord } from './record';
 import { sections, type Sections } from './sections';
 import { BAND_80, moved, SPREADS, TAUGHT_SPEED_SHARE, type SpreadName } from './spread';
@@ -202,8 +204,48 @@ export const partMoves: Moves<PartQuestion> = {
 	thicknessMm: (q, k) => ({ ...q, where: thicker(q.where, k) })
 };
 
-/** What a figure mostly depends on, in a maker's words. */
-export const mostlyWords = (band: Pick<Band, 'mostly'>): string => SPREADS[band.mostly].words;
+/** Layers on one another, and the resin that they are of. */
+export interface LayersQuestion {
+	resin: CureRecord;
+	setup: LayeredSetup;
+}
+
+/** Steps of conversion that are fine enough for a slope: a twentieth of a band at most. */
+const COARSE = 0.02;
+
+/**
+ * How sure the demould of a cast in layers is, counted from the pour of its last.
+ * @returns the band about a time after that pour, by the same central differences as a solid cast's
+ */
+export function layersBand(question: LayersQuestion): Band {
+	return bandsOf(
+		question,
+		layersMoves,
+		({ resin, setup }) => {
+			const run = solveLayered(calibrate(resin), setup, COARSE);
+			return { demouldS: run.demouldS - run.layers.at(-1)!.startS };
+		},
+		['demouldS']
+	).demouldS;
+}
+
+export const layersMoves: Moves<LayersQuestion> = {
+	...recordMoves<LayersQuestion>(['speed', 'demouldS', 'demouldSectionMm', 'deflectionTempC']),
+	roomTempC: ({ resin, setup }, k) => ({
+		resin,
+		setup: {
+			...setup,
+			startTempC: moved('roomTempC', setup.startTempC, k),
+			mouldTempC: moved('roomTempC', setup.mouldTempC, k),
+			roomTempC: moved('roomTempC', setup.roomTempC, k)
+		}
+	}),
+	thicknessMm: ({ resin, setup }, k) => ({
+		resin,
+		setup: { ...setup, layersMm: setup.layersMm.map((mm) => moved('thicknessMm', mm, k)) }
+	})
+};
+
 /** What would make a figure surer, the most first, each once. */
 export function surer(bands: readonly Band[]): Warning['action'][] {
 	return [...new Set(bands.map((b) => SPREADS[b.mostly].surer))];

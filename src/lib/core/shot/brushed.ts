@@ -5,8 +5,8 @@ import { InputError, type Warning } from '../working';
 import { cupOf } from './amounts';
 import { copyBalance } from './filled';
 import type { Inputs } from './inputs';
-import type { PlannedShot, ShotContext } from './planned';
-import { layerShot, timeLayers } from './layerShot';
+import type { ShotContext } from './planned';
+import { layerShot, timeLayers, type PlannedStack } from './layerShot';
 import { skinFor } from './rolled';
 
 /** Yield stress of a thickened mix, Pa, by what it is like (from memory, field values). */
@@ -58,7 +58,7 @@ function thickener(inputs: Inputs, context: ShotContext): Filler {
  * Thickened resin brushed into an open mould in coats that follow each other at gel.
  * @throws InputError without a thickener that is known to reach the consistency
  */
-export function planBrushed(inputs: Inputs, context: ShotContext): PlannedShot {
+export function planBrushed(inputs: Inputs, context: ShotContext): PlannedStack {
 	const areaMm2 = skinFor(inputs, context);
 	const filler = thickener(inputs, context);
 	const { needs, words } = STANDS[inputs.stands ?? 'level'];
@@ -113,6 +113,7 @@ export function planBrushed(inputs: Inputs, context: ShotContext): PlannedShot {
 			kind: 'brushed',
 			layers: timed.layers,
 			run: timed.run,
+			stack: timed.stack,
 			verb: 'Brush',
 			balance,
 			working: [

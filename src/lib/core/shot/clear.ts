@@ -5,8 +5,8 @@ import { InputError, type Warning } from '../working';
 import { copyBalance } from './filled';
 import { LEAST_LAYER_MM, type Embed } from './embeds';
 import type { Inputs } from './inputs';
-import type { PlannedShot, ShotContext } from './planned';
-import { layerShot, MOST_LAYERS, timeLayers } from './layerShot';
+import type { ShotContext } from './planned';
+import { layerShot, MOST_LAYERS, timeLayers, type PlannedStack } from './layerShot';
 import type { LayerSpec } from './layerSpec';
 
 /** A layer left to cool has come within this of the room, °C (a default of ours). */
@@ -130,7 +130,7 @@ function coolestPlan(
 }
 
 /** A cast in clear layers with things in it: heights, what they displace, gel times, and what floats. */
-export function planClear(inputs: Inputs, context: ShotContext): PlannedShot {
+export function planClear(inputs: Inputs, context: ShotContext): PlannedStack {
 	const embeds = inputs.embeds ?? [];
 	const depthMm = inputs.depthMm ?? context.heightMm;
 	if (!depthMm) throw new InputError(['depthMm'], 'Type how deep the cast is in its mould, such as 40 mm.');
@@ -187,6 +187,7 @@ export function planClear(inputs: Inputs, context: ShotContext): PlannedShot {
 			kind: 'clear',
 			layers: timed.layers,
 			run: timed.run,
+			stack: timed.stack,
 			crackLimitC: limitC,
 			verb: 'Pour level',
 			balance,

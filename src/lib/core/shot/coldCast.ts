@@ -5,8 +5,8 @@ import { InputError, type Warning } from '../working';
 import { cupOf, fillersOf, insertsMl } from './amounts';
 import { copyBalance } from './filled';
 import type { Inputs } from './inputs';
-import type { PlannedShot, ShotContext } from './planned';
-import { layerShot, timeLayers } from './layerShot';
+import type { ShotContext } from './planned';
+import { layerShot, timeLayers, type PlannedStack } from './layerShot';
 import type { LayerSpec } from './layerSpec';
 import { skinFor } from './rolled';
 
@@ -18,7 +18,7 @@ export const DUST_G_PER_M2 = 60;
  * it. Volumes add up to the cavity with the solid density of the powder.
  * @throws InputError without a metal powder, or when the face alone is more than the piece
  */
-export function planCold(inputs: Inputs, context: ShotContext): PlannedShot {
+export function planCold(inputs: Inputs, context: ShotContext): PlannedStack {
 	const { filler } = context;
 	if (!filler || !inputs.fillerId)
 		throw new InputError(['fillerId'], 'Choose the metal powder for the face.');
@@ -74,6 +74,7 @@ export function planCold(inputs: Inputs, context: ShotContext): PlannedShot {
 			kind: 'cold',
 			layers: timed.layers,
 			run: timed.run,
+			stack: timed.stack,
 			verb: 'Pour',
 			balance,
 			working: [

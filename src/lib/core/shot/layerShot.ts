@@ -2,11 +2,12 @@ import { budget } from '../budget/budget';
 import { calibrate } from '../cure/calibrate';
 import { RECOAT_CONVERSION } from '../cure/forecast';
 import { crackLimitC, heatWarnings, type PartHeat } from '../cure/heat';
-import { solveLayered, type LayeredRun } from '../cure/layered';
+import { solveLayered, type LayeredRun, type LayeredSetup } from '../cure/layered';
+import type { CureRecord } from '../cure/record';
 import { cupMarkHeightMm, squareCupDiameterMm } from '../mix/cupLoss';
 import { cupMarkErrorPercent } from '../mix/weighingError';
 import { WALLS } from '../cure/wall';
-import { bandOfTime, cupBands } from '../cure/bands';
+import { bandOfTime, cupBands, type LayersQuestion } from '../cure/bands';
 import { cureOf, mixedDensityGPerMl } from '../shelf/resin';
 import { formatTime } from '../units';
 import { InputError, type Warning, type WorkingLine } from '../working';
@@ -28,6 +29,37 @@ const THICKER = { flat: 'mostLayerMm', brush: 'coatMm', roll: 'layers' } as cons
 const TACKY_S = 86_400;
 
 /**
+ * Layers of one resin as the cure engine is asked for them, each at the chosen state of the last.
+ * @param coolToC left to cool to this before the next, instead of following at the state of the school
+ */
+export function stackOf(
+	resin: CureRecord,
+	layers: Pick<LayeredSetup, 'layersMm' | 'filled'>,
+	inputs: Inputs,
+	context: ShotContext,
+	coolToC?: number
+): LayersQuestion {
+	const model = calibrate(resin);
+	const recoatUntil = Math.max(resin.recoatConversion ?? RECOAT_CONVERSION, model.gelConversion + 0.01);
+	const { startTempC, mouldTempC, roomTempC, mixS, school = 'gel' } = inputs;
+	return {
+		resin,
+		setup: {
+			...layers,
+			mouldWallMm: context.mouldWallMm,
+			wall: WALLS[context.wall ?? 'silicone'],
+			startTempC,
+			mouldTempC,
+			roomTempC,
+			mixS,
+			nextAt: Math.min(model.gelConversion * RECOAT_SCHOOLS[school].of, recoatUntil - 0.005),
+			recoatUntil,
+			...(coolToC === undefined ? {} : { coolToC })
+		}
+	};
+}
+
+/**
  * Layers of one resin laid one on another, each at the chosen state of the last.
  * @param coolToC left to cool to this before the next, instead of following at the state of the school
  * @throws InputError when there are more layers than are planned, or when it would not be firm within sixty days
@@ -37,7 +69,7 @@ export function timeLayers(
 	inputs: Inputs,
 	context: ShotContext,
 	coolToC?: number
-): { layers: TimedLayer[]; run: LayeredRun } {
+): { layers: TimedLayer[]; run: LayeredRun; stack: LayersQuestion } {
 	if (specs.length > MOST_LAYERS) {
 		throw new InputError(
 			[THICKER[specs[0]!.way]],
@@ -45,28 +77,22 @@ export function timeLayers(
 		);
 	}
 	const slowest = specs.some((s) => s.tinted) ? lengthened(context, inputs.recipeId) : context;
-	const record = cureOf(slowest.resin, context.rateFactor);
-	const model = calibrate(record);
-	const recoatUntil = Math.max(record.recoatConversion ?? RECOAT_CONVERSION, model.gelConversion + 0.01);
-	const run = solveLayered(model, {
-		layersMm: specs.map((s) => s.thicknessMm),
-		filled: specs.map((s) =>
-			s.fillers.length ? cupOf(s.volumeMl, s.fillers, inputs, slowest).filled : undefined
-		),
-		mouldWallMm: context.mouldWallMm,
-		wall: WALLS[context.wall ?? 'silicone'],
-		startTempC: inputs.startTempC,
-		mouldTempC: inputs.mouldTempC,
-		roomTempC: inputs.roomTempC,
-		mixS: inputs.mixS,
-		nextAt: Math.min(model.gelConversion * RECOAT_SCHOOLS[inputs.school ?? 'gel'].of, recoatUntil - 0.005),
-		recoatUntil,
-		...(coolToC === undefined ? {} : { coolToC })
-	});
+	const filled = specs.map((s) =>
+		s.fillers.length ? cupOf(s.volumeMl, s.fillers, inputs, slowest).filled : undefined
+	);
+	const stack = stackOf(
+		cureOf(slowest.resin, context.rateFactor),
+		{ layersMm: specs.map((s) => s.thicknessMm), filled },
+		inputs,
+		context,
+		coolToC
+	);
+	const run = solveLayered(calibrate(stack.resin), stack.setup);
 	if (!Number.isFinite(run.demouldS))
 		throw new InputError(['roomTempC'], 'At this temperature it is not firm within sixty days.');
 	return {
 		run,
+		stack,
 		layers: specs.map((s, i) => {
 			const l = run.layers[i]!;
 			return {
@@ -86,6 +112,8 @@ export function timeLayers(
 interface Layered {
 	kind: NonNullable<PlannedShot['kind']>;
 	layers: readonly TimedLayer[];
+	/** What the cure engine was asked. */
+	stack: LayersQuestion;
 	/** Of the whole stack: when it is ready, and how hot it was and is. */
 	run: PartHeat & Pick<LayeredRun, 'flexibleS' | 'peakMouldFaceC'>;
 	/** The hottest that its middle may get, °C; the record's unless it was typed. */
@@ -97,8 +125,11 @@ interface Layered {
 	verb: string;
 }
 
+/** A planned cast in layers, with what the cure engine was asked: it is not kept. */
+export type PlannedStack = PlannedShot & { stack: LayersQuestion };
+
 /** Every cup of a shot that is built up in layers, for all copies that are worked on at once. */
-export function layerShot(one: Layered, inputs: Inputs, context: ShotContext): PlannedShot {
+export function layerShot(one: Layered, inputs: Inputs, context: ShotContext): PlannedStack {
 	const { marginPercent, scaleResolutionG } = context.settings;
 	const together = Math.min(inputs.copies, context.cavities ?? inputs.mouldIds.length, inputs.hands ?? 1);
 	const steps = [
@@ -225,6 +256,7 @@ export function layerShot(one: Layered, inputs: Inputs, context: ShotContext): P
 			]
 		},
 		roles: steps.map((s) => s.role),
-		balance: one.balance
+		balance: one.balance,
+		stack: one.stack
 	};
 }

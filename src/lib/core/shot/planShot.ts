@@ -1,8 +1,9 @@
 import { isTooDamp } from '../humidity';
-import { bandOfTime, sectionsBands, type TimeBand } from '../cure/bands';
+import { bandOfTime, layersBand, sectionsBands, type LayersQuestion, type TimeBand } from '../cure/bands';
 import { chemistryOf, cureOf, isCatalysed, type TaughtResin } from '../shelf/resin';
 import { digits } from '../units';
 import type { Warning } from '../working';
+import type { SolidShot } from './batch';
 import { planBrushed } from './brushed';
 import { planClear } from './clear';
 import { planCold } from './coldCast';
@@ -30,27 +31,28 @@ function airWarnings(inputs: Inputs, { settings, resin }: ShotContext): Warning[
  */
 export function planShot(inputs: Inputs, records: ShotContext, bands = true): PlannedShot {
 	const context = { ...records, resin: withShare(records.resin, inputs.catalystPercent) };
-	const planned = planKind(inputs, context);
+	const { stack, ...planned } = planKind(inputs, context);
 	const { shot } = planned;
 	return {
 		...planned,
 		...(context.resin.taught ? { taught: context.resin.taught } : {}),
 		shot: {
 			...shot,
-			...(bands ? { demouldBand: demouldBand(planned, inputs, context) } : {}),
+			...(bands
+				? { demouldBand: stack ? stackBand(shot, stack) : demouldBand(planned, inputs, context) }
+				: {}),
 			warnings: [...shot.warnings, ...airWarnings(inputs, context)]
 		}
 	};
 }
 
-/** Where four of five demoulds fall; of a cast in layers as a wall of that thickness, open inside, is sure. */
+/** Where four of five demoulds of a solid cast fall. */
 function demouldBand({ shot, where, filled }: PlannedShot, inputs: Inputs, context: ShotContext): TimeBand {
 	const { startTempC, mouldTempC, roomTempC } = inputs;
-	const wall = shot.batches[0]!.layers?.reduce((mm, l) => mm + l.thicknessMm, 0) ?? inputs.sectionMm;
 	const band = sectionsBands({
 		resin: { ...cureOf(context.resin, context.rateFactor), ...(filled ? { filled } : {}) },
 		where: where ?? {
-			section: { shape: 'slab', thicknessMm: Math.max(0.2, wall) },
+			section: { shape: 'slab', thicknessMm: Math.max(0.2, inputs.sectionMm) },
 			mouldWallMm: context.mouldWallMm,
 			...(context.wall ? { wall: context.wall } : {}),
 			open: true
@@ -62,11 +64,18 @@ function demouldBand({ shot, where, filled }: PlannedShot, inputs: Inputs, conte
 	return bandOfTime(shot.demouldS, band);
 }
 
+/** The same of a cast in layers: its last is poured when the one below says so, and from then on it is as sure as it is. */
+function stackBand({ batches, demouldS }: SolidShot, stack: LayersQuestion): TimeBand {
+	const lastS = batches[0]!.layers!.at(-1)!.pouredS ?? 0;
+	const band = bandOfTime(demouldS - lastS, layersBand(stack));
+	return { ...band, lowS: lastS + band.lowS, highS: lastS + band.highS };
+}
+
 /** The resin with the share of catalyst that this shot takes. */
 export const withShare = (resin: TaughtResin, catalystPercent: number | undefined): TaughtResin =>
 	catalystPercent !== undefined && isCatalysed(resin.family) ? { ...resin, catalystPercent } : resin;
 
-function planKind(inputs: Inputs, context: ShotContext): PlannedShot {
+function planKind(inputs: Inputs, context: ShotContext): PlannedShot & { stack?: LayersQuestion } {
 	switch (inputs.kind) {
 		case 'rotocast':
 		case 'filled':

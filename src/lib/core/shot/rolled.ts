@@ -4,8 +4,8 @@ import { InputError } from '../working';
 import { cupOf, fillersOf, lengthened } from './amounts';
 import { copyBalance, FILLS } from './filled';
 import type { Inputs } from './inputs';
-import type { PlannedShot, ShotContext } from './planned';
-import { layerShot } from './layerShot';
+import type { ShotContext } from './planned';
+import { layerShot, stackOf, type PlannedStack } from './layerShot';
 import { rotocast } from './rotocast';
 
 /** Skin of an earlier cast, by what it weighs: mass over density and wall, mm². */
@@ -29,7 +29,7 @@ export function skinFor(inputs: Inputs, context: ShotContext): number {
 }
 
 /** A hollow cast in rolled layers, its shell filled afterwards or not. */
-export function planRolled(inputs: Inputs, context: ShotContext): PlannedShot {
+export function planRolled(inputs: Inputs, context: ShotContext): PlannedStack {
 	const areaMm2 = skinFor(inputs, context);
 	const fillers = fillersOf(inputs, context);
 	// a filler through and through makes every layer heavier or lighter, and thicker
@@ -40,11 +40,9 @@ export function planRolled(inputs: Inputs, context: ShotContext): PlannedShot {
 			`So much filler is ${digits(100 * mixed.fillerVolumeFraction, 0)} % of the volume: it no longer runs, and cannot be rolled.`
 		);
 	}
+	const resin = cureOf(lengthened(context, inputs.recipeId).resin, context.rateFactor);
 	const one = rotocast({
-		resin: {
-			...cureOf(lengthened(context, inputs.recipeId).resin, context.rateFactor),
-			...(filled ? { filled } : {})
-		},
+		resin: { ...resin, ...(filled ? { filled } : {}) },
 		areaMm2,
 		wallMm: inputs.wallMm,
 		...(inputs.layers === undefined ? {} : { layers: inputs.layers }),
@@ -100,6 +98,12 @@ export function planRolled(inputs: Inputs, context: ShotContext): PlannedShot {
 				tinted: true
 			})),
 			run: one,
+			stack: stackOf(
+				resin,
+				{ layersMm: one.layers.map((l) => l.thicknessMm), filled: one.layers.map(() => filled) },
+				inputs,
+				context
+			),
 			working: one.working,
 			warnings: one.warnings,
 			balance,
