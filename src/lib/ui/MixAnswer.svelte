@@ -11,7 +11,7 @@
 		type MixSheet,
 		type ResinRecord
 	} from '$lib/core/shelf';
-	import { digits } from '$lib/core/units';
+	import { digits, formatDrops } from '$lib/core/units';
 	import Answer from './Answer.svelte';
 	import Caution from './Caution.svelte';
 	import Parts from './Parts.svelte';
@@ -35,6 +35,7 @@
 	const catalysed = $derived(isCatalysed(resin.family));
 	/** Fillers stand before the colours. */
 	const fillers = $derived(result.fillers.length - colours.length);
+	const counted = $derived(result.catalyst?.dropsMost === undefined);
 	const markMm = (ml: number) => cupMarkHeightMm(ml, cupDiameterMm);
 </script>
 
@@ -45,11 +46,10 @@
 {#if result.catalyst}
 	<Answer
 		label="Catalyst into {units.show(result.a.massG, 'mass')} of resin"
-		value="{result.catalyst.drops} drops"
-		note="{digits(result.catalyst.volumeMl)} ml · {digits(result.catalyst.mlPer100G)} ml to 100 g · {digits(
-			result.catalyst.dropsPerFlOz,
-			0
-		)} drops to a fl oz" />
+		value={counted ? formatDrops(result.catalyst.drops) : `${digits(result.catalyst.volumeMl)} ml`}
+		note={counted
+			? `${digits(result.catalyst.volumeMl)} ml · ${digits(result.catalyst.mlPer100G)} ml to 100 g · ${digits(result.catalyst.dropsPerFlOz, 0)} drops to a fl oz`
+			: `${digits(result.catalyst.mlPer100G)} ml to 100 g · ${formatDrops(result.catalyst.drops, result.catalyst.dropsMost)}: count your dropper once, on the resin’s page`} />
 {:else}
 	<Parts a={result.a} b={result.b} {resolutionG} />
 	<p class="soft text-[0.93rem]">

@@ -43,10 +43,16 @@
 			</div>
 			<div>
 				<dt class="label">Catalyst</dt>
-				<dd class="answer mt-1 text-[2.1rem]">{formatDrops(batch.catalyst.drops)}</dd>
-				<dd class="soft mt-1">
-					{digits(batch.catalyst.volumeMl)} ml, {digits(batch.catalyst.mlPer100G)} ml to 100 g
-				</dd>
+				{#if batch.catalyst.dropsMost === undefined}
+					<dd class="answer mt-1 text-[2.1rem]">{formatDrops(batch.catalyst.drops)}</dd>
+					<dd class="soft mt-1">{digits(batch.catalyst.volumeMl)} ml, {digits(batch.catalyst.mlPer100G)} ml to 100 g</dd>
+				{:else}
+					<dd class="answer mt-1 text-[2.1rem]">{digits(batch.catalyst.volumeMl)} ml</dd>
+					<dd class="soft mt-1">
+						{digits(batch.catalyst.mlPer100G)} ml to 100 g; {formatDrops(batch.catalyst.drops, batch.catalyst.dropsMost)}: count your
+						dropper once, on the resin’s page
+					</dd>
+				{/if}
 			</div>
 		</dl>
 	{:else}

@@ -178,6 +178,17 @@ describe('catalyst', () => {
 		expect(amount.drops).toBe(10);
 		expect(amount.dropsPerFlOz).toBeCloseTo(10, 9);
 	});
+
+	it('a dropper that nobody counted gives a range, and the trade’s ten to an ounce lie in it', () => {
+		// 1 ml to 100 ml of an ounce: ten drops in the trade (common practice, no source), six of a coarse dropper
+		const ounceG = VOLUME_ML.floz * 1.12;
+		const amount = catalystAmount(ounceG, 1.12, { ...mekp, percent: 1 });
+		expect(amount.drops).toBeLessThan(10);
+		expect(amount.dropsMost).toBeGreaterThanOrEqual(10);
+		expect(catalystAmount(ounceG, 1.12, { ...mekp, percent: 1, dropsPerMl: 25 })).not.toHaveProperty(
+			'dropsMost'
+		);
+	});
 });
 
 describe('viscosity with filler', () => {

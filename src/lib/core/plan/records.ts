@@ -6,7 +6,7 @@ import { skinOf } from '../master/skin';
 import { outsideMl, wallMm, wallOf, type MouldInputs, type MouldPlan } from '../mould';
 import type { TaughtDemould } from '../cure';
 import type { ReleaseRecord, ResinRecord } from '../shelf';
-import type { ShotContext, ShotFiller, ShotRecipe } from '../shot';
+import type { ShotContext, ShotFiller, ShotRecipe, SprueSizes } from '../shot';
 import type { Warning } from '../working';
 import type { WorkshopSettings } from '../workshop';
 import type { Stamp } from './stamps';
@@ -19,6 +19,8 @@ export interface MouldFigures {
 	open: boolean;
 	outsideMl: number;
 	cavities: number;
+	/** Its pour opening; nothing where it is poured into its open back or has none on record. */
+	sprue?: SprueSizes;
 }
 
 type MadeMould = { inputs: MouldInputs; plan: MouldPlan };
@@ -31,8 +33,19 @@ export function mouldFigures(mould: MadeMould, masterVolumeMl: number): MouldFig
 		open: mould.inputs.kind === 'open-face',
 		outsideMl: outsideMl(mould, masterVolumeMl),
 		// moulds of the first kind knew no cavities
-		cavities: mould.inputs.cavities ?? 1
+		cavities: mould.inputs.cavities ?? 1,
+		...(mould.inputs.kind !== 'open-face' && mould.inputs.sprueDiameterMm
+			? { sprue: { diameterMm: mould.inputs.sprueDiameterMm, lengthMm: mould.inputs.sprueLengthMm } }
+			: {})
 	};
+}
+
+/** Of several moulds the sprue that fills last: friction goes with length over the fourth power of the width. */
+function narrowestSprue(moulds: readonly MouldFigures[]): { sprue?: SprueSizes } {
+	const [sprue] = moulds
+		.flatMap((m) => (m.sprue ? [m.sprue] : []))
+		.sort((a, b) => b.lengthMm / b.diameterMm ** 4 - a.lengthMm / a.diameterMm ** 4);
+	return sprue ? { sprue } : {};
 }
 
 /**
@@ -68,6 +81,7 @@ export function shotContextOf(of: {
 		skinAreaMm2,
 		radiusMm,
 		heightMm,
+		...narrowestSprue(of.moulds),
 		...(of.filler ? { filler: of.filler } : {}),
 		recipes: of.recipes,
 		resin: of.taught ? { ...of.resin, taught: of.taught } : of.resin,

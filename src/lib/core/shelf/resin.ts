@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { DEFAULT_CATALYST_DENSITY, DEFAULT_DROPS_PER_ML } from '../mix/catalyst';
+import { DEFAULT_CATALYST_DENSITY } from '../mix/catalyst';
 import { bPerAByVolume, bPerAByWeight, checkRatio, type Ratio } from '../mix/ratio';
 import type { TaughtDemould } from '../cure/demouldLearning';
 import { CRACK_LIMIT_C } from '../cure/heat';
@@ -268,7 +268,7 @@ export interface MixableResin {
 	densityAGPerMl: number;
 	densityBGPerMl?: number;
 	ratio?: Ratio;
-	catalyst?: { percent: number; densityGPerMl: number; dropsPerMl: number };
+	catalyst?: { percent: number; densityGPerMl: number; dropsPerMl?: number };
 }
 
 /** Settles densities and ratio. By weight when the sheet has it, since the scale is the finer measure. */
@@ -279,7 +279,7 @@ export function mixable(record: ResinRecord): MixableResin {
 			catalyst: {
 				percent: record.catalystPercent!,
 				densityGPerMl: record.catalystDensityGPerMl ?? DEFAULT_CATALYST_DENSITY,
-				dropsPerMl: record.dropsPerMl ?? DEFAULT_DROPS_PER_ML
+				...(record.dropsPerMl === undefined ? {} : { dropsPerMl: record.dropsPerMl })
 			}
 		};
 	}

@@ -13,7 +13,7 @@ export type { ColourCup, ColourDose } from './dose';
 export { keptLayer, layerAmount, type Layer } from './layer';
 export { embedInput, type Embed } from './embeds';
 export { SHOT_KINDS, shotInputs, type ShotInputs, type ShotKind } from './inputs';
-export type { PlannedShot, ShotContext, ShotFiller, ShotRecipe } from './planned';
+export type { PlannedShot, ShotContext, ShotFiller, ShotRecipe, SprueSizes } from './planned';
 export { planShot, withShare } from './planShot';
 export { thickestOf, type Thickest } from './thickest';
 export { clearLayers, liftG, type ClearLayer } from './clear';

@@ -3,7 +3,11 @@ import { filledInput } from '../cure/record';
 
 export const amountShape = z.object({ massG: z.number(), volumeMl: z.number() });
 export const namedAmount = amountShape.extend({ name: z.string() });
-export const catalystShape = amountShape.extend({ drops: z.number() });
+export const catalystShape = amountShape.extend({
+	drops: z.number(),
+	/** The most of a dropper that nobody counted. */
+	dropsMost: z.number().optional()
+});
 
 /** A colour as it goes into one of the cups. */
 export const colourDose = z.object({

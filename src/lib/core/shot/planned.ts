@@ -58,6 +58,8 @@ export interface ShotContext {
 	radiusMm?: number | undefined;
 	/** Its height, mm: what drains. */
 	heightMm?: number | undefined;
+	/** The pour opening of the mould that fills last. */
+	sprue?: SprueSizes | undefined;
 	resin: TaughtResin;
 	/** The filler's record, when there is one. */
 	filler?: ShotFiller | undefined;
@@ -66,6 +68,12 @@ export interface ShotContext {
 	/** The container's own speed, learned from readings. */
 	rateFactor?: number | undefined;
 	settings: WorkshopSettings;
+}
+
+/** A round pour opening, mm. */
+export interface SprueSizes {
+	diameterMm: number;
+	lengthMm: number;
 }
 
 export interface PlannedShot {

@@ -1,7 +1,8 @@
 import { createRequire } from 'node:module';
 import { describe, expect, it } from 'vitest';
 import { DEMO_FILLERS, DEMO_RESINS } from '../../server/demo/materials';
-import { fillerRecord, resinRecord } from '../shelf';
+import { sprue } from '../flow';
+import { fillerRecord, mixedDensityGPerMl, resinRecord, viscosityOf } from '../shelf';
 import { WORKSHOP_DEFAULTS, type WorkshopSettings } from '../workshop';
 import {
 	foretoldPercent,
@@ -233,5 +234,33 @@ describe('trials afloat', () => {
 		const issue = trialRecord.safeParse(raw).error!.issues[0]!;
 		expect(issue.path).toEqual([field]);
 		expect(issue.message).toMatch(message);
+	});
+});
+
+describe('the mould’s own sprue', () => {
+	const one = { copies: 1, mouldIds: ['a'], usePot: false };
+	const narrow = { ...context, sprue: { diameterMm: 3, lengthMm: 20 } };
+	const pourOf = (over: object, of: ShotContext) =>
+		planShot(typed({ ...one, ...over }), of).shot.batches[0]!.steps.find((s) => s.name === 'Pour')!.durationS;
+	const said = (over: object, of: ShotContext) =>
+		planShot(typed({ ...one, ...over }), of).shot.warnings.map((w) => w.code);
+
+	it('takes as long as its law says where that is longer than was typed', () => {
+		const fill = sprue({
+			volumeMl: 60,
+			diameterMm: 3,
+			lengthMm: 20,
+			viscosityMpaS: viscosityOf(resin, 18),
+			densityGPerMl: mixedDensityGPerMl(resin)
+		}).fillS;
+		expect(fill).toBeGreaterThan(5);
+		expect(pourOf({}, narrow)).toBeCloseTo(fill, 9);
+		expect(said({}, narrow)).toContain('slow-sprue');
+	});
+	it('a wide one leaves what was typed; so do a syringe and an open face', () => {
+		expect(pourOf({}, { ...context, sprue: { diameterMm: 20, lengthMm: 20 } })).toBe(5);
+		expect(pourOf({ pourWay: 'syringe' }, narrow)).toBe(5);
+		expect(pourOf({}, { ...narrow, open: true })).toBe(5);
+		expect(said({ pourWay: 'syringe' }, narrow)).not.toContain('slow-sprue');
 	});
 });

@@ -11,6 +11,7 @@ import { sectionsOf } from './thickest';
 import type { Inputs } from './inputs';
 import type { PlannedShot, ShotContext } from './planned';
 import type { ShotBatch } from './batch';
+import { slowSprue, throughSprue } from './throughSprue';
 import { HOLD_MARGIN, solidShot, type ShotStep } from './solid';
 import { budget } from '../budget/budget';
 import type { StepRole } from './pouring';
@@ -61,7 +62,7 @@ function potFor(context: ShotContext, share: number): PotResult {
 type Step = ShotStep & { role: StepRole };
 
 /** Everything between combining and the last thing that needs liquid resin, as it was typed. */
-function stepsOf(inputs: Inputs, pressure: PotResult | undefined): Step[] {
+function stepsOf(inputs: Inputs, pressure: PotResult | undefined, fillS: number): Step[] {
 	const hands = inputs.hands ?? 1;
 	const each = (name: string, durationS: number | undefined, role: StepRole): Step[] =>
 		(durationS ?? 0) > 0 ? [{ name, durationS: durationS! / hands, per: 'copy', role }] : [];
@@ -74,7 +75,7 @@ function stepsOf(inputs: Inputs, pressure: PotResult | undefined): Step[] {
 		...each('Brush', inputs.brushS, 'brush'),
 		{
 			name: inputs.pourWay === 'halves' ? 'Fill the halves' : 'Pour',
-			durationS: inputs.pourS / hands,
+			durationS: Math.max(inputs.pourS, fillS) / hands,
 			per: 'copy',
 			role: 'pour'
 		},
@@ -102,9 +103,10 @@ export function planSolid(inputs: Inputs, context: ShotContext): PlannedShot {
 	const inPot = inputs.usePot ? mouldsInPot(context, count) : count;
 	const pressure = inputs.usePot ? potFor(context, inPot / count) : undefined;
 	const cavities = context.cavities ?? count;
-	const steps = stepsOf(inputs, pressure);
 	const setInMl = insertsMl(inputs, context);
 	const castMl = context.cavityVolumeMl - setInMl;
+	const fills = throughSprue(inputs, context, castMl);
+	const steps = stepsOf(inputs, pressure, fills?.fillS ?? 0);
 	const where = sectionsOf(inputs, context);
 	const shot = solidShot({
 		cavityVolumeMl: castMl,
@@ -152,9 +154,10 @@ export function planSolid(inputs: Inputs, context: ShotContext): PlannedShot {
 			// it stays in the pot until the pressure may be let out
 			demouldS: pressure ? Math.max(shot.demouldS, shot.holdUntilS) : shot.demouldS,
 			batches,
-			working: [...shot.working, ...together.working],
+			working: [...(fills?.working ?? []), ...shot.working, ...together.working],
 			warnings: [
 				...late,
+				...slowSprue(fills, inputs, context.sprue),
 				...shot.warnings,
 				...fillerWarnings(first, shot.holdUntilS / (1 + HOLD_MARGIN), inputs, context),
 				...together.warnings

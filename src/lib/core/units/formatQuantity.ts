@@ -132,7 +132,8 @@ export function formatOther(value: number, kind: QuantityKind, system: UnitSyste
 }
 
 /** Whole drops: `1 drop`, `12 drops`. */
-export function formatDrops(drops: number): string {
+export function formatDrops(drops: number, most?: number): string {
 	const whole = Math.round(drops);
+	if (most !== undefined && Math.round(most) > whole) return `${whole} to ${Math.round(most)} drops`;
 	return `${whole} ${whole === 1 ? 'drop' : 'drops'}`;
 }

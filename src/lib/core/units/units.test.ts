@@ -204,13 +204,15 @@ describe('showing values', () => {
 });
 
 it('drops are whole, and one is one', () => {
-	expect([0, 0.6, 1.4, 2, 12.5].map(formatDrops)).toEqual([
+	expect([0, 0.6, 1.4, 2, 12.5].map((n) => formatDrops(n))).toEqual([
 		'0 drops',
 		'1 drop',
 		'1 drop',
 		'2 drops',
 		'13 drops'
 	]);
+	expect(formatDrops(18, 30)).toBe('18 to 30 drops');
+	expect(formatDrops(18, 18)).toBe('18 drops');
 });
 
 it.each([

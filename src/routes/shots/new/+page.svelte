@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { onDestroy } from 'svelte';
+	import { onDestroy, untrack } from 'svelte';
 	import type { SuperValidated } from 'sveltekit-superforms';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
 	import { pourMeetings, releaseThing, resinThing, rigidThing, rubberThing, thermoplasticThing } from '$lib/core/compat';
@@ -122,6 +122,16 @@
 		const thinnestMm = data.masters.find((m) => m.id === id)?.record.shape?.findings.thinnestMm;
 		if (thinnestMm && thinnestMm >= 0.5) $form.sectionMm = Math.round(thinnestMm * 10) / 10;
 	}
+	/** What the sprue of the chosen moulds holds; it stands in the field until something else is typed. */
+	const usualSprueMl = $derived(Math.round(10 * Math.max(0, ...chosen.map((m) => m.sprueMl))) / 10);
+	let stoodMl = 0;
+	$effect(() => {
+		const usual = usualSprueMl;
+		untrack(() => {
+			if ($form.sprueVolumeMl === stoodMl) $form.sprueVolumeMl = usual;
+			stoodMl = usual;
+		});
+	});
 	const mouldProblem = $derived(($errors.mouldIds as { _errors?: string[] } | undefined)?._errors?.[0] ?? '');
 </script>
 
@@ -172,9 +182,7 @@
 					name="sprueVolumeMl"
 					bind:value={$form.sprueVolumeMl}
 					error={problemAt('sprueVolumeMl')}
-					hint={chosen[0] && chosen[0].sprueMl > 0 && $form.sprueVolumeMl === 0
-						? `the mould’s sprue holds ${units.show(chosen[0].sprueMl, 'volume')}`
-						: ''} />{/if}
+					hint={usualSprueMl > 0 && $form.sprueVolumeMl === usualSprueMl ? 'the mould’s own sprue' : ''} />{/if}
 			{#if !rolled}<QuantityField
 					label="Thinnest section"
 					kind="length"

@@ -177,11 +177,16 @@ function colourStep(
 	};
 }
 
-function catalystStep({ drops, massG, volumeMl }: Catalyst, units: UnitSystem): Omit<BenchStep, 'id'> {
+function catalystStep(
+	{ drops, dropsMost, massG, volumeMl }: Catalyst,
+	units: UnitSystem
+): Omit<BenchStep, 'id'> {
+	const ml = formatQuantity(volumeMl, 'volume', units);
+	const counted = dropsMost === undefined;
 	return {
 		kind: 'measure',
-		title: `Measure the catalyst: ${formatDrops(drops)}`,
-		detail: `${formatQuantity(volumeMl, 'volume', units)} by syringe, or ${formatQuantity(massG, 'mass', units)}. Glasses on before the bottle is opened.`,
+		title: `Measure the catalyst: ${counted ? formatDrops(drops) : ml}`,
+		detail: `${counted ? `${ml} by syringe` : `By syringe: nobody has counted this dropper, ${formatDrops(drops, dropsMost)}`}, or ${formatQuantity(massG, 'mass', units)}. Glasses on before the bottle is opened.`,
 		action: 'Catalyst is measured',
 		amount: { massG, volumeMl },
 		cautions: ['catalyst']

@@ -8,6 +8,7 @@
 		catalystInput,
 		DEFAULT_CATALYST_DENSITY,
 		DEFAULT_DROPS_PER_ML,
+		MOST_DROPS_PER_ML,
 		DEFAULT_FLOW_KJ_PER_MOL,
 		flowEnergyKjPerMol,
 		RATIO_TOLERANCE_PERCENT,
@@ -15,7 +16,7 @@
 	} from '$lib/core/mix';
 	import { cautionsFor } from '$lib/core/cautions';
 	import { chemistryOf, isCatalysed, ratiosOf, resinRecord } from '$lib/core/shelf';
-	import { digits } from '$lib/core/units';
+	import { digits, formatDrops } from '$lib/core/units';
 	import Save from '$lib/ui/Save.svelte';
 	import Caution from '$lib/ui/Caution.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
@@ -130,8 +131,7 @@
 					name="dropsPerMl"
 					bind:value={$form.dropsPerMl}
 					error={$errors.dropsPerMl}
-					inForce={DEFAULT_DROPS_PER_ML}
-					hint="count with your dropper; {DEFAULT_DROPS_PER_ML} is a default" />
+					hint="count with your dropper; droppers give {DEFAULT_DROPS_PER_ML} to {MOST_DROPS_PER_ML}" />
 			</div>
 			<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
 				<QuantityField
@@ -349,7 +349,7 @@
 			<div>
 				<p class="label">To 100 g of resin</p>
 				<p class="answer mt-1 text-[2.2rem]">
-					{catalyst?.drops ?? '–'} drops
+					{catalyst ? formatDrops(catalyst.drops, catalyst.dropsMost) : '– drops'}
 				</p>
 			</div>
 			<p class="soft">

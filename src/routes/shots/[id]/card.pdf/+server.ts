@@ -87,7 +87,7 @@ export const GET: RequestHandler = async ({ params, locals, url, platform }) => 
 						plan.cups ? plan.cups[i]!.name : plan.layers ? `Layer ${i + 1}` : 'Cup',
 						both(cup.a.massG),
 						cup.catalyst
-							? `${formatDrops(cup.catalyst.drops)}, ${digits(cup.catalyst.volumeMl)} ml`
+							? `${formatDrops(cup.catalyst.drops, cup.catalyst.dropsMost)}, ${digits(cup.catalyst.volumeMl)} ml`
 							: both(cup.b.massG),
 						`${show(marks.wideMm, 'length')} wide`,
 						show(marks.aMm, 'length'),
