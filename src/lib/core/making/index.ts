@@ -1,5 +1,6 @@
 export { settingTimes, shellSetS, type MakingPlan } from './plan';
-export { makingSteps, type MakingStep } from './steps';
+export { makingSteps } from './steps';
+export type { MakingStep } from './step';
 export {
 	inspectionInput,
 	makingEvent,

@@ -118,6 +118,7 @@ describe('cautions stand where they bite', () => {
 		makingSteps(planOf(kind, over)).find((s) => s.id === id)!;
 	it('a shell of thickened resin goes on in portions, since it heats itself in bulk', () => {
 		expect(of('jacket', 'lay-0').detail).toMatch(/in portions.*spread at once/);
+		expect(of('jacket', 'lay-0').detail).toMatch(/left standing in one pot would be about \d+.°C after/);
 		expect(of('jacket', 'lay-0').cautions).toContain('bulk');
 	});
 	it('the bath scalds, hot glue burns, powder is breathed in', () => {

@@ -1,31 +1,10 @@
-import type { CautionTopic } from '../cautions';
 import { formatQuantity, type UnitSystem } from '../units';
 import type { MakingPlan } from './plan';
-
-/** One thing to do while a mould is made. */
-export interface MakingStep {
-	readonly id: string;
-	readonly kind: 'check' | 'measure' | 'combine' | 'timed' | 'wait' | 'inspect';
-	readonly title: string;
-	readonly detail: string;
-	/** What the one big button says. */
-	readonly action: string;
-	/** Seconds that must pass after the step before it. */
-	readonly waitS?: number;
-	/** What the clock says when the wait is over. */
-	readonly then?: string;
-	/** Which pour it belongs to: its working time runs from that pour's combining. */
-	readonly pour?: number;
-	/** The pour is in place when this is done. */
-	readonly places?: boolean;
-	readonly amounts?: readonly { label: string; massG: number }[];
-	readonly cautions: readonly CautionTopic[];
-}
+import { shell } from './shellSteps';
+import { check, type MakingStep, type Show } from './step';
 
 /** Stirring a rubber by hand, s (common practice, no source). */
 const STIR_S = 180;
-
-type Show = (value: number, kind: Parameters<typeof formatQuantity>[1]) => string;
 
 /** The steps of making a mould, in the order of the work. */
 export function makingSteps(plan: MakingPlan, units: UnitSystem = 'metric'): MakingStep[] {
@@ -54,21 +33,6 @@ export function makingSteps(plan: MakingPlan, units: UnitSystem = 'metric'): Mak
 			];
 	}
 }
-
-const check = (
-	id: string,
-	title: string,
-	detail: string,
-	action: string,
-	cautions: readonly CautionTopic[] = []
-): MakingStep => ({
-	id,
-	kind: 'check',
-	title,
-	detail,
-	action,
-	cautions
-});
 
 function fix(plan: MakingPlan): MakingStep {
 	if (plan.kind === 'two-part' || plan.kind === 'press')
@@ -272,39 +236,6 @@ function vacuumSteps(plan: MakingPlan, i: number, show: Show): MakingStep[] {
 			cautions: ['vacuum']
 		}
 	];
-}
-
-function shell(plan: MakingPlan, show: Show): MakingStep[] {
-	const s = plan.shell!;
-	return Array.from({ length: s.parts }, (_, i): MakingStep[] => [
-		check(
-			`flange-${i}`,
-			`Shell, part ${i + 1} of ${s.parts}: ${i === 0 ? 'clay wall along the joint' : 'wax the flange'}`,
-			i === 0
-				? 'A clay wall where the parts meet, straight, keys pressed in. Wax or petroleum jelly on skin and wall.'
-				: 'Take the clay wall off, wax the flange twice: leaks then peel off.',
-			'It is ready for the shell'
-		),
-		check(
-			`lay-${i}`,
-			`Lay part ${i + 1}`,
-			s.kind === 'resin'
-				? `${show(s.massEachG, 'mass')} of thickened resin in all, flange included, in portions: each is mixed, spread at once and thin, and only then the next.`
-				: `${s.layers} layers of plaster bandage, dipped and wrung, crosswise, flange included.`,
-			'It is on',
-			s.kind === 'resin' ? ['epoxy', 'isocyanate', 'powder', 'bulk'] : ['powder']
-		),
-		{
-			id: `set-${i}`,
-			kind: 'wait',
-			title: 'Let the shell set',
-			detail: 'It gets warm; leave it until it is cool and rings.',
-			action: i === s.parts - 1 ? `It is set; ${s.bolts} bolt holes drilled` : 'It is set',
-			waitS: s.setS,
-			then: 'shell is set',
-			cautions: i === s.parts - 1 ? ['knife', 'powder'] : []
-		}
-	]).flat();
 }
 
 function press(plan: MakingPlan, show: Show): MakingStep[] {

@@ -514,3 +514,13 @@ it('a layer as the version before kept it, its clocks from the first pour, is re
 	// and one of today stays as it is
 	expect(keptLayer({ ...today, pouredS })).toEqual({ ...today, pouredS });
 });
+
+it('a cup that is brushed on says what becomes of it where it is left standing', () => {
+	const planned = planShot(inputs({ kind: 'brushed', wallMm: 6, coatMm: 3, fillerId: 'f' }), {
+		...context,
+		filler: silica
+	});
+	const { standing, potLifeS } = planned.shot.batches[0]!.layers![0]!;
+	expect(standing!.peakTimeS).toBeGreaterThan(potLifeS);
+	expect(standing!.peakTempC).toBeGreaterThan(40);
+});

@@ -56,7 +56,9 @@ export const layer = times.extend({
 	/** Poured flat: how high it stands above the floor of the mould afterwards, mm. */
 	levelMm: z.number().optional(),
 	/** Set on it once it has gelled. */
-	setsIn: z.array(z.string()).optional()
+	setsIn: z.array(z.string()).optional(),
+	/** What becomes of its cup where it is left standing: hottest, and when, s after combining. */
+	standing: z.object({ peakTempC: z.number(), peakTimeS: z.number() }).optional()
 });
 export type Layer = z.output<typeof layer>;
 

@@ -173,7 +173,8 @@ export function layerShot(one: Layered, inputs: Inputs, context: ShotContext): P
 				a: mixed.a,
 				b: mixed.b,
 				...(mixed.catalyst ? { catalyst: mixed.catalyst } : {}),
-				potLifeS: clock.potLifeS
+				potLifeS: clock.potLifeS,
+				standing: { peakTempC: clock.peakTempC, peakTimeS: clock.peakTimeS }
 			};
 			return { cup, mixed, clock };
 		});

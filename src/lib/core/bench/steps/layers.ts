@@ -10,6 +10,16 @@ type Layer = NonNullable<PourPlan['layers']>[number];
 /** What a layer is called by how it is laid. */
 const CALLED = { roll: 'Layer', flat: 'Layer', brush: 'Coat' } as const;
 
+/** Hotter than this a cup is not held in the hand, °C (a default of ours). */
+const SCALDS_C = 50;
+
+/** What becomes of a cup that is left standing instead of being spread; nothing where it stays handwarm. */
+function standing({ standing: s }: Layer, units: UnitSystem): string {
+	return s === undefined || s.peakTempC < SCALDS_C
+		? ''
+		: ` Left standing in its cup it is ${formatQuantity(s.peakTempC, 'temperature', units)} hot after ${formatQuantity(s.peakTimeS, 'time', units)}: tip it out and spread it at once.`;
+}
+
 /** Each layer: weigh, combine, mix, lay, and wait until the next may follow. */
 export function layerSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
 	const count = plan.layers!.length;
@@ -48,7 +58,7 @@ export function layerSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
 				layer: i,
 				deadlineS: mixS,
 				title: 'Mix',
-				detail: 'Scrape sides and floor.',
+				detail: `Scrape sides and floor.${layer.way === 'brush' ? standing(layer, units) : ''}`,
 				action: 'It is mixed',
 				cautions: [...cautionsForResin(plan.chemistry), layer.way === 'brush' ? 'bulk' : 'heat']
 			},

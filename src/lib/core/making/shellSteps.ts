@@ -1,0 +1,47 @@
+import { cup, type CureRecord } from '../cure';
+import type { MakingPlan } from './plan';
+import { check, type MakingStep, type Show } from './step';
+
+/** A laying resin as they usually are, where the shell's own is not on record (a default of ours). */
+const LAYING_RESIN: CureRecord = { potLifeS: 900, demouldS: 10_800, character: 'quick' };
+
+/** When a pot of all of it would run away. */
+function standing(massG: number, show: Show): string {
+	if (!(massG >= 1)) return '';
+	const { peakTempC, peakTimeS } = cup({ resin: LAYING_RESIN, massG, startTempC: 21, roomTempC: 21 });
+	return ` All of it left standing in one pot would be about ${show(peakTempC, 'temperature')} after ${show(peakTimeS, 'time')}, of a usual resin of ${show(LAYING_RESIN.potLifeS!, 'time')}.`;
+}
+
+/** The shell in its parts: flange, laying, setting. */
+export function shell(plan: MakingPlan, show: Show): MakingStep[] {
+	const s = plan.shell!;
+	return Array.from({ length: s.parts }, (_, i): MakingStep[] => [
+		check(
+			`flange-${i}`,
+			`Shell, part ${i + 1} of ${s.parts}: ${i === 0 ? 'clay wall along the joint' : 'wax the flange'}`,
+			i === 0
+				? 'A clay wall where the parts meet, straight, keys pressed in. Wax or petroleum jelly on skin and wall.'
+				: 'Take the clay wall off, wax the flange twice: leaks then peel off.',
+			'It is ready for the shell'
+		),
+		check(
+			`lay-${i}`,
+			`Lay part ${i + 1}`,
+			s.kind === 'resin'
+				? `${show(s.massEachG, 'mass')} of thickened resin in all, flange included, in portions: each is mixed, spread at once and thin, and only then the next.${standing(s.massEachG, show)}`
+				: `${s.layers} layers of plaster bandage, dipped and wrung, crosswise, flange included.`,
+			'It is on',
+			s.kind === 'resin' ? ['epoxy', 'isocyanate', 'powder', 'bulk'] : ['powder']
+		),
+		{
+			id: `set-${i}`,
+			kind: 'wait',
+			title: 'Let the shell set',
+			detail: 'It gets warm; leave it until it is cool and rings.',
+			action: i === s.parts - 1 ? `It is set; ${s.bolts} bolt holes drilled` : 'It is set',
+			waitS: s.setS,
+			then: 'shell is set',
+			cautions: i === s.parts - 1 ? ['knife', 'powder'] : []
+		}
+	]).flat();
+}
