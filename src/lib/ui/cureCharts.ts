@@ -1,4 +1,4 @@
-import type { Annotations, Layout, PlotData, Shape } from 'plotly.js';
+import type { Annotations, Layout, LayoutAxis, PlotData, Shape } from 'plotly.js';
 import type { Forecast, ForecastBands } from '$lib/core/cure';
 
 const MINUTE = 60;
@@ -143,6 +143,17 @@ export function cupChart(main: Forecast, other: Forecast | undefined, options: C
 	};
 }
 
+/** Ticks of a logarithmic clock at 1, 2 and 5, each with its whole number. */
+function logTicks(from: number, to: number): Pick<LayoutAxis, 'tickmode' | 'tickvals' | 'ticktext'> {
+	const tickvals = Array.from(
+		{ length: Math.ceil(to) - Math.floor(from) + 1 },
+		(_, i) => Math.floor(from) + i
+	)
+		.flatMap((decade) => [1, 2, 5].map((digit) => digit * 10 ** decade))
+		.filter((t) => Math.log10(t) >= from && Math.log10(t) <= to);
+	return { tickmode: 'array', tickvals, ticktext: tickvals.map((t) => `${Number(t.toPrecision(1))}`) };
+}
+
 /** Core, wall and conversion of the part, on a logarithmic clock since minutes and hours both matter. */
 export function partChart(
 	main: Forecast,
@@ -220,6 +231,16 @@ export function partChart(
 	if (band) foot(band.lowS, band.highS, 'four of five ready', '--work', 0.02);
 	if (main.softensC !== undefined && main.peakTempC > main.softensC - 15) {
 		shapes.push(level(show(main.softensC), '--hot'));
+		feet.push({
+			x: 0.01,
+			xref: 'paper',
+			xanchor: 'left',
+			y: show(main.softensC),
+			yanchor: 'bottom',
+			text: 'softens above this',
+			showarrow: false,
+			font: { color: '--hot', size: 12 }
+		});
 	}
 	const from = Math.log10(Math.max(0.05, (main.gelCoreS / MINUTE) * 0.2));
 	const to = Math.log10(
@@ -230,7 +251,12 @@ export function partChart(
 		layout: {
 			shapes,
 			annotations: [...marks.map((m) => log(m).note), ...feet],
-			xaxis: { title: { text: 'minutes after the pour' }, type: 'log', range: [from, to], dtick: 'D2' },
+			xaxis: {
+				title: { text: 'minutes after the pour' },
+				type: 'log',
+				range: [from, to],
+				...logTicks(from, to)
+			},
 			yaxis: { title: { text: unit } },
 			yaxis2: {
 				title: { text: 'cured, %' },

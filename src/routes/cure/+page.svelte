@@ -227,6 +227,26 @@
 				bind:value={resinId}
 				options={data.resins.map((r) => ({ value: r.id, label: r.record.name }))}
 				hint="{resin.record.family}, {resin.record.character}" />
+			<ChoiceField
+				label="Mould of"
+				name="cureWallOf"
+				bind:value={wall}
+				options={WALL_KINDS.map((value) => ({ value, label: WALLS[value].name }))} />
+			<QuantityField
+				label="Pour at a temperature"
+				kind="temperature"
+				name="curePour"
+				bind:value={pourTempC}
+				error={problem('pourTempC')}
+				hint={now?.reachesPourTempS === undefined
+					? 'leave empty to go by the clock'
+					: `reached after ${units.show(now.reachesPourTempS, 'time')}`} />
+			<ChoiceField
+				label="Lay another over it"
+				name="other"
+				bind:value={otherId}
+				placeholder="None"
+				options={data.resins.filter((r) => r.id !== resinId).map((r) => ({ value: r.id, label: r.record.name }))} />
 			<SliderField label="In the cup" kind="mass" name="cureMass" bind:value={massG} min={5} max={5000} log error={problem('massG')} />
 			<SliderField
 				label="Resin"
@@ -254,21 +274,15 @@
 				max={100}
 				log
 				error={problem('thicknessMm')} />
-			<QuantityField label="Mould wall" kind="length" name="cureWall" bind:value={mouldWallMm} error={problem('mouldWallMm')} />
-			<ChoiceField
-				label="Mould of"
-				name="cureWallOf"
-				bind:value={wall}
-				options={WALL_KINDS.map((value) => ({ value, label: WALLS[value].name }))} />
-			<QuantityField
-				label="Pour at a temperature"
-				kind="temperature"
-				name="curePour"
-				bind:value={pourTempC}
-				error={problem('pourTempC')}
-				hint={now?.reachesPourTempS === undefined
-					? 'leave empty to go by the clock'
-					: `reached after ${units.show(now.reachesPourTempS, 'time')}`} />
+			<SliderField
+				label="Mould wall"
+				kind="length"
+				name="cureWall"
+				bind:value={mouldWallMm}
+				min={1}
+				max={80}
+				log
+				error={problem('mouldWallMm')} />
 			{#if catalysed}
 				<SliderField
 					label="Catalyst"
@@ -280,12 +294,6 @@
 					step={0.1}
 					error={problem('resin.catalyst.percent')} />
 			{/if}
-			<ChoiceField
-				label="Lay another over it"
-				name="other"
-				bind:value={otherId}
-				placeholder="None"
-				options={data.resins.filter((r) => r.id !== resinId).map((r) => ({ value: r.id, label: r.record.name }))} />
 		</div>
 		<div class="flex min-w-0 flex-col gap-5">
 			{#if errors.length > 0}<p class="font-semibold text-(--harm)" role="alert">{errors[0]!.message}</p>{/if}
