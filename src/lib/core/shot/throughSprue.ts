@@ -32,8 +32,9 @@ export const slowSprue = (
 		? [
 				{
 					code: 'slow-sprue',
-					message: `Through a sprue of ${digits(opening.diameterMm)} mm it takes ${formatTime(fills.fillS)} to run in, not ${formatTime(inputs.pourS)}: the plan counts with that.`,
-					action: 'A wider sprue or a funnel on it, a syringe from the lowest point, or a thinner resin.'
+					message: `By the mould’s record its sprue is ${digits(opening.diameterMm)} mm wide and ${digits(opening.lengthMm)} mm long: through that it takes ${formatTime(fills.fillS)} to run in, not ${formatTime(inputs.pourS)}, and the plan counts with it.`,
+					action:
+						'Put the real width into the mould’s record; else a funnel, a syringe from the lowest point, or a thinner resin.'
 				}
 			]
 		: [];

@@ -80,7 +80,7 @@ export function whatHelps(inputs: Typed, context: ShotContext, others: readonly 
 		...tried('a second pair of hands', { ...parsed, hands: (parsed.hands ?? 1) + 1 }, context, slackS),
 		...tried(
 			'a syringe at the sprue, pouring in half the time',
-			{ ...parsed, pourS: parsed.pourS / 2 },
+			{ ...parsed, pourS: parsed.pourS / 2, pourWay: 'syringe' },
 			context,
 			slackS
 		),
