@@ -162,8 +162,8 @@
 			{:else if step.kind === 'dry'}{late ? 'Dry by its time: look and touch the rim' : 'until it has flashed off'}
 			{:else if step.kind === 'cure'}{late ? 'The slowest place has its strength' : 'until the slowest place is firm'}{#if plan.demouldBand}
 					<br /><span class="soft"
-						>{#if plan.flexibleS !== undefined}gives when bent from {units.show(plan.flexibleS, 'time')} after the pour,
-						{/if}four of five are ready after {units.band(plan.demouldBand)}</span
+						>{plan.flexibleS === undefined ? '' : `gives when bent from ${units.show(plan.flexibleS, 'time')} after the pour, `}four of five
+						are ready after {units.band(plan.demouldBand)}</span
 					>{/if}
 				{#if plan.ownDemould}<br />yours: {units.band(plan.ownDemould)} after the pour, in {plan.ownDemould.pulls} pulls{/if}
 			{:else if late}longer than planned{#if slackS !== undefined && slackS >= 0}, {countdown(slackS)} of slack left{:else}, and too late

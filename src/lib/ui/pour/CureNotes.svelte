@@ -52,9 +52,9 @@
 	</div>
 {/snippet}
 
-<section class="mx-auto w-full max-w-[60rem]" aria-label="What is seen while it cures">
+<section class="mx-auto w-full max-w-[78rem]" aria-label="What is seen while it cures">
 	{#if !folded}{@render presses()}{/if}
-	<details class="mt-2">
+	<details class="mx-auto mt-2 max-w-[60rem]">
 		<summary class="text-center font-semibold text-(--work)"
 			>{folded ? 'Note what the left-over cup does' : 'Another note, or the left-over’s temperature'}</summary>
 		{#if folded}{@render presses()}{/if}

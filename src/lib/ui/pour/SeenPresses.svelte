@@ -20,12 +20,12 @@
 	}
 </script>
 
-<div class="mx-auto w-full max-w-[60rem]">
+<div class="w-full">
 	<div class="flex flex-wrap justify-center gap-2">
 		{#each presses as what (what)}
 			<button
 				type="button"
-				class="min-h-[3.2rem] cursor-pointer rounded-xl border-2 border-(--line-strong) bg-(--paper) px-4 text-[1.05rem] font-semibold active:bg-(--work-soft)"
+				class="min-h-[3.2rem] cursor-pointer rounded-xl border-2 border-(--line-strong) bg-(--paper) px-3.5 text-[1.05rem] font-semibold active:bg-(--work-soft)"
 				onclick={() => see(what)}>{SEEN_WORDS[what]}</button>
 		{/each}
 	</div>
