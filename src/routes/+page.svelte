@@ -110,10 +110,11 @@
 		<ul class="slab divide-y divide-(--line)">
 			{#each bench.free as mould (mould.id)}
 				{@const now = data.today[mould.id]}
-				<li class="flex flex-wrap items-center gap-x-4 px-5 py-1.5 xl:flex-nowrap">
-					<a class="plain min-w-[13rem] flex-1 truncate" href="/moulds/{mould.id}"
+				<!-- the button stands at the right at every width -->
+				<li class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 px-5 py-1.5 xl:flex">
+					<a class="plain min-w-0 flex-1 truncate xl:min-w-[13rem]" href="/moulds/{mould.id}"
 						><strong class="text-[1.1rem]">M{mould.number}</strong> {mould.label}</a>
-					<span class={['min-w-0 text-[0.93rem]', now?.wait ? 'text-(--hot)' : 'soft']}
+					<span class={['col-start-1 min-w-0 text-[0.93rem]', now?.wait ? 'text-(--hot)' : 'soft']}
 						>{#if now}{now.resinName}
 							{units.show(now.massG, 'mass')}{now.potLifeS === null ? '' : `, ${units.show(now.potLifeS, 'time')} to pour`}{now.wait
 								? `; ${now.wait}`
@@ -122,7 +123,11 @@
 									: `; ${now.enoughFor} on the shelf`}{:else}{counted(mould.pulls, 'pull')}{mould.lastResin
 								? ` · ${mould.lastResin}`
 								: ''}{/if}</span>
-					<Button href="/shots/new?mould={mould.id}" color="alternative" size="sm" class="min-h-[2.4rem] shrink-0">Size a shot</Button>
+					<Button
+						href="/shots/new?mould={mould.id}"
+						color="alternative"
+						size="sm"
+						class="col-start-2 row-span-2 row-start-1 min-h-[2.4rem] shrink-0">Size a shot</Button>
 				</li>
 			{:else}
 				<li class="soft p-5">No mould stands ready. <a class="plain" href="/moulds">See the moulds</a>.</li>

@@ -66,15 +66,16 @@
 		<a
 			href={clock.href}
 			class={[
-				'relative flex min-w-[15.5rem] items-center gap-3 px-4 py-1 hover:bg-white/10',
+				'relative flex min-w-[15.5rem] shrink-0 items-center gap-3 px-4 py-1 hover:bg-white/10',
 				leftS <= 0 && 'bg-[#a33a06] text-white hover:bg-[#8c3205]'
 			]}>
 			<Icon class="size-6 shrink-0" aria-hidden="true" />
 			<span class="text-[1.5rem] leading-none font-bold whitespace-nowrap">{countdown(leftS)}</span>
-			<span class="min-w-0 leading-tight">
-				<span class="block truncate text-[0.9rem] font-semibold">{clock.label}</span>
-				<span class="block truncate text-[0.85rem]">
-					{leftS <= 0 ? `now: ${clock.then}` : `${wallTime(clock.endsAtMs, now.ms)}: ${clock.then}`}
+			<span class="shrink-0 leading-tight">
+				<!-- what to do comes first and whole; which piece and when may be cut -->
+				<span class="block text-[0.95rem] font-bold whitespace-nowrap first-letter:uppercase">{clock.then}</span>
+				<span class="block max-w-[14rem] truncate text-[0.85rem]">
+					{leftS <= 0 ? 'now' : wallTime(clock.endsAtMs, now.ms)}, {clock.label}
 				</span>
 			</span>
 			<span class="absolute inset-x-0 bottom-0 h-[3px] bg-white/15">
