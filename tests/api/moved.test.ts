@@ -292,8 +292,13 @@ describe('presses at demould', () => {
 		expect(plan.cure!.maturityFactor).toBeGreaterThan(1);
 		const page = await fetch(`${process.env.ANTHYPOS_URL}/shelf/resins/${resinId}`);
 		expect(await page.text()).toContain('Learnt at demould');
-		const forgot = await sendForm(`/shelf/resins/${resinId}?/forget`, []);
-		expect(forgot.status).toBe(200);
+		const forget = (id: string) =>
+			fetch(`${process.env.ANTHYPOS_URL}/shelf/resins/${id}/forget`, {
+				method: 'POST',
+				headers: { origin: process.env.ANTHYPOS_URL! }
+			});
+		expect((await forget('nobody')).status).toBe(404);
+		expect((await forget(resinId)).url).toMatch(new RegExp(`${resinId}$`));
 		expect(await taught()).toBeUndefined();
 	});
 });

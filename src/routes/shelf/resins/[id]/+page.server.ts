@@ -4,7 +4,7 @@ import { resinRecord } from '$lib/core/shelf';
 import { taughtFor } from '$lib/core/plan';
 import { blank, orNotFound } from '$lib/server/forms';
 import { materialAction } from '$lib/server/materialAction';
-import { demouldPresses, forgetDemould } from '$lib/server/repositories/demouldPresses';
+import { demouldPresses } from '$lib/server/repositories/demouldPresses';
 import { getResin } from '$lib/server/repositories/materials';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -23,9 +23,5 @@ export const load: PageServerLoad = async ({ params }) => {
 };
 
 export const actions: Actions = {
-	save: (event) => materialAction(event, 'resin'),
-	forget: async ({ params }) => {
-		await forgetDemould(params.id);
-		return { forgotten: true };
-	}
+	default: (event) => materialAction(event, 'resin')
 };

@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { enhance as plainEnhance } from '$app/forms';
 	import { Button } from 'flowbite-svelte';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
 	import { CURE_DEFAULTS, RECOAT_CONVERSION } from '$lib/core/cure';
@@ -79,7 +78,7 @@
 <PageHead title={data.resin?.record.name ?? 'New resin'} about="As its data sheet describes it." />
 <form
 	method="POST"
-	action={data.resin ? `?/save&version=${data.resin.version}` : '?/save'}
+	action={data.resin ? `?version=${data.resin.version}` : undefined}
 	use:enhance
 	class="grid gap-5 lg:grid-cols-[1fr_20rem]">
 	<div class="slab p-5">
@@ -371,7 +370,7 @@
 			<strong>{digits(data.taught.maturityFactor)} times</strong> what the sheet says, and may be bent from
 			<strong>{digits(100 * data.taught.flexibleShare, 0)} %</strong> of that on. In a mould of which there are presses those count for more.
 		</p>
-		<form method="POST" action="?/forget" use:plainEnhance class="mt-3">
+		<form method="POST" action="/shelf/resins/{data.resin?.id}/forget" class="mt-3">
 			<Button type="submit" color="alternative">Forget it, and go by the sheet</Button>
 		</form>
 	</section>
