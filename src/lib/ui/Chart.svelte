@@ -20,6 +20,8 @@
 	const SHEET_PX = 620;
 	/** So wide while it is on paper, whatever else has it drawn anew; nothing on the screen. */
 	let sheetPx: number | undefined;
+	/** Of the box on the screen, CSS px. */
+	let widthPx = $state(0);
 
 	onMount(() => {
 		let gone = false;
@@ -54,7 +56,7 @@
 	});
 
 	$effect(() => {
-		if (!plotly) return;
+		if (!plotly || !widthPx) return;
 		void dark;
 		const [library, drawn] = [plotly, { traces, layout, height }];
 		drawSoon(box, () => draw(library, drawn));
@@ -74,7 +76,9 @@
 			{
 				...recolour(layout, colour),
 				height,
-				...(sheetPx ? { width: sheetPx, autosize: false } : { autosize: true }),
+				// a width that is known spares the library measuring the page at every drawing
+				width: sheetPx ?? widthPx,
+				autosize: false,
 				paper_bgcolor: 'rgba(0,0,0,0)',
 				plot_bgcolor: 'rgba(0,0,0,0)',
 				font: { family: 'Atkinson Hyperlegible Next Variable, sans-serif', size: 13, color: colour('--ink') },
@@ -86,7 +90,7 @@
 				hovermode: 'x unified',
 				hoverlabel: { bgcolor: colour('--paper') }
 			} as Partial<PlotlyTypes.Layout>,
-			{ displaylogo: false, responsive: true, displayModeBar: false }
+			{ displaylogo: false, displayModeBar: false }
 		);
 	}
 
@@ -99,4 +103,4 @@
 	}
 </script>
 
-<div bind:this={box} role="img" aria-label={label} style:min-height="{height}px" class="w-full"></div>
+<div bind:this={box} bind:clientWidth={widthPx} role="img" aria-label={label} style:min-height="{height}px" class="w-full"></div>

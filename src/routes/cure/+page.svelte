@@ -2,6 +2,7 @@
 	import { Button } from 'flowbite-svelte';
 	import { onMount, untrack } from 'svelte';
 	import {
+		bandsAlong,
 		CRACK_LIMIT_C,
 		WALL_KINDS,
 		WALLS,
@@ -88,6 +89,8 @@
 				: {})
 		};
 	}
+	/** So long nothing was changed: it stands still, ms. */
+	const STANDS_MS = 250;
 	let ask: ((q: CureQuestion) => void) | undefined;
 	let ready = $state(false);
 	onMount(() => {
@@ -100,11 +103,19 @@
 			return;
 		}
 		errors = [];
-		({ main, bands, other: second, catalyst: plan } = answer.value);
+		const { main: fresh, bands: sure, other, catalyst } = answer.value;
+		bands = sure ?? (bands && main && bandsAlong(bands, main, fresh));
+		[main, second, plan] = [fresh, other, catalyst];
 	}
 	$effect(() => {
 		const q = question();
-		if (ready && q) ask?.(q);
+		if (!ready || !q) return;
+		// while it is dragged the bands go along with their times; once it stands still they are worked out
+		const hasty = untrack(() => bands !== undefined);
+		ask?.({ ...q, hasty });
+		if (!hasty) return;
+		const timer = setTimeout(() => ask?.(q), STANDS_MS);
+		return () => clearTimeout(timer);
 	});
 
 	const problem = (field: string) => {

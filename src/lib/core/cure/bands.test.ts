@@ -12,6 +12,7 @@ import {
 } from './bands';
 import { calibrate } from './calibrate';
 import { cup, cupFigures, type CupInput } from './cup';
+import { bandsAlong, forecast, forecastBands } from './forecast';
 import { solveLayered } from './layered';
 import type { CureRecord } from './record';
 import { sections } from './sections';
@@ -135,4 +136,21 @@ describe('a range as a sheet prints it', () => {
 		const ready = (r: CureRecord) => sectionsBands({ resin: r, where, ...at23 }).demouldS.sd;
 		expect(ready({ ...fast, demouldLowS: 840, demouldHighS: 960 })).toBeLessThan(ready(fast));
 	});
+});
+
+it('bands that go along while a mass is dragged are near those that are worked out when it stands', () => {
+	const asked = (massG: number) => ({
+		resin: fast,
+		massG,
+		thicknessMm: 8,
+		mouldWallMm: 12,
+		startTempC: 21,
+		mouldTempC: 21,
+		roomTempC: 21
+	});
+	const [before, now] = [forecast(asked(150)), forecast(asked(220))];
+	const along = bandsAlong(forecastBands(asked(150), before), before, now);
+	const sure = forecastBands(asked(220), now);
+	for (const of of ['potLife', 'demould', 'flexible'] as const)
+		for (const end of ['lowS', 'highS'] as const) expect(along[of][end] / sure[of][end]).toBeCloseTo(1, 1);
 });

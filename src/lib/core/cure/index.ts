@@ -34,6 +34,7 @@ export {
 } from './catalystPlan';
 export {
 	forecast,
+	bandsAlong,
 	forecastBands,
 	forecastInput,
 	RECOAT_CONVERSION,

@@ -8,11 +8,14 @@ export interface CureQuestion {
 	main: ForecastInput;
 	other?: ForecastInput;
 	catalyst?: CatalystPlanInput;
+	/** Without bands, which take as long as all the rest: something is still being dragged. */
+	hasty?: boolean;
 }
 
 export interface CureAnswer {
 	main: Forecast;
-	bands: ForecastBands;
+	/** Unless it was asked in haste. */
+	bands?: ForecastBands;
 	other?: Forecast;
 	catalyst?: CatalystPlan;
 }
@@ -23,7 +26,7 @@ export const tryForecast = (question: CureQuestion): Outcome<CureAnswer> =>
 		const main = forecast(question.main);
 		return {
 			main,
-			bands: forecastBands(question.main, main),
+			...(question.hasty ? {} : { bands: forecastBands(question.main, main) }),
 			...(question.other ? { other: forecast(question.other) } : {}),
 			...(question.catalyst ? { catalyst: catalystPlan(question.catalyst) } : {})
 		};
