@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { masterSizeInput } from '../mould/plan';
+import { masterSizeInput } from './sizes';
 import { note } from '../shelf/resin';
 import { SOLID_SHAPES, type SolidShape } from '../volume/solids';
 import { masterRecord, referenceSize, SEALINGS, SURFACES, type MasterRecord } from './master';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { masterSizeInput, outerVolumeMl } from '../mould/plan';
+import { masterSizeInput, outerVolumeMl } from './sizes';
 import { name, note } from '../shelf/resin';
 import { digits } from '../units';
 import { MASTER_MATERIALS } from './materials';

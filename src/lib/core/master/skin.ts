@@ -1,4 +1,4 @@
-import { skinOfSizesMm2 } from '../mould/jacket';
+import { skinOfSizesMm2 } from './sizes';
 import { solidSkinMm2 } from '../volume/solids';
 import type { MasterRecord } from './master';
 

@@ -1,5 +1,5 @@
 import type { Cavity } from './block';
-import type { MasterSize } from './plan';
+import type { MasterSize } from '../master/sizes';
 
 /** Boards and tubes stand this much higher than the rubber, mm (common practice, no source). */
 export const RIM_MM = 10;

@@ -7,16 +7,7 @@ export {
 	type Cavity,
 	type MouldBlockResult
 } from './block';
-export {
-	blockPlanInput,
-	cavityFor,
-	masterSizeInput,
-	outerVolumeMl,
-	planBlock,
-	type BlockPlan,
-	type BlockPlanInput,
-	type MasterSize
-} from './plan';
+export { blockPlanInput, cavityFor, planBlock, type BlockPlan, type BlockPlanInput } from './plan';
 export { MOULD_STATES, nextMouldStates, type MouldState } from './state';
 export {
 	mouldInputs,
@@ -29,7 +20,7 @@ export {
 	type MouldPour
 } from './inputs';
 export { inRubber, isBlock, KIND_WORDS, MOULD_KINDS, OPENS_WORDS, type MouldKind } from './kinds';
-export { planJacket, jacketInput, skinOfSizesMm2, type Coat, type JacketPlan } from './jacket';
+export { planJacket, jacketInput, type Coat, type JacketPlan } from './jacket';
 export { planPress, pressInput, type PressPlan } from './press';
 export { planRigid, rigidInput, type RigidPlan } from './rigid';
 export { splitMixes, mixesInput, MIX_S, type Mixes } from './mixes';

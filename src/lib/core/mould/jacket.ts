@@ -3,7 +3,7 @@ import { bPerAByWeight } from '../mix/ratio';
 import { digits, formatTime } from '../units';
 import { InputError, type Warning, type WorkingLine } from '../working';
 import { roomFactor, rubberInput } from './block';
-import { masterSizeInput, type MasterSize } from './plan';
+import { masterSizeInput, skinOfSizesMm2, type MasterSize } from '../master/sizes';
 
 /** Plaster bandage as it is sold and laid (common practice, no source). */
 const BANDAGE_LAYER_MM = 1;
@@ -110,12 +110,6 @@ export interface JacketPlan {
 	workingTimeS: number;
 	working: WorkingLine[];
 	warnings: Warning[];
-}
-
-/** Skin of the outer sizes without the foot, mm²: more than a figure has that is slimmer than its box. */
-export function skinOfSizesMm2(m: MasterSize): number {
-	if (m.footprint === 'round') return Math.PI * m.lengthMm * m.heightMm + (Math.PI * m.lengthMm ** 2) / 4;
-	return 2 * (m.lengthMm + m.widthMm) * m.heightMm + m.lengthMm * m.widthMm;
 }
 
 /**

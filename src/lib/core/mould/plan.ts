@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { masterSizeInput, outerVolumeMl, type MasterSize } from '../master/sizes';
 import { digits } from '../units';
 import { InputError, type Warning } from '../working';
 import { mouldBlock, mouldBlockInput, type Cavity, type MouldBlockResult } from './block';
@@ -6,21 +7,6 @@ import { mouldBlock, mouldBlockInput, type Cavity, type MouldBlockResult } from 
 /** Cover and clearance that makers leave, mm (common practice, no source). */
 export const USUAL_COVER_MM = 12;
 export const LEAST_CLEARANCE_MM = 6;
-
-const outer = (what: string) =>
-	z
-		.number({ error: `Type the ${what} of the master, such as 60 mm or 2 3/8 in.` })
-		.positive(`The ${what} of the master must be more than nothing.`)
-		.max(3000, `The ${what} of the master is over 3 m: check the unit.`);
-
-/** Outer sizes of a master in its pouring position; `round` means that length is its diameter. */
-export const masterSizeInput = z.object({
-	footprint: z.enum(['rectangular', 'round']),
-	lengthMm: outer('length'),
-	widthMm: outer('width'),
-	heightMm: outer('height')
-});
-export type MasterSize = z.infer<typeof masterSizeInput>;
 
 const gap = (what: string) =>
 	z
@@ -66,13 +52,6 @@ export function cavityFor(
 	}
 	const across = master.footprint === 'round' ? master.lengthMm : Math.hypot(master.lengthMm, master.widthMm);
 	return { shape, diameterMm: across + 2 * clearanceMm, heightMm };
-}
-
-/** Largest volume that fits a master's outer sizes, ml. */
-export function outerVolumeMl(master: MasterSize): number {
-	const base =
-		master.footprint === 'round' ? (Math.PI * master.lengthMm ** 2) / 4 : master.lengthMm * master.widthMm;
-	return (base * master.heightMm) / 1000;
 }
 
 /**

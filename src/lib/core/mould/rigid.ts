@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { digits } from '../units';
 import { type Warning, type WorkingLine } from '../working';
-import { masterSizeInput } from './plan';
+import { masterSizeInput } from '../master/sizes';
 
 /** A bead of putty in the parting line, mm thick (common practice, no source). */
 export const PUTTY_MM = 4;
