@@ -1,24 +1,9 @@
 import { z } from 'zod';
 import { DEVICES } from '../devices/reading';
+import { FAULTS } from '../faults/faults';
 import { SOURCES } from './source';
 
-/** Faults that a cast can show, in the order in which people look for them. */
-export const FAULTS = [
-	'bubbles on the face',
-	'bubbles inside',
-	'short shot',
-	'flash',
-	'seam step',
-	'soft or tacky',
-	'foam',
-	'warp',
-	'crack',
-	'ripples',
-	'dull or torn detail',
-	'delaminated',
-	'sink',
-	'thin places'
-] as const;
+export { FAULTS };
 export const GRADES = ['good', 'needs work', 'scrap'] as const;
 export type Grade = (typeof GRADES)[number];
 

@@ -26,16 +26,7 @@ export {
 	type Grade,
 	type PourEvent
 } from './events';
-export {
-	cupAt,
-	cupClocks,
-	inOrder,
-	reducePour,
-	type CupClock,
-	type CupTemp,
-	type Graded,
-	type PourState
-} from './reduce';
+export { cupClocks, inOrder, reducePour, type CupTemp, type Graded, type PourState } from './reduce';
 export { evidenceOf, partHeat } from './evidence';
 export { clocksOf, mostPressingFirst, type Clock } from './clocks';
 export { benchForecast, correctedPlan, type BenchForecast } from './correct';

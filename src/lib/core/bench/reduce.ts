@@ -1,5 +1,6 @@
 import { counts, sourceOf } from './provenance';
 import type { CastFindings, FAULTS, Grade, PourEvent, Seen } from './events';
+import { cupAt, type CupClock } from '../plan/cupClock';
 import type { SeenAt } from './seen';
 import { stepName, type BenchStep } from './steps';
 
@@ -182,12 +183,6 @@ function potStep(
 	return { ...pressure[stepId], atMs: pressure[stepId]?.atMs ?? atMs };
 }
 
-/** When each cup or layer was combined and poured, ms since 1970; nothing for what did not happen yet. */
-export interface CupClock {
-	combinedAtMs?: number;
-	pouredAtMs?: number;
-}
-
 /** The clocks of every cup of a pour: one of a plain one, each colour's, each layer's. */
 export function cupClocks(
 	steps: readonly BenchStep[],
@@ -204,19 +199,6 @@ export function cupClocks(
 				...given('pouredAtMs', fill && doneAtMs[fill.id])
 			};
 		});
-}
-
-/** The cup that a gun is held at: of colours the one it was said of, of layers the last that was combined. */
-export function cupAt(
-	clocks: readonly CupClock[],
-	layered: boolean,
-	atMs: number,
-	said = 0
-): number | undefined {
-	const combined = (c: CupClock | undefined) => c?.combinedAtMs !== undefined && c.combinedAtMs <= atMs;
-	if (!layered) return combined(clocks[said]) ? said : undefined;
-	const last = clocks.findLastIndex(combined);
-	return last < 0 ? undefined : last;
 }
 
 /** Readings between combining and the pour's end count for the cup; what was read before or after does not. */

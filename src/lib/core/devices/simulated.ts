@@ -1,4 +1,4 @@
-import { cupAt, type CupClock } from '../bench/reduce';
+import { cupAt, type CupClock } from '../plan/cupClock';
 import type { DeviceCommand, DeviceKind, DeviceReading } from './reading';
 
 /** The shop that the simulated devices stand in. All of it invented; no product's figures. */

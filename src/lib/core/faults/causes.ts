@@ -1,4 +1,4 @@
-import type { FAULTS } from '../bench/events';
+import type { FAULTS } from './faults';
 import { digits, formatTime } from '../units';
 import type { Evidence } from './evidence';
 
