@@ -20,13 +20,17 @@ export function demouldTold(plan: PourPlan, state: PourState): DemouldSeen[] {
 	const { combinedAtMs, pouredAtMs, demouldedAtMs } = state;
 	if (!plan.cure || combinedAtMs === undefined || pouredAtMs === undefined) return [];
 	const told = new Map<DemouldSign, number>();
+	const outMs = demouldedAtMs ?? Infinity;
+	let out: DemouldSign | undefined;
 	for (const { what, timeS } of state.seen) {
 		const sign = SIGN[what];
 		if (!sign) continue;
-		// said of a cast that is out: it was so when it came out
-		const atMs = Math.min(combinedAtMs + timeS * 1000, demouldedAtMs ?? Infinity);
-		if (atMs > pouredAtMs) told.set(sign, (atMs - pouredAtMs) / 1000);
+		const atMs = combinedAtMs + timeS * 1000;
+		// said of a cast that is out: it was so when it came out, and the last word on it counts
+		if (atMs >= outMs) out = sign;
+		else if (atMs > pouredAtMs) told.set(sign, (atMs - pouredAtMs) / 1000);
 	}
+	if (out && outMs > pouredAtMs) told.set(out, (outMs - pouredAtMs) / 1000);
 	if (told.size === 0) return [];
 	const now = correctedPlan(plan, benchForecast(plan, state));
 	const gelS = now.holdUntilS / (1 + HOLD_MARGIN);
