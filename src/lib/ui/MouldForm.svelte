@@ -3,18 +3,7 @@
 	import { zod4Client } from 'sveltekit-superforms/adapters';
 	import { refusal, valueOf, type Outcome } from '$lib/core/outcome';
 	import { outcomeOf } from '$lib/core/outcomeOf';
-	import {
-		masterThing,
-		pourMeetings,
-		releaseThing,
-		resinThing,
-		rigidThing,
-		rubberThing,
-		thermoplasticThing,
-		whatMeets,
-		type Experience,
-		type Thing
-	} from '$lib/core/compat';
+	import { masterThing, pourMeetings, releaseThing, resinThing, whatMeets, type Experience, type Thing } from '$lib/core/compat';
 	import type { MasterRecord } from '$lib/core/master';
 	import {
 		CLOSINGS,
@@ -22,7 +11,9 @@
 		drawMould,
 		faceTempC,
 		inRubber,
+		MADE_OF,
 		mixingOf,
+		MOULD_MODULES,
 		mouldInputs,
 		planMould,
 		reliefWords,
@@ -77,7 +68,9 @@
 
 	const master = $derived(shelf.masters.find((m) => m.id === $form.masterId));
 	const rubber = $derived(inRubber($form.kind) ? shelf.rubbers.find((r) => r.id === $form.rubberId) : undefined);
-	const thermoplastic = $derived($form.kind === 'press' ? shelf.thermoplastics.find((t) => t.id === $form.thermoplasticId) : undefined);
+	const kind = $derived(MOULD_MODULES[$form.kind]);
+	const from = $derived(MADE_OF[$form.kind]);
+	const thermoplastic = $derived(from === 'thermoplastic' ? shelf.thermoplastics.find((t) => t.id === $form.thermoplasticId) : undefined);
 	const resin = $derived(shelf.resins.find((r) => r.id === $form.pourResinId));
 	const release = $derived(shelf.releases.find((r) => r.id === $form.releaseId));
 	const materials = $derived({ rubber: rubber?.record, thermoplastic: thermoplastic?.record });
@@ -94,8 +87,8 @@
 	/** Fields that no sum is made of. */
 	const WORDS = ['label', 'masterId', 'rubberId', 'thermoplasticId', 'rubberLot', 'place', 'note'];
 	const outcome = $derived.by((): Outcome<{ plan: MouldPlan; mixing: ReturnType<typeof mixingOf> }> | undefined => {
-		const chosen = $form.kind === 'rigid' || ($form.kind === 'press' ? thermoplastic : rubber);
-		if (!master || !chosen) return undefined;
+		const waits = (from === 'rubber' && !rubber) || (from === 'thermoplastic' && !thermoplastic);
+		if (!master || waits) return undefined;
 		// a number out of range is said before any sum is made of it
 		const wrong = mouldInputs.safeParse($form).error?.issues.find((i) => !WORDS.includes(String(i.path[0])));
 		if (wrong) return refusal(wrong.message, String(wrong.path[0]));
@@ -124,17 +117,13 @@
 	const touching = $derived.by(() => {
 		if (!master) return [];
 		const m = masterThing(master.record.material, master.record.sealing !== 'none');
-		const of = rubber
-			? rubberThing(rubber.id, rubber.record)
-			: $form.kind === 'rigid'
-				? rigidThing($form.rigidSource)
-				: thermoplastic && thermoplasticThing(thermoplastic.id, thermoplastic.record.name);
+		const of = kind.thing($form, materials);
 		if (!of) return [];
 		const between = release && releaseThing(release.id, release.record);
 		return [
 			...whatMeets(m, of, shelf.experiences),
 			...(between ? [...whatMeets(between, of, shelf.experiences), ...whatMeets(between, m, shelf.experiences)] : []),
-			...harmfulResins(of)
+			...(kind.refusesResin ? [] : harmfulResins(of))
 		];
 	});
 	const choices = $derived(
@@ -196,9 +185,9 @@
 					options={shelf.rubbers.map((r) => ({ value: r.id, label: r.record.name }))}
 					error={said('rubberId')} />
 			{/if}
-			{#if $form.kind !== 'press'}
+			{#if kind.words.release}
 				<ChoiceField
-					label={$form.kind === 'rigid' ? 'Release in the mould' : 'Release on the master'}
+					label={kind.words.release}
 					name="releaseId"
 					bind:value={$form.releaseId}
 					options={[{ value: '', label: 'None' }, ...shelf.releases.map((r) => ({ value: r.id, label: r.record.name }))]}
@@ -229,7 +218,7 @@
 				<CutList {plan} />
 			</details>
 		{/if}
-		{#if $form.kind !== 'jacket'}<SprueFields {form} {said} {master} resins={shelf.resins} />{/if}
+		{#if kind.asksForSprue}<SprueFields {form} {said} {master} resins={shelf.resins} />{/if}
 		<h2 class="mt-2 mb-2">Opening and closing</h2>
 		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-[16rem_1fr]">
 			<ChoiceField
@@ -246,7 +235,7 @@
 				{#if plan?.seam}<span class="soft"
 						>Cut wavy, never a sharp corner; leave a hinge of {units.show(plan.seam.hingeMm, 'length')} uncut on the far side.</span
 					>{/if}
-				{#if reliefs.length > 0 && $form.kind !== 'rigid'}<span class="soft">Relief cuts {reliefs.join('; ')}.</span>{/if}
+				{#if reliefs.length > 0 && from !== 'nothing'}<span class="soft">Relief cuts {reliefs.join('; ')}.</span>{/if}
 			</p>
 		</div>
 		<div class="mt-2 grid gap-x-5 gap-y-1 sm:grid-cols-2">
@@ -278,10 +267,8 @@
 			<MouldAnswer {plan} inputs={$form} {materials} {settings} {mixing} {touching} {nowMs} />
 		{:else if problem}
 			<p class="font-semibold text-(--harm)">{problem.message}</p>
-		{:else if $form.kind === 'press'}
-			<p class="soft">Choose a master and a thermoplastic: what to soften appears here.</p>
 		{:else}
-			<p class="soft">Choose a master and a rubber: the rubber to mix appears here.</p>
+			<p class="soft">{kind.words.choose}</p>
 		{/if}
 	</aside>
 </form>

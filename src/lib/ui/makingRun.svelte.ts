@@ -1,4 +1,5 @@
-import { makingSteps, reduceMaking, type MakingEvent, type MakingPlan } from '$lib/core/making';
+import { makingSteps, reduceMaking, type MakingEvent } from '$lib/core/making';
+import type { MakingPlan } from '$lib/core/mould';
 import type { UnitSystem } from '$lib/core/units';
 import { EventRun } from './eventRun.svelte';
 

@@ -7,3 +7,4 @@ export {
 	type BudgetResult,
 	type Deadline
 } from './budget';
+export { budgetCalculation } from './calculation';

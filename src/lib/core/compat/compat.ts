@@ -201,6 +201,21 @@ function thermoplasticAnd(other: Thing): Warning[] {
 	return [];
 }
 
+/** A mould that holds water: what is cast in it must not mind (common practice, no source). */
+function resinAndWater(family: ResinRecord['family']): Warning[] {
+	return [
+		{
+			code: 'wet-mould',
+			message:
+				chemistryOf(family) === 'urethane'
+					? 'The mould holds water and urethane foams on water.'
+					: 'The mould holds water: this resin stays cloudy and soft where it touches it.',
+			action: 'Cast plaster or wax in it, or make a mould of rubber.',
+			level: 'harm'
+		}
+	];
+}
+
 /** The rules of the trade for two things, in whatever order they are given (common practice, no source). */
 export function rulesFor(a: Thing, b: Thing): Warning[] {
 	for (const [x, y] of [
@@ -211,6 +226,7 @@ export function rulesFor(a: Thing, b: Thing): Warning[] {
 		if (x.kind === 'master' && y.kind === 'rubber') return masterAndRubber(x.material, y.cureKind, x.sealed);
 		if (x.kind === 'rubber' && y.kind === 'resin') return resinAndMould(y.family);
 		if (x.kind === 'resin' && y.kind === 'master') return resinAndMaster(x.family, y.material);
+		if (x.kind === 'resin' && y.kind === 'wet') return resinAndWater(x.family);
 		if (x.kind === 'resin' && y.kind === 'rigid') return resinAndRigid(x.family, y.source);
 		if (x.kind === 'release' && y.kind === 'rubber') return releaseAndRubber(x.release);
 		if (x.kind === 'release' && y.kind === 'resin') return releaseAndResin(x.release, y.family);

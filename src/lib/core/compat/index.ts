@@ -15,6 +15,7 @@ export {
 	resinThing,
 	rubberThing,
 	RIGID_THINGS,
+	wetThing,
 	rigidThing,
 	thermoplasticThing,
 	VERDICTS,

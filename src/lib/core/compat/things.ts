@@ -17,7 +17,8 @@ export type Thing =
 	| { kind: 'resin'; key: string; name: string; family: ResinRecord['family'] }
 	| { kind: 'release'; key: string; name: string; release: Pick<ReleaseRecord, 'kind' | 'paintable'> }
 	| { kind: 'thermoplastic'; key: string; name: string }
-	| { kind: 'rigid'; key: string; name: string; source: RigidSource };
+	| { kind: 'rigid'; key: string; name: string; source: RigidSource }
+	| { kind: 'wet'; key: string; name: string };
 /** How a rigid mould came to be: it says what its face is made of. */
 export type RigidSource = 'bought' | 'printed' | 'cast resin';
 export type ThingKind = Thing['kind'];
@@ -28,7 +29,7 @@ export type Verdict = (typeof VERDICTS)[number];
 
 const key = z
 	.string()
-	.regex(/^(master|rubber|resin|release|thermoplastic|rigid):.{1,80}$/u, 'Choose one of the list.');
+	.regex(/^(master|rubber|resin|release|thermoplastic|rigid|wet):.{1,80}$/u, 'Choose one of the list.');
 
 /** A maker's own experience with a pair; it stands beside the rules and comes before them. */
 export const experienceRecord = z
@@ -86,6 +87,8 @@ export const rigidThing = (source: RigidSource): Thing => ({
 	name: RIGID_NAMES[source],
 	source
 });
+/** The face of a mould of powder and water. */
+export const wetThing: Thing = { kind: 'wet', key: 'wet:mould', name: 'wet mould' };
 /** Every kind of rigid mould. */
 export const RIGID_THINGS: readonly Thing[] = (['bought', 'printed', 'cast resin'] as const).map(rigidThing);
 /** Every material a master may be made of, as things. */

@@ -22,6 +22,8 @@ export const WALLS = {
 		densityGPerMl: 1.15,
 		specificHeatJPerGK: 2
 	},
+	/** Mostly water. */
+	wet: { name: 'wet mould', conductivityWPerMK: 0.55, densityGPerMl: 1.1, specificHeatJPerGK: 3.5 },
 	resin: { name: 'cast resin', conductivityWPerMK: 0.2, densityGPerMl: 1.1, specificHeatJPerGK: 1.7 }
 } as const satisfies Record<string, WallMaterial>;
 export type WallKind = keyof typeof WALLS;

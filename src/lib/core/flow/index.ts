@@ -7,3 +7,4 @@ export {
 	lockingViscosityMpaS,
 	THICKENING
 } from './film';
+export { sprueCalculation } from './calculation';

@@ -1,6 +1,4 @@
-export { settingTimes, shellSetS, type MakingPlan } from './plan';
 export { makingSteps } from './steps';
-export type { MakingStep } from './step';
 export {
 	inspectionInput,
 	makingEvent,

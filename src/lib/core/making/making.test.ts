@@ -2,7 +2,14 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEMO_PIECES } from '../../server/demo/pieces';
 import { DEMO_RUBBERS, DEMO_THERMOPLASTICS } from '../../server/demo/materials';
-import { MOULD_KINDS, mouldInputs, planMould, type MouldKind } from '../mould';
+import {
+	MOULD_KINDS,
+	MOULD_MODULES,
+	mouldInputs,
+	planMould,
+	type MakingPlan,
+	type MouldKind
+} from '../mould';
 import { rubberRecord, thermoplasticRecord } from '../shelf';
 import {
 	makingClocks,
@@ -13,10 +20,7 @@ import {
 	placed,
 	readyAtMs,
 	reduceMaking,
-	settingTimes,
-	shellSetS,
 	type MakingEvent,
-	type MakingPlan,
 	waterOffPercent
 } from '.';
 
@@ -37,7 +41,7 @@ function planOf(kind: MouldKind, over: Partial<MakingPlan> = {}): MakingPlan {
 		roomTempC: 23
 	});
 	const plan = planMould(inputs, master, { rubber, thermoplastic });
-	const times = settingTimes(plan);
+	const times = MOULD_MODULES[plan.kind].settingS(plan);
 	return {
 		number: 7,
 		label: 'Lamp',
@@ -59,10 +63,7 @@ function planOf(kind: MouldKind, over: Partial<MakingPlan> = {}): MakingPlan {
 			setS: times[i]!
 		})),
 		workingTimeS: plan.workingTimeS,
-		...(plan.jacket
-			? { shell: { kind: 'resin', parts: 2, setS: shellSetS(plan), massEachG: 300, layers: 0, bolts: 8 } }
-			: {}),
-		...(kind === 'press' ? { soften: { tempC: 95, softenS: 600 } } : {}),
+		...MOULD_MODULES[kind].making(inputs, plan, { rubber, thermoplastic }),
 		masterVolumeMl: 100,
 		cavities: 1,
 		...over

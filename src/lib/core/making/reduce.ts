@@ -1,7 +1,7 @@
 import type { Clock } from '../bench/clocks';
 import type { Inspection, MakingEvent } from './events';
-import type { MakingPlan } from './plan';
-import type { MakingStep } from './step';
+import type { MakingPlan } from '../mould';
+import type { MakingStep } from '../mould';
 
 /** Where the making of a mould stands, worked out from its events alone. */
 export interface MakingState {

@@ -1,6 +1,6 @@
 import { cutOf, type CutShort } from '../bench';
 import type { MakingState } from './reduce';
-import type { MakingStep } from './step';
+import type { MakingStep } from '../mould';
 
 /** Whether ending a step at a moment cuts its wait short by enough to be asked about, and by how much. */
 export function makingCut(

@@ -7,3 +7,4 @@ export { DEFAULT_FLOW_KJ_PER_MOL, flowEnergyKjPerMol, viscosityAt, type Viscosit
 export { correctPour, correctPourInput, type Correction } from './correctPour';
 export { fillerInput, mix, mixInput, mixResinInput, type Amount, type MixInput, type MixResult } from './mix';
 export { MEASURING, MEASURING_SCHOOLS, type Measuring } from './measuring';
+export { mixCalculation, correctPourCalculation } from './calculations';

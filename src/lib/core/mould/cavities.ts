@@ -1,5 +1,5 @@
 import type { MasterSize } from '../master/sizes';
-import { cavityFor } from './plan';
+import { cavityFor } from './boxedBlock';
 
 /** Space left between two cavities of one block unless the maker says otherwise, mm (common practice, no source). */
 export const USUAL_GAP_MM = 10;

@@ -1,4 +1,5 @@
-import type { MouldMaterials, MouldPlan } from './inputs';
+import { MOULD_MODULES } from './kinds';
+import type { MouldMaterials, MouldPlan } from './planned';
 
 /** What a mould costs in material and what of it is thrown away. */
 export interface MouldCost {
@@ -11,10 +12,10 @@ export interface MouldCost {
 
 /** Material cost and waste of a planned mould. */
 export function costOf(plan: MouldPlan, materials: MouldMaterials, lossPercent: number): MouldCost {
-	const price = plan.kind === 'press' ? materials.thermoplastic?.pricePerKg : materials.rubber?.pricePerKg;
+	const kind = MOULD_MODULES[plan.kind];
+	const price = kind.pricePerKg(materials);
 	const massG = plan.rubber.massG;
-	// a thermoplastic is melted down again: nothing of it is lost
-	const wasteG = plan.kind === 'press' ? 0 : massG - massG / (1 + lossPercent / 100);
+	const wasteG = kind.cupIsLost ? massG - massG / (1 + lossPercent / 100) : 0;
 	return {
 		...(price === undefined ? {} : { cost: (price * massG) / 1000 }),
 		wasteG,

@@ -1,5 +1,4 @@
 import { digits } from '../units';
-import type { MouldKind } from './kinds';
 
 /** One key in so much length of joint, mm (common practice, no source). */
 export const KEY_EVERY_MM = 45;
@@ -72,16 +71,6 @@ export const CLOSINGS = [
 	'nothing'
 ] as const;
 export type Closing = (typeof CLOSINGS)[number];
-
-/** How each type is closed unless the maker does it another way. */
-export const USUAL_CLOSING: Readonly<Record<MouldKind, Closing>> = {
-	'open-face': 'nothing',
-	'one-piece': 'boards and bands',
-	'two-part': 'boards and bands',
-	jacket: 'bolts',
-	press: 'boards and bands',
-	rigid: 'bands'
-};
 
 /** How a mould is closed for a pour, and what too little and too much of it does. */
 export function closingWords(

@@ -7,22 +7,20 @@ export {
 	type Cavity,
 	type MouldBlockResult
 } from './block';
-export { blockPlanInput, cavityFor, planBlock, type BlockPlan, type BlockPlanInput } from './plan';
+export { blockPlanInput, cavityFor, planBlock, type BlockPlan, type BlockPlanInput } from './boxedBlock';
 export { MOULD_STATES, nextMouldStates, type MouldState } from './state';
-export {
-	mouldInputs,
-	outlineOf,
-	planMould,
-	slicesOf,
-	type MouldInputs,
-	type MouldMaterials,
-	type MouldPlan,
-	type MouldPour
-} from './inputs';
-export { inRubber, isBlock, KIND_WORDS, MOULD_KINDS, OPENS_WORDS, type MouldKind } from './kinds';
-export { planJacket, jacketInput, type Coat, type JacketPlan } from './jacket';
-export { planPress, pressInput, type PressPlan } from './press';
-export { planRigid, rigidInput, type RigidPlan } from './rigid';
+export { mouldInputs, type MouldInputs } from './inputs';
+export { planMould } from './planMould';
+export type { MouldMaterials, MouldPlan, MouldPour } from './planned';
+export { outlineOf, slicesOf } from './slices';
+export { inRubber, MADE_OF, MOULD_KINDS, type MadeOf, type MouldKind } from './kinds/names';
+export { KIND_WORDS, MOULD_MODULES, USUAL_CLOSING } from './kinds';
+export type { FieldContext, KindField, MouldDrawings, MouldModule } from './kinds/module';
+export type { MakingPlan } from './steps/plan';
+export type { MakingStep } from './steps/step';
+export { planJacket, jacketInput, type Coat, type JacketPlan } from './kinds/jacket/jacket';
+export { planPress, pressInput, type PressPlan } from './kinds/press/press';
+export { planRigid, rigidInput, type RigidPlan } from './kinds/rigid/rigid';
 export { splitMixes, mixesInput, MIX_S, type Mixes } from './mixes';
 export { boardsFor, brickCourses, tubeFor, type Course, type CutPiece, type Slice } from './boxing';
 export { gridFor, type Grid } from './cavities';
@@ -33,16 +31,24 @@ export {
 	reliefWords,
 	SEAM_SIDES,
 	seamFor,
-	USUAL_CLOSING,
 	type Closing,
 	type Keys,
 	type Seam
 } from './details';
-export { planTwoPart, twoPartInput, type MouldHalf, type TwoPartInput, type TwoPartPlan } from './twoPart';
-export { cavityPlaces, drawMould, sideBySide, type MouldDrawings } from './draw';
+export {
+	planTwoPart,
+	twoPartInput,
+	type MouldHalf,
+	type TwoPartInput,
+	type TwoPartPlan
+} from './kinds/twoPart/twoPart';
+export { drawMould, sideBySide } from './draw';
+export { cavityPlaces } from './kinds/block/planView';
 export { shoreFor, rubberChoices, type RubberChoice, type RubberQuestion } from './rubberChoice';
-export { chooseMould, chooserInput, locksOf, type ChooserInput, type MouldOption } from './chooser';
+export { chooseMould, locksOf, type MouldOption } from './chooser';
+export { chooserInput, type ChooserInput } from './chooserInput';
 export { costOf, jobsForSpare, type MouldCost, type WaitingJob } from './cost';
 export { faceTempC } from './faceTemp';
 export { mixingOf, vacuumOf } from './mixing';
 export { closingOf, outsideMl, spread, standingOf, wallMm, wallOf } from './standing';
+export { mixesCalculation } from './calculation';

@@ -1,6 +1,8 @@
 import { vacuum, type VacuumPlan } from '../pot';
 import type { WorkshopSettings } from '../workshop';
-import type { MouldInputs, MouldMaterials, MouldPlan } from './inputs';
+import type { MouldInputs } from './inputs';
+import { MOULD_MODULES } from './kinds';
+import type { MouldMaterials, MouldPlan } from './planned';
 import { digits } from '../units';
 import type { Warning } from '../working';
 import { DEGAS_RISE } from './block';
@@ -18,8 +20,7 @@ export function vacuumOf(
 	gear: Gear
 ): VacuumPlan | undefined {
 	const largestMl = Math.max(0, ...plan.pours.map((p) => p.volumeMl));
-	if (degas !== 'vacuum' || largestMl === 0 || plan.kind === 'press' || plan.kind === 'jacket')
-		return undefined;
+	if (degas !== 'vacuum' || largestMl === 0 || !MOULD_MODULES[plan.kind].degassed) return undefined;
 	return vacuum({
 		mixVolumeMl: Math.min(largestMl, gear.vacuumVesselMl / DEGAS_RISE),
 		vesselMl: gear.vacuumVesselMl,

@@ -2,7 +2,7 @@ import { masterThing, rubberThing, whatMeets, type Experience } from '../compat'
 import type { MasterRecord } from '../master/master';
 import type { RubberRecord } from '../shelf/rubber';
 import { digits } from '../units';
-import type { MouldKind } from './kinds';
+import type { MouldKind } from './kinds/names';
 
 /** A rubber of the shelf for one mould: what speaks for it and against it. */
 export interface RubberChoice {

@@ -1,32 +1,18 @@
-import { closingWords, USUAL_CLOSING } from './details';
 import type { WallKind } from '../cure/wall';
-import type { MouldInputs, MouldPlan } from './inputs';
+import { closingWords } from './details';
+import type { MouldInputs } from './inputs';
+import { MOULD_MODULES, USUAL_CLOSING } from './kinds';
+import type { MouldPlan } from './planned';
 
 type Made = { inputs: MouldInputs; plan: MouldPlan };
 
 /** The wall between resin and air that heat goes through, mm. */
-export function wallMm({ inputs }: Pick<Made, 'inputs'>): number {
-	switch (inputs.kind) {
-		case 'jacket':
-			return inputs.skinMm + inputs.shellMm;
-		case 'rigid':
-			return inputs.rigidWallMm;
-		default:
-			return inputs.clearanceMm;
-	}
-}
+export const wallMm = ({ inputs }: Pick<Made, 'inputs'>): number =>
+	MOULD_MODULES[inputs.kind].wall(inputs).mm;
 
 /** What that wall is made of, as heat sees it. */
-export function wallOf({ inputs }: Pick<Made, 'inputs'>): WallKind {
-	switch (inputs.kind) {
-		case 'press':
-			return 'thermoplastic';
-		case 'rigid':
-			return inputs.rigidSource === 'cast resin' ? 'resin' : 'printed';
-		default:
-			return 'silicone';
-	}
-}
+export const wallOf = ({ inputs }: Pick<Made, 'inputs'>): WallKind =>
+	MOULD_MODULES[inputs.kind].wall(inputs).of;
 
 /** What the closed mould takes up in a pot, cavity included, ml. */
 export function outsideMl({ plan }: Pick<Made, 'plan'>, masterVolumeMl: number): number {

@@ -21,7 +21,7 @@ import {
 	tubeFor,
 	type Slice
 } from '.';
-import { areaOutsideMm2, layerVolumeMl, PRINT_COAT_MM } from './jacket';
+import { areaOutsideMm2, layerVolumeMl, PRINT_COAT_MM } from './kinds/jacket/jacket';
 
 let lib: Awaited<ReturnType<typeof geometry>>;
 beforeAll(async () => void (lib = await geometry()));

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { sectionsInput } from '../cure/sections';
 import { cureRecord, filledInput, type CureRecord, type FilledMix } from '../cure/record';
 import { MEASURING_SCHOOLS } from '../mix/measuring';
-import { MOULD_KINDS } from '../mould/kinds';
+import { MOULD_KINDS } from '../mould/kinds/names';
 import { amountShape, catalystShape, colourDose, layer, layerAmount, namedAmount } from '../shot/layer';
 import { POUR_PLACE_KEYS, POUR_WAY_KEYS, STEP_ROLES } from '../shot/pouring';
 import { stamp } from './stamps';

@@ -3,7 +3,7 @@ import { thickestOf } from '../shot/thickest';
 import { pourMeetings, type Experience, type Thing } from '../compat';
 import type { MasterRecord } from '../master/master';
 import { skinOf } from '../master/skin';
-import { outsideMl, wallMm, wallOf, type MouldInputs, type MouldPlan } from '../mould';
+import { MOULD_MODULES, outsideMl, wallMm, wallOf, type MouldInputs, type MouldPlan } from '../mould';
 import type { TaughtDemould } from '../cure';
 import type { ReleaseRecord, ResinRecord } from '../shelf';
 import type { ShotContext, ShotFiller, ShotRecipe, SprueSizes } from '../shot';
@@ -30,11 +30,11 @@ export function mouldFigures(mould: MadeMould, masterVolumeMl: number): MouldFig
 	return {
 		wallMm: wallMm(mould),
 		wall: wallOf(mould),
-		open: mould.inputs.kind === 'open-face',
+		open: MOULD_MODULES[mould.inputs.kind].open,
 		outsideMl: outsideMl(mould, masterVolumeMl),
 		// moulds of the first kind knew no cavities
 		cavities: mould.inputs.cavities ?? 1,
-		...(mould.inputs.kind !== 'open-face' && mould.inputs.sprueDiameterMm
+		...(!MOULD_MODULES[mould.inputs.kind].open && mould.inputs.sprueDiameterMm
 			? { sprue: { diameterMm: mould.inputs.sprueDiameterMm, lengthMm: mould.inputs.sprueLengthMm } }
 			: {})
 	};

@@ -20,3 +20,4 @@ export { deliveredLPerMin, leak, pumpUpS, type Delivery } from './delivery';
 export { looksDue, refusedFor, type Look, type LookDue } from './looks';
 export { packShelf, ringRadius, type Footprint, type Placed } from './packing';
 export { deliveryOf, LOAD_GAP_MM, planLoad, type Load, type LoadPlan } from './loadPlan';
+export { potCalculation, vacuumCalculation } from './calculations';

@@ -57,3 +57,4 @@ export {
 	type PourWay,
 	type StepRole
 } from './pouring';
+export { rotocastCalculation, shotCalculation } from './calculations';

@@ -31,3 +31,4 @@ export {
 } from './weibull';
 export { scoreForecasts, wilson, type ForecastScore, type KeptForecast } from './kept';
 export { wearAdvice, type Advice } from './advice';
+export { wearCalculation } from './calculation';

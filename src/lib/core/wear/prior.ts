@@ -6,7 +6,9 @@ export const FAMILY_PULLS = {
 	tin: 60,
 	'high-heat tin': 80,
 	thermoplastic: 15,
-	rigid: 90
+	rigid: 90,
+	/** Powder and water: one cast or two. */
+	wet: 2
 } as const;
 export type WearFamily = keyof typeof FAMILY_PULLS;
 export const WEAR_FAMILIES = Object.keys(FAMILY_PULLS) as [WearFamily, ...WearFamily[]];
@@ -54,5 +56,5 @@ export function priorPulls(raw: WearPrior): number {
 		p.familyMedianPulls === undefined
 			? (p.chemistry === 'polyester' ? 0.5 : 1) * RELEASE_LIFE[p.release] * (1 - 0.5 * p.undercutShare)
 			: 1;
-	return Math.min(MOST_PULLS, Math.max(LEAST_PULLS, base * habits));
+	return Math.min(MOST_PULLS, Math.max(Math.min(LEAST_PULLS, base), base * habits));
 }

@@ -1,7 +1,8 @@
 import { DataTypes, type Model, type ModelAttributes, type ModelStatic } from 'sequelize';
 import type { z } from 'zod';
 import type { MasterRecord } from '$lib/core/master';
-import type { Inspection, MakingPlan } from '$lib/core/making';
+import type { Inspection } from '$lib/core/making';
+import type { MakingPlan } from '$lib/core/mould';
 import type { MouldPlan, MouldInputs, MouldState } from '$lib/core/mould';
 import type { CycleBody, MATERIAL_RECORDS, MaterialKind, PullBody } from '$lib/core/openData';
 import type { PourPlan } from '$lib/core/plan';

@@ -1,3 +1,4 @@
+import { MOULD_MODULES } from '$lib/core/mould';
 import { QueryTypes } from 'sequelize';
 import type { PourPlan } from '$lib/core/plan';
 import { db } from '../db/connection';
@@ -11,7 +12,8 @@ export interface BenchMould {
 	number: number;
 	label: string;
 	state: Mould['state'];
-	kind: Mould['inputs']['kind'];
+	/** What is done with so much material, while it waits to be made. */
+	verb: string;
 	pulls: number;
 	rubberMassG: number;
 	readyAtMs: number | null;
@@ -38,7 +40,7 @@ const onBench = (m: Mould): BenchMould => ({
 	number: m.number,
 	label: m.label,
 	state: m.state,
-	kind: m.inputs.kind,
+	verb: MOULD_MODULES[m.inputs.kind].words.verb,
 	pulls: m.pulls,
 	rubberMassG: m.plan.rubber.massG,
 	readyAtMs: m.readyAt?.getTime() ?? null

@@ -7,14 +7,11 @@ import {
 	placed,
 	readyAtMs,
 	reduceMaking,
-	settingTimes,
-	shellSetS,
 	type MakingEvent,
-	type MakingPlan,
 	type MakingState
 } from '$lib/core/making';
 import { masterVolumeMl } from '$lib/core/master';
-import { mixingOf } from '$lib/core/mould';
+import { inRubber, MADE_OF, mixingOf, MOULD_MODULES, type MakingPlan } from '$lib/core/mould';
 import type { Clock } from '$lib/core/bench';
 import { flashOffS } from '$lib/core/shelf';
 import { InputError } from '$lib/core/working';
@@ -25,9 +22,6 @@ import { NotFoundError, RefusedError } from '../errors';
 import { getMaster } from './masters';
 import { getMaterial } from './materials';
 import { getMould, type Mould } from './moulds';
-
-/** Softening in near-boiling water, s (common practice, no source). */
-const SOFTEN_S = 600;
 
 /** The mixes of a plan. @throws RefusedError when the rubber is not workable for long enough */
 function mixing(...what: Parameters<typeof mixingOf>) {
@@ -44,12 +38,13 @@ async function makingPlan(mould: Mould, settings: WorkshopSettings): Promise<Mak
 	const { inputs, plan } = mould;
 	const master = await getMaster(mould.masterId);
 	const release = inputs.releaseId ? await getMaterial('release', inputs.releaseId) : undefined;
-	const rubber = inputs.rubberId ? await getMaterial('rubber', inputs.rubberId) : undefined;
+	const rubber = inRubber(plan.kind) ? await getMaterial('rubber', inputs.rubberId) : undefined;
 	const thermoplastic =
-		plan.kind === 'press' ? await getMaterial('thermoplastic', inputs.thermoplasticId) : undefined;
+		MADE_OF[plan.kind] === 'thermoplastic'
+			? await getMaterial('thermoplastic', inputs.thermoplasticId)
+			: undefined;
 	const { mixes, vacuum: air } = mixing(plan, { rubber: rubber?.record }, inputs.degas, settings);
-	const setS = settingTimes(plan);
-	const shell = plan.jacket?.shell;
+	const setS = MOULD_MODULES[plan.kind].settingS(plan);
 	return {
 		number: mould.number,
 		label: mould.label,
@@ -90,19 +85,10 @@ async function makingPlan(mould: Mould, settings: WorkshopSettings): Promise<Mak
 			setS: setS[i]!
 		})),
 		workingTimeS: plan.workingTimeS,
-		...(shell
-			? {
-					shell: {
-						kind: shell.kind,
-						parts: shell.parts,
-						setS: shellSetS(plan),
-						massEachG: shell.massG / shell.parts,
-						layers: shell.layers,
-						bolts: shell.bolts
-					}
-				}
-			: {}),
-		...(thermoplastic ? { soften: { tempC: thermoplastic.record.softenTempC, softenS: SOFTEN_S } } : {}),
+		...MOULD_MODULES[plan.kind].making(inputs, plan, {
+			rubber: rubber?.record,
+			thermoplastic: thermoplastic?.record
+		}),
 		masterVolumeMl: masterVolumeMl(master.record),
 		cavities: inputs.cavities
 	};
@@ -114,7 +100,7 @@ export async function beginMaking(id: string, settings: WorkshopSettings): Promi
 	if (mould.making) return;
 	if (mould.state !== 'new' || mould.pouredAt)
 		throw new RefusedError('This mould is made already: a new one is planned from its master.');
-	if (mould.plan.pours.length === 0 && mould.plan.kind !== 'rigid')
+	if (mould.plan.pours.length === 0 && MADE_OF[mould.plan.kind] !== 'nothing')
 		throw new RefusedError('This plan is of an older kind: save it once more, then make it.');
 	const making = await makingPlan(mould, settings);
 	await inTransaction(async (transaction) => {

@@ -1,13 +1,14 @@
 import { randomUUID } from 'node:crypto';
 import { QueryTypes, type Transaction } from 'sequelize';
-import type { Inspection, MakingPlan } from '$lib/core/making';
-
+import type { Inspection } from '$lib/core/making';
 import {
 	faceTempC,
 	inRubber,
+	MADE_OF,
 	mouldInputs,
 	nextMouldStates,
 	planMould,
+	type MakingPlan,
 	type MouldMaterials,
 	type MouldPlan,
 	type MouldInputs,
@@ -196,7 +197,9 @@ async function planned(inputs: MouldInputs) {
 	const materials = {
 		rubber: inRubber(inputs.kind) ? await getRubber(inputs.rubberId) : undefined,
 		thermoplastic:
-			inputs.kind === 'press' ? await getMaterial('thermoplastic', inputs.thermoplasticId) : undefined
+			MADE_OF[inputs.kind] === 'thermoplastic'
+				? await getMaterial('thermoplastic', inputs.thermoplasticId)
+				: undefined
 	};
 	if (inputs.predecessorId) {
 		const before = await getMould(inputs.predecessorId);
@@ -216,7 +219,8 @@ async function planned(inputs: MouldInputs) {
 
 /** Hottest that the resin of the inputs makes a mould's face, °C; nothing when no resin is said. */
 async function faceTemp(inputs: MouldInputs, thicknessMm: number | undefined): Promise<number | undefined> {
-	if (inputs.kind !== 'rigid' || !inputs.pourResinId) return undefined;
+	// rubber stands it: only a rigid mould warps
+	if (MADE_OF[inputs.kind] !== 'nothing' || !inputs.pourResinId) return undefined;
 	const resin = await getResin(inputs.pourResinId);
 	return faceTempC(resin.record, inputs.roomTempC, thicknessMm);
 }

@@ -1,12 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import {
-	releaseThing,
-	resinThing,
-	rigidThing,
-	rubberThing,
-	thermoplasticThing,
-	type Thing
-} from '$lib/core/compat';
+import { releaseThing, resinThing, type Thing } from '$lib/core/compat';
+import { MOULD_MODULES } from '$lib/core/mould';
 import { outcomeOf } from '$lib/core/outcomeOf';
 import {
 	composePlan,
@@ -119,6 +113,9 @@ async function gather(inputs: ShotInputs) {
 	if (unfit) {
 		throw new RefusedError(`M${unfit.number} is ${unfit.state}: only an active mould is poured.`, 'mouldIds');
 	}
+	const shy = moulds.find((m) => MOULD_MODULES[m.inputs.kind].refusesResin);
+	if (shy)
+		throw new RefusedError(`M${shy.number} ${MOULD_MODULES[shy.inputs.kind].refusesResin}`, 'mouldIds');
 	const taught = taughtFor(presses, resin.id, inputs.mouldIds);
 	return { master, resin, moulds, release, filler, recipes, tins, vessel, taught };
 }
@@ -230,13 +227,13 @@ async function sparesFor(except: readonly string[], leftMl: number) {
 /** What the moulds of a pour are made of, where the resin touches them. */
 async function facesOf(moulds: readonly Mould[]): Promise<Thing[]> {
 	const [rubbers, plastics] = await Promise.all([listMaterials('rubber'), listMaterials('thermoplastic')]);
-	return moulds.flatMap((m): Thing[] => {
-		if (m.inputs.kind === 'rigid') return [rigidThing(m.inputs.rigidSource)];
-		const rubber = rubbers.find((r) => r.id === m.rubberId);
-		if (rubber) return [rubberThing(rubber.id, rubber.record)];
-		const plastic = plastics.find((r) => r.id === m.inputs.thermoplasticId);
-		return plastic ? [thermoplasticThing(plastic.id, plastic.record.name)] : [];
-	});
+	return moulds.flatMap(
+		(m) =>
+			MOULD_MODULES[m.inputs.kind].thing(m.inputs, {
+				rubber: rubbers.find((r) => r.id === m.inputs.rubberId)?.record,
+				thermoplastic: plastics.find((r) => r.id === m.inputs.thermoplasticId)?.record
+			}) ?? []
+	);
 }
 
 async function recordsOf(

@@ -15,6 +15,7 @@ import {
 	type WearPrior,
 	type WeibullFit
 } from '$lib/core/wear';
+import { inRubber, MOULD_MODULES } from '$lib/core/mould';
 import { db, inTransaction } from '../db/connection';
 import { KeptRows } from '../db/keptRows';
 import { plain, tables, type LookForecast, type MouldLookRow } from '../db/models';
@@ -88,10 +89,7 @@ export function familyOf(
 	mould: Pick<Mould, 'inputs' | 'rubberId'>,
 	rubber?: { cureKind: string; use: string }
 ): WearFamily {
-	if (mould.inputs.kind === 'rigid') return 'rigid';
-	if (mould.inputs.kind === 'press') return 'thermoplastic';
-	if (rubber?.use === 'high-heat') return 'high-heat tin';
-	return rubber?.cureKind === 'condensation' ? 'tin' : 'platinum';
+	return MOULD_MODULES[mould.inputs.kind].wearFamily(rubber);
 }
 
 /** The habit that the last pours of a mould show. */
@@ -151,7 +149,7 @@ export async function mouldWear(
 		listLooks(mould.id),
 		pullsOf(mould),
 		known.families ?? families(),
-		mould.rubberId && mould.inputs.kind !== 'press' ? getMaterial('rubber', mould.rubberId) : undefined
+		mould.rubberId && inRubber(mould.inputs.kind) ? getMaterial('rubber', mould.rubberId) : undefined
 	]);
 	return wearOf(mould, { looks, pulls: everyPull, families: all, rubber }, known);
 }
@@ -207,7 +205,7 @@ function wearOf(mould: Mould, seen: Seen, asked: WearAsked = {}): MouldWear {
 		forecast,
 		advice: wearAdvice(looks.at(-1)?.look.scores ?? {}, forecast, {
 			release,
-			rigid: mould.inputs.kind === 'rigid',
+			rigid: family === 'rigid',
 			...(peakFaceC === null ? {} : { peakFaceC }),
 			...(asked.wanted === undefined ? {} : { wanted: asked.wanted })
 		}),

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { costOf, type mixingOf, type MouldInputs, type MouldMaterials, type MouldPlan } from '$lib/core/mould';
+	import { costOf, MOULD_MODULES, type mixingOf, type MouldInputs, type MouldMaterials, type MouldPlan } from '$lib/core/mould';
 	import { digits } from '$lib/core/units';
 	import type { WorkshopSettings } from '$lib/core/workshop';
 	import type { Warning } from '$lib/core/working';
@@ -8,6 +8,7 @@
 	import Parts from '../Parts.svelte';
 	import Warnings from '../Warnings.svelte';
 	import Working from '../Working.svelte';
+	import WetAnswer from './WetAnswer.svelte';
 	import { wallTime } from '../clockText';
 	import { useUnits } from '../units.svelte';
 
@@ -25,6 +26,8 @@
 	let { plan, inputs, materials, settings, mixing, touching, nowMs }: Props = $props();
 	const units = useUnits();
 	const SHAPES = { box: 'a box', tube: 'a tube', bricks: 'close-fitting bricks' };
+	const kind = $derived(MOULD_MODULES[plan.kind]);
+	const main = $derived(kind.figure(plan));
 	const cost = $derived(costOf(plan, materials, inputs.lossPercent));
 	const air = $derived(mixing?.vacuum);
 	const mixes = $derived(mixing?.mixes ?? []);
@@ -34,18 +37,13 @@
 	const figure = 'text-[1.2rem] font-bold';
 </script>
 
-{#if plan.kind === 'rigid'}
-	<Answer
-		label="Putty in the parting line"
-		value={units.show(plan.rigid!.putty.volumeMl, 'volume')}
-		note="{plan.rigid!.bands} bands, no rubber" />
-{:else}
-	<Answer
-		label={plan.kind === 'press' ? 'Thermoplastic to soften' : 'Rubber to mix'}
-		value={units.show(plan.rubber.massG, 'mass')}
-		note="{units.other(plan.rubber.massG, 'mass')} · {units.show(plan.rubber.volumeMl, 'volume')}" />
-{/if}
-{#if plan.kind === 'jacket'}
+<Answer
+	label={kind.words.answer}
+	value={units.show(main.value, main.kind)}
+	note={main.note ?? `${units.other(main.value, main.kind)} · ${units.show(plan.rubber.volumeMl, 'volume')}`} />
+{#if plan.wet}
+	<WetAnswer wet={plan.wet} />
+{:else if plan.jacket}
 	<table class="bench">
 		<thead><tr><th>Coat</th><th class="num">A</th><th class="num">B</th><th class="num">into B first</th></tr></thead>
 		<tbody>
@@ -142,15 +140,4 @@
 	</div>
 {/if}
 <Working lines={working} />
-<Caution
-	topics={plan.kind === 'press'
-		? ['scald']
-		: plan.kind === 'rigid'
-			? ['powder', 'knife']
-			: inputs.degas === 'vacuum'
-				? ['silicone', 'vacuum']
-				: inputs.degas === 'pressure'
-					? ['silicone', 'pressure']
-					: plan.pours.some((p) => p.thickenerG)
-						? ['silicone', 'powder']
-						: ['silicone']} />
+<Caution topics={[...kind.cautions(inputs, plan)]} />

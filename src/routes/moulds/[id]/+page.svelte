@@ -3,7 +3,7 @@
 	import { enhance } from '$app/forms';
 	import { Button } from 'flowbite-svelte';
 	import FileDown from '@lucide/svelte/icons/file-down';
-	import { costOf, KIND_WORDS, type MouldState } from '$lib/core/mould';
+	import { costOf, inRubber, KIND_WORDS, MOULD_MODULES, type MouldState } from '$lib/core/mould';
 	import { counted, wallTime } from '$lib/ui/clockText';
 	import MouldPhotos from '$lib/ui/mould/MouldPhotos.svelte';
 	import SpareRubber from '$lib/ui/mould/SpareRubber.svelte';
@@ -18,11 +18,12 @@
 	const mould = $derived(data.mould);
 	const said = (key: 'refused' | 'photoProblem') => (form && key in form ? String(form[key as keyof typeof form]) : '');
 	/** What the button for each state says, by where the mould is. */
-	function words(to: MouldState): string {
+	function toState(to: MouldState): string {
 		if (to === 'active') return mould.state === 'new' ? 'Take it into use' : 'Take it back into use';
 		return { 'being made': '', new: 'It is made', resting: 'Rest it', worn: 'It is worn', retired: 'Retire it' }[to];
 	}
 	const kind = $derived(mould.inputs.kind);
+	const words = $derived(MOULD_MODULES[kind].words);
 	const unmade = $derived(mould.state === 'new' && !mould.pouredAt && !mould.making);
 	const family = $derived(data.others.filter((o) => o.masterId === mould.masterId && o.id !== mould.id));
 	const before = $derived(data.others.find((o) => o.id === mould.predecessorId));
@@ -42,10 +43,10 @@
 	{#snippet actions()}
 		{#if unmade}
 			<form method="POST" action="?/make" use:enhance><Button type="submit" size="lg">Make it, step by step</Button></form>
-			{#if kind !== 'rigid'}
+			{#if words.madeNow}
 				<form method="POST" action="?/pour" use:enhance>
 					<input type="hidden" name="version" value={mould.version} /><Button type="submit" size="lg" color="alternative"
-						>{kind === 'press' ? 'It is pressed now' : 'Rubber is poured now'}</Button>
+						>{words.madeNow}</Button>
 				</form>
 			{/if}
 		{/if}
@@ -53,11 +54,13 @@
 		{#each data.next as state (state)}
 			<form method="POST" action="?/state" use:enhance>
 				<input type="hidden" name="version" value={mould.version} /><input type="hidden" name="state" value={state} />
-				<Button type="submit" size="lg" color={state === 'active' && mould.pouredAt ? 'primary' : 'alternative'}>{words(state)}</Button>
+				<Button type="submit" size="lg" color={state === 'active' && mould.pouredAt ? 'primary' : 'alternative'}>{toState(state)}</Button>
 			</form>
 		{/each}
 		{#if mould.pulls > 0 || mould.state === 'active'}<Button href="/moulds/{mould.id}/wear" size="lg" color="alternative">Wear</Button>{/if}
-		{#if mould.state === 'active'}<Button href="/shots/new?mould={mould.id}" size="lg">Size a shot</Button>{/if}
+		{#if mould.state === 'active' && !MOULD_MODULES[kind].refusesResin}<Button href="/shots/new?mould={mould.id}" size="lg"
+				>Size a shot</Button
+			>{/if}
 	{/snippet}
 </PageHead>
 {#if said('refused')}<p class="mb-3 font-semibold text-(--harm)" role="alert">{said('refused')}</p>{/if}
@@ -65,10 +68,10 @@
 	<Tag word={mould.state} />
 	{#if mould.pouredAt && mould.readyAt}
 		<span
-			>{kind === 'press' ? 'Pressed' : 'Poured'}
+			>{words.made}
 			{wallTime(mould.pouredAt.getTime(), data.nowMs)}, ready {wallTime(mould.readyAt.getTime(), data.nowMs)}</span>
-	{:else if kind !== 'rigid'}
-		<span class="soft">{kind === 'press' ? 'It is not pressed yet.' : 'The rubber is not poured yet.'}</span>
+	{:else}
+		<span class="soft">{words.notMade}</span>
 	{/if}
 	<span class="flex-1"></span>
 	<a class={paper} href="/moulds/{mould.id}/board.pdf" target="_blank" rel="noopener"
@@ -125,7 +128,7 @@
 			<a class={paper} href="/moulds/new?after={mould.id}&kind={kind}&rubber={mould.rubberId ?? ''}">Plan its successor</a>
 		</p>
 	</section>
-	{#if mould.rubberId && kind !== 'press'}
+	{#if mould.rubberId && inRubber(kind)}
 		<SpareRubber rubberId={mould.rubberId} rubberName={mould.rubberName} {waiting} usualG={wasteG} />
 	{/if}
 </div>

@@ -49,7 +49,7 @@
 	};
 </script>
 
-<PageHead title="Which way to make it" about="Say how the master is and what it is for; the six ways line up. You decide." />
+<PageHead title="Which way to make it" about="Say how the master is and what it is for; the ways line up. You decide." />
 <div class="grid items-start gap-5 lg:grid-cols-[22rem_1fr]">
 	<div class="slab p-5">
 		<ChoiceField

@@ -5,5 +5,5 @@
 	let { data } = $props();
 </script>
 
-<PageHead title="Plan a mould" about="Six ways to make one, each with its sums, its drawing and its steps." />
+<PageHead title="Plan a mould" about="Each way with its sums, its drawing and its steps." />
 <MouldForm data={data.form} shelf={data.shelf} others={data.others} settings={data.settings} nowMs={data.nowMs} submit="Keep this mould" />

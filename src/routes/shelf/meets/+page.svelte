@@ -22,7 +22,8 @@
 		resin: 'Resin',
 		release: 'Release',
 		thermoplastic: 'Thermoplastic',
-		rigid: 'A'
+		rigid: 'A',
+		wet: 'A'
 	};
 	const options = $derived(data.things.map((t) => ({ value: t.key, label: `${KINDS[t.kind]} ${t.name}` })));
 	const thing = (key: string) => data.things.find((t) => t.key === key);

@@ -1,7 +1,7 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
-import { costOf } from '$lib/core/mould';
+import { costOf, MOULD_MODULES } from '$lib/core/mould';
 import { mouldFigures } from '$lib/core/plan';
 import { containerSpeed } from '$lib/core/shelf';
 import { shotInputs } from '$lib/core/shot';
@@ -104,9 +104,12 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 			label: m.label,
 			masterId: m.masterId,
 			pulls: m.pulls,
-			rubberId: m.inputs.rubberId,
-			thermoplasticId: m.inputs.kind === 'press' ? m.inputs.thermoplasticId : '',
-			rigid: m.inputs.kind === 'rigid' ? m.inputs.rigidSource : null,
+			face:
+				MOULD_MODULES[m.inputs.kind].thing(m.inputs, {
+					rubber: rubbers.find((r) => r.id === m.inputs.rubberId)?.record,
+					thermoplastic: thermoplastics.find((t) => t.id === m.inputs.thermoplasticId)?.record
+				}) ?? null,
+			refuses: MOULD_MODULES[m.inputs.kind].refusesResin,
 			...mouldFigures(m, masters.find((a) => a.id === m.masterId)?.volumeMl ?? 0),
 			cost:
 				costOf(m.plan, { rubber: rubbers.find((r) => r.id === m.rubberId)?.record }, m.inputs.lossPercent)

@@ -2,7 +2,7 @@
 	import { onDestroy, untrack } from 'svelte';
 	import type { SuperValidated } from 'sveltekit-superforms';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
-	import { pourMeetings, releaseThing, resinThing, rigidThing, rubberThing, thermoplasticThing } from '$lib/core/compat';
+	import { pourMeetings, releaseThing, resinThing } from '$lib/core/compat';
 	import { shotContextOf, taughtFor } from '$lib/core/plan';
 	import { cautionsFor } from '$lib/core/cautions';
 	import { chemistryOf, isCatalysed, tinsInUse } from '$lib/core/shelf';
@@ -66,16 +66,11 @@
 	/** Everything that meets in this shot: resin, the rubbers of its moulds, and the release between. */
 	const touching = $derived.by(() => {
 		if (!resin) return [];
-		const rubbers = data.rubbers.filter((r) => chosen.some((m) => m.rubberId === r.id)).map((r) => rubberThing(r.id, r.record));
-		const plastics = data.thermoplastics.filter((t) => chosen.some((m) => m.thermoplasticId === t.id));
 		return pourMeetings(
 			{
 				resin: resinThing(resin.id, resin.record),
-				moulds: [
-					...rubbers,
-					...plastics.map((t) => thermoplasticThing(t.id, t.record.name)),
-					...chosen.flatMap((m) => (m.rigid ? [rigidThing(m.rigid)] : []))
-				],
+				// each face once: two moulds of one rubber say the same
+				moulds: [...new Map(chosen.flatMap((m) => (m.face ? [[m.face.key, m.face]] : []))).values()],
 				release: release && releaseThing(release.id, release.record)
 			},
 			data.experiences
@@ -107,7 +102,7 @@
 
 	// every change is worked out again off the main thread
 	$effect(() => {
-		if (!context || !resin) return planning.clear();
+		if (!context || !resin || refuses) return planning.clear();
 		const inputs = $state.snapshot({ ...$form, mouldIds: chosen.map((m) => m.id) });
 		const others = data.resins.filter((r) => r.id !== resin.id).map((r) => ({ name: r.record.name, record: r.record }));
 		return planning.ask(inputs, context, others);
@@ -132,7 +127,10 @@
 			stoodMl = usual;
 		});
 	});
-	const mouldProblem = $derived(($errors.mouldIds as { _errors?: string[] } | undefined)?._errors?.[0] ?? '');
+	const refuses = $derived(chosen.find((m) => m.refuses));
+	const mouldProblem = $derived(
+		refuses ? `M${refuses.number} ${refuses.refuses}` : (($errors.mouldIds as { _errors?: string[] } | undefined)?._errors?.[0] ?? '')
+	);
 </script>
 
 <PageHead title="Size a shot" about="Solid, rolled or filled: every cup against the time that the resin gives." />

@@ -1,4 +1,5 @@
-import type { MouldKind } from '../../mould/kinds';
+import { MOULD_MODULES } from '../../mould/kinds';
+import type { MouldKind } from '../../mould/kinds/names';
 import { formatQuantity, type UnitSystem } from '../../units';
 import type { PourPlan } from '../../plan/pourPlan';
 import { mouldNames, type BenchStep } from './step';
@@ -24,12 +25,15 @@ export function beforeSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
 }
 
 function lookStep(plan: PourPlan): BenchStep {
+	const kinds = kindsOf(plan);
+	// where it tears or holes first; a plan of the version before does not say its kind
+	const looked = [...new Set((kinds.length ? kinds : USUAL).map((k) => MOULD_MODULES[k].words.looked))];
 	return {
 		id: 'look',
 		kind: 'check',
 		title: 'Look the mould over',
 		detail: plan.closing
-			? `${mouldNames(plan)}: no flash, dust, old resin or water. ${[...new Set((kindsOf(plan).length ? kindsOf(plan) : ['one-piece' as const]).map((k) => LOOKED[k] ?? 'Stretch the seam and the undercuts: no new tears, no holes.'))].join(' ')}`
+			? `${mouldNames(plan)}: no flash, dust, old resin or water. ${looked.join(' ')}`
 			: `${mouldNames(plan)}: no flash, dust, old resin or water; no new tears. Close it, line up the seam, stand it level. Spare moulds for left-overs at hand.`,
 		action: plan.closing ? 'Clean and whole' : 'Mould is ready',
 		...(plan.touches?.length ? { warnings: plan.touches } : {}),
@@ -37,25 +41,10 @@ function lookStep(plan: PourPlan): BenchStep {
 	};
 }
 
-/** How each kind of mould is put together for a pour. */
-const SEATED: Readonly<Record<MouldKind, string>> = {
-	'open-face': 'Its open face up, nothing on it.',
-	'one-piece': 'The cut lined up until it nearly vanishes.',
-	'two-part': 'Keys home, the joint lined up until it nearly vanishes.',
-	jacket: 'The skin home in its shell with its keys, the joint lined up until it nearly vanishes.',
-	press: 'The halves together with their keys, cold and dry.',
-	rigid: 'The parts together without a step, putty in the parting line.'
-};
+const USUAL: readonly MouldKind[] = ['one-piece'];
 
 /** The kinds of its moulds, each once; plans of the version before do not say. */
 const kindsOf = (plan: PourPlan): MouldKind[] => [...new Set(plan.moulds.flatMap((m) => m.kind ?? []))];
-
-/** Where the mould is looked at: what tears or holes first. */
-const LOOKED: Readonly<Partial<Record<MouldKind, string>>> = {
-	rigid: 'No holes, no warp, no step where its parts meet.',
-	'open-face': 'Bend it: no tears at its edges and undercuts.',
-	press: 'No cracks, no holes; it is cold and keeps its shape.'
-};
 
 function closeStep(plan: PourPlan): BenchStep {
 	const ways = [...new Set(plan.closing!.map((c) => `${c.how} ${c.little} ${c.much}`.trim()))];
@@ -70,13 +59,13 @@ function closeStep(plan: PourPlan): BenchStep {
 		};
 	}
 	const kinds = kindsOf(plan);
-	const open = kinds.length > 0 && kinds.every((k) => k === 'open-face');
+	const open = kinds.length > 0 && kinds.every((k) => MOULD_MODULES[k].open);
 	return {
 		id: 'seat',
 		kind: 'check',
 		title: open ? 'Stand it level' : 'Seat it and close it',
 		detail:
-			`${kinds.map((k) => SEATED[k]).join(' ')} ${ways.slice(0, 2).join(' ')} Shim it level, scrap board or foil under.`.trim(),
+			`${kinds.map((k) => MOULD_MODULES[k].words.seated).join(' ')} ${ways.slice(0, 2).join(' ')} Shim it level, scrap board or foil under.`.trim(),
 		action: open ? 'It stands level' : 'Closed and level',
 		cautions: []
 	};

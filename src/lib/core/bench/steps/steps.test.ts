@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { MOULD_KINDS, type MouldKind } from '../../mould/kinds';
+import { MOULD_KINDS, type MouldKind } from '../../mould/kinds/names';
 import { caution } from '../../cautions';
 import { lessonPlan } from '../../practice';
 import { WORKSHOP_DEFAULTS } from '../../workshop';

@@ -1,12 +1,12 @@
 import type { Content } from 'pdfmake/interfaces';
 import { toSvg } from '$lib/core/drawing';
-import { closingOf, drawMould, KIND_WORDS } from '$lib/core/mould';
+import { closingOf, drawMould, KIND_WORDS, MOULD_MODULES } from '$lib/core/mould';
 import { formatQuantity } from '$lib/core/units';
 import { addressOf, LOOPBACK_WORDS } from '$lib/server/address';
 import { orNotFound } from '$lib/server/forms';
 import { onPaper, PT_PER_MM, sheet } from '$lib/server/paper';
 import { getMaster } from '$lib/server/repositories/masters';
-import { getMould, type Mould } from '$lib/server/repositories/moulds';
+import { getMould } from '$lib/server/repositories/moulds';
 import type { RequestHandler } from './$types';
 
 /** Height of the letters on the sheet, mm. */
@@ -21,23 +21,6 @@ const PARTS = [1, 2, 5, 10, 20] as const;
 function scaleFor(drawing: { widthMm: number; heightMm: number }, mostMm: number): number {
 	const fits = (part: number) => drawing.widthMm / part <= A4.widthMm && drawing.heightMm / part <= mostMm;
 	return PARTS.find(fits) ?? PARTS[PARTS.length - 1]!;
-}
-
-function opens(mould: Mould): string {
-	const { plan, inputs } = mould;
-	switch (plan.kind) {
-		case 'one-piece':
-			return `Cut wavy on its ${inputs.seamSide}; the far side keeps a hinge. Write this on the board before the rubber covers it.`;
-		case 'two-part':
-		case 'press':
-			return 'Parts all round at the line shown in the section; keys go together one way only.';
-		case 'open-face':
-			return 'Opens at its flat back: nothing is cut.';
-		case 'jacket':
-			return `Shell in ${plan.jacket!.shell.parts} parts with ${plan.jacket!.shell.bolts} bolts; the skin peels off like a glove.`;
-		case 'rigid':
-			return 'Parts along its seam; putty and bands.';
-	}
 }
 
 /** The sheet that lies on the base board: the plan at its true size where it fits, how it will be opened. */
@@ -91,7 +74,7 @@ export const GET: RequestHandler = async ({ params, locals, url, platform }) => 
 								{
 									text: `${KIND_WORDS[plan.kind]} round ${mould.masterName}${mould.rubberName ? `, ${mould.rubberName}` : ''}`
 								},
-								{ text: opens(mould), margin: [0, 4, 0, 0], bold: true },
+								{ text: MOULD_MODULES[plan.kind].opening(inputs, plan), margin: [0, 4, 0, 0], bold: true },
 								{ text: `Closed: ${closed.how} ${closed.little} ${closed.much}`, margin: [0, 2, 0, 0] },
 								...(cut.length > 0
 									? [{ ul: cut, margin: [0, 4, 0, 0] as [number, number, number, number] }]

@@ -1,5 +1,5 @@
-import type { CautionTopic } from '../cautions';
-import type { formatQuantity } from '../units';
+import type { CautionTopic } from '../../cautions';
+import type { formatQuantity } from '../../units';
 
 /** One thing to do while a mould is made. */
 export interface MakingStep {
@@ -21,7 +21,8 @@ export interface MakingStep {
 	readonly cautions: readonly CautionTopic[];
 }
 
-export type Show = (value: number, kind: Parameters<typeof formatQuantity>[1]) => string;
+/** A quantity in the workshop's units. */
+export type ShowQuantity = (value: number, kind: Parameters<typeof formatQuantity>[1]) => string;
 
 /** A step that is looked at and pressed. */
 export const check = (

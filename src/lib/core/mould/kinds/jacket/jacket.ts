@@ -1,17 +1,15 @@
 import { z } from 'zod';
-import { bPerAByWeight } from '../mix/ratio';
-import { digits, formatTime } from '../units';
-import { InputError, type Warning, type WorkingLine } from '../working';
-import { roomFactor, rubberInput } from './block';
-import { masterSizeInput, skinOfSizesMm2, type MasterSize } from '../master/sizes';
+import { bPerAByWeight } from '../../../mix/ratio';
+import { digits, formatTime } from '../../../units';
+import { InputError, type Warning, type WorkingLine } from '../../../working';
+import { roomFactor, rubberInput } from '../../block';
+import { masterSizeInput, skinOfSizesMm2, type MasterSize } from '../../../master/sizes';
 
 /** Plaster bandage as it is sold and laid (common practice, no source). */
 const BANDAGE_LAYER_MM = 1;
 const BANDAGE_OVERLAP = 0.3;
-/** Plaster bandage dries to a shell that may be lifted, s (common practice, no source). */
-const PLASTER_SET_S = 3600;
-/** Thickened resin on a jacket: from the last coat until it may be lifted, s (common practice, no source). */
-const RESIN_SHELL_SET_S = 4 * 3600;
+/** From laying a part of the shell until it may be lifted, s (common practice, no source). */
+export const SHELL_SET_S = { resin: 4 * 3600, plaster: 3600 } as const;
 /** Keys on the skin that the shell holds: one in so much area, mm² (common practice, no source). */
 const AREA_PER_KEY_MM2 = 5000;
 /** A half-round key of this diameter, mm. */
@@ -69,6 +67,19 @@ export const jacketInput = z.strictObject({
 		.default(0)
 });
 export type JacketInput = z.input<typeof jacketInput>;
+
+/** What a jacket adds to the fields of a mould. */
+export const jacketFields = {
+	skinMm: jacketInput.shape.skinMm,
+	coats: jacketInput.shape.coats,
+	thickenerPercentOfB: jacketInput.shape.thickenerPercentOfB,
+	areaMm2: jacketInput.shape.areaMm2,
+	shellKind: jacketInput.shape.shellKind,
+	shellMm: jacketInput.shape.shellMm,
+	shellParts: jacketInput.shape.shellParts,
+	flangeMm: jacketInput.shape.flangeMm,
+	boltEveryMm: jacketInput.shape.boltEveryMm
+};
 
 export interface Coat {
 	name: string;
@@ -177,8 +188,7 @@ export function planJacket(raw: JacketInput): JacketPlan {
 	const outerAreaMm2 = areaOutsideMm2(areaMm2, skinMm);
 	const shell = shellOf(input, outerAreaMm2);
 	const curedS = (count - 1) * everyS + rubber.cureTimeS / heat;
-	const setS = shell.kind === 'plaster' ? PLASTER_SET_S : RESIN_SHELL_SET_S;
-	const readyInS = curedS + shell.parts * setS;
+	const readyInS = curedS + shell.parts * SHELL_SET_S[shell.kind];
 	return {
 		areaMm2,
 		outerAreaMm2,
@@ -214,7 +224,7 @@ export function planJacket(raw: JacketInput): JacketPlan {
 			},
 			{
 				what: 'Ready in',
-				sum: `${count - 1} × ${formatTime(everyS)} between coats + cure ${formatTime(rubber.cureTimeS / heat)} + ${shell.parts} × ${formatTime(setS)} for the shell`,
+				sum: `${count - 1} × ${formatTime(everyS)} between coats + cure ${formatTime(rubber.cureTimeS / heat)} + ${shell.parts} × ${formatTime(SHELL_SET_S[shell.kind])} for the shell`,
 				result: formatTime(readyInS),
 				source: 'next coat when the last has gelled; shell times: common practice, no source'
 			}

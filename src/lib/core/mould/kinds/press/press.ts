@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import { digits, formatTime } from '../units';
-import { InputError, type Warning, type WorkingLine } from '../working';
-import { cavityVolumeMl, type Cavity } from './block';
-import { blockPlanInput, cavityFor } from './plan';
-import { CLAY_G_PER_ML } from './twoPart';
+import { digits, formatTime } from '../../../units';
+import { InputError, type Warning, type WorkingLine } from '../../../working';
+import { cavityVolumeMl, type Cavity } from '../../block';
+import { blockPlanInput, cavityFor } from '../../boxedBlock';
+import { CLAY_G_PER_ML } from '../twoPart/twoPart';
 
 /** Softening in near-boiling water, s (common practice, no source). */
 export const SOFTEN_S = 600;

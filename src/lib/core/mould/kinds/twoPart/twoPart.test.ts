@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { beforeAll, expect, it } from 'vitest';
-import { geometry } from '../mesh/shapes.testing';
+import { geometry } from '../../../mesh/shapes.testing';
 import { planTwoPart, type TwoPartInput } from './twoPart';
 
 let lib: Awaited<ReturnType<typeof geometry>>;

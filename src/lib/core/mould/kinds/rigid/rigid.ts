@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { digits } from '../units';
-import { type Warning, type WorkingLine } from '../working';
-import { masterSizeInput } from '../master/sizes';
+import { digits } from '../../../units';
+import { type Warning, type WorkingLine } from '../../../working';
+import { masterSizeInput } from '../../../master/sizes';
 
 /** A bead of putty in the parting line, mm thick (common practice, no source). */
 export const PUTTY_MM = 4;
@@ -37,6 +37,15 @@ export const rigidInput = z.strictObject({
 	faceTempC: z.number().min(-20).max(400).optional()
 });
 export type RigidInput = z.input<typeof rigidInput>;
+
+/** What a rigid mould adds to the fields of a mould. */
+export const rigidFields = {
+	rigidSource: rigidInput.shape.source,
+	rigidParts: rigidInput.shape.parts,
+	rigidWallMm: rigidInput.shape.wallMm,
+	infillPercent: rigidInput.shape.infillPercent,
+	softensC: rigidInput.shape.softensC
+};
 
 export interface RigidPlan {
 	outerMm: { lengthMm: number; widthMm: number; heightMm: number };

@@ -1,5 +1,5 @@
-import type { MouldInputs, MouldKind, MouldPlan } from '../mould';
-import { OPEN_CURE_KINDS } from './words';
+import type { MouldInputs } from '../inputs';
+import type { MouldKind } from '../kinds/names';
 
 /** Everything that making one mould needs at the bench; fixed when it is begun. */
 export interface MakingPlan {
@@ -39,25 +39,9 @@ export interface MakingPlan {
 	};
 	/** Press: how hot and how long each half is softened. */
 	soften?: { tempC: number; softenS: number };
+	/** Wet: how cold the water is, what it is mixed with, and what goes in within which time. */
+	wet?: { waterTempC: number; setS: number; usableS: number; cast: string };
 	/** Volume that the finished cavity should take, ml. */
 	masterVolumeMl: number;
 	cavities: number;
-}
-
-/** Time from the pour until what was poured may be handled, for each pour of a plan. */
-export function settingTimes(plan: MouldPlan): number[] {
-	const { pours, readyInS } = plan;
-	if (plan.kind === 'jacket') {
-		// the last coat cures out before the shell; the shell's own times come after it
-		const between = pours.length > 1 ? pours[1]!.startS : 0;
-		const shellS = plan.jacket!.shell.parts * shellSetS(plan);
-		const last = readyInS - shellS - (pours.length - 1) * between;
-		return pours.map((_, i) => (i < pours.length - 1 ? between : last));
-	}
-	return pours.map(() => readyInS / Math.max(1, pours.length));
-}
-
-/** Time for one part of the shell to set, s. */
-export function shellSetS(plan: MouldPlan): number {
-	return OPEN_CURE_KINDS[plan.jacket!.shell.kind];
 }

@@ -1,19 +1,36 @@
-import { cup, type CureRecord } from '../cure';
-import type { MakingPlan } from './plan';
-import { check, type MakingStep, type Show } from './step';
+import { cup, type CureRecord } from '../../../cure';
+import { lookedOver, opened } from '../../steps/finish';
+import type { MakingPlan } from '../../steps/plan';
+import { pourSteps } from '../../steps/pour';
+import { fixDown, prepared } from '../../steps/prepare';
+import { check, type MakingStep, type ShowQuantity } from '../../steps/step';
+
+/** Coats of rubber, then the shell in its parts. */
+export function jacketSteps(plan: MakingPlan, show: ShowQuantity): MakingStep[] {
+	return [
+		...prepared(plan, fixDown(), false),
+		...plan.pours.flatMap((_, i) => pourSteps(plan, i, show, true)),
+		...shell(plan, show),
+		opened(
+			'Undo the shell, take the skin off',
+			'Shell off part by part; peel the skin like a glove, dust it with talc.'
+		),
+		lookedOver(plan, show)
+	];
+}
 
 /** A laying resin as they usually are, where the shell's own is not on record (a default of ours). */
 const LAYING_RESIN: CureRecord = { potLifeS: 900, demouldS: 10_800, character: 'quick' };
 
 /** When a pot of all of it would run away. */
-function standing(massG: number, show: Show): string {
+function standing(massG: number, show: ShowQuantity): string {
 	if (!(massG >= 1)) return '';
 	const { peakTempC, peakTimeS } = cup({ resin: LAYING_RESIN, massG, startTempC: 21, roomTempC: 21 });
 	return ` All of it left standing in one pot would be about ${show(peakTempC, 'temperature')} after ${show(peakTimeS, 'time')}, of a usual resin of ${show(LAYING_RESIN.potLifeS!, 'time')}.`;
 }
 
 /** The shell in its parts: flange, laying, setting. */
-export function shell(plan: MakingPlan, show: Show): MakingStep[] {
+function shell(plan: MakingPlan, show: ShowQuantity): MakingStep[] {
 	const s = plan.shell!;
 	return Array.from({ length: s.parts }, (_, i): MakingStep[] => [
 		check(

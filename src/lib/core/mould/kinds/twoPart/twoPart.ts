@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { digits, formatTime } from '../units';
-import { InputError, type WorkingLine } from '../working';
-import { mouldBlock, type Cavity, type MouldBlockResult } from './block';
-import { blockPlanInput, cavityFor } from './plan';
+import { digits, formatTime } from '../../../units';
+import { InputError, type WorkingLine } from '../../../working';
+import { mouldBlock, type Cavity, type MouldBlockResult } from '../../block';
+import { blockPlanInput, cavityFor } from '../../boxedBlock';
 
 /** Density of non-sulphur modelling clay, g/ml (from memory, a field value). */
 export const CLAY_G_PER_ML = 1.6;

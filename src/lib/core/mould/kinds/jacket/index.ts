@@ -1,0 +1,118 @@
+import { calculation } from '../../../calculation';
+import { LARGE_MM, yes } from '../../chooserInput';
+import { OF_RUBBER, RUBBER_WORDS } from '../block/module';
+import { RUBBER_EXAMPLE } from '../example';
+import { CUP_LOSS, ROOM } from '../fields';
+import type { MouldModule } from '../module';
+import { drawJacket } from './draw';
+import { jacketInput, planJacket, SHELL_SET_S } from './jacket';
+import { planAsJacket } from './plan';
+import { jacketSteps } from './steps';
+
+/** Smaller than this, a block is less work, mm (common practice, no source). */
+const SMALL_MM = 70;
+
+/** A brushed skin of rubber in a rigid shell. */
+export const jacket: MouldModule = {
+	...OF_RUBBER,
+	words: {
+		...RUBBER_WORDS,
+		name: 'Jacket with shell',
+		opens: 'Skin in a shell',
+		seated: 'The skin home in its shell with its keys, the joint lined up until it nearly vanishes.',
+		risk: 'a skin that folds in its shell, leaks at the flange'
+	},
+	glyph: {
+		rubber: 'M12 27Q11 5 24 5Q37 5 36 27Z',
+		hollow: 'M17 27Q16 10 24 10Q32 10 31 27Z',
+		seam: 'M4 27H12M36 27H44M24 1V5'
+	},
+	fields: [
+		{
+			name: 'shellKind',
+			label: 'Shell of',
+			as: 'choice',
+			options: [
+				{ value: 'resin', label: 'thickened resin' },
+				{ value: 'plaster', label: 'plaster bandage' }
+			]
+		},
+		{
+			name: 'areaMm2',
+			label: 'Area',
+			as: 'quantity',
+			quantity: 'area',
+			hint: ({ inputs, areaFromFile }) =>
+				inputs.areaMm2 !== undefined ? 'as typed' : areaFromFile ? 'from its 3D file' : 'from its outer sizes'
+		},
+		{ name: 'skinMm', label: 'Skin', as: 'quantity', quantity: 'length' },
+		{ name: 'coats', label: 'Coats', as: 'quantity', quantity: 'number', hint: () => 'the first one thin' },
+		{
+			name: 'thickenerPercentOfB',
+			label: 'Thickener, of B',
+			as: 'quantity',
+			quantity: 'percent',
+			hint: () => 'by weight, into B first'
+		},
+		{ name: 'shellMm', label: 'Shell', as: 'quantity', quantity: 'length' },
+		{ name: 'shellParts', label: 'In parts', as: 'quantity', quantity: 'number' },
+		{ name: 'flangeMm', label: 'Flange', as: 'quantity', quantity: 'length' },
+		{ name: 'boltEveryMm', label: 'A bolt every', as: 'quantity', quantity: 'length' },
+		CUP_LOSS,
+		ROOM
+	],
+	asksForSprue: false,
+	open: false,
+	refusesResin: '',
+	mindsUndercuts: false,
+	closing: 'bolts',
+	handsS: 18_000,
+	plan: planAsJacket,
+	draw: drawJacket,
+	reachMm(inputs, _plan, master) {
+		const around = inputs.skinMm + inputs.shellMm;
+		return Math.max(master.lengthMm + 2 * (around + inputs.flangeMm), master.heightMm + around);
+	},
+	wall: (inputs) => ({ mm: inputs.skinMm + inputs.shellMm, of: 'silicone' }),
+	degassed: false,
+	cautions: (_inputs, plan) => (plan.pours.some((p) => p.thickenerG) ? ['silicone', 'powder'] : ['silicone']),
+	opening: (_inputs, plan) =>
+		`Shell in ${plan.jacket!.shell.parts} parts with ${plan.jacket!.shell.bolts} bolts; the skin peels off like a glove.`,
+	judge(r, c) {
+		if (c.largest < SMALL_MM) r.care.push(`under ${SMALL_MM} mm a block is less work`);
+		if (yes(c.fragile)) r.good.push('brushed on: no weight on a fragile master');
+		r.good.push(
+			c.largest > LARGE_MM || yes(c.hollow)
+				? 'least rubber for large and hollow work'
+				: 'takes little rubber, and peels off almost anything'
+		);
+		if (yes(c.metalSkin) && c.lock !== 'deep') r.good.push('a glove that peels off has no seam');
+		else if (yes(c.metalSkin)) r.care.push('a seam in the skin shows in a metal cast');
+	},
+	steps: jacketSteps,
+	making(_inputs, plan) {
+		const { kind, parts, massG, layers, bolts } = plan.jacket!.shell;
+		return { shell: { kind, parts, setS: SHELL_SET_S[kind], massEachG: massG / parts, layers, bolts } };
+	},
+	settingS(plan) {
+		// the last coat cures out before the shell; the shell's own times come after it
+		const between = plan.pours.length > 1 ? plan.pours[1]!.startS : 0;
+		const shellS = plan.jacket!.shell.parts * SHELL_SET_S[plan.jacket!.shell.kind];
+		const lastS = plan.readyInS - shellS - (plan.pours.length - 1) * between;
+		return plan.pours.map((_, i) => (i < plan.pours.length - 1 ? between : lastS));
+	},
+	calculation: calculation(
+		'mould-jacket',
+		'Coats of rubber, and the shell round them.',
+		jacketInput,
+		{
+			master: { footprint: 'round', lengthMm: 180, widthMm: 180, heightMm: 260 },
+			skinMm: 8,
+			coats: 4,
+			rubber: RUBBER_EXAMPLE,
+			roomTempC: 21,
+			lossPercent: 6
+		},
+		(_input, raw) => planJacket(raw)
+	)
+};

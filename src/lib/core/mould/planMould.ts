@@ -1,0 +1,18 @@
+import type { MasterRecord } from '../master/master';
+import type { MouldInputs } from './inputs';
+import { MOULD_MODULES } from './kinds';
+import type { MouldMaterials, MouldPlan } from './planned';
+
+/**
+ * Plans the mould for a master and the materials from the shelf.
+ * @param faceTempC hottest that the resin makes the mould's face, for a rigid one
+ * @throws InputError at the field with what would do
+ */
+export function planMould(
+	inputs: MouldInputs,
+	master: MasterRecord,
+	materials: MouldMaterials,
+	faceTempC?: number
+): MouldPlan {
+	return MOULD_MODULES[inputs.kind].plan(inputs, master, materials, faceTempC);
+}
