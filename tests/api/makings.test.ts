@@ -2,15 +2,17 @@ import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { makingSteps, type MakingEvent } from '$lib/core/making';
 import { masterRecord } from '$lib/core/master';
-import { mouldInputs, type MouldInputs } from '$lib/core/mould';
+import { MADE_OF, MOULD_KINDS, mouldInputs, type MadeOf, type MouldInputs } from '$lib/core/mould';
+import { shotInputs } from '$lib/core/shot';
 import { closeDb, db } from '$lib/server/db/connection';
 import { NotFoundError, RefusedError } from '$lib/server/errors';
 import { addMakingEvents, beginMaking, getMaking, readMakingEvents } from '$lib/server/repositories/makings';
 import { saveMaster } from '$lib/server/repositories/masters';
-import { listMaterials, listRubbers, saveMaterial } from '$lib/server/repositories/materials';
-import { getMould, saveMould } from '$lib/server/repositories/moulds';
+import { listMaterials, listResins, listRubbers, saveMaterial } from '$lib/server/repositories/materials';
+import { getMould, saveMould, setMouldState } from '$lib/server/repositories/moulds';
 import { addPicture, listPictures, removePicture } from '$lib/server/repositories/pictures';
 import { runningClocks } from '$lib/server/repositories/pours';
+import { saveShot } from '$lib/server/repositories/shots';
 import { readSettings } from '$lib/server/repositories/settings';
 import { base as url } from './http';
 
@@ -65,15 +67,47 @@ beforeAll(async () => {
 afterAll(() => closeDb());
 
 describe('moulds of every kind', () => {
-	it.each(['open-face', 'one-piece', 'two-part', 'jacket', 'press', 'rigid'] as const)(
-		'a %s is kept with its plan',
-		async (kind) => {
-			const mould = await getMould(await saveMould(inputsOf({ kind })));
-			expect(mould.plan.kind).toBe(kind);
-			expect(mould.rubberId).toBe(kind === 'rigid' ? null : kind === 'press' ? thermoplasticId : rubberId);
-			expect(mould.rubberName === '').toBe(kind === 'rigid');
-		}
-	);
+	it.each(MOULD_KINDS)('a %s is kept with its plan', async (kind) => {
+		const mould = await getMould(await saveMould(inputsOf({ kind })));
+		const ids: Record<MadeOf, string | null> = {
+			rubber: rubberId,
+			thermoplastic: thermoplasticId,
+			powder: null,
+			nothing: null
+		};
+		expect(mould.plan.kind).toBe(kind);
+		expect(mould.rubberId).toBe(ids[MADE_OF[kind]]);
+		expect(mould.rubberName === '').toBe(ids[MADE_OF[kind]] === null);
+	});
+
+	it('a wet one is made of powder and water in minutes, and no resin is planned into it', async () => {
+		const { id, steps } = await begun({ kind: 'wet', waterTempC: 15 });
+		const { amounts } = steps.find((s) => s.kind === 'measure')!;
+		expect(amounts!.map((a) => a.label)).toEqual(['powder', 'water']);
+		expect(amounts![1]!.massG / amounts![0]!.massG).toBeCloseTo(2, 6);
+		await addMakingEvents(id, [
+			...steps.slice(0, -1).map((s) => done(s.id)),
+			{ id: randomUUID(), atMs: (clockMs += 1), kind: 'finished' }
+		]);
+		const { version, state } = await getMould(id);
+		expect(state).toBe('new');
+		await setMouldState(id, version, 'active');
+		const resinId = (await listResins())[0]!.id;
+		const shot = shotInputs.parse({
+			kind: 'solid',
+			masterId,
+			mouldIds: [id],
+			resinId,
+			copies: 1,
+			sprueVolumeMl: 0,
+			sectionMm: 6,
+			startTempC: 21,
+			mouldTempC: 21,
+			roomTempC: 21,
+			relativeHumidity: 40
+		});
+		await expect(saveShot(shot, settings)).rejects.toThrow(/holds water: urethane foams/);
+	});
 
 	it('follows a mould of the same master only', async () => {
 		const first = await saveMould(inputsOf());

@@ -11,6 +11,7 @@ import { containerRecord } from '../shelf';
 import { shotInputs, trialRecord } from '../shot';
 import { mouldLook } from '../wear/signs';
 import { workshopSettings } from '../workshop/settings';
+import { BOOK_TABLE_NAMES, type BookTable } from './tables';
 import {
 	correctionBody,
 	cycleBody,
@@ -35,7 +36,7 @@ const versioned = { version: whole, ...stamps };
 const row = z.strictObject;
 
 /**
- * Every table of a workshop, in an order in which rows may be written. A body is what the application's own records
+ * The rows of every table that the book holds. A body is what the application's own records
  * say; those that it must be able to read are checked by them.
  */
 export const BOOK_TABLES = {
@@ -169,9 +170,7 @@ export const BOOK_TABLES = {
 	}),
 	trials: row({ id, masterId: id, shotId: id.nullable(), at: day, body: trialRecord, ...stamps }),
 	saved_views: row({ id, name: text(60), query: text(500), ...stamps })
-} as const;
-export type BookTable = keyof typeof BOOK_TABLES;
-export const BOOK_TABLE_NAMES = Object.keys(BOOK_TABLES) as BookTable[];
+} as const satisfies Record<BookTable, z.ZodObject>;
 
 /** The whole workshop as one file: every table by its name; pictures and 3D files stand beside it in a zip. */
 export const bookSchema = z.strictObject({

@@ -1,0 +1,77 @@
+import { QueryTypes } from 'sequelize';
+import { mouldLook } from '$lib/core/wear';
+import { db } from '../db/connection';
+import { confirmCause } from '../repositories/ledgerBook';
+import { listMoulds } from '../repositories/moulds';
+import { addMouldLook, families } from '../repositories/wear';
+import { DAY_MS, idFrom, type Story } from './story';
+
+/** Looks at the moulds on their way, with what each foretold. */
+export async function lookMouldsOver(story: Story): Promise<void> {
+	const { random, nowMs } = story;
+	const lives = await families();
+	for (const mould of await listMoulds()) {
+		if (mould.pulls < 6) continue;
+		const worn = mould.state === 'retired';
+		const times = await db().query<{ combinedAt: Date }>(
+			'SELECT combinedAt FROM pulls WHERE mouldId = ? ORDER BY combinedAt',
+			{ type: QueryTypes.SELECT, replacements: [mould.id] }
+		);
+		const every = 9;
+		for (let k = every; k <= times.length; k += every) {
+			const share = worn ? k / times.length : k / 70;
+			const wear = (by: number) =>
+				Math.max(0, Math.min(5, Math.round(5 * share * by + random() * 0.8 - 0.4)));
+			const scores = {
+				detail: wear(0.7),
+				tear: wear(0.9),
+				stain: wear(1),
+				stick: wear(0.6),
+				flash: wear(0.5)
+			};
+			const id = idFrom(random);
+			await addMouldLook(
+				mould.id,
+				id,
+				mouldLook.parse({
+					scores,
+					spots: share > 0.5 ? [{ x: 62, y: 40, what: 'tear at the undercut' }] : [],
+					note: ''
+				}),
+				new Date(new Date(times[k - 1]!.combinedAt).getTime() + 3_600_000),
+				undefined,
+				{ pulls: k, families: lives }
+			);
+		}
+		if (worn) {
+			await addMouldLook(
+				mould.id,
+				idFrom(random),
+				mouldLook.parse({
+					scores: { detail: 4, tear: 5, stain: 4, stick: 3, flash: 4 },
+					spots: [{ x: 62, y: 40, what: 'torn through' }],
+					note: 'Kept for the shape of its seam.'
+				}),
+				new Date(nowMs - 94 * DAY_MS),
+				undefined,
+				{ families: lives }
+			);
+		}
+	}
+}
+
+/** Some faults have had their cause confirmed. */
+export async function confirmSome({ random, nowMs }: Story): Promise<void> {
+	const rows = await db().query<{ pullId: string; fault: string }>('SELECT pullId, fault FROM pull_faults', {
+		type: QueryTypes.SELECT
+	});
+	const usual: Record<string, string> = {
+		foam: 'damp air',
+		'soft or tacky': 'undermixed',
+		'bubbles on the face': 'air with no way out',
+		flash: 'mould closed unevenly',
+		'dull or torn detail': 'worn mould'
+	};
+	for (const { pullId, fault } of rows)
+		if (usual[fault] && random() < 0.6) await confirmCause(pullId, fault, usual[fault], new Date(nowMs));
+}
