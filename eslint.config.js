@@ -5,6 +5,23 @@ import globals from 'globals';
 import ts from 'typescript-eslint';
 import svelteConfig from './svelte.config.js';
 
+const ROUTES = ['**/routes/**', '$routes/*'];
+const WEB = ['svelte', 'svelte/*', '$app/*', 'flowbite*', '$lib/ui*'];
+const OUTSIDE = ['$lib/server*', 'sequelize', 'node:*', ...ROUTES];
+
+/** Each ring with what it must not import: arrows go inward only (docs/architecture.md). */
+const ringsOf = (rings) =>
+	Object.entries(rings).map(([ring, patterns]) => ({
+		files: [`${ring}/*.ts`, `${ring}/*.svelte`],
+		ignores: ['**/*.test.ts'],
+		rules: {
+			'no-restricted-imports': [
+				'error',
+				{ patterns: [{ group: patterns, message: 'This arrow goes outward: see docs/architecture.md.' }] }
+			]
+		}
+	}));
+
 export default ts.config(
 	{ ignores: ['build/', '.svelte-kit/', '.anthypos/', 'node_modules/', 'test-results/'] },
 	js.configs.recommended,
@@ -33,14 +50,44 @@ export default ts.config(
 		}
 	},
 	{
+		// a kind that is forgotten, and a promise that nobody waits for, do not pass
+		files: ['src/**/*.ts', 'tests/**/*.ts'],
+		// the service worker has a project of its own, where the generated types leave it out
+		ignores: ['**/*.svelte.ts', '**/*.svelte.test.ts', 'src/service-worker.ts'],
+		languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+		rules: {
+			'@typescript-eslint/no-floating-promises': 'error',
+			'@typescript-eslint/switch-exhaustiveness-check': [
+				'error',
+				{ considerDefaultExhaustiveForUnions: false, requireDefaultForNonUnion: false }
+			]
+		}
+	},
+	...ringsOf({
+		'src/lib/core/**': ['$lib/workers*', '$lib/offline*', ...WEB, ...OUTSIDE],
+		'src/lib/workers/**': [...WEB, ...OUTSIDE],
+		'src/lib/ui/**': ['$lib/server*', 'sequelize', ...ROUTES],
+		'src/lib/server/**': ['$lib/ui*', 'svelte', 'svelte/*', 'flowbite*', ...ROUTES]
+	}),
+	{
+		// what a failure is answered with is decided in one place: server/errors.ts
+		files: ['src/routes/**/*.ts'],
+		rules: {
+			'no-restricted-syntax': [
+				'error',
+				{
+					selector:
+						'BinaryExpression[operator="instanceof"][right.name=/^(Refused|NotFound|Conflict|Input|Zod)Error$/]',
+					message: 'Use orFail, orPage, orNothing or orJson of $lib/server/forms.'
+				}
+			]
+		}
+	},
+	{
 		// the core is true without a clock, chance, the web or a database
 		files: ['src/lib/core/**/*.ts'],
 		ignores: ['**/*.test.ts'],
 		rules: {
-			'no-restricted-imports': [
-				'error',
-				{ patterns: ['svelte*', '$app/*', '$lib/server*', '$lib/ui*', 'sequelize', 'flowbite*', 'node:*'] }
-			],
 			'no-restricted-globals': ['error', 'window', 'document', 'localStorage', 'process'],
 			'no-restricted-properties': [
 				'error',

@@ -1,15 +1,22 @@
 import { randomUUID } from 'node:crypto';
-import { error, isActionFailure, isHttpError, isRedirect } from '@sveltejs/kit';
+import {
+	error,
+	fail,
+	isActionFailure,
+	isHttpError,
+	isRedirect,
+	json,
+	type ActionFailure
+} from '@sveltejs/kit';
 import { BaseError } from 'sequelize';
 import { setError, type SuperValidated } from 'sveltekit-superforms';
-import { fieldErrors } from '$lib/core/fieldErrors';
-import { ConflictError, NotFoundError, RefusedError } from './errors';
+import { answerFor, type Answer } from './errors';
 import { log } from './log';
 
 /* eslint-disable @typescript-eslint/no-explicit-any -- superforms types its paths by the form's own shape */
 
 /** Puts a sentence at a field of the form, or over the form when it has no such field. */
-function sayAt(form: SuperValidated<any>, path: string, message: string, status: 400 | 409 | 503 = 400) {
+function sayAt(form: SuperValidated<any>, path: string, message: string, status: Answer['status'] | 503) {
 	const field = path.split('.')[0]!;
 	const place = field !== '' && field in form.data ? field : '';
 	return setError(form, place as any, message, { status });
@@ -24,14 +31,8 @@ export async function attempt<T>(form: SuperValidated<any>, work: () => Promise<
 		return await work();
 	} catch (failure) {
 		if (isRedirect(failure) || isHttpError(failure) || isActionFailure(failure)) throw failure;
-		if (failure instanceof RefusedError) return sayAt(form, failure.field ?? '', failure.message);
-		if (failure instanceof ConflictError) return sayAt(form, '', failure.message, 409);
-		if (failure instanceof NotFoundError) return sayAt(form, '', failure.message);
-		const errors = fieldErrors(failure);
-		if (errors) {
-			const last = errors.map((e) => sayAt(form, e.path, e.message)).pop();
-			return last!;
-		}
+		const answer = answerFor(failure);
+		if (answer) return answer.errors.map((e) => sayAt(form, e.path, e.message, formStatus(answer))).pop()!;
 		if (failure instanceof BaseError) {
 			const reference = randomUUID().slice(0, 8);
 			log.error({ reference, err: failure }, 'a form could not be saved');
@@ -46,13 +47,56 @@ export async function attempt<T>(form: SuperValidated<any>, work: () => Promise<
 	}
 }
 
-/** Turns "there is no such thing" into a 404 page. */
-export async function orNotFound<T>(work: Promise<T>): Promise<T> {
+/** A form that is wrong is a bad request, whichever of its rules was broken. */
+const formStatus = ({ status }: Answer) => (status === 422 ? 400 : status);
+
+/**
+ * Does the work of an action without a form of its own. What its input causes comes back in the page's own shape.
+ * @param as the sentence as the page wants it, with the field that it belongs to
+ */
+export async function orFail<T, F extends Record<string, unknown>>(
+	work: () => Promise<T>,
+	as: (message: string, field: string) => F
+): Promise<T | ActionFailure<F>> {
+	try {
+		return await work();
+	} catch (failure) {
+		const answer = answerFor(failure);
+		if (!answer) throw failure;
+		const { message, path } = answer.errors[0]!;
+		return fail(formStatus(answer), as(message, path));
+	}
+}
+
+/** What is shown is there, or the page says why it is not. */
+export async function orPage<T>(work: Promise<T>, before = ''): Promise<T> {
 	try {
 		return await work;
 	} catch (failure) {
-		if (failure instanceof NotFoundError) error(404, failure.message);
+		const answer = answerFor(failure);
+		if (!answer) throw failure;
+		error(answer.status, before + answer.errors[0]!.message);
+	}
+}
+
+/** What is worth showing where it can be worked out; nothing where the records do not allow it. */
+export async function orNothing<T>(work: Promise<T>): Promise<T | undefined> {
+	try {
+		return await work;
+	} catch (failure) {
+		if (answerFor(failure)) return undefined;
 		throw failure;
+	}
+}
+
+/** The answer of the open interface: what it found, or sentences with their paths. */
+export async function orJson(work: () => Promise<Response>): Promise<Response> {
+	try {
+		return await work();
+	} catch (failure) {
+		const answer = answerFor(failure);
+		if (!answer) throw failure;
+		return json({ errors: answer.errors }, { status: answer.status });
 	}
 }
 

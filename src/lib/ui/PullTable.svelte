@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { PullLine } from '$lib/server/repositories/ledger';
+	import type { PullLine } from '$lib/core/ledger';
 	import { shortTime } from './clockText';
 	import Tag from './Tag.svelte';
 	import { useUnits } from './units.svelte';

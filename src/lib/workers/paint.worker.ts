@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { Painter, type Palette } from '$lib/ui/shape/painter';
+import { Painter, type Palette } from '$lib/workers/painter';
 
 let painter: Painter | undefined;
 

@@ -1,10 +1,9 @@
 import { fail } from '@sveltejs/kit';
 import { z } from 'zod';
 import { cupFit, cupFitInput, UNSETTLED } from '$lib/core/cure';
-import { fieldErrors } from '$lib/core/fieldErrors';
 import { containerSpeed, cureOf, isCatalysed } from '$lib/core/shelf';
 import { RefusedError } from '$lib/server/errors';
-import { orNotFound } from '$lib/server/forms';
+import { orFail, orPage } from '$lib/server/forms';
 import {
 	getContainer,
 	listContainers,
@@ -37,7 +36,7 @@ const TOO_FAR = 'These readings are too far from the sheet to be kept: check the
 /** The tin's speed by the readings of a cup, worked out here: a number that a browser sends is not believed. */
 async function speedBy(containerId: string, raw: unknown): Promise<number> {
 	const asked = askedOf.parse(raw);
-	const { record } = await orNotFound(getContainer(containerId));
+	const { record } = await orPage(getContainer(containerId));
 	const { record: resin } = await getMaterial('resin', record.materialId);
 	const { a: used } = await inUse(record.materialId);
 	const { catalystPercent, ...cup } = asked;
@@ -50,20 +49,29 @@ async function speedBy(containerId: string, raw: unknown): Promise<number> {
 	return fit.rateFactor * (used?.rateFactor ?? 1);
 }
 
+/** What a page sent as JSON; nothing where it is none. */
+function parseJson(text: string): unknown {
+	try {
+		return JSON.parse(text);
+	} catch {
+		return undefined;
+	}
+}
+
 export const actions: Actions = {
 	keep: async ({ request }) => {
 		const data = await request.formData();
 		const containerId = String(data.get('containerId'));
-		try {
-			const rateFactor = await speedBy(containerId, JSON.parse(String(data.get('asked'))));
-			if (!(rateFactor >= SPEED.least && rateFactor <= SPEED.most)) return fail(400, { refused: TOO_FAR });
-			await setRateFactor(containerId, rateFactor);
-			return { kept: true };
-		} catch (error) {
-			if (error instanceof RefusedError) return fail(400, { refused: error.message });
-			const problems = error instanceof SyntaxError ? [{ message: TOO_FAR }] : fieldErrors(error);
-			if (!problems) throw error;
-			return fail(400, { refused: problems[0]?.message ?? TOO_FAR });
-		}
+		const asked = parseJson(String(data.get('asked')));
+		if (asked === undefined) return fail(400, { refused: TOO_FAR });
+		return orFail(
+			async () => {
+				const rateFactor = await speedBy(containerId, asked);
+				if (!(rateFactor >= SPEED.least && rateFactor <= SPEED.most)) throw new RefusedError(TOO_FAR);
+				await setRateFactor(containerId, rateFactor);
+				return { kept: true };
+			},
+			(refused) => ({ refused })
+		);
 	}
 };

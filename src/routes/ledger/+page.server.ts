@@ -1,8 +1,9 @@
 import { fail } from '@sveltejs/kit';
 import { z } from 'zod';
-import { RefusedError } from '$lib/server/errors';
+import { orFail } from '$lib/server/forms';
 import { filterOf, orderOf } from '$lib/server/ledgerQuery';
-import { COUNTED, listPulls, pullLine, resinsInLedger } from '$lib/server/repositories/ledger';
+import { pullLine } from '$lib/core/ledger';
+import { COUNTED, listPulls, resinsInLedger } from '$lib/server/repositories/ledger';
 import { forgetView, listViews, saveView } from '$lib/server/repositories/ledgerBook';
 import { mouldNames } from '$lib/server/repositories/moulds';
 import type { Actions, PageServerLoad } from './$types';
@@ -42,13 +43,13 @@ export const actions: Actions = {
 		const query = new URLSearchParams(
 			[...url.searchParams].filter(([k]) => k !== '/keepView' && k !== 'page')
 		);
-		try {
-			await saveView(typed.data, query.toString().slice(0, 500));
-		} catch (error) {
-			if (error instanceof RefusedError) return fail(400, { viewProblem: error.message });
-			throw error;
-		}
-		return { viewKept: typed.data };
+		return orFail(
+			async () => {
+				await saveView(typed.data, query.toString().slice(0, 500));
+				return { viewKept: typed.data };
+			},
+			(viewProblem) => ({ viewProblem })
+		);
 	},
 	forgetView: async ({ request }) => {
 		await forgetView(String((await request.formData()).get('id')));

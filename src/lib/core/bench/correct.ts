@@ -8,7 +8,7 @@ import { cupFit, type CupFitResult } from '../cure/cupFit';
 import { solveLayered, type LayerRun } from '../cure/layered';
 import { sections } from '../cure/sections';
 import { WALLS } from '../cure/wall';
-import { HOLD_MARGIN } from '../shot/solid';
+import { HOLD_MARGIN } from '../shot/kinds/solid/solid';
 import { togetherPotLifeS } from '../shot/colours';
 import { clockCups, mixOneCupS, resinIn, type ClockCup, type PourPlan } from '../plan/pourPlan';
 import type { CupTemp, PourState } from './reduce';

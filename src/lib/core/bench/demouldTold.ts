@@ -1,6 +1,6 @@
 import type { DemouldSeen, DemouldSign } from '../cure';
 import type { PourPlan } from '../plan/pourPlan';
-import { HOLD_MARGIN } from '../shot/solid';
+import { HOLD_MARGIN } from '../shot/kinds/solid/solid';
 import { benchForecast, correctedPlan } from './correct';
 import type { Seen } from './events';
 import type { PourState } from './reduce';

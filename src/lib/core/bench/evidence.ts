@@ -3,7 +3,7 @@ import type { Evidence } from '../faults/evidence';
 import { valueOf } from '../outcome';
 import { outcomeOf } from '../outcomeOf';
 import { dewPointC } from '../humidity/dewPoint';
-import { HOLD_MARGIN } from '../shot/solid';
+import { HOLD_MARGIN } from '../shot/kinds/solid/solid';
 import { mixOneCupS, type PourPlan } from '../plan/pourPlan';
 import { ratioNow } from './ratio';
 import type { PourState } from './reduce';

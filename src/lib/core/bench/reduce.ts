@@ -46,9 +46,9 @@ export interface PourState {
 	readonly weighedG: Readonly<Record<string, number>>;
 	/** Lowest gauge reading between reaching the pressure and letting it out, kPa. */
 	readonly lowestGaugeKpa?: number;
-	/** How many entries were written down afterwards. */
 	/** What the resin was seen to do, s after combining. */
 	readonly seen: readonly SeenAt[];
+	/** How many entries were written down afterwards. */
 	readonly lateEntries: number;
 	readonly reached?: PressureStep;
 	readonly released?: PressureStep;
@@ -136,6 +136,11 @@ export function reducePour(
 				break;
 			case 'abandoned':
 				if (status === 'open') [status, endedAtMs, reason] = ['abandoned', e.atMs, e.reason];
+				break;
+			// taken out before, or said elsewhere
+			case 'undone':
+			case 'remark':
+			case 'device-lost':
 				break;
 		}
 	}

@@ -129,7 +129,10 @@ function withRecord(record: CureRecord, name: SpreadName, deviations: number): C
 			// what was seen of parts says how far the sheet is off, whatever section it means
 			if (record.maturitySd !== undefined) return record;
 			return { ...record, demouldSectionMm: moved(name, record.demouldSectionMm ?? 6, deviations) };
-		default:
+		// these are of the room and the part, not of the resin
+		case 'resinTempC':
+		case 'roomTempC':
+		case 'thicknessMm':
 			return record;
 	}
 }

@@ -148,7 +148,7 @@ export function colourLoad(colours: readonly { record: ColourRecord; percent: nu
 }
 
 /** How the resin’s own cured shade limits a colour (common practice, no source). */
-export function shadeAdvice(shade: string | undefined, thinning: number): string {
+export function shadeAdvice(shade: ResinRecord['curedShade'], thinning: number): string {
 	const thin =
 		thinning > 1.05
 			? `The other part thins it ${digits(thinning, 1)} times: judge it stronger than you want. `
@@ -164,7 +164,7 @@ export function shadeAdvice(shade: string | undefined, thinning: number): string
 			return `${thin}It cures dark: only darker colours show.`;
 		case 'clear':
 			return `${thin}It cures clear: thin places look paler than the cup.`;
-		default:
+		case 'not said':
 			return thin.trim();
 	}
 }

@@ -1,6 +1,6 @@
 import { calculation } from '../calculation';
 import { shotAnswer, shotQuery } from './open';
-import { rotocast, rotocastInput } from './rotocast';
+import { rotocast, rotocastInput } from './kinds/rotocast/rotocast';
 
 /** `rotocast` of the open interface. */
 export const rotocastCalculation = calculation(

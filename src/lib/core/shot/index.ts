@@ -7,21 +7,23 @@ export {
 	CUP_FILL,
 	type ShotStep,
 	type SolidShotInput
-} from './solid';
+} from './kinds/solid/solid';
 export type { BatchBound, MeasuringSchools, ShotBatch, SolidShot } from './batch';
 export type { ColourCup, ColourDose } from './dose';
 export { keptLayer, layerAmount, type Layer } from './layer';
 export { embedInput, type Embed } from './embeds';
-export { SHOT_KINDS, shotInputs, type ShotInputs, type ShotKind } from './inputs';
+export { shotInputs, type ShotInputs } from './inputs';
+export { CAST_MODULES } from './kinds';
+export { SHOT_KINDS, type ShotKind } from './kinds/names';
 export type { PlannedShot, ShotContext, ShotFiller, ShotRecipe, SprueSizes } from './planned';
 export { planShot, withShare } from './planShot';
 export { thickestOf, type Thickest } from './thickest';
-export { clearLayers, liftG, type ClearLayer } from './clear';
+export { clearLayers, liftG, type ClearLayer } from './kinds/clear/plan';
 export { orderTakesG, shortOnShelf, type PartShort } from './onShelf';
-export { DUST_G_PER_M2 } from './coldCast';
-export { standingCoatMm, STANDS, YIELD_PA } from './brushed';
+export { DUST_G_PER_M2 } from './kinds/cold/plan';
+export { standingCoatMm, STANDS, YIELD_PA } from './kinds/brushed/plan';
 export { colourCups, togetherPotLifeS, wholeShares } from './colours';
-export { castAreaMm2 } from './rolled';
+export { castAreaMm2 } from './kinds/rotocast/plan';
 export {
 	RECOAT_SCHOOLS,
 	rotocast,
@@ -30,7 +32,7 @@ export {
 	type RecoatSchool,
 	type Rotocast,
 	type RotocastLayer
-} from './rotocast';
+} from './kinds/rotocast/rotocast';
 export {
 	copyBalance,
 	copyInput,
@@ -39,7 +41,7 @@ export {
 	insertInput,
 	type CopyBalance,
 	type Fill
-} from './filled';
+} from './kinds/filled/filled';
 export { sensitivity, whatHelps, type OtherResin, type WhatIf } from './whatIf';
 export { copyCost, costInput, handsPerCopyS, type CopyCost, type CostInput } from './cost';
 export { shotAnswer, shotQuery, type ShotAnswer, type ShotQuery } from './open';

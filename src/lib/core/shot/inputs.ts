@@ -2,10 +2,11 @@ import { z } from 'zod';
 import { tempC } from '../cure/cup';
 import { MEASURING_SCHOOLS } from '../mix/measuring';
 import { embedInput } from './embeds';
-import { FILL_KINDS, insertInput } from './filled';
+import { FILL_KINDS, insertInput } from './kinds/filled/filled';
+import { SHOT_KINDS } from './kinds/names';
 import { POUR_PLACE_KEYS, POUR_WAY_KEYS } from './pouring';
-import { rotocastInput } from './rotocast';
-import { solidShotInput } from './solid';
+import { rotocastInput } from './kinds/rotocast/rotocast';
+import { solidShotInput } from './kinds/solid/solid';
 
 const stepS = (what: string) =>
 	z
@@ -16,17 +17,6 @@ const stepS = (what: string) =>
 const shape = solidShotInput.shape;
 
 const roto = rotocastInput.shape;
-
-/** How a piece is built up, in the words of the trade. */
-export const SHOT_KINDS = {
-	solid: 'Solid',
-	rotocast: 'Hollow, in rolled layers',
-	filled: 'A shell, then filled',
-	clear: 'Clear, with things in it',
-	cold: 'Cold cast with metal',
-	brushed: 'Brushed into an open mould'
-} as const;
-export type ShotKind = keyof typeof SHOT_KINDS;
 
 /** One of several colours that are poured together. */
 const colourCupInput = z.object({
@@ -42,7 +32,7 @@ const colourCupInput = z.object({
 
 /** What the maker types to size a shot. */
 export const shotInputs = z.object({
-	kind: z.enum(Object.keys(SHOT_KINDS) as [ShotKind, ...ShotKind[]]).default('solid'),
+	kind: z.enum(SHOT_KINDS).default('solid'),
 	masterId: z.string().min(1, 'Choose the master that is cast.'),
 	mouldIds: z
 		.array(z.string().min(1))

@@ -12,14 +12,14 @@ import { cureOf, mixedDensityGPerMl } from '../shelf/resin';
 import { formatTime } from '../units';
 import { InputError, type Warning, type WorkingLine } from '../working';
 import { coloursFor, cupOf, lengthened } from './amounts';
-import type { CopyBalance } from './filled';
+import type { CopyBalance } from './kinds/filled/filled';
 import type { LayerSpec, TimedLayer } from './layerSpec';
 import type { Inputs } from './inputs';
 import type { PlannedShot, ShotContext } from './planned';
-import { RECOAT_SCHOOLS } from './rotocast';
+import { RECOAT_SCHOOLS } from './kinds/rotocast/rotocast';
 import type { ShotBatch } from './batch';
 import { layerAmount, type Layer } from './layer';
-import { HOLD_MARGIN, scaleWarnings } from './solid';
+import { HOLD_MARGIN, scaleWarnings } from './kinds/solid/solid';
 
 /** Layers of one copy that are planned at most: more is another job, and each of them costs its sums. */
 export const MOST_LAYERS = 24;

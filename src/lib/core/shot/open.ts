@@ -6,9 +6,9 @@ import { mix, mixInput, mixResinInput } from '../mix/mix';
 import { digits } from '../units';
 import { InputError, type Warning, type WorkingLine } from '../working';
 import { budget } from '../budget/budget';
-import { rotocast, rotocastInput } from './rotocast';
+import { rotocast, rotocastInput } from './kinds/rotocast/rotocast';
 import { sectionsOf } from './thickest';
-import { lossInput, shotStep, solidShot, solidShotInput } from './solid';
+import { lossInput, shotStep, solidShot, solidShotInput } from './kinds/solid/solid';
 
 const roto = rotocastInput.shape;
 const solid = solidShotInput.shape;

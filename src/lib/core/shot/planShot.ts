@@ -4,13 +4,9 @@ import { chemistryOf, cureOf, isCatalysed, type TaughtResin } from '../shelf/res
 import { digits } from '../units';
 import type { Warning } from '../working';
 import type { SolidShot } from './batch';
-import { planBrushed } from './brushed';
-import { planClear } from './clear';
-import { planCold } from './coldCast';
 import type { Inputs } from './inputs';
+import { CAST_MODULES } from './kinds';
 import type { PlannedShot, ShotContext } from './planned';
-import { planRolled } from './rolled';
-import { planSolid } from './solidPlan';
 
 /** Air from which this workshop does not pour urethane, said while there is still time to dry the room. */
 function airWarnings(inputs: Inputs, { settings, resin }: ShotContext): Warning[] {
@@ -31,7 +27,7 @@ function airWarnings(inputs: Inputs, { settings, resin }: ShotContext): Warning[
  */
 export function planShot(inputs: Inputs, records: ShotContext, bands = true): PlannedShot {
 	const context = { ...records, resin: withShare(records.resin, inputs.catalystPercent) };
-	const { stack, ...planned } = planKind(inputs, context);
+	const { stack, ...planned } = CAST_MODULES[inputs.kind].plan(inputs, context);
 	const { shot } = planned;
 	return {
 		...planned,
@@ -74,19 +70,3 @@ function stackBand({ batches, demouldS }: SolidShot, stack: LayersQuestion): Tim
 /** The resin with the share of catalyst that this shot takes. */
 export const withShare = (resin: TaughtResin, catalystPercent: number | undefined): TaughtResin =>
 	catalystPercent !== undefined && isCatalysed(resin.family) ? { ...resin, catalystPercent } : resin;
-
-function planKind(inputs: Inputs, context: ShotContext): PlannedShot & { stack?: LayersQuestion } {
-	switch (inputs.kind) {
-		case 'rotocast':
-		case 'filled':
-			return planRolled(inputs, context);
-		case 'clear':
-			return planClear(inputs, context);
-		case 'cold':
-			return planCold(inputs, context);
-		case 'brushed':
-			return planBrushed(inputs, context);
-		default:
-			return planSolid(inputs, context);
-	}
-}

@@ -7,10 +7,10 @@ import type { FillerRecord } from '../shelf/filler';
 import type { TaughtResin } from '../shelf/resin';
 import type { WorkshopSettings } from '../workshop/settings';
 import type { SolidShot } from './batch';
-import type { CopyBalance } from './filled';
+import type { CopyBalance } from './kinds/filled/filled';
 import type { ShotInputs } from './inputs';
 import type { StepRole } from './pouring';
-import type { Rotocast } from './rotocast';
+import type { Rotocast } from './kinds/rotocast/rotocast';
 import type { Thickest } from './thickest';
 
 export interface ShotFiller {

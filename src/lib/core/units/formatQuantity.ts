@@ -78,7 +78,11 @@ function formatUs(value: number, kind: QuantityKind): string | undefined {
 			return `${digits(value, 0)} cP`;
 		case 'flow':
 			return `${digits(value / FLOW_L_PER_MIN.cfm)} cfm`;
-		default:
+		// said in the same words everywhere
+		case 'density':
+		case 'number':
+		case 'percent':
+		case 'time':
 			return undefined;
 	}
 }

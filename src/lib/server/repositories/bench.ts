@@ -2,7 +2,8 @@ import { MOULD_MODULES } from '$lib/core/mould';
 import { QueryTypes } from 'sequelize';
 import type { PourPlan } from '$lib/core/plan';
 import { db } from '../db/connection';
-import { lastPulls, pullLine, type PullLine } from './ledger';
+import { pullLine, type PullLine } from '$lib/core/ledger';
+import { lastPulls } from './ledger';
 import { listMoulds, type Mould } from './moulds';
 import { listPours } from './pours';
 

@@ -167,15 +167,21 @@ export async function readBook(
 	const fileFor = (name: string, sha: string) => {
 		const bytes = files[name];
 		if (!bytes)
-			throw new RefusedError(`The book names ${name} and the file does not hold it: take the whole zip.`);
+			throw new RefusedError(
+				`The book names ${name} and the file does not hold it: take the whole zip.`,
+				undefined,
+				409
+			);
 		if (sha256(bytes) !== sha)
-			throw new RefusedError(`${name} is damaged: its content is not what the book says.`);
+			throw new RefusedError(`${name} is damaged: its content is not what the book says.`, undefined, 409);
 		return Buffer.from(bytes);
 	};
 	return inTransaction(async (transaction) => {
 		if (!(await isEmpty(transaction)))
 			throw new RefusedError(
-				'There is a workshop in these books already. A book is read only into an empty one.'
+				'There is a workshop in these books already. A book is read only into an empty one.',
+				undefined,
+				409
 			);
 		let written = 0;
 		// settings and counters of the empty workshop make room

@@ -2,7 +2,6 @@ import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
 import type { DeviceKind, DeviceReading, InstrumentInput, PostedReading } from '$lib/core/devices';
 import { db } from '../db/connection';
-import { NotFoundError } from '../errors';
 
 /** Something that reads at the bench and tells it by HTTP, with a token that can do nothing else. */
 export interface Instrument {
@@ -49,13 +48,12 @@ export async function revokeInstrument(id: string): Promise<void> {
 	});
 }
 
-/** Whom a token belongs to. @throws NotFoundError when to none, or to one that was revoked */
-export async function instrumentOf(token: string): Promise<{ id: string; kind: DeviceKind }> {
+/** Whom a token belongs to; nothing when to none, or to one that was revoked. */
+export async function instrumentOf(token: string): Promise<{ id: string; kind: DeviceKind } | undefined> {
 	const [row] = await db().query<{ id: string; kind: DeviceKind }>(
 		'SELECT id, kind FROM instruments WHERE tokenHash = ? AND revokedAt IS NULL',
 		{ replacements: [hashOf(token)], type: QueryTypes.SELECT }
 	);
-	if (!row) throw new NotFoundError('instrument');
 	return row;
 }
 

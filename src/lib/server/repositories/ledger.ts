@@ -1,26 +1,10 @@
 import { QueryTypes } from 'sequelize';
 import type { FAULTS, Grade } from '$lib/core/bench';
+import type { Pull } from '$lib/core/ledger';
 import { db } from '../db/connection';
 import { KeptRows } from '../db/keptRows';
 import type { PullBody, PullRow } from '../db/models';
 import { NotFoundError } from '../errors';
-
-export interface Pull {
-	id: string;
-	/** Nothing for a pull out of an old notebook. */
-	pourId: string | null;
-	mouldId: string;
-	mouldNumber: number;
-	mouldLabel: string;
-	/** Which pull of its mould this was: 1 is the first. */
-	pullNumber: number;
-	masterName: string;
-	resinName: string;
-	copies: number;
-	grade: Grade;
-	combinedAt: Date;
-	body: PullBody;
-}
 
 export interface LedgerFilter {
 	mouldId?: string;
@@ -74,50 +58,6 @@ function toPull(row: Joined): Pull {
 		grade: row.grade,
 		combinedAt: new Date(row.combinedAt),
 		body
-	};
-}
-
-/** A pull as a row of a list. */
-export interface PullLine {
-	id: string;
-	mouldId: string;
-	mouldNumber: number;
-	mouldLabel: string;
-	pullNumber: number;
-	resinName: string;
-	grade: Grade;
-	faults: readonly string[];
-	combinedAtMs: number;
-	massG: PullBody['massG'];
-	roomTempC: PullBody['roomTempC'];
-	relativeHumidity: PullBody['relativeHumidity'];
-	pouredByS?: number;
-	/** It was settled after its pot life. */
-	late: boolean;
-	/** Reached, else aimed at. */
-	potGaugeKpa?: number;
-}
-
-export function pullLine(pull: Pull): PullLine {
-	const { body } = pull;
-	const { pouredByS, settledByS } = body.real;
-	const potLifeS = body.planned.potLifeS;
-	return {
-		id: pull.id,
-		mouldId: pull.mouldId,
-		mouldNumber: pull.mouldNumber,
-		mouldLabel: pull.mouldLabel,
-		pullNumber: pull.pullNumber,
-		resinName: pull.resinName,
-		grade: pull.grade,
-		faults: body.faults,
-		combinedAtMs: pull.combinedAt.getTime(),
-		massG: body.massG,
-		roomTempC: body.roomTempC,
-		relativeHumidity: body.relativeHumidity,
-		late: settledByS !== undefined && potLifeS > 0 && settledByS > potLifeS,
-		...(pouredByS === undefined ? {} : { pouredByS }),
-		...(body.pot ? { potGaugeKpa: body.pot.reachedGaugeKpa ?? body.pot.targetGaugeKpa } : {})
 	};
 }
 

@@ -1,22 +1,13 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
 import type { Addition, Correction, ImportedPull } from '$lib/core/ledger';
+import type { KeptCorrection } from '$lib/core/ledger';
 import { db, inTransaction } from '../db/connection';
 import { plain, tables, type PullBody } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
 import { recount } from './mouldPulls';
 import { listMoulds } from './moulds';
 import { writeFaults } from './pours';
-
-export interface KeptCorrection {
-	id: string;
-	at: Date;
-	field: string;
-	from: unknown;
-	to: unknown;
-	who: string;
-	why: string;
-}
 
 /** Corrects a pull; the old value is kept with who, when and why, in the same transaction. */
 export async function correctPull(pullId: string, id: string, c: Correction, at: Date): Promise<void> {

@@ -55,9 +55,13 @@ export async function saveMesh(fileName: string, body: AsyncIterable<Uint8Array>
 		for await (const chunk of inChunks(body)) {
 			sizeBytes += chunk.length;
 			if (sizeBytes > MESH_LIMITS.bytes)
-				throw new RefusedError(`At most ${MESH_LIMITS.bytes / 1024 ** 2} MB are taken.`, 'file');
+				throw new RefusedError(`At most ${MESH_LIMITS.bytes / 1024 ** 2} MB are taken.`, 'file', 413);
 			if (n === 0 && !formatOf(chunk, fileName))
-				throw new RefusedError('This is no STL, OBJ, PLY or 3MF: export the piece as one of these.', 'file');
+				throw new RefusedError(
+					'This is no STL, OBJ, PLY or 3MF: export the piece as one of these.',
+					'file',
+					422
+				);
 			hash.update(chunk);
 			await db().query('INSERT INTO mesh_chunks (uploadId, n, bytes, createdAt) VALUES (?, ?, ?, ?)', {
 				replacements: [uploadId, n++, chunk, new Date()],
@@ -65,7 +69,7 @@ export async function saveMesh(fileName: string, body: AsyncIterable<Uint8Array>
 				logging: false
 			});
 		}
-		if (n === 0) throw new RefusedError('This file is empty.', 'file');
+		if (n === 0) throw new RefusedError('This file is empty.', 'file', 422);
 		const sha256 = hash.digest('hex');
 		await db().query(
 			'INSERT IGNORE INTO meshes (sha256, uploadId, fileName, sizeBytes, chunks, createdAt) VALUES (?, ?, ?, ?, ?, ?)',

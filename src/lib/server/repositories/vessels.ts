@@ -14,6 +14,7 @@ import {
 import type { PourPlan } from '$lib/core/plan';
 import { stepId, type PourState } from '$lib/core/bench';
 import type { WorkshopSettings } from '$lib/core/workshop';
+import type { Cycle } from '$lib/core/ledger';
 import { db } from '../db/connection';
 import { plain, tables, type CycleBody } from '../db/models';
 import { NotFoundError } from '../errors';
@@ -29,13 +30,6 @@ export interface Vessel {
 	/** Why it may not be used; nothing when it may. */
 	refused: string | null;
 }
-export interface Cycle {
-	id: string;
-	pourId: string | null;
-	at: Date;
-	body: CycleBody;
-}
-
 async function cyclesOf(ids: readonly string[]): Promise<Map<string, number>> {
 	if (ids.length === 0) return new Map();
 	const rows = await db().query<{ vesselId: string; n: number }>(

@@ -3,8 +3,7 @@
 	import { enhance } from '$app/forms';
 	import { CORRECTABLE } from '$lib/core/ledger';
 	import { FAULTS, GRADES } from '$lib/core/bench';
-	import type { Pull } from '$lib/server/repositories/ledger';
-	import type { KeptCorrection } from '$lib/server/repositories/ledgerBook';
+	import type { KeptCorrection, Pull } from '$lib/core/ledger';
 	import ChoiceField from '../ChoiceField.svelte';
 	import { newId } from '../newId';
 	import QuantityField from '../QuantityField.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { holdFloorKpa } from '$lib/core/plan';
-	import type { Cycle } from '$lib/server/repositories/vessels';
+	import type { Cycle } from '$lib/core/ledger';
 	import { shortTime } from '../clockText';
 	import { useUnits } from '../units.svelte';
 

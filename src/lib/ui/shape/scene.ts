@@ -2,9 +2,9 @@ import { transfer, wrap, type Remote } from 'comlink';
 import * as THREE from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import type { PaintApi } from '$lib/workers/paint.worker';
-import { cutConstant, Painter, turnFor, type Findings, type Palette, type View } from './painter';
+import { cutConstant, Painter, turnFor, type Findings, type Palette, type View } from '../../workers/painter';
 
-export type { Findings, Palette, View } from './painter';
+export type { Findings, Palette, View } from '../../workers/painter';
 type V3 = readonly [number, number, number];
 type Remotely = Pick<Remote<PaintApi>, keyof Omit<PaintApi, 'start'>>;
 

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Writable } from 'svelte/store';
 	import { flashOffS, type FillerRecord, type ReleaseRecord } from '$lib/core/shelf';
-	import type { ShotInputs } from '$lib/core/shot';
+	import { CAST_MODULES, type ShotInputs } from '$lib/core/shot';
 	import ChoiceField from '../ChoiceField.svelte';
 	import QuantityField from '../QuantityField.svelte';
 	import { useUnits } from '../units.svelte';
@@ -18,6 +18,7 @@
 	let { form, problemAt, releaseError, releases, fillers, recipes }: Props = $props();
 	const units = useUnits();
 	const release = $derived(releases.find((r) => r.id === $form.releaseId));
+	const { words } = $derived(CAST_MODULES[$form.kind]);
 	const filler = $derived(fillers.find((f) => f.id === $form.fillerId));
 </script>
 
@@ -33,14 +34,14 @@
 				? release.record.kind
 				: `${release.record.kind}, flashes off in ${units.show(flashOffS(release.record), 'time')}`
 			: 'stays paintable'} />
-	{#if $form.kind !== 'clear'}<ChoiceField
-			label={$form.kind === 'cold' ? 'Metal powder' : $form.kind === 'brushed' ? 'Thickened with' : 'Filler, through and through'}
+	{#if words.filler}<ChoiceField
+			label={words.filler}
 			name="fillerId"
 			bind:value={$form.fillerId}
 			options={[{ value: '', label: 'None' }, ...fillers.map((f) => ({ value: f.id, label: f.record.name }))]}
 			error={problemAt('fillerId')} />{/if}
-	{#if filler && $form.kind !== 'brushed' && $form.kind !== 'clear'}<QuantityField
-			label={$form.kind === 'cold' ? 'Of the face, by weight' : 'Of the whole, by weight'}
+	{#if filler && words.share}<QuantityField
+			label={words.share}
 			kind="percent"
 			name="fillerPercent"
 			bind:value={$form.fillerPercent}
@@ -49,7 +50,7 @@
 {#if $form.cups.length === 0}
 	<div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
 		<ChoiceField
-			label={$form.kind === 'cold' ? 'Backing is tinted with' : 'Colour recipe'}
+			label={words.colour}
 			name="recipeId"
 			bind:value={$form.recipeId}
 			options={[{ value: '', label: 'Its own shade' }, ...recipes]}

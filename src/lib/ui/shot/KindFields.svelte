@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Writable } from 'svelte/store';
 	import { CRACK_LIMIT_C } from '$lib/core/cure';
-	import { DUST_G_PER_M2, FILL_KINDS, FILLS, RECOAT_SCHOOLS, STANDS, type ShotInputs } from '$lib/core/shot';
+	import { CAST_MODULES, DUST_G_PER_M2, FILL_KINDS, FILLS, RECOAT_SCHOOLS, STANDS, type ShotInputs } from '$lib/core/shot';
 	import type { Skin } from '$lib/core/master/skin';
 	import ChoiceField from '../ChoiceField.svelte';
 	import QuantityField from '../QuantityField.svelte';
@@ -18,18 +18,10 @@
 	let { form, problemAt, problemIn, skin }: Props = $props();
 	const units = useUnits();
 	const SKIN_WORDS = { file: 'by its 3D file', solids: 'by its plain solids', sizes: 'by its outer sizes' };
-	const TITLES = {
-		rotocast: 'Wall and layers',
-		filled: 'Wall, layers and fill',
-		clear: 'Depth and what lies in it',
-		cold: 'Metal face and backing',
-		brushed: 'Coats',
-		solid: ''
-	};
 	const rolled = $derived($form.kind === 'rotocast' || $form.kind === 'filled');
 </script>
 
-<h2 class="mt-2 mb-2">{TITLES[$form.kind ?? 'solid']}</h2>
+<h2 class="mt-2 mb-2">{CAST_MODULES[$form.kind].words.fields}</h2>
 <div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
 	{#if $form.kind === 'clear'}
 		<QuantityField

@@ -1,6 +1,6 @@
 import { json } from '@sveltejs/kit';
 import { drain } from '$lib/server/body';
-import { RefusedError } from '$lib/server/errors';
+import { answerFor } from '$lib/server/errors';
 import { saveMesh } from '$lib/server/repositories/meshes';
 import type { RequestHandler } from './$types';
 
@@ -22,12 +22,10 @@ export const POST: RequestHandler = async ({ request, url }) => {
 	try {
 		return json(await saveMesh(name, body));
 	} catch (error) {
-		if (!(error instanceof RefusedError)) throw error;
+		const answer = answerFor(error);
+		if (!answer) throw error;
 		await body.return(undefined).catch(() => undefined);
 		await drain(request.body.locked ? null : request.body);
-		return json(
-			{ errors: [{ path: 'file', message: error.message }] },
-			{ status: error.message.startsWith('At most') ? 413 : 422 }
-		);
+		return json({ errors: answer.errors }, { status: answer.status });
 	}
 };

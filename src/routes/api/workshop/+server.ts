@@ -3,7 +3,7 @@ import { unzip, type Unzipped } from 'fflate';
 import { ForeignKeyConstraintError, UniqueConstraintError } from 'sequelize';
 import { checkBook, type BookTable } from '$lib/core/openData';
 import { drain } from '$lib/server/body';
-import { RefusedError } from '$lib/server/errors';
+import { answerFor } from '$lib/server/errors';
 import { readBook, withoutFiles } from '$lib/server/repositories/book';
 
 const MOST_BYTES = 250 * 1024 * 1024;
@@ -79,7 +79,8 @@ export const POST: RequestHandler = async ({ request }) => {
 			without: `Without its ${bare.photos} pictures and ${bare.meshes} 3D files, which only the zip holds.`
 		});
 	} catch (error) {
-		if (error instanceof RefusedError) return refuse(409, error.message);
+		const answer = answerFor(error);
+		if (answer) return refuse(answer.status, answer.errors[0]!.message);
 		if (error instanceof ForeignKeyConstraintError)
 			return refuse(422, 'Nothing was read: a row of it points to a row that it does not hold.');
 		if (error instanceof UniqueConstraintError)

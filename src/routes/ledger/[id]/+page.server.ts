@@ -20,10 +20,10 @@ import {
 	type PourState
 } from '$lib/core/bench';
 import { chemistryOf } from '$lib/core/shelf';
-import { NotFoundError, RefusedError } from '$lib/server/errors';
-import { orNotFound } from '$lib/server/forms';
+import { orFail, orPage } from '$lib/server/forms';
 import { getContainer, openingsBy } from '$lib/server/repositories/containers';
-import { getPull, type Pull } from '$lib/server/repositories/ledger';
+import type { Pull } from '$lib/core/ledger';
+import { getPull } from '$lib/server/repositories/ledger';
 import {
 	addFindings,
 	confirmCause,
@@ -130,7 +130,7 @@ function foretoldOf(plan: PourPlan, of: ReturnType<typeof clockCups>[number], st
 }
 
 export const load: PageServerLoad = async ({ params }) => {
-	const pull = await orNotFound(getPull(params.id));
+	const pull = await orPage(getPull(params.id));
 	const [pour, known, corrections, confirmed, photos] = await Promise.all([
 		pull.pourId ? getPour(pull.pourId) : undefined,
 		pull.pourId ? readEvents(pull.pourId) : undefined,
@@ -214,14 +214,13 @@ export const actions: Actions = {
 					])
 				)
 			});
-		try {
-			await correctPull(params.id, id.data, parsed.data, new Date());
-		} catch (error) {
-			if (error instanceof RefusedError) return fail(400, { problems: { to: error.message } });
-			if (error instanceof NotFoundError) return fail(404, { problems: { to: error.message } });
-			throw error;
-		}
-		return { corrected: true };
+		return orFail(
+			async () => {
+				await correctPull(params.id, id.data, parsed.data, new Date());
+				return { corrected: true };
+			},
+			(to) => ({ problems: { to } })
+		);
 	},
 	add: async ({ params, request }) => {
 		const data = await request.formData();
@@ -250,13 +249,13 @@ export const actions: Actions = {
 					])
 				)
 			});
-		try {
-			await addFindings(params.id, id.data, parsed.data, new Date());
-		} catch (error) {
-			if (error instanceof RefusedError) return fail(400, { addProblems: { findings: error.message } });
-			throw error;
-		}
-		return { added: true };
+		return orFail(
+			async () => {
+				await addFindings(params.id, id.data, parsed.data, new Date());
+				return { added: true };
+			},
+			(findings) => ({ addProblems: { findings } })
+		);
 	},
 	cause: async ({ params, request }) => {
 		const data = await request.formData();
@@ -264,7 +263,7 @@ export const actions: Actions = {
 		const cause = String(data.get('cause'));
 		if (!(FAULTS as readonly string[]).includes(fault) || !CAUSES.some((c) => c.name === cause))
 			return fail(400, { problems: { cause: 'There is no such cause.' } });
-		await orNotFound(getPull(params.id));
+		await orPage(getPull(params.id));
 		await confirmCause(params.id, fault, cause, new Date());
 	},
 	photo: async ({ params, request }) => {
@@ -272,14 +271,12 @@ export const actions: Actions = {
 		const photo = data.get('photo');
 		if (!(photo instanceof File) || photo.size === 0)
 			return fail(400, { photoProblem: 'Choose a picture first: JPEG, PNG or WebP.' });
-		await orNotFound(getPull(params.id));
-		try {
-			const bytes = Buffer.from(await photo.arrayBuffer());
-			await addPicture('pull', params.id, bytes, String(data.get('caption') ?? ''));
-		} catch (error) {
-			if (error instanceof RefusedError) return fail(400, { photoProblem: error.message });
-			throw error;
-		}
+		await orPage(getPull(params.id));
+		const bytes = Buffer.from(await photo.arrayBuffer());
+		return orFail(
+			() => addPicture('pull', params.id, bytes, String(data.get('caption') ?? '')),
+			(photoProblem) => ({ photoProblem })
+		);
 	},
 	unphoto: async ({ params, request }) => {
 		await removePicture('pull', params.id, String((await request.formData()).get('id')));

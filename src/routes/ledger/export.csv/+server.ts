@@ -2,7 +2,8 @@ import Papa from 'papaparse';
 import type { RequestHandler } from '@sveltejs/kit';
 import { safeCell } from '$lib/core/ledger';
 import { filterOf } from '$lib/server/ledgerQuery';
-import { everyPull, type Pull } from '$lib/server/repositories/ledger';
+import type { Pull } from '$lib/core/ledger';
+import { everyPull } from '$lib/server/repositories/ledger';
 
 const COLUMNS: readonly { head: string; of: (p: Pull) => string | number | null | undefined }[] = [
 	{ head: 'when', of: (p) => p.combinedAt.toISOString() },

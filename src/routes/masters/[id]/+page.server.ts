@@ -1,7 +1,7 @@
 import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { formFromMaster, masterForm } from '$lib/core/master';
-import { orNotFound } from '$lib/server/forms';
+import { orPage } from '$lib/server/forms';
 import { masterFormContext } from '$lib/server/masterContext';
 import { masterAction } from '$lib/server/masterAction';
 import { getMaster } from '$lib/server/repositories/masters';
@@ -9,7 +9,7 @@ import { listMoulds } from '$lib/server/repositories/moulds';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals }) => {
-	const master = await orNotFound(getMaster(params.id));
+	const master = await orPage(getMaster(params.id));
 	const [form, moulds, context] = await Promise.all([
 		superValidate(formFromMaster(master.record), zod4(masterForm)),
 		listMoulds({ masterId: params.id }),

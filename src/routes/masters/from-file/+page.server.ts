@@ -1,7 +1,6 @@
-import { fail, redirect } from '@sveltejs/kit';
-import { fieldErrors } from '$lib/core/fieldErrors';
+import { redirect } from '@sveltejs/kit';
 import { masterRecord } from '$lib/core/master';
-import { NotFoundError, RefusedError } from '$lib/server/errors';
+import { orFail } from '$lib/server/forms';
 import { saveMaster } from '$lib/server/repositories/masters';
 import { savePhoto } from '$lib/server/repositories/photos';
 import { choiceFrom, sizesFrom, studied } from '$lib/server/shapeAction';
@@ -10,8 +9,7 @@ import type { Actions } from './$types';
 export const actions: Actions = {
 	keep: async ({ request }) => {
 		const data = await request.formData();
-		let id: string;
-		try {
+		const work = async () => {
 			const found = await studied(choiceFrom(data));
 			const record = masterRecord.parse({
 				name: String(data.get('name') ?? ''),
@@ -25,15 +23,10 @@ export const actions: Actions = {
 			const card = data.get('card');
 			const photoId =
 				card instanceof File && card.size > 0 ? await savePhoto(Buffer.from(await card.arrayBuffer())) : null;
-			id = await saveMaster(record, photoId);
-		} catch (error) {
-			const problem =
-				error instanceof RefusedError || error instanceof NotFoundError
-					? error.message
-					: fieldErrors(error)?.[0]?.message;
-			if (problem === undefined) throw error;
-			return fail(400, { problem });
-		}
-		redirect(303, `/masters/${id}`);
+			return { id: await saveMaster(record, photoId) };
+		};
+		const kept = await orFail(work, (problem) => ({ problem }));
+		if ('id' in kept) redirect(303, `/masters/${kept.id}`);
+		return kept;
 	}
 };

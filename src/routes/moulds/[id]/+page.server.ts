@@ -2,10 +2,10 @@ import { fail, redirect } from '@sveltejs/kit';
 import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { mouldInputs, MOULD_STATES, nextMouldStates, type MouldState } from '$lib/core/mould';
-import { ConflictError, NotFoundError, RefusedError } from '$lib/server/errors';
-import { attempt, orNotFound } from '$lib/server/forms';
+import { attempt, orFail, orPage } from '$lib/server/forms';
 import { mouldContext } from '$lib/server/mouldContext';
-import { listPulls, pullLine } from '$lib/server/repositories/ledger';
+import { pullLine } from '$lib/core/ledger';
+import { listPulls } from '$lib/server/repositories/ledger';
 import { beginMaking, cutsOfMaking } from '$lib/server/repositories/makings';
 import { getMould, pourRubber, saveMould, setMouldState } from '$lib/server/repositories/moulds';
 import { addPicture, listPictures, removePicture } from '$lib/server/repositories/pictures';
@@ -14,7 +14,7 @@ import type { Actions, PageServerLoad } from './$types';
 const LAST_PULLS = 8;
 
 export const load: PageServerLoad = async ({ params, locals }) => {
-	const mould = await orNotFound(getMould(params.id));
+	const mould = await orPage(getMould(params.id));
 	const [form, context, pulls, photos, cuts] = await Promise.all([
 		superValidate(mould.inputs, zod4(mouldInputs)),
 		mouldContext(),
@@ -35,16 +35,7 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 };
 
 /** A move in the mould's life; what the records do not allow comes back as a sentence. */
-async function move(work: () => Promise<void>) {
-	try {
-		await work();
-	} catch (error) {
-		if (error instanceof RefusedError) return fail(400, { refused: error.message });
-		if (error instanceof ConflictError) return fail(409, { refused: error.message });
-		if (error instanceof NotFoundError) return fail(404, { refused: error.message });
-		throw error;
-	}
-}
+const move = (work: () => Promise<void>) => orFail(work, (refused) => ({ refused }));
 
 export const actions: Actions = {
 	save: async ({ request, params, url }) => {
@@ -74,17 +65,11 @@ export const actions: Actions = {
 		const photo = data.get('photo');
 		if (!(photo instanceof File) || photo.size === 0)
 			return fail(400, { photoProblem: 'Choose a picture first: JPEG, PNG or WebP.' });
-		try {
-			await addPicture(
-				'mould',
-				params.id,
-				Buffer.from(await photo.arrayBuffer()),
-				String(data.get('caption') ?? '')
-			);
-		} catch (error) {
-			if (error instanceof RefusedError) return fail(400, { photoProblem: error.message });
-			throw error;
-		}
+		const bytes = Buffer.from(await photo.arrayBuffer());
+		return orFail(
+			() => addPicture('mould', params.id, bytes, String(data.get('caption') ?? '')),
+			(photoProblem) => ({ photoProblem })
+		);
 	},
 	unphoto: async ({ params, request }) => {
 		const data = await request.formData();

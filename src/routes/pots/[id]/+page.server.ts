@@ -4,7 +4,7 @@ import { zod4 } from 'sveltekit-superforms/adapters';
 import { z } from 'zod';
 import { LOOK_DEFAULTS, LOOK_PARTS, vesselRecord } from '$lib/core/pot';
 import { counts } from '$lib/core/bench';
-import { attempt, blank, orNotFound } from '$lib/server/forms';
+import { attempt, blank, orPage } from '$lib/server/forms';
 import { readEvents } from '$lib/server/repositories/pours';
 import { addCycle, addLook, getVessel, listCycles, saveVessel } from '$lib/server/repositories/vessels';
 import type { Actions, PageServerLoad } from './$types';
@@ -45,7 +45,7 @@ export const load: PageServerLoad = async ({ params }) => {
 		blank(form, 'volumeL', 'diameterMm');
 		return { form, vessel: null, cycles: [], lookForm: null, cycleForm: null, held: null };
 	}
-	const vessel = await orNotFound(getVessel(params.id));
+	const vessel = await orPage(getVessel(params.id));
 	const [form, looking, cycling, cycles] = await Promise.all([
 		superValidate(vessel.record, zod4(vesselRecord)),
 		superValidate(zod4(lookForm), { id: 'look' }),

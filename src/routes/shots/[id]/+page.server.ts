@@ -4,8 +4,7 @@ import { zod4 } from 'sveltekit-superforms/adapters';
 import { z } from 'zod';
 import { trialRecord } from '$lib/core/shot';
 import type { WorkshopSettings } from '$lib/core/workshop';
-import { RefusedError } from '$lib/server/errors';
-import { attempt, blank, orNotFound } from '$lib/server/forms';
+import { attempt, blank, orFail, orNothing, orPage } from '$lib/server/forms';
 import { getMaster, listMasters } from '$lib/server/repositories/masters';
 import { getResin } from '$lib/server/repositories/materials';
 import { emptyMoulds, listMoulds } from '$lib/server/repositories/moulds';
@@ -16,16 +15,11 @@ import type { Actions, PageServerLoad } from './$types';
 
 /** In what the first cup is otherwise by today's records; nothing where it holds or its moulds cannot be poured. */
 async function movedOf(shotId: string, settings: WorkshopSettings): Promise<ShotMoved | null> {
-	try {
-		return (await batchPlans(shotId, 0, settings)).moved ?? null;
-	} catch (error) {
-		if (error instanceof RefusedError) return null;
-		throw error;
-	}
+	return (await orNothing(batchPlans(shotId, 0, settings)))?.moved ?? null;
 }
 
 export const load: PageServerLoad = async ({ params, locals }) => {
-	const shot = await orNotFound(getShot(params.id));
+	const shot = await orPage(getShot(params.id));
 	const [master, resin, moulds, empty, moved, pours, masters, trials, trialForm] = await Promise.all([
 		getMaster(shot.masterId),
 		getResin(shot.resinId),
@@ -68,15 +62,13 @@ export const actions: Actions = {
 			.optional()
 			.catch(undefined)
 			.parse(data.get('plan') ?? undefined);
-		let begun: Awaited<ReturnType<typeof beginPour>>;
-		try {
-			begun = await beginPour(params.id, Number(batch), locals.settings, choice);
-		} catch (error) {
-			if (error instanceof RefusedError) return fail(400, { refused: error.message });
-			throw error;
-		}
+		const begun = await orFail(
+			() => beginPour(params.id, Number(batch), locals.settings, choice),
+			(refused) => ({ refused })
+		);
+		if ('id' in begun) redirect(303, `/pour/${begun.id}`);
 		if ('moved' in begun) return fail(409, { moved: begun.moved, batch: Number(batch) });
-		redirect(303, `/pour/${begun.id}`);
+		return begun;
 	},
 	trial: async ({ params, request, url }) => {
 		const form = await superValidate(request, zod4(trialRecord));

@@ -2,7 +2,7 @@
 	import { enhance } from '$app/forms';
 	import { Button } from 'flowbite-svelte';
 	import FileDown from '@lucide/svelte/icons/file-down';
-	import { rankSpares, usuallyLeftMl, SHOT_KINDS } from '$lib/core/shot';
+	import { CAST_MODULES, rankSpares, usuallyLeftMl } from '$lib/core/shot';
 	import Fuse from '$lib/ui/Fuse.svelte';
 	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
@@ -15,6 +15,7 @@
 
 	let { data, form } = $props();
 	const units = useUnits();
+	const cast = $derived(CAST_MODULES[data.shot.planned.kind ?? 'solid']);
 	const batches = $derived(data.shot.planned.shot.batches);
 	const pourOf = (index: number) => data.pours.find((p) => p.batchIndex === index && p.status !== 'abandoned');
 	let leftMl = $state<number>();
@@ -29,9 +30,7 @@
 
 <PageHead
 	title="Shot S{data.shot.number}: {data.master.name}"
-	about="{SHOT_KINDS[data.shot.planned.kind ?? 'solid']}: {data.shot.inputs.copies} {data.shot.inputs.copies === 1
-		? 'copy'
-		: 'copies'} in {data.resin.name}" />
+	about="{cast.words.name}: {data.shot.inputs.copies} {data.shot.inputs.copies === 1 ? 'copy' : 'copies'} in {data.resin.name}" />
 <p class="no-print mb-3">
 	<a
 		class="inline-flex min-h-[2.75rem] items-center gap-2 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-4 font-semibold hover:bg-(--work-soft)"
@@ -82,7 +81,7 @@
 			{/each}
 		</ol>
 		{#if batches[0]?.layers}
-			<h2 class="mt-5 mb-2">{data.shot.planned.kind === 'brushed' ? 'Coat on coat' : 'Layer on layer'}</h2>
+			<h2 class="mt-5 mb-2">{cast.words.layers}</h2>
 			<LayerStack layers={batches[0].layers} />
 		{/if}
 		<p class="mt-3 flex flex-wrap items-center gap-x-3 gap-y-1">

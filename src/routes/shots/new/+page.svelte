@@ -9,13 +9,13 @@
 	import { skinOf } from '$lib/core/master/skin';
 	import {
 		handsPerCopyS,
+		CAST_MODULES,
 		SHOT_KINDS,
 		shortOnShelf,
 		shotFiller,
 		shotInputs,
 		shotRecipe,
-		type ShotInputs,
-		type ShotKind
+		type ShotInputs
 	} from '$lib/core/shot';
 	import Save from '$lib/ui/Save.svelte';
 	import Caution from '$lib/ui/Caution.svelte';
@@ -57,7 +57,7 @@
 	const pot = $derived(data.pots.find((p) => p.id === $form.potId) ?? data.pots.find((p) => !p.refused) ?? data.pots[0]);
 	const settings = $derived(pot?.settings ?? data.settings);
 	const skin = $derived(master && skinOf(master.record));
-	const rolled = $derived($form.kind !== 'solid');
+	const { layered } = $derived(CAST_MODULES[$form.kind]);
 	const planning = new Planning();
 	onDestroy(() => planning.stop());
 	const planned = $derived(planning.planned);
@@ -169,19 +169,19 @@
 				name="kind"
 				paired
 				bind:value={$form.kind}
-				options={Object.entries(SHOT_KINDS).map(([value, label]) => ({ value: value as ShotKind, label }))} />
+				options={SHOT_KINDS.map((value) => ({ value, label: CAST_MODULES[value].words.name }))} />
 		</div>
 		<MouldChoice {moulds} masterId={master?.id} bind:chosen={$form.mouldIds} problem={mouldProblem} />
 		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
 			<QuantityField label="Copies" kind="number" name="copies" bind:value={$form.copies} error={problemAt('copies')} />
-			{#if !rolled}<QuantityField
+			{#if !layered}<QuantityField
 					label="Sprue and vents, each"
 					kind="volume"
 					name="sprueVolumeMl"
 					bind:value={$form.sprueVolumeMl}
 					error={problemAt('sprueVolumeMl')}
 					hint={usualSprueMl > 0 && $form.sprueVolumeMl === usualSprueMl ? 'the mould’s own sprue' : ''} />{/if}
-			{#if !rolled}<QuantityField
+			{#if !layered}<QuantityField
 					label="Thinnest section"
 					kind="length"
 					name="sectionMm"
@@ -206,9 +206,9 @@
 					hint="by weight; usually 1 to 2 %, less where it is thick" />{/if}
 			<QuantityField label="Pairs of hands" kind="number" name="hands" bind:value={$form.hands} error={problemAt('hands')} />
 		</div>
-		{#if rolled}<KindFields {form} {problemAt} {problemIn} {skin} />{/if}
+		{#if layered}<KindFields {form} {problemAt} {problemIn} {skin} />{/if}
 		<div class="grid items-start gap-x-5 gap-y-1 sm:grid-cols-3">
-			{#if !rolled}<div class="sm:col-span-2">
+			{#if !layered}<div class="sm:col-span-2">
 					<Segments
 						label="What stays in the cup"
 						name="lossBy"
@@ -218,7 +218,7 @@
 							{ value: 'percent', label: 'A fixed share' }
 						]} />
 				</div>{/if}
-			{#if $form.lossBy === 'percent' || rolled}
+			{#if $form.lossBy === 'percent' || layered}
 				<QuantityField
 					label="Share lost"
 					kind="percent"
@@ -235,7 +235,7 @@
 			releases={data.releases}
 			fillers={data.fillers}
 			recipes={recipeOptions} />
-		{#if $form.kind === 'solid'}
+		{#if !layered}
 			<div class="mb-3">
 				<CupList bind:cups={$form.cups} recipes={recipeOptions} problem={(i, field) => problemIn('cups', i, field)} />
 				{#if $form.cups.length > 0}<div class="mt-2 sm:w-1/2 sm:pr-2">
@@ -260,7 +260,7 @@
 		<HowFields
 			{form}
 			{problemAt}
-			layered={$form.kind !== 'solid'}
+			{layered}
 			pots={data.pots}
 			refused={pot?.refused ?? ''}
 			potWords="{settings.potName}, {units.show(settings.potTargetGaugeKpa, 'pressure')}" />

@@ -32,14 +32,7 @@ function timesOf(step: BenchStep, plan: PourPlan): Pick<BenchStep, 'waitS' | 'de
 	}
 	const layer = ref && 'cup' in ref ? plan.layers?.[ref.cup] : undefined;
 	if (!layer) return {};
-	switch (ref?.name) {
-		case 'roll':
-			return { waitS: layer.lockS };
-		case 'gelled':
-			return { waitS: isLeftToCool(layer) ? layer.gelS : layer.recoatFromS };
-		case 'cooled':
-			return { waitS: layer.recoatFromS };
-		default:
-			return {};
-	}
+	if (ref?.name === 'roll') return { waitS: layer.lockS };
+	if (ref?.name === 'gelled') return { waitS: isLeftToCool(layer) ? layer.gelS : layer.recoatFromS };
+	return ref?.name === 'cooled' ? { waitS: layer.recoatFromS } : {};
 }

@@ -52,7 +52,7 @@ export function readMeshFile(bytes: Uint8Array, name: string, progress?: Progres
 			return { format, parts: readObj(bytes, progress) };
 		case '3mf':
 			return { format, ...readThreeMf(bytes, progress) };
-		default:
+		case undefined:
 			throw new MeshError('This is no STL, OBJ, PLY or 3MF: export the piece as one of these.');
 	}
 }

@@ -2,7 +2,6 @@ import { json, type RequestHandler } from '@sveltejs/kit';
 import { postedReading } from '$lib/core/devices';
 import { fieldErrors } from '$lib/core/fieldErrors';
 import { readJson } from '$lib/server/body';
-import { NotFoundError } from '$lib/server/errors';
 import { instrumentOf, keepReading } from '$lib/server/repositories/instruments';
 
 const refuse = (message: string, status: number) => json({ errors: [{ path: '', message }] }, { status });
@@ -15,12 +14,9 @@ export const POST: RequestHandler = async ({ request }) => {
 	if (!read.ok) return json({ errors: read.errors }, { status: read.status });
 	const parsed = postedReading.safeParse(read.value);
 	if (!parsed.success) return json({ errors: fieldErrors(parsed.error) }, { status: 422 });
-	try {
-		const { id, kind } = await instrumentOf(token);
-		await keepReading(id, parsed.data);
-		return json({ kept: { kind, ...parsed.data } });
-	} catch (error) {
-		if (!(error instanceof NotFoundError)) throw error;
+	const instrument = await instrumentOf(token);
+	if (!instrument)
 		return refuse('No instrument has this token, or it was revoked: make a new one in the settings.', 401);
-	}
+	await keepReading(instrument.id, parsed.data);
+	return json({ kept: { kind: instrument.kind, ...parsed.data } });
 };

@@ -1,10 +1,10 @@
-import { orNotFound } from '$lib/server/forms';
+import { orPage } from '$lib/server/forms';
 import { streamMesh } from '$lib/server/repositories/meshes';
 import type { RequestHandler } from './$types';
 
 /** A kept 3D file, streamed back piece by piece. Its address is its content, so it never changes. */
 export const GET: RequestHandler = async ({ params }) => {
-	const { mesh, body } = await orNotFound(streamMesh(params.sha256));
+	const { mesh, body } = await orPage(streamMesh(params.sha256));
 	return new Response(body, {
 		headers: {
 			'content-type': 'application/octet-stream',

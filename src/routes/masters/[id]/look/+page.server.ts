@@ -2,12 +2,12 @@ import { fail } from '@sveltejs/kit';
 import { message, superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { lookForm, trapsFromLook } from '$lib/core/master';
-import { attempt, orNotFound } from '$lib/server/forms';
+import { attempt, orPage } from '$lib/server/forms';
 import { getMaster, saveMaster } from '$lib/server/repositories/masters';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params }) => {
-	const master = await orNotFound(getMaster(params.id));
+	const master = await orPage(getMaster(params.id));
 	const places = master.record.traps
 		.filter((t) => t.source === 'look')
 		.map(({ place, cure }) => ({ place, cure }));

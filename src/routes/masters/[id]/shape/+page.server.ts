@@ -1,22 +1,19 @@
-import { fail } from '@sveltejs/kit';
-import { fieldErrors } from '$lib/core/fieldErrors';
 import { masterRecord } from '$lib/core/master';
-import { ConflictError, NotFoundError, RefusedError } from '$lib/server/errors';
-import { orNotFound } from '$lib/server/forms';
+import { orFail, orPage } from '$lib/server/forms';
 import { getMaster, saveMaster } from '$lib/server/repositories/masters';
 import { savePhoto } from '$lib/server/repositories/photos';
 import { choiceFrom, studied, withShape } from '$lib/server/shapeAction';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params }) => ({
-	master: await orNotFound(getMaster(params.id))
+	master: await orPage(getMaster(params.id))
 });
 
 export const actions: Actions = {
 	/** Keeps file, position and openings; figures are worked out again from the stored file. */
 	keep: async ({ params, request }) => {
 		const data = await request.formData();
-		try {
+		const work = async () => {
 			const master = await getMaster(params.id);
 			const found = await studied(choiceFrom(data));
 			const record = masterRecord.parse(
@@ -33,13 +30,7 @@ export const actions: Actions = {
 			const version = Number(data.get('version'));
 			await saveMaster(record, photoId, { id: master.id, version });
 			return { kept: true };
-		} catch (error) {
-			const problem =
-				error instanceof RefusedError || error instanceof ConflictError || error instanceof NotFoundError
-					? error.message
-					: fieldErrors(error)?.[0]?.message;
-			if (problem === undefined) throw error;
-			return fail(400, { problem });
-		}
+		};
+		return orFail(work, (problem) => ({ problem }));
 	}
 };

@@ -3,7 +3,7 @@ import { toSvg } from '$lib/core/drawing';
 import { closingOf, drawMould, KIND_WORDS, MOULD_MODULES } from '$lib/core/mould';
 import { formatQuantity } from '$lib/core/units';
 import { addressOf, LOOPBACK_WORDS } from '$lib/server/address';
-import { orNotFound } from '$lib/server/forms';
+import { orPage } from '$lib/server/forms';
 import { onPaper, PT_PER_MM, sheet } from '$lib/server/paper';
 import { getMaster } from '$lib/server/repositories/masters';
 import { getMould } from '$lib/server/repositories/moulds';
@@ -26,7 +26,7 @@ function scaleFor(drawing: { widthMm: number; heightMm: number }, mostMm: number
 /** The sheet that lies on the base board: the plan at its true size where it fits, how it will be opened. */
 export const GET: RequestHandler = async ({ params, locals, url, platform }) => {
 	const address = addressOf(locals.settings, url, platform);
-	const mould = await orNotFound(getMould(params.id));
+	const mould = await orPage(getMould(params.id));
 	const master = await getMaster(mould.masterId);
 	const { inputs, plan } = mould;
 	const show = (mm: number) => onPaper(formatQuantity(mm, 'length', locals.settings.units));

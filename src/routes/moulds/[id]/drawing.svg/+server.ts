@@ -1,14 +1,14 @@
 import { toSvg } from '$lib/core/drawing';
 import { drawMould, sideBySide } from '$lib/core/mould';
 import { formatQuantity } from '$lib/core/units';
-import { orNotFound } from '$lib/server/forms';
+import { orPage } from '$lib/server/forms';
 import { getMaster } from '$lib/server/repositories/masters';
 import { getMould } from '$lib/server/repositories/moulds';
 import type { RequestHandler } from './$types';
 
 /** Section and plan to scale, in millimetres, for a cutter or a drawing program. */
 export const GET: RequestHandler = async ({ params, locals }) => {
-	const mould = await orNotFound(getMould(params.id));
+	const mould = await orPage(getMould(params.id));
 	const master = await getMaster(mould.masterId);
 	const show = (mm: number) => formatQuantity(mm, 'length', locals.settings.units);
 	const drawing = sideBySide(drawMould(mould.inputs, mould.plan, master.record, show));

@@ -2,8 +2,7 @@ import { fail } from '@sveltejs/kit';
 import { z } from 'zod';
 import { fieldErrors } from '$lib/core/fieldErrors';
 import { mouldLook, signsFor } from '$lib/core/wear';
-import { RefusedError } from '$lib/server/errors';
-import { orNotFound } from '$lib/server/forms';
+import { orFail, orPage } from '$lib/server/forms';
 import { getMould } from '$lib/server/repositories/moulds';
 import { addMouldLook, mouldWear } from '$lib/server/repositories/wear';
 import type { Actions, PageServerLoad } from './$types';
@@ -11,7 +10,7 @@ import type { Actions, PageServerLoad } from './$types';
 const MOST_WANTED = 100_000;
 
 export const load: PageServerLoad = async ({ params, url }) => {
-	const mould = await orNotFound(getMould(params.id));
+	const mould = await orPage(getMould(params.id));
 	const asked = Math.trunc(Number(url.searchParams.get('wanted')));
 	const wanted = asked > 0 && asked <= MOST_WANTED ? asked : undefined;
 	const wear = await mouldWear(mould, wanted === undefined ? {} : { wanted });
@@ -32,15 +31,14 @@ export const actions: Actions = {
 		if (!look.success || !id.success)
 			return fail(400, { problems: look.success ? [] : (fieldErrors(look.error) ?? []) });
 		const photo = data.get('photo');
-		try {
-			const bytes =
-				photo instanceof File && photo.size > 0 ? Buffer.from(await photo.arrayBuffer()) : undefined;
-			await orNotFound(addMouldLook(params.id, id.data, look.data, new Date(), bytes));
-		} catch (error) {
-			if (error instanceof RefusedError)
-				return fail(400, { problems: [{ path: 'photo', message: error.message }] });
-			throw error;
-		}
-		return { kept: true };
+		const bytes =
+			photo instanceof File && photo.size > 0 ? Buffer.from(await photo.arrayBuffer()) : undefined;
+		return orFail(
+			async () => {
+				await addMouldLook(params.id, id.data, look.data, new Date(), bytes);
+				return { kept: true };
+			},
+			(message) => ({ problems: [{ path: 'photo', message }] })
+		);
 	}
 };

@@ -1,7 +1,7 @@
 import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { colourRecord } from '$lib/core/shelf';
-import { blank, orNotFound } from '$lib/server/forms';
+import { blank, orPage } from '$lib/server/forms';
 import { materialAction } from '$lib/server/materialAction';
 import { getMaterial } from '$lib/server/repositories/materials';
 import type { Actions, PageServerLoad } from './$types';
@@ -11,7 +11,7 @@ export const load: PageServerLoad = async ({ params }) => {
 		const form = await superValidate(zod4(colourRecord));
 		return { form: blank(form, 'densityGPerMl'), kept: null };
 	}
-	const kept = await orNotFound(getMaterial('colour', params.id));
+	const kept = await orPage(getMaterial('colour', params.id));
 	return { form: await superValidate(kept.record, zod4(colourRecord)), kept };
 };
 

@@ -2,7 +2,7 @@ import { fail, redirect } from '@sveltejs/kit';
 import { message, superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { chemistryOf, containerChange, containerHealth, containerRecord } from '$lib/core/shelf';
-import { attempt, blank, orNotFound } from '$lib/server/forms';
+import { attempt, blank, orPage } from '$lib/server/forms';
 import {
 	changeContainer,
 	getContainer,
@@ -26,7 +26,7 @@ export const load: PageServerLoad = async ({ params, url, locals }) => {
 		blank(form, 'sizeG', 'weighedG');
 		return { form, container: null, health: null, materials, stock: [] };
 	}
-	const container = await orNotFound(getContainer(params.id));
+	const container = await orPage(getContainer(params.id));
 	const resin = resins.find((r) => r.id === container.record.materialId);
 	const chemistry = resin ? chemistryOf((await getResin(resin.id)).record.family) : ('silicone' as const);
 	// what is left is shown beside the form: a weight in it would be a weighing

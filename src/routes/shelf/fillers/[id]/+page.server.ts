@@ -1,7 +1,7 @@
 import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { fillerRecord } from '$lib/core/shelf';
-import { blank, orNotFound } from '$lib/server/forms';
+import { blank, orPage } from '$lib/server/forms';
 import { materialAction } from '$lib/server/materialAction';
 import { getFiller } from '$lib/server/repositories/materials';
 import type { Actions, PageServerLoad } from './$types';
@@ -12,7 +12,7 @@ export const load: PageServerLoad = async ({ params }) => {
 		blank(form, 'densityGPerMl', 'bulkDensityGPerMl');
 		return { form, filler: null };
 	}
-	const filler = await orNotFound(getFiller(params.id));
+	const filler = await orPage(getFiller(params.id));
 	return { form: await superValidate(filler.record, zod4(fillerRecord)), filler };
 };
 

@@ -1,7 +1,7 @@
 import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { recipeRecord } from '$lib/core/shelf';
-import { blank, orNotFound } from '$lib/server/forms';
+import { blank, orPage } from '$lib/server/forms';
 import { materialAction } from '$lib/server/materialAction';
 import { getMaterial, listMaterials, listResins } from '$lib/server/repositories/materials';
 import type { Actions, PageServerLoad } from './$types';
@@ -12,7 +12,7 @@ export const load: PageServerLoad = async ({ params }) => {
 		const form = await superValidate(zod4(recipeRecord));
 		return { form: blank(form, 'resinMassG'), kept: null, colours, resins };
 	}
-	const kept = await orNotFound(getMaterial('recipe', params.id));
+	const kept = await orPage(getMaterial('recipe', params.id));
 	return { form: await superValidate(kept.record, zod4(recipeRecord)), kept, colours, resins };
 };
 

@@ -1,7 +1,7 @@
 import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { releaseRecord } from '$lib/core/shelf';
-import { blank, orNotFound } from '$lib/server/forms';
+import { blank, orPage } from '$lib/server/forms';
 import { materialAction } from '$lib/server/materialAction';
 import { getMaterial } from '$lib/server/repositories/materials';
 import type { Actions, PageServerLoad } from './$types';
@@ -11,7 +11,7 @@ export const load: PageServerLoad = async ({ params }) => {
 		const form = await superValidate(zod4(releaseRecord));
 		return { form: blank(form, 'flashOffS'), kept: null };
 	}
-	const kept = await orNotFound(getMaterial('release', params.id));
+	const kept = await orPage(getMaterial('release', params.id));
 	return { form: await superValidate(kept.record, zod4(releaseRecord)), kept };
 };
 

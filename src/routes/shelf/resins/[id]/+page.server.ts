@@ -2,7 +2,7 @@ import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { resinRecord } from '$lib/core/shelf';
 import { taughtFor } from '$lib/core/plan';
-import { blank, orNotFound } from '$lib/server/forms';
+import { blank, orPage } from '$lib/server/forms';
 import { materialAction } from '$lib/server/materialAction';
 import { demouldPresses } from '$lib/server/repositories/demouldPresses';
 import { getResin } from '$lib/server/repositories/materials';
@@ -14,7 +14,7 @@ export const load: PageServerLoad = async ({ params }) => {
 		blank(form, 'densityAGPerMl', 'potLifeS', 'demouldS', 'viscosityMpaS');
 		return { form, resin: null, taught: null };
 	}
-	const resin = await orNotFound(getResin(params.id));
+	const resin = await orPage(getResin(params.id));
 	const [form, presses] = await Promise.all([
 		superValidate(resin.record, zod4(resinRecord)),
 		demouldPresses(resin.id)

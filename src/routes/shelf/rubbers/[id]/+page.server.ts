@@ -1,7 +1,7 @@
 import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { rubberRecord } from '$lib/core/shelf';
-import { blank, orNotFound } from '$lib/server/forms';
+import { blank, orPage } from '$lib/server/forms';
 import { materialAction } from '$lib/server/materialAction';
 import { getRubber } from '$lib/server/repositories/materials';
 import type { Actions, PageServerLoad } from './$types';
@@ -12,7 +12,7 @@ export const load: PageServerLoad = async ({ params }) => {
 		blank(form, 'densityGPerMl', 'ratioA', 'ratioB', 'workingTimeS', 'cureTimeS', 'viscosityMpaS');
 		return { form, rubber: null };
 	}
-	const rubber = await orNotFound(getRubber(params.id));
+	const rubber = await orPage(getRubber(params.id));
 	return { form: await superValidate(rubber.record, zod4(rubberRecord)), rubber };
 };
 

@@ -1,7 +1,7 @@
 import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { thermoplasticRecord } from '$lib/core/shelf';
-import { blank, orNotFound } from '$lib/server/forms';
+import { blank, orPage } from '$lib/server/forms';
 import { materialAction } from '$lib/server/materialAction';
 import { getMaterial } from '$lib/server/repositories/materials';
 import type { Actions, PageServerLoad } from './$types';
@@ -11,7 +11,7 @@ export const load: PageServerLoad = async ({ params }) => {
 		const form = await superValidate(zod4(thermoplasticRecord));
 		return { form: blank(form, 'softenTempC', 'densityGPerMl', 'coolS'), kept: null };
 	}
-	const kept = await orNotFound(getMaterial('thermoplastic', params.id));
+	const kept = await orPage(getMaterial('thermoplastic', params.id));
 	return { form: await superValidate(kept.record, zod4(thermoplasticRecord)), kept };
 };
 

@@ -1,25 +1,13 @@
-import { error } from '@sveltejs/kit';
 import type { Content } from 'pdfmake/interfaces';
 import { caution, CAUTION_ORDER } from '$lib/core/cautions';
 import { marksOf, type PourPlan } from '$lib/core/plan';
 import { benchSteps, parseStepId, type BenchStep } from '$lib/core/bench';
 import { digits, formatDrops, formatOther, formatQuantity, formatTime, roundedBand } from '$lib/core/units';
 import { addressOf, LOOPBACK_WORDS } from '$lib/server/address';
-import { RefusedError } from '$lib/server/errors';
-import { orNotFound } from '$lib/server/forms';
+import { orPage } from '$lib/server/forms';
 import { onPaper, PT_PER_MM, sheet } from '$lib/server/paper';
 import { batchPlans, getShot, type ShotMoved } from '$lib/server/repositories/shots';
 import type { RequestHandler } from './$types';
-
-/** A shot that cannot be poured any more has no card: the sentence says why. */
-async function orRefused<T>(work: Promise<T>): Promise<T> {
-	try {
-		return await work;
-	} catch (failure) {
-		if (failure instanceof RefusedError) error(409, failure.message);
-		throw failure;
-	}
-}
 
 /** What the clock says of a step. */
 function whenOf(step: BenchStep, plan: PourPlan): string {
@@ -50,7 +38,7 @@ const isCatalysed = (plan: PourPlan) =>
 /** The pour on paper: amounts in both units, cup marks, steps with their deadlines, cautions, a code to the shot. */
 export const GET: RequestHandler = async ({ params, locals, url, platform }) => {
 	const address = addressOf(locals.settings, url, platform);
-	const shot = await orNotFound(getShot(params.id));
+	const shot = await orPage(getShot(params.id));
 	const { units } = locals.settings;
 	const both = (massG: number) =>
 		onPaper(`${formatQuantity(massG, 'mass', units)}  (${formatOther(massG, 'mass', units)})`);
@@ -66,7 +54,7 @@ export const GET: RequestHandler = async ({ params, locals, url, platform }) => 
 				p.moulds.length === shot.planned.shot.batches[i]!.copies
 		);
 		if (same) continue;
-		const { kept, moved } = await orRefused(batchPlans(params.id, i, locals.settings));
+		const { kept, moved } = await orPage(batchPlans(params.id, i, locals.settings));
 		plans.push(kept);
 		if (moved && !told) told = moved;
 	}

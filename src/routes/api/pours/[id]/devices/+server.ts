@@ -5,7 +5,7 @@ import { fieldErrors } from '$lib/core/fieldErrors';
 import { readJson } from '$lib/server/body';
 import { DRIVERS } from '$lib/server/devices/driver';
 import { deviceStream } from '$lib/server/devices/stream';
-import { orNotFound } from '$lib/server/forms';
+import { orPage } from '$lib/server/forms';
 import { getPour } from '$lib/server/repositories/pours';
 
 const body = z.strictObject({
@@ -14,7 +14,7 @@ const body = z.strictObject({
 
 /** Readings of the workshop's instruments, four times a second. */
 export const GET: RequestHandler<{ id: string }> = async ({ params }) => {
-	await orNotFound(getPour(params.id));
+	await orPage(getPour(params.id));
 	return new Response(deviceStream(), {
 		headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-store' }
 	});
@@ -26,7 +26,7 @@ export const POST: RequestHandler<{ id: string }> = async ({ params, request }) 
 	if (!read.ok) return json({ errors: read.errors }, { status: read.status });
 	const parsed = body.safeParse(read.value);
 	if (!parsed.success) return json({ errors: fieldErrors(parsed.error) }, { status: 422 });
-	await orNotFound(getPour(params.id));
+	await orPage(getPour(params.id));
 	if (parsed.data.commands.some((c) => c.kind === 'zero')) await Promise.all(DRIVERS.map((d) => d.zero()));
 	return json({ kept: parsed.data.commands.length });
 };

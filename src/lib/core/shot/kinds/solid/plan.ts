@@ -1,20 +1,20 @@
-import { pumpUpS } from '../pot/delivery';
-import { pot, type PotResult } from '../pot/pot';
-import { cureOf, viscosityOf } from '../shelf/resin';
-import { InputError, type Warning } from '../working';
-import { coloursFor, fillersOf, insertsMl, lengthened, resinOf } from './amounts';
-import { colourCups, colourWords, togetherPotLifeS } from './colours';
-import { copyBalance } from './filled';
-import { fillerWarnings } from './fillerWords';
-import { FILLER_HEAT } from '../shelf/filler';
-import { sectionsOf } from './thickest';
-import type { Inputs } from './inputs';
-import type { PlannedShot, ShotContext } from './planned';
-import type { ShotBatch } from './batch';
-import { slowSprue, throughSprue } from './throughSprue';
+import { pumpUpS } from '../../../pot/delivery';
+import { pot, type PotResult } from '../../../pot/pot';
+import { cureOf, viscosityOf } from '../../../shelf/resin';
+import { InputError, type Warning } from '../../../working';
+import { coloursFor, fillersOf, insertsMl, lengthened, resinOf } from '../../amounts';
+import { colourCups, colourWords, togetherPotLifeS } from '../../colours';
+import { copyBalance } from '../filled/filled';
+import { fillerWarnings } from '../../fillerWords';
+import { FILLER_HEAT } from '../../../shelf/filler';
+import { sectionsOf } from '../../thickest';
+import type { Inputs } from '../../inputs';
+import type { PlannedShot, ShotContext } from '../../planned';
+import type { ShotBatch } from '../../batch';
+import { slowSprue, throughSprue } from '../../throughSprue';
 import { HOLD_MARGIN, solidShot, type ShotStep } from './solid';
-import { budget } from '../budget/budget';
-import type { StepRole } from './pouring';
+import { budget } from '../../../budget/budget';
+import type { StepRole } from '../../pouring';
 
 /** Room that moulds leave between and above themselves in a pot, as a share (a default of ours). */
 const POT_FILL = 0.8;

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { calibrate } from '../cure/calibrate';
-import { filledModel } from '../cure/filledModel';
-import { solveLayered } from '../cure/layered';
-import { solvePart } from '../cure/partModel';
-import { carriedFilmMm, CARRIED, curingViscosity, keptFilmMm, lockingViscosityMpaS } from '../flow';
-import { copyBalance, FILLS } from './filled';
+import { calibrate } from '../../../cure/calibrate';
+import { filledModel } from '../../../cure/filledModel';
+import { solveLayered } from '../../../cure/layered';
+import { solvePart } from '../../../cure/partModel';
+import { carriedFilmMm, CARRIED, curingViscosity, keptFilmMm, lockingViscosityMpaS } from '../../../flow';
+import { copyBalance, FILLS } from '../filled/filled';
 import { rotocast, TURNS_WANTED, type Rotocast, type RotocastInput } from './rotocast';
 
 const resin = (character: 'snap' | 'quick' | 'gradual') => ({ potLifeS: 150, demouldS: 900, character });

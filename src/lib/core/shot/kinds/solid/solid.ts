@@ -1,17 +1,17 @@
 import { z } from 'zod';
-import { budget, stepInput, DEFAULT_MARGIN_PERCENT } from '../budget/budget';
-import { bandOfTime, cupBands, type Band } from '../cure/bands';
-import { cup, tempC } from '../cure/cup';
-import { cureRecord } from '../cure/record';
-import { filledOf } from '../mix/filledOf';
-import { sections, sectionsInput } from '../cure/sections';
-import { cupLossMl, cupMarkHeightMm, squareCupDiameterMm } from '../mix/cupLoss';
-import { catalystInput } from '../mix/catalyst';
-import { fillerInput, mix, mixResinInput } from '../mix/mix';
-import { cupMarkErrorPercent } from '../mix/weighingError';
-import { digits, formatTime } from '../units';
-import type { Warning } from '../working';
-import type { BatchBound, ShotBatch, SolidShot } from './batch';
+import { budget, stepInput, DEFAULT_MARGIN_PERCENT } from '../../../budget/budget';
+import { bandOfTime, cupBands, type Band } from '../../../cure/bands';
+import { cup, tempC } from '../../../cure/cup';
+import { cureRecord } from '../../../cure/record';
+import { filledOf } from '../../../mix/filledOf';
+import { sections, sectionsInput } from '../../../cure/sections';
+import { cupLossMl, cupMarkHeightMm, squareCupDiameterMm } from '../../../mix/cupLoss';
+import { catalystInput } from '../../../mix/catalyst';
+import { fillerInput, mix, mixResinInput } from '../../../mix/mix';
+import { cupMarkErrorPercent } from '../../../mix/weighingError';
+import { digits, formatTime } from '../../../units';
+import type { Warning } from '../../../working';
+import type { BatchBound, ShotBatch, SolidShot } from '../../batch';
 
 const volume = (what: string) =>
 	z

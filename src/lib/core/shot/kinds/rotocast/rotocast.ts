@@ -1,15 +1,15 @@
 import { z } from 'zod';
-import { calibrate } from '../cure/calibrate';
-import { tempC } from '../cure/cup';
-import { RECOAT_CONVERSION } from '../cure/forecast';
-import { solveLayered, type LayerRun } from '../cure/layered';
-import { cureRecord } from '../cure/record';
-import { readyOf, type Ready } from '../cure/ripening';
-import { WALL_KINDS, WALLS } from '../cure/wall';
-import { carriedFilmMm, curingViscosity, keptFilmMm, lockingViscosityMpaS } from '../flow/film';
-import { viscosityAt } from '../mix/viscosityAt';
-import { digits, formatTime } from '../units';
-import { InputError, type Warning, type WorkingLine } from '../working';
+import { calibrate } from '../../../cure/calibrate';
+import { tempC } from '../../../cure/cup';
+import { RECOAT_CONVERSION } from '../../../cure/forecast';
+import { solveLayered, type LayerRun } from '../../../cure/layered';
+import { cureRecord } from '../../../cure/record';
+import { readyOf, type Ready } from '../../../cure/ripening';
+import { WALL_KINDS, WALLS } from '../../../cure/wall';
+import { carriedFilmMm, curingViscosity, keptFilmMm, lockingViscosityMpaS } from '../../../flow/film';
+import { viscosityAt } from '../../../mix/viscosityAt';
+import { digits, formatTime } from '../../../units';
+import { InputError, type Warning, type WorkingLine } from '../../../working';
 
 /** A layer that keeps the detail and the shape is about this thick at most, mm (common practice, no source). */
 export const USUAL_LAYER_MM = 1.2;

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { digits } from '../units';
-import { InputError, type Warning, type WorkingLine } from '../working';
+import { digits } from '../../../units';
+import { InputError, type Warning, type WorkingLine } from '../../../working';
 
 /** What a shell is filled with, and its density in place (from memory, field values). */
 export const FILLS = {

@@ -1,13 +1,13 @@
-import { mixedDensityGPerMl } from '../shelf/resin';
-import type { Filler } from '../mix/mix';
-import { digits } from '../units';
-import { InputError, type Warning } from '../working';
-import { cupOf } from './amounts';
-import { copyBalance } from './filled';
-import type { Inputs } from './inputs';
-import type { ShotContext } from './planned';
-import { layerShot, timeLayers, type PlannedStack } from './layerShot';
-import { skinFor } from './rolled';
+import { mixedDensityGPerMl } from '../../../shelf/resin';
+import type { Filler } from '../../../mix/mix';
+import { digits } from '../../../units';
+import { InputError, type Warning } from '../../../working';
+import { cupOf } from '../../amounts';
+import { copyBalance } from '../filled/filled';
+import type { Inputs } from '../../inputs';
+import type { ShotContext } from '../../planned';
+import { layerShot, timeLayers, type PlannedStack } from '../../layerShot';
+import { skinFor } from '../rotocast/plan';
 
 /** Yield stress of a thickened mix, Pa, by what it is like (from memory, field values). */
 export const YIELD_PA = { creamy: 10, paste: 60 } as const;

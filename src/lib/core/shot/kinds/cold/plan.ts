@@ -1,14 +1,14 @@
-import { mixedDensityGPerMl, viscosityOf } from '../shelf/resin';
-import { settlingMm } from '../shelf/filler';
-import { digits } from '../units';
-import { InputError, type Warning } from '../working';
-import { cupOf, fillersOf, insertsMl } from './amounts';
-import { copyBalance } from './filled';
-import type { Inputs } from './inputs';
-import type { ShotContext } from './planned';
-import { layerShot, timeLayers, type PlannedStack } from './layerShot';
-import type { LayerSpec } from './layerSpec';
-import { skinFor } from './rolled';
+import { mixedDensityGPerMl, viscosityOf } from '../../../shelf/resin';
+import { settlingMm } from '../../../shelf/filler';
+import { digits } from '../../../units';
+import { InputError, type Warning } from '../../../working';
+import { cupOf, fillersOf, insertsMl } from '../../amounts';
+import { copyBalance } from '../filled/filled';
+import type { Inputs } from '../../inputs';
+import type { ShotContext } from '../../planned';
+import { layerShot, timeLayers, type PlannedStack } from '../../layerShot';
+import type { LayerSpec } from '../../layerSpec';
+import { skinFor } from '../rotocast/plan';
 
 /** Powder that stays on the face of a dusted mould, g/m² (common practice, no source). */
 export const DUST_G_PER_M2 = 60;

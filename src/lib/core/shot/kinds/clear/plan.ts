@@ -1,13 +1,13 @@
-import { CRACK_LIMIT_C } from '../cure/heat';
-import { mixedDensityGPerMl } from '../shelf/resin';
-import { digits, formatTime } from '../units';
-import { InputError, type Warning } from '../working';
-import { copyBalance } from './filled';
-import { LEAST_LAYER_MM, type Embed } from './embeds';
-import type { Inputs } from './inputs';
-import type { ShotContext } from './planned';
-import { layerShot, MOST_LAYERS, timeLayers, type PlannedStack } from './layerShot';
-import type { LayerSpec } from './layerSpec';
+import { CRACK_LIMIT_C } from '../../../cure/heat';
+import { mixedDensityGPerMl } from '../../../shelf/resin';
+import { digits, formatTime } from '../../../units';
+import { InputError, type Warning } from '../../../working';
+import { copyBalance } from '../filled/filled';
+import { LEAST_LAYER_MM, type Embed } from '../../embeds';
+import type { Inputs } from '../../inputs';
+import type { ShotContext } from '../../planned';
+import { layerShot, MOST_LAYERS, timeLayers, type PlannedStack } from '../../layerShot';
+import type { LayerSpec } from '../../layerSpec';
 
 /** A layer left to cool has come within this of the room, °C (a default of ours). */
 const COOLED_C = 6;

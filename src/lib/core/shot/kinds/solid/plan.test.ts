@@ -1,9 +1,9 @@
 import { createRequire } from 'node:module';
 import { describe, expect, it } from 'vitest';
-import { DEMO_FILLERS, DEMO_RESINS } from '../../server/demo/materials';
-import { sprue } from '../flow';
-import { fillerRecord, mixedDensityGPerMl, resinRecord, viscosityOf } from '../shelf';
-import { WORKSHOP_DEFAULTS, type WorkshopSettings } from '../workshop';
+import { DEMO_FILLERS, DEMO_RESINS } from '../../../../server/demo/materials';
+import { sprue } from '../../../flow';
+import { fillerRecord, mixedDensityGPerMl, resinRecord, viscosityOf } from '../../../shelf';
+import { WORKSHOP_DEFAULTS, type WorkshopSettings } from '../../../workshop';
 import {
 	foretoldPercent,
 	planShot,
@@ -12,7 +12,7 @@ import {
 	shotRecipe,
 	trialRecord,
 	type ShotContext
-} from '.';
+} from '../..';
 
 interface TheirSolver {
 	absoluteTolerance: number;

@@ -1,11 +1,11 @@
-import { mixedDensityGPerMl, viscosityOf, cureOf } from '../shelf/resin';
-import { digits } from '../units';
-import { InputError } from '../working';
-import { cupOf, fillersOf, lengthened } from './amounts';
-import { copyBalance, FILLS } from './filled';
-import type { Inputs } from './inputs';
-import type { ShotContext } from './planned';
-import { layerShot, stackOf, type PlannedStack } from './layerShot';
+import { mixedDensityGPerMl, viscosityOf, cureOf } from '../../../shelf/resin';
+import { digits } from '../../../units';
+import { InputError } from '../../../working';
+import { cupOf, fillersOf, lengthened } from '../../amounts';
+import { copyBalance } from '../filled/filled';
+import type { Inputs } from '../../inputs';
+import type { ShotContext } from '../../planned';
+import { layerShot, stackOf, type PlannedStack } from '../../layerShot';
 import { rotocast } from './rotocast';
 
 /** Skin of an earlier cast, by what it weighs: mass over density and wall, mm². */
@@ -29,7 +29,11 @@ export function skinFor(inputs: Inputs, context: ShotContext): number {
 }
 
 /** A hollow cast in rolled layers, its shell filled afterwards or not. */
-export function planRolled(inputs: Inputs, context: ShotContext): PlannedStack {
+export function planRolled(
+	inputs: Inputs,
+	context: ShotContext,
+	fill?: Parameters<typeof copyBalance>[0]['fill']
+): PlannedStack {
 	const areaMm2 = skinFor(inputs, context);
 	const fillers = fillersOf(inputs, context);
 	// a filler through and through makes every layer heavier or lighter, and thicker
@@ -73,15 +77,7 @@ export function planRolled(inputs: Inputs, context: ShotContext): PlannedStack {
 		castMl,
 		castG: castMl * (mixed.total.massG / mixed.total.volumeMl),
 		inserts: inputs.inserts ?? [],
-		...(inputs.kind === 'filled'
-			? {
-					fill: {
-						kind: inputs.fillKind,
-						densityGPerMl: inputs.fillDensityGPerMl ?? FILLS[inputs.fillKind].densityGPerMl,
-						lossPercent: inputs.lossPercent
-					}
-				}
-			: {})
+		...(fill ? { fill } : {})
 	});
 	const planned = layerShot(
 		{

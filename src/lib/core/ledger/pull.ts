@@ -1,0 +1,84 @@
+import type { Grade } from '../bench';
+import type { CycleBody, PullBody } from '../openData/bodies';
+
+/** One pour of one mould as the ledger holds it. */
+export interface Pull {
+	id: string;
+	/** Nothing for a pull out of an old notebook. */
+	pourId: string | null;
+	mouldId: string;
+	mouldNumber: number;
+	mouldLabel: string;
+	/** Which pull of its mould this was: 1 is the first. */
+	pullNumber: number;
+	masterName: string;
+	resinName: string;
+	copies: number;
+	grade: Grade;
+	combinedAt: Date;
+	body: PullBody;
+}
+
+/** A pull as a row of a list. */
+export interface PullLine {
+	id: string;
+	mouldId: string;
+	mouldNumber: number;
+	mouldLabel: string;
+	pullNumber: number;
+	resinName: string;
+	grade: Grade;
+	faults: readonly string[];
+	combinedAtMs: number;
+	massG: PullBody['massG'];
+	roomTempC: PullBody['roomTempC'];
+	relativeHumidity: PullBody['relativeHumidity'];
+	pouredByS?: number;
+	/** It was settled after its pot life. */
+	late: boolean;
+	/** Reached, else aimed at. */
+	potGaugeKpa?: number;
+}
+
+/** A pull as the lists show it. */
+export function pullLine(pull: Pull): PullLine {
+	const { body } = pull;
+	const { pouredByS, settledByS } = body.real;
+	const potLifeS = body.planned.potLifeS;
+	return {
+		id: pull.id,
+		mouldId: pull.mouldId,
+		mouldNumber: pull.mouldNumber,
+		mouldLabel: pull.mouldLabel,
+		pullNumber: pull.pullNumber,
+		resinName: pull.resinName,
+		grade: pull.grade,
+		faults: body.faults,
+		combinedAtMs: pull.combinedAt.getTime(),
+		massG: body.massG,
+		roomTempC: body.roomTempC,
+		relativeHumidity: body.relativeHumidity,
+		late: settledByS !== undefined && potLifeS > 0 && settledByS > potLifeS,
+		...(pouredByS === undefined ? {} : { pouredByS }),
+		...(body.pot ? { potGaugeKpa: body.pot.reachedGaugeKpa ?? body.pot.targetGaugeKpa } : {})
+	};
+}
+
+/** A correction of a pull: the old value stays beside the new one, with who, when and why. */
+export interface KeptCorrection {
+	id: string;
+	at: Date;
+	field: string;
+	from: unknown;
+	to: unknown;
+	who: string;
+	why: string;
+}
+
+/** One time under pressure or vacuum. */
+export interface Cycle {
+	id: string;
+	pourId: string | null;
+	at: Date;
+	body: CycleBody;
+}

@@ -1,0 +1,16 @@
+import { USUAL_WORDS, type CastModule } from '../module';
+import { planBrushed } from './plan';
+
+/** Coats brushed into an open mould. */
+export const brushed: CastModule = {
+	words: {
+		...USUAL_WORDS,
+		name: 'Brushed into an open mould',
+		fields: 'Coats',
+		filler: 'Thickened with',
+		share: '',
+		layers: 'Coat on coat'
+	},
+	layered: true,
+	plan: planBrushed
+};

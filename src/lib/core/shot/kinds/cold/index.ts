@@ -1,0 +1,16 @@
+import { USUAL_WORDS, type CastModule } from '../module';
+import { planCold } from './plan';
+
+/** A face of metal powder, backed. */
+export const cold: CastModule = {
+	words: {
+		...USUAL_WORDS,
+		name: 'Cold cast with metal',
+		fields: 'Metal face and backing',
+		filler: 'Metal powder',
+		share: 'Of the face, by weight',
+		colour: 'Backing is tinted with'
+	},
+	layered: true,
+	plan: planCold
+};
