@@ -4,8 +4,8 @@ import { createConnection } from 'mariadb';
 
 const PULLS = 100_000;
 const MOULDS = 300;
-const GRADES = ['good', 'good', 'good', 'needs work', 'scrap'];
-const FAULTS = ['foam', 'flash', 'short shot', 'bubbles inside', 'soft or tacky'];
+const GRADES = ['good', 'good', 'good', 'needs-work', 'scrap'];
+const FAULTS = ['foam', 'flash', 'short-shot', 'inner-bubbles', 'soft'];
 
 /** Copies the demo's first mould and pull until there are enough of both. */
 export async function fillLarge(databaseUrl) {

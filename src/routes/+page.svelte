@@ -156,7 +156,7 @@
 						<li class="px-5 py-2.5">
 							<a class="plain" href="/moulds/{mould.id}"><strong>M{mould.number}</strong> {mould.label}</a>
 							<span class="soft block text-[0.93rem]">
-								{#if mould.state === 'being made'}<a class="plain" href="/moulds/{mould.id}/make">being made: go on</a>
+								{#if mould.state === 'being-made'}<a class="plain" href="/moulds/{mould.id}/make">being made: go on</a>
 								{:else if mould.readyAtMs === null && mould.rubberMassG === 0}planned
 								{:else if mould.readyAtMs === null}planned, {units.show(mould.rubberMassG, 'mass')} to {mould.verb}
 								{:else if mould.readyAtMs > now.ms}rubber cures until {wallTime(mould.readyAtMs, now.ms)}

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { Fault } from '$lib/core/faults';
 import { closeDb, db } from '$lib/server/db/connection';
 import { up as wholeShots } from '$lib/server/db/migrations/0012-whole-shots';
 import { listPulls, lastPulls } from '$lib/server/repositories/ledger';
@@ -100,17 +101,18 @@ describe('what is kept between requests follows every change', () => {
 	});
 
 	it('a confirmed cause is counted at once', async () => {
-		const [row] = await db().query<{ pullId: string; fault: string }>(
+		const [row] = await db().query<{ pullId: string; fault: Fault }>(
 			'SELECT pullId, fault FROM pull_faults WHERE pullId NOT IN (SELECT pullId FROM pull_causes) LIMIT 1',
 			{ type: QueryTypes.SELECT }
 		);
-		const cause = `kept ${randomUUID().slice(0, 8)}`;
-		const n = async () => (await faultsByCause()).find((c) => c.cause === cause)?.n ?? 0;
-		expect(await n()).toBe(0);
+		const cause = 'uneven-rolling';
+		const n = async () =>
+			(await faultsByCause()).find((c) => c.cause === cause && c.fault === row!.fault)?.n ?? 0;
+		const before = await n();
 		await confirmCause(row!.pullId, row!.fault, cause, new Date());
-		expect(await n()).toBe(1);
-		await db().query('DELETE FROM pull_causes WHERE cause = ?', { replacements: [cause] });
-		expect(await n()).toBe(0);
+		expect(await n()).toBe(before + 1);
+		await db().query('DELETE FROM pull_causes WHERE pullId = ?', { replacements: [row!.pullId] });
+		expect(await n()).toBe(before);
 	});
 
 	it('moulds asked for together wear as each one asked for alone', async () => {

@@ -205,11 +205,11 @@ describe('the ledger', () => {
 		const [pull] = (await listPulls({ fault: 'foam' }, { offset: 0, limit: 1 })).pulls;
 		const unsaid = () => db().query('DELETE FROM pull_causes WHERE pullId = ?', { replacements: [pull!.id] });
 		await unsaid();
-		const before = (await confirmedCauses(pull!.id)).all['foam']?.['old or damp stock'] ?? 0;
-		for (let i = 0; i < 2; i++) await confirmCause(pull!.id, 'foam', 'old or damp stock', new Date());
+		const before = (await confirmedCauses(pull!.id)).all['foam']?.['old-stock'] ?? 0;
+		for (let i = 0; i < 2; i++) await confirmCause(pull!.id, 'foam', 'old-stock', new Date());
 		const after = await confirmedCauses(pull!.id);
-		expect(after.here['foam']).toBe('old or damp stock');
-		expect(after.all['foam']!['old or damp stock']).toBe(before + 1);
+		expect(after.here['foam']).toBe('old-stock');
+		expect(after.all['foam']!['old-stock']).toBe(before + 1);
 		await unsaid();
 	});
 
@@ -302,7 +302,7 @@ describe('the ledger', () => {
 		let all = 0;
 		for await (const bite of everyPull({})) all += bite.length;
 		const months = await yieldByMonth();
-		const sum = months.reduce((s, m) => s + m.counts.good + m.counts['needs work'] + m.counts.scrap, 0);
+		const sum = months.reduce((s, m) => s + m.counts.good + m.counts['needs-work'] + m.counts.scrap, 0);
 		expect(sum).toBe(all);
 		for (const by of ['resin', 'season', 'humidity', 'piece', 'lot', 'mould'] as const)
 			expect((await yieldsBy(by)).reduce((s, y) => s + y.all, 0)).toBe(all);

@@ -148,7 +148,7 @@ describe('making one', () => {
 		const plan = await getMaking(id);
 		await beginMaking(id, { ...settings, vacuumVesselMl: 99 });
 		expect(await getMaking(id)).toEqual(plan);
-		expect((await getMould(id)).state).toBe('being made');
+		expect((await getMould(id)).state).toBe('being-made');
 		await expect(getMaking(randomUUID())).rejects.toThrow(NotFoundError);
 	});
 

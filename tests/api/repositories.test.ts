@@ -213,7 +213,7 @@ describe('pours and the ledger', () => {
 		const graded = event({
 			kind: 'graded',
 			mouldId: id,
-			grade: 'needs work',
+			grade: 'needs-work',
 			faults: ['flash'],
 			note: 'rim'
 		});
@@ -222,7 +222,7 @@ describe('pours and the ledger', () => {
 		const { pulls } = await listPulls({ mouldId: id }, { offset: 0, limit: 10 });
 		expect(pulls).toHaveLength(1);
 		expect(pulls[0]).toMatchObject({
-			grade: 'needs work',
+			grade: 'needs-work',
 			pullNumber: 1,
 			body: { faults: ['flash'], note: 'rim', conditionsRead: false }
 		});

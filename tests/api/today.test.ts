@@ -60,7 +60,7 @@ describe('the ledger counted plainly', () => {
 			expect([row.all, row.good, row.mended, row.scrap], row.group).toEqual([
 				pulls.length,
 				count('good'),
-				count('needs work'),
+				count('needs-work'),
 				count('scrap')
 			]);
 			const share = row.good / row.all;

@@ -15,7 +15,7 @@ test('the chooser lines the ways up for a master and hands the choice to the pla
 	await page.goto('/moulds');
 	await page.getByRole('link', { name: 'Which way?' }).click();
 	await choose(page, 'Master', /^Lamplighter figure$/);
-	await expect(page.getByRole('heading', { level: 2 })).toHaveCount(6);
+	await expect(page.getByRole('heading', { level: 2 })).toHaveCount(7);
 	const press = page.getByRole('region', { name: 'Thermoplastic press mould' });
 	await page.getByRole('group', { name: 'Fragile' }).getByText('yes').click();
 	await expect(press).toContainText('does not fit');
@@ -30,6 +30,28 @@ test('the chooser lines the ways up for a master and hands the choice to the pla
 	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Plan a mould');
 	await expect(page.getByRole('radio', { name: 'Skin in a shell' })).toBeChecked();
 	await expect(page.getByLabel('Round which master')).not.toHaveValue('');
+});
+
+test('a wet mould: powder and water by its water, plaster for a cast; too warm is said with what would do', async ({
+	page
+}) => {
+	await page.goto('/moulds/new?kind=wet');
+	await choose(page, 'Round which master', /^Cobble tile$/);
+	await expect(answer(page)).toHaveText(/\d+.g/);
+	await expect(page.getByRole('cell', { name: 'Plaster' })).toBeVisible();
+	await page.getByLabel('Water', { exact: true }).fill('40 C');
+	await expect(page.getByText(/Take water of \d+ °C or colder/).first()).toBeVisible();
+	await page.getByLabel('Water per powder').fill('20');
+	await expect(page.getByText(/Over ten of water to one of powder/).first()).toBeVisible();
+	await page.getByLabel('Water per powder').fill('2');
+	await page.getByLabel('Water', { exact: true }).fill('16 C');
+	await page.getByRole('group', { name: 'Cast in it' }).getByText('wax').click();
+	await expect(page.getByRole('cell', { name: 'Wax' })).toBeVisible();
+	await page.getByRole('button', { name: 'Keep this mould' }).click();
+	await expect(page.getByRole('heading', { level: 1 })).toContainText('Cobble tile');
+	await expect(page.getByText('It is not poured yet', { exact: false })).toBeVisible();
+	await page.getByRole('button', { name: 'Make it, step by step' }).click();
+	await expect(page.getByRole('heading', { level: 1 })).toContainText('Cobble tile');
 });
 
 test('a jacket: coats, shell and bolts; bad input is said at its field and nothing is lost', async ({

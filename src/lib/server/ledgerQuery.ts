@@ -1,4 +1,5 @@
 import { FAULTS, GRADES, type Grade } from '$lib/core/bench';
+import { EARLIER_FAULTS, EARLIER_GRADES, idOf } from '$lib/core/earlierIds';
 import { SORTS, type LedgerFilter, type Order, type Sort } from './repositories/ledger';
 
 const DAY = /^\d{4}-\d{2}-\d{2}$/;
@@ -10,8 +11,8 @@ export function filterOf(query: URLSearchParams): { filter: LedgerFilter; shown:
 	const shown = {
 		text: get('text'),
 		mould: get('mould', 40),
-		grade: get('grade', 20),
-		fault: get('fault', 40),
+		grade: idOf(EARLIER_GRADES, get('grade', 20)),
+		fault: idOf(EARLIER_FAULTS, get('fault', 40)),
 		resin: get('resin'),
 		from: get('from', 10),
 		to: get('to', 10)

@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { castFindings, FAULTS, GRADES, shrinkagePercent, type CastFindings, type Grade } from '$lib/core/bench';
+	import { castFindings, FAULTS, GRADE_WORDS, GRADES, shrinkagePercent, type CastFindings, type Grade } from '$lib/core/bench';
+	import { FAULT_WORDS, type Fault } from '$lib/core/faults';
 	import ChoiceField from './ChoiceField.svelte';
 	import QuantityField from './QuantityField.svelte';
 	import Segments from './Segments.svelte';
@@ -9,7 +10,7 @@
 	interface Props {
 		title: string;
 		grade: Grade | '';
-		faults: string[];
+		faults: Fault[];
 		note: string;
 		findings: CastFindings;
 		references?: readonly { name: string; lengthMm: number }[];
@@ -26,7 +27,7 @@
 		id,
 		wanting = false
 	}: Props = $props();
-	const toggle = (fault: string) => (faults = faults.includes(fault) ? faults.filter((f) => f !== fault) : [...faults, fault]);
+	const toggle = (fault: Fault) => (faults = faults.includes(fault) ? faults.filter((f) => f !== fault) : [...faults, fault]);
 	const set = (part: Partial<CastFindings>) => (findings = { ...findings, ...part });
 	const problems = $derived.by(() => {
 		const parsed = castFindings.safeParse(findings);
@@ -38,7 +39,7 @@
 
 <section class="slab p-4 text-left">
 	<div class="flex flex-wrap items-end gap-x-6 gap-y-2">
-		<Segments label={title} name="grade-{id}" bind:value={grade} options={GRADES.map((value) => ({ value, label: value }))} />
+		<Segments label={title} name="grade-{id}" bind:value={grade} options={GRADES.map((value) => ({ value, label: GRADE_WORDS[value] }))} />
 		{#if wanting && !grade}<p class="font-semibold text-(--harm)" role="alert">Choose a grade for this one.</p>{/if}
 	</div>
 	{#if grade && grade !== 'good'}
@@ -51,7 +52,7 @@
 						'min-h-[2.5rem] cursor-pointer rounded-full border-[1.5px] px-4 font-semibold',
 						faults.includes(fault) ? 'border-(--hot) bg-(--hot) text-(--hot-ink)' : 'border-(--line-strong) bg-(--paper)'
 					]}
-					onclick={() => toggle(fault)}>{fault}</button>
+					onclick={() => toggle(fault)}>{FAULT_WORDS[fault]}</button>
 			{/each}
 		</div>
 	{/if}
@@ -59,7 +60,7 @@
 		<div class="mt-2 grid gap-x-4 sm:grid-cols-2">
 			{#each faults as fault (fault)}
 				<TextField
-					label="Where: {fault}"
+					label="Where: {FAULT_WORDS[fault]}"
 					name="place-{id}-{fault}"
 					bind:value={
 						() => findings.places?.[fault as never] ?? '',

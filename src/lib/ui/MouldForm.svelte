@@ -6,6 +6,7 @@
 	import { masterThing, pourMeetings, releaseThing, resinThing, whatMeets, type Experience, type Thing } from '$lib/core/compat';
 	import type { MasterRecord } from '$lib/core/master';
 	import {
+		CLOSING_WORDS,
 		CLOSINGS,
 		closingOf,
 		drawMould,
@@ -226,8 +227,8 @@
 				name="closing"
 				bind:value={$form.closing}
 				options={[
-					{ value: 'as its kind', label: `${USUAL_CLOSING[$form.kind]} (usual)` },
-					...CLOSINGS.map((c) => ({ value: c, label: c }))
+					{ value: 'usual', label: `${CLOSING_WORDS[USUAL_CLOSING[$form.kind]]} (usual)` },
+					...CLOSINGS.map((c) => ({ value: c, label: CLOSING_WORDS[c] }))
 				]}
 				error={said('closing')} />
 			<p class="self-center">

@@ -81,7 +81,7 @@
 	const burning = $derived(
 		run.plan.layers
 			? cupMs !== undefined &&
-					(step?.kind === 'timed' || (step?.kind === 'measure' && step.part === 'A' && run.plan.measuring === 'one cup'))
+					(step?.kind === 'timed' || (step?.kind === 'measure' && step.part === 'A' && run.plan.measuring === 'one-cup'))
 			: cupMs !== undefined && state_.settledAtMs === undefined
 	);
 	const potLifeS = $derived(step?.layer ? plan.layers![step.layer]!.potLifeS : plan.potLifeS);

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { FAULT_WORDS } from '$lib/core/faults';
 	import type { PullLine } from '$lib/core/ledger';
 	import { shortTime } from './clockText';
 	import Tag from './Tag.svelte';
@@ -54,7 +55,8 @@
 						>{pull.pouredByS === undefined ? '–' : units.show(pull.pouredByS, 'time')}</td>
 					<td class="num whitespace-nowrap">{pull.potGaugeKpa === undefined ? '–' : units.show(pull.potGaugeKpa, 'pressure')}</td>
 					<td
-						><Tag word={pull.grade} />{#if pull.faults.length}<span class="soft ml-1 text-[0.88rem]">{pull.faults.join(', ')}</span
+						><Tag word={pull.grade} />{#if pull.faults.length}<span class="soft ml-1 text-[0.88rem]"
+								>{pull.faults.map((f) => FAULT_WORDS[f]).join(', ')}</span
 							>{/if}</td>
 				</tr>
 			{/each}

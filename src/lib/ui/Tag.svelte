@@ -1,13 +1,16 @@
 <script lang="ts">
+	import { GRADE_WORDS } from '$lib/core/bench/events';
+	import { STATE_WORDS } from '$lib/core/mould/state';
+
 	/** A word of state, told by its word and its mark, never by colour alone. */
 	const MARKS: Record<string, { mark: string; tone: string }> = {
 		good: { mark: '●', tone: 'text-(--work)' },
 		active: { mark: '●', tone: 'text-(--work)' },
 		new: { mark: '○', tone: 'text-(--ink)' },
-		'being made': { mark: '◔', tone: 'text-(--hot)' },
+		'being-made': { mark: '◔', tone: 'text-(--hot)' },
 		resting: { mark: '◌', tone: 'text-(--ink-soft)' },
 		worn: { mark: '◑', tone: 'text-(--hot)' },
-		'needs work': { mark: '◐', tone: 'text-(--hot)' },
+		'needs-work': { mark: '◐', tone: 'text-(--hot)' },
 		scrap: { mark: '✕', tone: 'text-(--harm)' },
 		retired: { mark: '–', tone: 'text-(--ink-soft)' },
 		open: { mark: '▶', tone: 'text-(--hot)' },
@@ -15,7 +18,8 @@
 		abandoned: { mark: '✕', tone: 'text-(--ink-soft)' }
 	};
 	let { word }: { word: string } = $props();
+	const WORDS: Record<string, string> = { ...STATE_WORDS, ...GRADE_WORDS };
 	const look = $derived(MARKS[word] ?? { mark: '·', tone: 'text-(--ink)' });
 </script>
 
-<span class={['tag', look.tone]}><span aria-hidden="true">{look.mark}</span>{word}</span>
+<span class={['tag', look.tone]}><span aria-hidden="true">{look.mark}</span>{WORDS[word] ?? word}</span>

@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { Button } from 'flowbite-svelte';
-	import { FAULTS, GRADES } from '$lib/core/bench';
+	import { FAULTS, GRADE_WORDS, GRADES } from '$lib/core/bench';
+	import { FAULT_WORDS } from '$lib/core/faults';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import DayField from '$lib/ui/DayField.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
@@ -82,7 +83,7 @@
 			label="Grade"
 			name="grade"
 			bind:value={f['grade']}
-			options={[{ value: '', label: 'All' }, ...GRADES.map((value) => ({ value: value as string, label: value }))]} />
+			options={[{ value: '', label: 'All' }, ...GRADES.map((value) => ({ value: value as string, label: GRADE_WORDS[value] }))]} />
 		<Button type="submit" color="alternative" class="mt-[1.62rem] min-h-[2.75rem]">Find</Button>
 	</div>
 	<details bind:open={more}>
@@ -92,7 +93,10 @@
 				label="Fault"
 				name="fault"
 				bind:value={f['fault']}
-				options={[{ value: '', label: 'Any or none' }, ...FAULTS.map((value) => ({ value: value as string, label: value }))]} />
+				options={[
+					{ value: '', label: 'Any or none' },
+					...FAULTS.map((value) => ({ value: value as string, label: FAULT_WORDS[value] }))
+				]} />
 			<ChoiceField
 				label="Resin"
 				name="resin"

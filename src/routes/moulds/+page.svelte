@@ -8,7 +8,7 @@
 
 	let { data } = $props();
 	const units = useUnits();
-	const order = { active: 0, 'being made': 1, new: 2, resting: 3, worn: 4, retired: 5 };
+	const order = { active: 0, 'being-made': 1, new: 2, resting: 3, worn: 4, retired: 5 };
 	const moulds = $derived([...data.moulds].sort((a, b) => order[a.state] - order[b.state] || b.number - a.number));
 </script>
 

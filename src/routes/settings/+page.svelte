@@ -143,7 +143,7 @@
 			name="measuring"
 			bind:value={$form.measuring}
 			options={Object.entries(MEASURING).map(([value, m]) => ({ value: value as Measuring, label: m.words }))}
-			hint={MEASURING[$form.measuring ?? 'two cups'].risk} />
+			hint={MEASURING[$form.measuring ?? 'two-cups'].risk} />
 		<QuantityField
 			label="Vessel for degassing"
 			kind="volume"

@@ -1,11 +1,20 @@
 import { z } from 'zod';
 import { DEVICES } from '../devices/reading';
+import { EARLIER_FAULTS, EARLIER_GRADES, idSchema, withIds } from '../earlierIds';
 import { FAULTS } from '../faults/faults';
 import { SOURCES } from './source';
 
 export { FAULTS };
-export const GRADES = ['good', 'needs work', 'scrap'] as const;
+export const GRADES = ['good', 'needs-work', 'scrap'] as const;
 export type Grade = (typeof GRADES)[number];
+export const GRADE_WORDS: Readonly<Record<Grade, string>> = {
+	good: 'good',
+	'needs-work': 'needs work',
+	scrap: 'scrap'
+};
+/** A fault and a grade by their ids, or as an earlier version stored them. */
+export const faultId = idSchema(FAULTS, EARLIER_FAULTS, 'There is no such fault.');
+export const gradeId = idSchema(GRADES, EARLIER_GRADES, 'Choose a grade.');
 
 /** What people judge a cure by, each one press with its time. */
 export const SEEN = [
@@ -58,7 +67,10 @@ const gaugeKpa = z
 /** What else was found on a cast: where the faults are, its weight, one size against the master’s, mending. */
 export const castFindings = z.strictObject({
 	places: z
-		.partialRecord(z.enum(FAULTS), z.string().trim().max(80, 'Keep the place under 80 characters.'))
+		.preprocess(
+			withIds(EARLIER_FAULTS),
+			z.partialRecord(z.enum(FAULTS), z.string().trim().max(80, 'Keep the place under 80 characters.'))
+		)
 		.optional(),
 	castMassG: z
 		.number({ error: 'Type what the cast weighs, such as 118 g.' })
@@ -158,8 +170,8 @@ export const pourEvent = z.discriminatedUnion('kind', [
 		...base,
 		kind: z.literal('graded'),
 		mouldId: z.string().min(1).max(40),
-		grade: z.enum(GRADES, { error: 'Choose a grade.' }),
-		faults: z.array(z.enum(FAULTS)).max(FAULTS.length),
+		grade: gradeId,
+		faults: z.array(faultId).max(FAULTS.length),
 		note: z.string().max(2000, 'Keep the note under 2000 characters.'),
 		findings: castFindings.optional()
 	}),

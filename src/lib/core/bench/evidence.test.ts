@@ -213,29 +213,23 @@ describe('from the log to the cause', () => {
 	const weighedWell = [weighed('measure-a', 100), weighed('measure-b', 90)];
 
 	it('four times what is allowed: soft, since the ratio is off', () => {
-		const cause = first('soft or tacky', [
-			...events(plan),
-			weighed('measure-a', 92),
-			weighed('measure-b', 90)
-		]);
-		expect(cause.name).toBe('ratio off');
+		const cause = first('soft', [...events(plan), weighed('measure-a', 92), weighed('measure-b', 90)]);
+		expect(cause.id).toBe('ratio-off');
 		expect(cause.clues[0]!.words).toBe('ratio off by 8.0 %, 2.0 % is allowed');
 	});
 	it('half the mixing: soft, since it is undermixed', () => {
-		expect(first('soft or tacky', [...weighedWell, ...events(plan, { 'timed-0': 18 })]).name).toBe(
-			'undermixed'
-		);
+		expect(first('soft', [...weighedWell, ...events(plan, { 'timed-0': 18 })]).id).toBe('undermixed');
 	});
 	it('in the mould after its pot life: a short shot, since it came too late', () => {
 		const slow = events(plan, { 'timed-1': 158, 'timed-2': 180, 'timed-3': 195 });
-		const cause = first('short shot', [...weighedWell, ...slow]);
-		expect(cause.name).toBe('poured too late');
+		const cause = first('short-shot', [...weighedWell, ...slow]);
+		expect(cause.id).toBe('poured-late');
 		expect(cause.clues[0]!.words).toMatch(/2:38.*2:30/);
 	});
 	it('at pressure only when it had thickened: bubbles inside', () => {
 		const late = events(plan, { 'timed-2': 150, 'timed-3': 170 });
 		const gauge: PourEvent = { ...at(170), kind: 'pressure-read', stepId: 'timed-3', gaugeKpa: 300 };
-		expect(first('bubbles inside', [...weighedWell, ...late, gauge]).name).toBe('pressure too late');
+		expect(first('inner-bubbles', [...weighedWell, ...late, gauge]).id).toBe('pressure-late');
 	});
 	it('let out long before gel: bubbles inside', () => {
 		const early: PourEvent[] = [
@@ -243,11 +237,11 @@ describe('from the log to the cause', () => {
 			{ ...at(92), kind: 'pressure-read', stepId: 'timed-3', gaugeKpa: 300 },
 			{ ...at(199), kind: 'pressure-read', stepId: 'release', gaugeKpa: 296 }
 		];
-		expect(first('bubbles inside', [...weighedWell, ...early]).name).toBe('pressure lost or let out early');
+		expect(first('inner-bubbles', [...weighedWell, ...early]).id).toBe('pressure-lost');
 	});
 	it('out after half of its time: warped', () => {
-		expect(first('warp', [...weighedWell, ...events(plan, { demould: 510, inspect: 600 })]).name).toBe(
-			'out of the mould too early'
+		expect(first('warp', [...weighedWell, ...events(plan, { demould: 510, inspect: 600 })]).id).toBe(
+			'early-demould'
 		);
 	});
 	it('a release that was still wet: pits on the face', () => {
@@ -259,9 +253,9 @@ describe('from the log to the cause', () => {
 			relativeHumidity: 35,
 			mouldTempC: 26
 		};
-		const found = rankCauses('bubbles on the face', evidence({ ...plan, traps: 0 }, [...wet, air]));
-		const dry = rankCauses('bubbles on the face', evidence({ ...plan, traps: 0 }, [...events(plan), air]));
-		const share = (list: typeof found) => list.find((c) => c.name === 'release not dry')!.likelihood;
+		const found = rankCauses('face-bubbles', evidence({ ...plan, traps: 0 }, [...wet, air]));
+		const dry = rankCauses('face-bubbles', evidence({ ...plan, traps: 0 }, [...events(plan), air]));
+		const share = (list: typeof found) => list.find((c) => c.id === 'wet-release')!.likelihood;
 		expect(share(found)).toBeGreaterThan(3 * share(dry));
 	});
 });

@@ -19,6 +19,7 @@ export {
 	SEEN_WORDS,
 	type Seen,
 	FAULTS,
+	GRADE_WORDS,
 	GRADES,
 	pourEvent,
 	shrinkagePercent,

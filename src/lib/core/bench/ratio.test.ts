@@ -9,7 +9,7 @@ const plan: PourPlan = {
 	...lessonPlan(WORKSHOP_DEFAULTS),
 	a: { massG: 100, volumeMl: 92 },
 	b: { massG: 90, volumeMl: 92 },
-	measuring: 'two cups',
+	measuring: 'two-cups',
 	tolerancePercent: 2
 };
 const step = (id: string, p = plan) => benchSteps(p).find((s) => s.id === id)!;
@@ -66,7 +66,7 @@ describe('the ratio as it stands', () => {
 		expect(offRatio(plan, step('combine'), { weighedG: {} })).toBeUndefined();
 	});
 	it('both into one cup: the weighing of A is stopped instead, since the clock runs', () => {
-		const one: PourPlan = { ...plan, measuring: 'one cup' };
+		const one: PourPlan = { ...plan, measuring: 'one-cup' };
 		expect(offRatio(one, step('measure-a', one), weighed(120, 90))?.mend?.part).toBe('B');
 	});
 	it('with a B of next to nothing the words hold no infinity', () => {

@@ -108,8 +108,8 @@ export function offRatio(
 	step: BenchStep,
 	state: Pick<PourState, 'weighedG'>
 ): RatioNow | undefined {
-	const last = plan.measuring === 'one cup' && !plan.cups && step.kind === 'measure' && step.part === 'A';
-	const combines = step.kind === 'combine' && !(plan.measuring === 'one cup' && !plan.cups);
+	const last = plan.measuring === 'one-cup' && !plan.cups && step.kind === 'measure' && step.part === 'A';
+	const combines = step.kind === 'combine' && !(plan.measuring === 'one-cup' && !plan.cups);
 	if (!last && !combines) return undefined;
 	const now = ratioNow(plan, step, state);
 	return now && !now.within ? now : undefined;

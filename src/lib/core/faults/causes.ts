@@ -1,8 +1,6 @@
-import type { FAULTS } from './faults';
+import type { CauseId, Fault } from './faults';
 import { digits, formatTime } from '../units';
 import type { Evidence } from './evidence';
-
-export type FaultName = (typeof FAULTS)[number];
 
 /** One thing that the log says for or against a cause: how much likelier it is with it, and in words. */
 export interface Clue {
@@ -12,9 +10,9 @@ export interface Clue {
 }
 
 export interface Cause {
-	name: string;
+	id: CauseId;
 	/** Faults that it makes, each with how usual it is as their cause, 1–5 (common practice, no source). */
-	makes: Partial<Record<FaultName, number>>;
+	makes: Partial<Record<Fault, number>>;
 	clues: (e: Evidence) => Clue[];
 	remedy: string;
 }
@@ -42,8 +40,8 @@ const urethane = (e: Evidence, clues: Clue[]) =>
 /** Ratios and weights are field values from memory; what is confirmed at this bench moves them. */
 export const CAUSES: readonly Cause[] = [
 	{
-		name: 'damp air',
-		makes: { foam: 4, 'bubbles inside': 2, 'bubbles on the face': 1 },
+		id: 'damp-air',
+		makes: { foam: 4, 'inner-bubbles': 2, 'face-bubbles': 1 },
 		clues: (e) =>
 			urethane(
 				e,
@@ -59,8 +57,8 @@ export const CAUSES: readonly Cause[] = [
 		remedy: 'Wait for drier air, or dry the room; keep A closed but for the moment of pouring.'
 	},
 	{
-		name: 'damp or cold mould face',
-		makes: { foam: 4, 'bubbles on the face': 3, 'dull or torn detail': 1 },
+		id: 'damp-face',
+		makes: { foam: 4, 'face-bubbles': 3, 'dull-detail': 1 },
 		clues: (e) =>
 			urethane(
 				e,
@@ -74,8 +72,8 @@ export const CAUSES: readonly Cause[] = [
 		remedy: 'Warm and dry the mould; keep its face at least 3 °C over the dew point.'
 	},
 	{
-		name: 'old or damp stock',
-		makes: { foam: 3, 'soft or tacky': 2, 'bubbles inside': 1 },
+		id: 'old-stock',
+		makes: { foam: 3, soft: 2, 'inner-bubbles': 1 },
 		clues: (e) => [
 			...graded(
 				e.tinDays,
@@ -93,8 +91,8 @@ export const CAUSES: readonly Cause[] = [
 		remedy: 'Pour a small trial cup from it; use a fresh tin, flush the next one with dry gas.'
 	},
 	{
-		name: 'ratio off',
-		makes: { 'soft or tacky': 5, crack: 1, warp: 1, delaminated: 1 },
+		id: 'ratio-off',
+		makes: { soft: 5, crack: 1, warp: 1, delaminated: 1 },
 		clues: (e) =>
 			graded(
 				e.ratioErrorPercent === undefined
@@ -108,8 +106,8 @@ export const CAUSES: readonly Cause[] = [
 		remedy: 'Weigh both parts; a finer scale for small shots.'
 	},
 	{
-		name: 'undermixed',
-		makes: { 'soft or tacky': 5, 'bubbles inside': 1 },
+		id: 'undermixed',
+		makes: { soft: 5, 'inner-bubbles': 1 },
 		clues: (e) =>
 			graded(
 				e.mixS === undefined || !e.mixPlannedS ? undefined : e.mixS / e.mixPlannedS,
@@ -120,8 +118,8 @@ export const CAUSES: readonly Cause[] = [
 		remedy: 'Scrape sides and floor for the whole time; pour into a second cup and mix again.'
 	},
 	{
-		name: 'stock not stirred',
-		makes: { 'soft or tacky': 3, sink: 1, crack: 1 },
+		id: 'not-stirred',
+		makes: { soft: 3, sink: 1, crack: 1 },
 		clues: (e) =>
 			yes(
 				e.stirred,
@@ -131,19 +129,19 @@ export const CAUSES: readonly Cause[] = [
 		remedy: 'Shake or stir each part in its own container before it is opened for the cup.'
 	},
 	{
-		name: 'cups swapped or dirty',
-		makes: { 'soft or tacky': 2 },
+		id: 'cups-swapped',
+		makes: { soft: 2 },
 		clues: () => none,
 		remedy: 'Marked cups and lips, a clean stick for each part.'
 	},
 	{
-		name: 'poured too late',
+		id: 'poured-late',
 		makes: {
-			'short shot': 4,
-			'bubbles on the face': 3,
+			'short-shot': 4,
+			'face-bubbles': 3,
 			ripples: 3,
-			'dull or torn detail': 2,
-			'bubbles inside': 1
+			'dull-detail': 2,
+			'inner-bubbles': 1
 		},
 		clues: (e) =>
 			graded(
@@ -156,8 +154,8 @@ export const CAUSES: readonly Cause[] = [
 		remedy: 'A smaller batch, cooler parts, a second pair of hands or a slower resin.'
 	},
 	{
-		name: 'no pressure',
-		makes: { 'bubbles inside': 4, 'bubbles on the face': 2 },
+		id: 'no-pressure',
+		makes: { 'inner-bubbles': 4, 'face-bubbles': 2 },
 		clues: (e) =>
 			yes(
 				e.pot,
@@ -167,8 +165,8 @@ export const CAUSES: readonly Cause[] = [
 		remedy: 'Cure it in the pot, or dust, brush and pour a thin stream from the lowest point.'
 	},
 	{
-		name: 'pressure too late',
-		makes: { 'bubbles inside': 4, 'bubbles on the face': 2 },
+		id: 'pressure-late',
+		makes: { 'inner-bubbles': 4, 'face-bubbles': 2 },
 		clues: (e) =>
 			e.pot === false
 				? [{ ratio: 0.01, words: 'there was no pot' }]
@@ -182,8 +180,8 @@ export const CAUSES: readonly Cause[] = [
 		remedy: 'Load and pump sooner: fewer copies at once, lid and hose at hand.'
 	},
 	{
-		name: 'pressure lost or let out early',
-		makes: { 'bubbles inside': 4 },
+		id: 'pressure-lost',
+		makes: { 'inner-bubbles': 4 },
 		clues: (e) =>
 			e.pot === false
 				? [{ ratio: 0.01, words: 'there was no pot' }]
@@ -201,8 +199,8 @@ export const CAUSES: readonly Cause[] = [
 		remedy: 'Find the leak; hold until the slowest place is past gel.'
 	},
 	{
-		name: 'air with no way out',
-		makes: { 'short shot': 4, 'bubbles on the face': 4 },
+		id: 'trapped-air',
+		makes: { 'short-shot': 4, 'face-bubbles': 4 },
 		clues: (e) =>
 			graded(
 				e.traps,
@@ -213,8 +211,8 @@ export const CAUSES: readonly Cause[] = [
 		remedy: 'Vent the tops, turn the piece, or brush resin into them first.'
 	},
 	{
-		name: 'mould closed unevenly',
-		makes: { flash: 5, 'seam step': 5, warp: 2, 'thin places': 2, 'short shot': 1 },
+		id: 'uneven-closing',
+		makes: { flash: 5, 'seam-step': 5, warp: 2, 'thin-places': 2, 'short-shot': 1 },
 		clues: (e) =>
 			yes(
 				e.closed,
@@ -224,8 +222,8 @@ export const CAUSES: readonly Cause[] = [
 		remedy: 'Stiff boards, bands or clamps evenly; line the joint up until it nearly vanishes.'
 	},
 	{
-		name: 'mould not clean',
-		makes: { 'dull or torn detail': 3, 'bubbles on the face': 2, flash: 2, 'seam step': 1 },
+		id: 'dirty-mould',
+		makes: { 'dull-detail': 3, 'face-bubbles': 2, flash: 2, 'seam-step': 1 },
 		clues: (e) =>
 			yes(
 				e.looked,
@@ -235,8 +233,8 @@ export const CAUSES: readonly Cause[] = [
 		remedy: 'Flash, dust and old resin out of the cavity and off the joint before every pull.'
 	},
 	{
-		name: 'release not dry',
-		makes: { 'bubbles on the face': 3, 'dull or torn detail': 2, foam: 1 },
+		id: 'wet-release',
+		makes: { 'face-bubbles': 3, 'dull-detail': 2, foam: 1 },
 		clues: (e) =>
 			e.coatDryShare === undefined
 				? [{ ratio: 0.2, words: 'no release that has to flash off' }]
@@ -249,8 +247,8 @@ export const CAUSES: readonly Cause[] = [
 		remedy: 'Thin, and wait until it has flashed off and the face is warm again.'
 	},
 	{
-		name: 'out of the mould too early',
-		makes: { warp: 5, 'soft or tacky': 2, 'dull or torn detail': 1, crack: 1 },
+		id: 'early-demould',
+		makes: { warp: 5, soft: 2, 'dull-detail': 1, crack: 1 },
 		clues: (e) =>
 			graded(e.demouldEarlyShare, { at: -0.1, ratio: 0.2 }, { at: 0.3, ratio: 8 }, (v) =>
 				v > 0 ? `out ${digits(100 * v, 0)} % before its time` : `${digits(-100 * v, 0)} % past its time`
@@ -258,8 +256,8 @@ export const CAUSES: readonly Cause[] = [
 		remedy: 'Wait for the thin places; an hour instead of ten minutes for thin walls.'
 	},
 	{
-		name: 'worn mould',
-		makes: { 'dull or torn detail': 5, flash: 3, 'seam step': 2, 'bubbles on the face': 1 },
+		id: 'worn-mould',
+		makes: { 'dull-detail': 5, flash: 3, 'seam-step': 2, 'face-bubbles': 1 },
 		clues: (e) => [
 			...graded(
 				e.mouldWear,
@@ -279,8 +277,8 @@ export const CAUSES: readonly Cause[] = [
 		remedy: 'Look it over; rest, release or a barrier coat, or pour its successor.'
 	},
 	{
-		name: 'too much heat at once',
-		makes: { crack: 5, sink: 4, ripples: 3, warp: 1, 'bubbles inside': 1 },
+		id: 'overheated',
+		makes: { crack: 5, sink: 4, ripples: 3, warp: 1, 'inner-bubbles': 1 },
 		clues: (e) => [
 			...graded(
 				e.peakC,
@@ -298,8 +296,8 @@ export const CAUSES: readonly Cause[] = [
 		remedy: 'Thinner layers, less catalyst, cooler parts.'
 	},
 	{
-		name: 'cold mould',
-		makes: { ripples: 3, 'soft or tacky': 2, 'bubbles on the face': 1, 'short shot': 1 },
+		id: 'cold-mould',
+		makes: { ripples: 3, soft: 2, 'face-bubbles': 1, 'short-shot': 1 },
 		clues: (e) =>
 			graded(
 				e.mouldTempC,
@@ -310,8 +308,8 @@ export const CAUSES: readonly Cause[] = [
 		remedy: 'Warm the mould: it fills better and lets air go, and sets sooner.'
 	},
 	{
-		name: 'next layer too late',
-		makes: { delaminated: 5, 'thin places': 1 },
+		id: 'late-layer',
+		makes: { delaminated: 5, 'thin-places': 1 },
 		clues: (e) =>
 			e.layerLateS === undefined
 				? [{ ratio: 0.05, words: 'it was cast in one go' }]
@@ -321,8 +319,8 @@ export const CAUSES: readonly Cause[] = [
 		remedy: 'Weigh the next cup while the last layer gels; roughen what has cured.'
 	},
 	{
-		name: 'rolled unevenly',
-		makes: { 'thin places': 5, sink: 1, 'short shot': 1 },
+		id: 'uneven-rolling',
+		makes: { 'thin-places': 5, sink: 1, 'short-shot': 1 },
 		clues: (e) =>
 			yes(
 				e.layers === undefined ? undefined : e.layers > 0,

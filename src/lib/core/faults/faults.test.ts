@@ -38,47 +38,44 @@ describe('causes of a fault', () => {
 			expect(ranked.reduce((sum, c) => sum + c.likelihood, 0)).toBeCloseTo(1, 9);
 		}
 		for (const c of CAUSES) expect(c.remedy.length).toBeGreaterThan(10);
-		expect(new Set(CAUSES.map((c) => c.name)).size).toBe(CAUSES.length);
+		expect(new Set(CAUSES.map((c) => c.id)).size).toBe(CAUSES.length);
 	});
 	it.each([
-		['foam', { relativeHumidity: 66 }, 'damp air'],
-		['foam', { dewMarginC: 1 }, 'damp or cold mould face'],
-		['foam', { tinDays: 320, tinOpenings: 22 }, 'old or damp stock'],
-		['soft or tacky', { ratioErrorPercent: 5 }, 'ratio off'],
-		['soft or tacky', { mixS: 20 }, 'undermixed'],
-		['short shot', { pouredS: 158 }, 'poured too late'],
-		['bubbles inside', { reachedS: 165 }, 'pressure too late'],
-		['bubbles inside', { lowestShare: 0.7 }, 'pressure lost or let out early'],
-		['bubbles inside', { releasedEarlyS: 80 }, 'pressure lost or let out early'],
-		['warp', { demouldEarlyShare: 0.35 }, 'out of the mould too early'],
-		['dull or torn detail', { mouldWear: 4 }, 'worn mould'],
-		['delaminated', { layerLateS: 200, layers: 3 }, 'next layer too late'],
-		['crack', { peakC: 150 }, 'too much heat at once']
+		['foam', { relativeHumidity: 66 }, 'damp-air'],
+		['foam', { dewMarginC: 1 }, 'damp-face'],
+		['foam', { tinDays: 320, tinOpenings: 22 }, 'old-stock'],
+		['soft', { ratioErrorPercent: 5 }, 'ratio-off'],
+		['soft', { mixS: 20 }, 'undermixed'],
+		['short-shot', { pouredS: 158 }, 'poured-late'],
+		['inner-bubbles', { reachedS: 165 }, 'pressure-late'],
+		['inner-bubbles', { lowestShare: 0.7 }, 'pressure-lost'],
+		['inner-bubbles', { releasedEarlyS: 80 }, 'pressure-lost'],
+		['warp', { demouldEarlyShare: 0.35 }, 'early-demould'],
+		['dull-detail', { mouldWear: 4 }, 'worn-mould'],
+		['delaminated', { layerLateS: 200, layers: 3 }, 'late-layer'],
+		['crack', { peakC: 150 }, 'overheated']
 	] as const)('%s with %j: %s', (fault, evidence, cause) => {
-		expect(first(fault, evidence).name).toBe(cause);
+		expect(first(fault, evidence).id).toBe(cause);
 	});
 	it('each comes with the pull’s own figures', () => {
 		expect(first('foam', { relativeHumidity: 66 }).clues[0]!.words).toBe('66 % humidity');
-		expect(first('soft or tacky', { ratioErrorPercent: -5 }).clues[0]!.words).toMatch(
-			/off by 5\.0 %, 2\.0 %/
-		);
+		expect(first('soft', { ratioErrorPercent: -5 }).clues[0]!.words).toMatch(/off by 5\.0 %, 2\.0 %/);
 	});
 	it('what was not recorded speaks neither way', () => {
-		const bare = rankCauses('soft or tacky', { chemistry: 'urethane' });
-		expect(bare.find((c) => c.name === 'ratio off')!.unknown).toBe(true);
+		const bare = rankCauses('soft', { chemistry: 'urethane' });
+		expect(bare.find((c) => c.id === 'ratio-off')!.unknown).toBe(true);
 		expect(bare[0]!.likelihood).toBeLessThan(0.5);
 	});
 	it('what was confirmed here is likelier the next time', () => {
 		const share = (confirmed: object) =>
-			rankCauses('soft or tacky', good, confirmed as Record<string, number>).find(
-				(c) => c.name === 'cups swapped or dirty'
-			)!.likelihood;
-		expect(share({ 'cups swapped or dirty': 4 })).toBeGreaterThan(2 * share({}));
+			rankCauses('soft', good, confirmed as Record<string, number>).find((c) => c.id === 'cups-swapped')!
+				.likelihood;
+		expect(share({ 'cups-swapped': 4 })).toBeGreaterThan(2 * share({}));
 	});
 	it('polyester does not foam with water', () => {
 		const damp = { relativeHumidity: 70 } as const;
 		const share = (chemistry: 'urethane' | 'polyester') =>
-			rankCauses('foam', { ...good, ...damp, chemistry }).find((c) => c.name === 'damp air')!.likelihood;
+			rankCauses('foam', { ...good, ...damp, chemistry }).find((c) => c.id === 'damp-air')!.likelihood;
 		expect(share('polyester')).toBeLessThan(share('urethane') / 3);
 	});
 });

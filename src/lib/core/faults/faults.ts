@@ -1,17 +1,44 @@
-/** Faults that a cast can show, in the order in which people look for them. */
+/** Faults that a cast can show, by their ids, in the order in which people look for them. */
 export const FAULTS = [
-	'bubbles on the face',
-	'bubbles inside',
-	'short shot',
+	'face-bubbles',
+	'inner-bubbles',
+	'short-shot',
 	'flash',
-	'seam step',
-	'soft or tacky',
+	'seam-step',
+	'soft',
 	'foam',
 	'warp',
 	'crack',
 	'ripples',
-	'dull or torn detail',
+	'dull-detail',
 	'delaminated',
 	'sink',
-	'thin places'
+	'thin-places'
 ] as const;
+export type Fault = (typeof FAULTS)[number];
+
+/** Where a fault comes from, by its id. */
+export const CAUSE_IDS = [
+	'damp-air',
+	'damp-face',
+	'old-stock',
+	'ratio-off',
+	'undermixed',
+	'not-stirred',
+	'cups-swapped',
+	'poured-late',
+	'no-pressure',
+	'pressure-late',
+	'pressure-lost',
+	'trapped-air',
+	'uneven-closing',
+	'dirty-mould',
+	'wet-release',
+	'early-demould',
+	'worn-mould',
+	'overheated',
+	'cold-mould',
+	'late-layer',
+	'uneven-rolling'
+] as const;
+export type CauseId = (typeof CAUSE_IDS)[number];

@@ -1,8 +1,9 @@
-import { CAUSES, type Clue, type FaultName } from './causes';
+import { CAUSES, type Clue } from './causes';
 import type { Evidence } from './evidence';
+import type { CauseId, Fault } from './faults';
 
 export interface RankedCause {
-	name: string;
+	id: CauseId;
 	/** Of the causes here, 0…1. */
 	likelihood: number;
 	/** Strongest first; what was recorded only. */
@@ -24,22 +25,22 @@ const MOST = 15;
  * @param confirmed how often each cause was confirmed for this fault so far
  */
 export function rankCauses(
-	fault: FaultName,
+	fault: Fault,
 	evidence: Evidence,
-	confirmed: Readonly<Record<string, number>> = {}
+	confirmed: Readonly<Partial<Record<CauseId, number>>> = {}
 ): RankedCause[] {
 	const found = CAUSES.flatMap((cause) => {
 		const usual = cause.makes[fault];
 		if (usual === undefined) return [];
 		const clues = cause.clues(evidence);
-		const times = confirmed[cause.name] ?? 0;
+		const times = confirmed[cause.id] ?? 0;
 		const weight = clues.reduce(
 			(product, c) => product * Math.min(MOST, Math.max(1 / MOST, c.ratio)),
 			usual + CONFIRMED_WEIGHT * times
 		);
 		return [
 			{
-				name: cause.name,
+				id: cause.id,
 				likelihood: weight,
 				clues: [...clues].sort((a, b) => Math.abs(Math.log(b.ratio)) - Math.abs(Math.log(a.ratio))),
 				unknown: clues.length === 0,

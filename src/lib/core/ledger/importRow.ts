@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { FAULTS, GRADES, type Grade } from '../bench/events';
+import { GRADE_WORDS, type Grade } from '../bench/events';
+import { FAULT_WORDS, FAULTS, type Fault } from '../faults';
 import { parseQuantity, type QuantityKind, type UnitSystem } from '../units';
 
 /** What a column of an old notebook can be. */
@@ -35,7 +36,7 @@ export interface ImportedPull {
 	massG: number;
 	roomTempC?: number;
 	relativeHumidity?: number;
-	faults: (typeof FAULTS)[number][];
+	faults: Fault[];
 	note: string;
 }
 export interface RowError {
@@ -97,13 +98,14 @@ export function parseDay(text: string): number | undefined {
 	return real ? ms : undefined;
 }
 
-const GRADE_WORDS: Readonly<Record<string, Grade>> = {
+/** What people write for a grade. */
+const GRADES_WRITTEN: Readonly<Record<string, Grade>> = {
 	good: 'good',
 	ok: 'good',
 	fine: 'good',
-	'needs work': 'needs work',
-	rework: 'needs work',
-	mend: 'needs work',
+	'needs work': 'needs-work',
+	rework: 'needs-work',
+	mend: 'needs-work',
 	scrap: 'scrap',
 	bad: 'scrap',
 	reject: 'scrap'
@@ -144,8 +146,9 @@ export function readRow(
 	const number = Number(/^m?\s*(\d{1,6})$/i.exec(cell('mould'))?.[1] ?? NaN);
 	if (!Number.isInteger(number)) wrong('mould', `“${cell('mould').slice(0, 40)}” is no mould such as M7.`);
 	else if (!about.moulds.has(number)) wrong('mould', `There is no mould M${number} in the books.`);
-	const grade = GRADE_WORDS[cell('grade').toLowerCase()];
-	if (!grade) wrong('grade', `“${cell('grade').slice(0, 40)}” is no grade: ${GRADES.join(', ')}.`);
+	const grade = GRADES_WRITTEN[cell('grade').toLowerCase()];
+	if (!grade)
+		wrong('grade', `“${cell('grade').slice(0, 40)}” is no grade: ${Object.values(GRADE_WORDS).join(', ')}.`);
 	const resin = cell('resin').slice(0, 120);
 	if (!resin) wrong('resin', 'The resin is missing.');
 	const copiesText = cell('copies');
@@ -155,13 +158,14 @@ export function readRow(
 	const massG = amount('massG', 'mass', 0, 1e6) ?? 0;
 	const roomTempC = amount('roomTempC', 'temperature', -10, 60);
 	const relativeHumidity = amount('relativeHumidity', 'percent', 1, 100);
-	const faults = cell('faults')
+	const written = cell('faults')
 		.split(/[,;/]/)
 		.map((f) => f.trim().toLowerCase())
 		.filter((f) => f !== '');
-	for (const f of faults)
-		if (!(FAULTS as readonly string[]).includes(f))
-			wrong('faults', `“${f.slice(0, 40)}” is none of: ${FAULTS.join(', ')}.`);
+	const faults = written.flatMap((f) => FAULTS.find((id) => FAULT_WORDS[id] === f || id === f) ?? []);
+	for (const f of written)
+		if (!FAULTS.some((id) => FAULT_WORDS[id] === f || id === f))
+			wrong('faults', `“${f.slice(0, 40)}” is none of: ${Object.values(FAULT_WORDS).join(', ')}.`);
 	const note = cell('note');
 	if (note.length > 2000) wrong('note', 'The note has over 2000 characters.');
 	if (errors.length > 0) return { errors };
@@ -176,7 +180,7 @@ export function readRow(
 			massG,
 			...(roomTempC === undefined ? {} : { roomTempC }),
 			...(relativeHumidity === undefined ? {} : { relativeHumidity }),
-			faults: faults as ImportedPull['faults'],
+			faults,
 			note
 		}
 	};

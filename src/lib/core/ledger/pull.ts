@@ -28,7 +28,7 @@ export interface PullLine {
 	pullNumber: number;
 	resinName: string;
 	grade: Grade;
-	faults: readonly string[];
+	faults: PullBody['faults'];
 	combinedAtMs: number;
 	massG: PullBody['massG'];
 	roomTempC: PullBody['roomTempC'];

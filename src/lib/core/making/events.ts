@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { EARLIER_MOULD_FAULTS, idSchema } from '../earlierIds';
 
 const eventId = z.uuid({ error: 'An event needs an id of its own.' });
 const base = {
@@ -11,14 +12,24 @@ const base = {
 };
 /** What may be wrong with a new mould. */
 export const MOULD_FAULTS = [
-	'inhibited, tacky',
-	'bubbles on the face',
-	'bubbles inside',
+	'inhibited',
+	'face-bubbles',
+	'inner-bubbles',
 	'torn',
-	'step at the joint',
+	'joint-step',
 	'leaked',
-	'detail missing'
+	'detail-missing'
 ] as const;
+export type MouldFault = (typeof MOULD_FAULTS)[number];
+export const MOULD_FAULT_WORDS: Readonly<Record<MouldFault, string>> = {
+	inhibited: 'inhibited, tacky',
+	'face-bubbles': 'bubbles on the face',
+	'inner-bubbles': 'bubbles inside',
+	torn: 'torn',
+	'joint-step': 'step at the joint',
+	leaked: 'leaked',
+	'detail-missing': 'detail missing'
+};
 
 /** The first look at a finished mould. */
 export const inspectionInput = z.strictObject({
@@ -28,7 +39,9 @@ export const inspectionInput = z.strictObject({
 		.positive('It takes something.')
 		.max(1e6, 'Over a cubic metre: check the unit.')
 		.optional(),
-	faults: z.array(z.enum(MOULD_FAULTS)).max(MOULD_FAULTS.length),
+	faults: z
+		.array(idSchema(MOULD_FAULTS, EARLIER_MOULD_FAULTS, 'There is no such fault.'))
+		.max(MOULD_FAULTS.length),
 	note: z.string().max(2000, 'Keep the note under 2000 characters.')
 });
 export type Inspection = z.infer<typeof inspectionInput>;

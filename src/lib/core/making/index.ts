@@ -2,6 +2,7 @@ export { makingSteps } from './steps';
 export {
 	inspectionInput,
 	makingEvent,
+	MOULD_FAULT_WORDS,
 	MOULD_FAULTS,
 	waterOffPercent,
 	type Inspection,

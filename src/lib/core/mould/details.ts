@@ -62,15 +62,16 @@ export function seamFor(side: SeamSide, clearanceMm: number): Seam {
 	};
 }
 
-export const CLOSINGS = [
-	'boards and bands',
-	'boards and clamps',
-	'bolts',
-	'bands',
-	'tape',
-	'nothing'
-] as const;
+export const CLOSINGS = ['boards-bands', 'boards-clamps', 'bolts', 'bands', 'tape', 'nothing'] as const;
 export type Closing = (typeof CLOSINGS)[number];
+export const CLOSING_WORDS: Readonly<Record<Closing, string>> = {
+	'boards-bands': 'boards and bands',
+	'boards-clamps': 'boards and clamps',
+	bolts: 'bolts',
+	bands: 'bands',
+	tape: 'tape',
+	nothing: 'nothing'
+};
 
 /** How a mould is closed for a pour, and what too little and too much of it does. */
 export function closingWords(
@@ -87,9 +88,9 @@ export function closingWords(
 				little: 'Out of level, the back runs off.',
 				much: ''
 			};
-		case 'boards and bands':
+		case 'boards-bands':
 			return { how: `Between stiff boards, ${bands} bands, evenly.`, ...soft };
-		case 'boards and clamps':
+		case 'boards-clamps':
 			return { how: `Between stiff boards, ${Math.max(2, bands)} clamps, a turn at a time.`, ...soft };
 		case 'bolts':
 			return {

@@ -8,7 +8,7 @@ export {
 	type MouldBlockResult
 } from './block';
 export { blockPlanInput, cavityFor, planBlock, type BlockPlan, type BlockPlanInput } from './boxedBlock';
-export { MOULD_STATES, nextMouldStates, type MouldState } from './state';
+export { MOULD_STATES, nextMouldStates, STATE_WORDS, type MouldState } from './state';
 export { mouldInputs, type MouldInputs } from './inputs';
 export { planMould } from './planMould';
 export type { MouldMaterials, MouldPlan, MouldPour } from './planned';
@@ -25,6 +25,7 @@ export { splitMixes, mixesInput, MIX_S, type Mixes } from './mixes';
 export { boardsFor, brickCourses, tubeFor, type Course, type CutPiece, type Slice } from './boxing';
 export { gridFor, type Grid } from './cavities';
 export {
+	CLOSING_WORDS,
 	CLOSINGS,
 	closingWords,
 	keysFor,

@@ -61,7 +61,7 @@ const fields = z.object({
 		.max(200, 'Over 200 mm: check the unit.')
 		.default(10),
 	seamSide: z.enum(SEAM_SIDES).default('back'),
-	closing: z.enum(['as its kind', ...CLOSINGS]).default('as its kind'),
+	closing: z.enum(['usual', ...CLOSINGS]).default('usual'),
 	degas: z.enum(['none', 'vacuum', 'pressure']).default('none'),
 	/** Casts in it go under pressure. */
 	inPot: z.enum(['no', 'yes']).default('no'),

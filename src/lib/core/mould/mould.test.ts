@@ -121,7 +121,7 @@ describe('planning round a master', () => {
 });
 
 it('a mould is made, new, used, rests or is worn, retires, and may come back', () => {
-	expect(nextMouldStates('being made')).toEqual(['new', 'retired']);
+	expect(nextMouldStates('being-made')).toEqual(['new', 'retired']);
 	expect(nextMouldStates('new')).toEqual(['active', 'retired']);
 	expect(nextMouldStates('active')).toEqual(['resting', 'worn', 'retired']);
 	expect(nextMouldStates('resting')).toContain('active');

@@ -120,7 +120,7 @@ describe('what a closed mould takes up', () => {
 			const usual = closingOf(made(master, { kind }));
 			expect(usual.how.length).toBeGreaterThan(0);
 			expect(closingOf(made(master, { kind, closing: 'tape' })).how).not.toBe(
-				closingOf(made(master, { kind, closing: 'boards and clamps' })).how
+				closingOf(made(master, { kind, closing: 'boards-clamps' })).how
 			);
 		}
 		// moulds from before there were kinds are blocks of one piece

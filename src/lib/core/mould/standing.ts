@@ -40,7 +40,7 @@ export function spread<M extends { cavities: number }>(
 /** How this mould is closed for a pour, and what too little and too much of it does. */
 export function closingOf({ inputs, plan }: Made): ReturnType<typeof closingWords> {
 	const closing =
-		!inputs.closing || inputs.closing === 'as its kind'
+		!inputs.closing || inputs.closing === 'usual'
 			? // moulds of the first kind knew no kinds
 				USUAL_CLOSING[inputs.kind ?? 'one-piece']
 			: inputs.closing;

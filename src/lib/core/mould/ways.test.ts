@@ -338,7 +338,7 @@ describe('keys, seams, closing', () => {
 			expect(how.length * little.length).toBeGreaterThan(0);
 			if (c !== 'nothing') expect(much).not.toBe('');
 		}
-		expect(closingWords('boards and bands', 130, 0).how).toContain('4 bands');
+		expect(closingWords('boards-bands', 130, 0).how).toContain('4 bands');
 	});
 	it('relief cuts go beside deep places only', () => {
 		expect(

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { FAULTS, castFindings } from '../bench/events';
+import { castFindings, faultId } from '../bench/events';
 import { DEMOULD_SIGNS } from '../cure/demouldLearning';
 import {
 	colourRecord,
@@ -37,7 +37,7 @@ export const pullBody = z.object({
 	relativeHumidity: z.number().nullable(),
 	mouldTempC: z.number().nullable(),
 	conditionsRead: z.boolean(),
-	faults: z.array(z.enum(FAULTS)),
+	faults: z.array(faultId),
 	note: z.string(),
 	abandonedBecause: z.string().optional(),
 	demouldSeen: z

@@ -3,10 +3,11 @@ import { experienceRecord } from '../compat';
 import { deviceCommand } from '../devices';
 import { inspectionInput, makingEvent } from '../making';
 import { masterRecord } from '../master/master';
-import { mouldInputs } from '../mould';
+import { MOULD_STATES, mouldInputs } from '../mould';
 import { vesselRecord } from '../pot/vessel';
 import { pourPlan } from '../plan/pourPlan';
-import { pourEvent, GRADES, FAULTS } from '../bench/events';
+import { faultId, gradeId, pourEvent } from '../bench/events';
+import { CAUSE_IDS } from '../faults';
 import { containerRecord } from '../shelf';
 import { shotInputs, trialRecord } from '../shot';
 import { mouldLook } from '../wear/signs';
@@ -23,7 +24,7 @@ import {
 } from './bodies';
 
 /** The book's own name and the version of its form; a reader refuses what is newer. */
-export const BOOK = { form: 'workshop-book', version: 1 } as const;
+export const BOOK = { form: 'workshop-book', version: 2 } as const;
 
 const id = z.uuid();
 const day = z.iso.datetime({ precision: 3 });
@@ -76,7 +77,7 @@ export const BOOK_TABLES = {
 		label: text(120),
 		masterId: id,
 		rubberId: id.nullable(),
-		state: text(16),
+		state: z.enum(MOULD_STATES),
 		place: text(120),
 		inputs: mouldInputs,
 		plan: worked,
@@ -137,16 +138,16 @@ export const BOOK_TABLES = {
 		masterName: text(120),
 		resinName: text(120),
 		copies: whole,
-		grade: z.enum(GRADES),
+		grade: gradeId,
 		combinedAt: day,
 		body: pullBody,
 		searchText: text(600),
 		...stamps
 	}),
 	pull_photos: row({ id, pullId: id, photoId: id, caption: text(200), ...stamps }),
-	pull_faults: row({ pullId: id, fault: z.enum(FAULTS) }),
+	pull_faults: row({ pullId: id, fault: faultId }),
 	pull_corrections: row({ id, pullId: id, at: day, body: correctionBody, ...stamps }),
-	pull_causes: row({ id, pullId: id, fault: z.enum(FAULTS), cause: text(60), ...stamps }),
+	pull_causes: row({ id, pullId: id, fault: faultId, cause: z.enum(CAUSE_IDS), ...stamps }),
 	pot_cycles: row({ id, vesselId: id, pourId: id.nullable(), at: day, body: cycleBody, ...stamps }),
 	vessel_looks: row({
 		id,
@@ -218,7 +219,7 @@ export function checkBook(raw: unknown, most = 50): BookProblem[] {
 		return [
 			{
 				where: 'version',
-				message: `This book is of version ${head.data.version}; version ${BOOK.version} can be read.`
+				message: `This book is of version ${head.data.version}; versions up to ${BOOK.version} can be read.`
 			}
 		];
 	const problems: BookProblem[] = [];

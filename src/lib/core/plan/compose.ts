@@ -135,7 +135,7 @@ export function composePlan(shot: ShotToPour, batchIndex: number, records: PlanR
 		chemistry: chemistryOf(resin.family),
 		...cupsOf(batch),
 		...besides(batch, shot),
-		measuring: inputs.measuring ?? 'two cups',
+		measuring: inputs.measuring ?? 'two-cups',
 		pouring: { way: inputs.pourWay ?? 'sprue', place: inputs.pourPlace ?? 'lowest' },
 		tolerancePercent: resin.ratioTolerancePercent ?? RATIO_TOLERANCE_PERCENT,
 		stopHumidityPercent: settings.stopHumidityPercent,

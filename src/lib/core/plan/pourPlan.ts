@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { EARLIER_MEASURING, idSchema } from '../earlierIds';
 import { sectionsInput } from '../cure/sections';
 import { cureRecord, filledInput, type CureRecord, type FilledMix } from '../cure/record';
 import { MEASURING_SCHOOLS } from '../mix/measuring';
@@ -78,7 +79,7 @@ export const pourPlan = z.object({
 	/** Colour in doses, each into its own side before the two meet. */
 	colours: z.array(colourDose).optional(),
 	/** Which school of measuring; plans from before there was a choice have none: two cups. */
-	measuring: z.enum(MEASURING_SCHOOLS).optional(),
+	measuring: idSchema(MEASURING_SCHOOLS, EARLIER_MEASURING).optional(),
 	/** The workshop's humidity from which urethane is not poured, percent; plans of the version before have none. */
 	stopHumidityPercent: z.number().optional(),
 	/** How far the ratio may be off, percent. */

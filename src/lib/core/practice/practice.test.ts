@@ -94,14 +94,14 @@ describe('a practice pour', () => {
 	it('a ratio past tolerance is soft; one that nobody weighed counts half', () => {
 		const off = score({ aG: plan.a.massG * 1.06 });
 		expect(off.grade).toBe('scrap');
-		expect(off.faults[0]).toMatchObject({ fault: 'soft or tacky' });
+		expect(off.faults[0]).toMatchObject({ fault: 'soft' });
 		expect(off.marks[1]!.points).toBe(0);
 		expect(score({ weighs: false }).marks[1]!.points).toBe(15);
 	});
 	it('a pot that leaks lets the bubbles grow back unless it is topped up', () => {
 		const left = score({ slips: ['leaking pot'] });
-		expect(left.faults[0]).toMatchObject({ fault: 'bubbles inside' });
-		expect(left.grade).toBe('needs work');
+		expect(left.faults[0]).toMatchObject({ fault: 'inner-bubbles' });
+		expect(left.grade).toBe('needs-work');
 		expect(score({ slips: ['leaking pot'], tops: true }).grade).toBe('good');
 	});
 	it('opened before gel, or out of the mould too early: said with by how much', () => {

@@ -30,7 +30,7 @@ export interface PracticeScore {
 const OF = { Time: 40, Ratio: 30, Outcome: 30 } as const;
 /** Under this share of its target the pot no longer holds bubbles small. */
 const HELD_SHARE = 0.85;
-const SCRAP: readonly Fault[] = ['short shot', 'soft or tacky', 'foam'];
+const SCRAP: readonly Fault[] = ['short-shot', 'soft', 'foam'];
 
 const clamp = (x: number) => Math.min(1, Math.max(0, x));
 
@@ -95,7 +95,7 @@ function lowestKpa({ plan, steps, state, shop, commands, truth }: Asked): number
 function potFaults(asked: Asked): PracticeScore['faults'] {
 	const { plan, state, truth } = asked;
 	if (!plan.pot || state.combinedAtMs === undefined || state.pouredAtMs === undefined) return [];
-	const inside = (because: string) => [{ fault: 'bubbles inside' as const, because }];
+	const inside = (because: string) => [{ fault: 'inner-bubbles' as const, because }];
 	const reachedS = state.reached && (state.reached.atMs - state.combinedAtMs) / 1000;
 	if (reachedS === undefined || reachedS > truth.potLifeS)
 		return inside('The pot came to pressure after the resin had thickened.');
@@ -125,10 +125,10 @@ function foretell(asked: Asked, ratioOff: number): PracticeScore['faults'] {
 		});
 	const pouredS = state.pouredAtMs === undefined ? Infinity : (state.pouredAtMs - combined) / 1000;
 	if (pouredS > truth.potLifeS)
-		faults.push({ fault: 'short shot', because: 'It was poured past its pot life.' });
+		faults.push({ fault: 'short-shot', because: 'It was poured past its pot life.' });
 	if (ratioOff !== 0)
 		faults.push({
-			fault: 'soft or tacky',
+			fault: 'soft',
 			because: `The ratio was off by ${digits(Math.abs(ratioOff), 1)} %.`
 		});
 	faults.push(...potFaults(asked));
@@ -173,13 +173,13 @@ export function practiceScore(asked: Asked): PracticeScore {
 	const { worst = 0, ...ratio } = ratioMark(asked);
 	const faults =
 		asked.state.combinedAtMs === undefined || asked.state.status === 'abandoned'
-			? [{ fault: 'short shot' as const, because: 'The pour was given up.' }]
+			? [{ fault: 'short-shot' as const, because: 'The pour was given up.' }]
 			: foretell(asked, worst);
 	const grade: Grade =
-		faults.length === 0 ? 'good' : faults.some((f) => SCRAP.includes(f.fault)) ? 'scrap' : 'needs work';
+		faults.length === 0 ? 'good' : faults.some((f) => SCRAP.includes(f.fault)) ? 'scrap' : 'needs-work';
 	const outcome: PracticeMark = {
 		what: 'Outcome',
-		points: grade === 'good' ? OF.Outcome : grade === 'needs work' ? OF.Outcome / 2 : 0,
+		points: grade === 'good' ? OF.Outcome : grade === 'needs-work' ? OF.Outcome / 2 : 0,
 		of: OF.Outcome,
 		words: faults.length ? faults.map((f) => f.because).join(' ') : 'Nothing went wrong in the mould.'
 	};

@@ -139,7 +139,7 @@ export const shotInputs = z.object({
 	cups: z.array(colourCupInput).max(6, 'At most six colours together.').default([]),
 	/** Poured when the cups are this warm; empty: at once. */
 	pourTempC: tempC('the temperature at which it is poured').optional(),
-	measuring: z.enum(MEASURING_SCHOOLS).default('two cups'),
+	measuring: z.enum(MEASURING_SCHOOLS).default('two-cups'),
 	pourWay: z.enum(POUR_WAY_KEYS).default('sprue'),
 	pourPlace: z.enum(POUR_PLACE_KEYS).default('lowest'),
 	mixS: stepS('mixing').default(45),

@@ -84,7 +84,7 @@ export const workshopSettings = z
 			)
 			.default(''),
 		/** How the two parts are measured unless a shot says otherwise. */
-		measuring: z.enum(MEASURING_SCHOOLS).default('two cups'),
+		measuring: z.enum(MEASURING_SCHOOLS).default('two-cups'),
 		/** What an hour of work costs; nothing: it is not counted. */
 		hourly: z
 			.number({ error: 'Type what an hour costs, such as 20, or 0.' })
@@ -128,7 +128,7 @@ export const WORKSHOP_DEFAULTS: WorkshopSettings = {
 	vacuumPumpLPerMin: 70,
 	vacuumKpa: 3,
 	address: '',
-	measuring: 'two cups',
+	measuring: 'two-cups',
 	hourly: 0,
 	currency: '€'
 };

@@ -17,6 +17,7 @@ import * as wholeShots from './migrations/0012-whole-shots';
 import * as provenance from './migrations/0013-provenance';
 import * as keptSteps from './migrations/0014-kept-steps';
 import * as demouldPresses from './migrations/0015-demould-presses';
+import * as ids from './migrations/0016-ids';
 
 const MIGRATIONS = [
 	{ name: '0001-loop', up: () => loop.up() },
@@ -33,7 +34,8 @@ const MIGRATIONS = [
 	{ name: '0012-whole-shots', up: () => wholeShots.up() },
 	{ name: '0013-provenance', up: () => provenance.up() },
 	{ name: '0014-kept-steps', up: () => keptSteps.up() },
-	{ name: '0015-demould-presses', up: () => demouldPresses.up() }
+	{ name: '0015-demould-presses', up: () => demouldPresses.up() },
+	{ name: '0016-ids', up: () => ids.up() }
 ];
 
 const LOCK = 'anthypos-migrate';

@@ -1,4 +1,5 @@
 import { QueryTypes } from 'sequelize';
+import type { CauseId, Fault } from '$lib/core/faults';
 import { mouldLook } from '$lib/core/wear';
 import { db } from '../db/connection';
 import { confirmCause } from '../repositories/ledgerBook';
@@ -62,15 +63,15 @@ export async function lookMouldsOver(story: Story): Promise<void> {
 
 /** Some faults have had their cause confirmed. */
 export async function confirmSome({ random, nowMs }: Story): Promise<void> {
-	const rows = await db().query<{ pullId: string; fault: string }>('SELECT pullId, fault FROM pull_faults', {
+	const rows = await db().query<{ pullId: string; fault: Fault }>('SELECT pullId, fault FROM pull_faults', {
 		type: QueryTypes.SELECT
 	});
-	const usual: Record<string, string> = {
-		foam: 'damp air',
-		'soft or tacky': 'undermixed',
-		'bubbles on the face': 'air with no way out',
-		flash: 'mould closed unevenly',
-		'dull or torn detail': 'worn mould'
+	const usual: Partial<Record<Fault, CauseId>> = {
+		foam: 'damp-air',
+		soft: 'undermixed',
+		'face-bubbles': 'trapped-air',
+		flash: 'uneven-closing',
+		'dull-detail': 'worn-mould'
 	};
 	for (const { pullId, fault } of rows)
 		if (usual[fault] && random() < 0.6) await confirmCause(pullId, fault, usual[fault], new Date(nowMs));

@@ -139,14 +139,14 @@ function verdict(
 	if (luck > 0.2) return { grade: 'good', faults: [], note: '' };
 	if (worn)
 		return {
-			grade: luck > -0.1 ? 'needs work' : 'scrap',
-			faults: ['dull or torn detail', 'flash'],
+			grade: luck > -0.1 ? 'needs-work' : 'scrap',
+			faults: ['dull-detail', 'flash'],
 			note: 'Tears at the seam.'
 		};
 	if (relativeHumidity > 52)
 		return { grade: 'scrap', faults: ['foam'], note: 'Damp day, should have waited.' };
-	if (luck > 0.07) return { grade: 'needs work', faults: ['bubbles on the face'], note: '' };
-	return { grade: 'scrap', faults: ['soft or tacky'], note: 'B not stirred long enough.' };
+	if (luck > 0.07) return { grade: 'needs-work', faults: ['face-bubbles'], note: '' };
+	return { grade: 'scrap', faults: ['soft'], note: 'B not stirred long enough.' };
 }
 
 /** One pour stands at the bench as the demo begins: under pressure, curing. */

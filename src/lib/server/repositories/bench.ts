@@ -77,7 +77,7 @@ export async function readBench(shown: number): Promise<Bench> {
 			lastGrade: before.get(m.id)?.grade ?? null
 		})),
 		freeCount: free.length,
-		coming: moulds.filter((m) => m.state === 'new' || m.state === 'being made').map(onBench),
+		coming: moulds.filter((m) => m.state === 'new' || m.state === 'being-made').map(onBench),
 		lastPulls: pulls.map((p) => ({ ...pullLine(p), masterName: p.masterName }))
 	};
 }

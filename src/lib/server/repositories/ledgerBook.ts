@@ -1,6 +1,7 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
 import type { Addition, Correction, ImportedPull } from '$lib/core/ledger';
+import type { CauseId, Fault } from '$lib/core/faults';
 import type { KeptCorrection } from '$lib/core/ledger';
 import { db, inTransaction } from '../db/connection';
 import { plain, tables, type PullBody } from '../db/models';
@@ -70,7 +71,7 @@ export async function listCorrections(pullId: string): Promise<KeptCorrection[]>
 }
 
 /** Keeps what a fault of a pull came from; said again for the same fault, the newer counts. */
-export async function confirmCause(pullId: string, fault: string, cause: string, at: Date): Promise<void> {
+export async function confirmCause(pullId: string, fault: Fault, cause: CauseId, at: Date): Promise<void> {
 	await db().query(
 		`INSERT INTO pull_causes (id, pullId, fault, cause, createdAt, updatedAt) VALUES (?, ?, ?, ?, ?, ?)
 		ON DUPLICATE KEY UPDATE cause = VALUES(cause), updatedAt = VALUES(updatedAt)`,
@@ -79,20 +80,21 @@ export async function confirmCause(pullId: string, fault: string, cause: string,
 }
 
 /** Causes that were confirmed, of this pull and of all. */
-export async function confirmedCauses(
-	pullId: string
-): Promise<{ here: Record<string, string>; all: Record<string, Record<string, number>> }> {
+export async function confirmedCauses(pullId: string): Promise<{
+	here: Partial<Record<Fault, CauseId>>;
+	all: Partial<Record<Fault, Partial<Record<CauseId, number>>>>;
+}> {
 	const [mine, counts] = await Promise.all([
-		db().query<{ fault: string; cause: string }>('SELECT fault, cause FROM pull_causes WHERE pullId = ?', {
+		db().query<{ fault: Fault; cause: CauseId }>('SELECT fault, cause FROM pull_causes WHERE pullId = ?', {
 			type: QueryTypes.SELECT,
 			replacements: [pullId]
 		}),
-		db().query<{ fault: string; cause: string; n: number }>(
+		db().query<{ fault: Fault; cause: CauseId; n: number }>(
 			'SELECT fault, cause, COUNT(*) AS n FROM pull_causes GROUP BY fault, cause',
 			{ type: QueryTypes.SELECT }
 		)
 	]);
-	const all: Record<string, Record<string, number>> = {};
+	const all: Partial<Record<Fault, Partial<Record<CauseId, number>>>> = {};
 	for (const { fault, cause, n } of counts) (all[fault] ??= {})[cause] = Number(n);
 	return { here: Object.fromEntries(mine.map((m) => [m.fault, m.cause])), all };
 }

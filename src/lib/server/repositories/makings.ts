@@ -106,7 +106,7 @@ export async function beginMaking(id: string, settings: WorkshopSettings): Promi
 	await inTransaction(async (transaction) => {
 		const row = await tables.moulds().findByPk(id, { transaction, lock: transaction.LOCK.UPDATE });
 		if (!row || plain(row).making) return;
-		await tables.moulds().update({ making, state: 'being made' }, { where: { id }, transaction });
+		await tables.moulds().update({ making, state: 'being-made' }, { where: { id }, transaction });
 	});
 }
 
@@ -173,10 +173,10 @@ async function project(
 ): Promise<void> {
 	const { firstMs } = placed(steps, state);
 	const ready = firstMs === undefined ? undefined : (state.endedAtMs ?? readyAtMs(steps, state, Date.now()));
-	const to = { open: 'being made', finished: 'new', abandoned: 'retired' } as const;
+	const to = { open: 'being-made', finished: 'new', abandoned: 'retired' } as const;
 	// once it is in use, its making only adds to its record
 	const own =
-		before === 'being made' || before === 'new' || (before === 'retired' && state.status === 'abandoned');
+		before === 'being-made' || before === 'new' || (before === 'retired' && state.status === 'abandoned');
 	await tables.moulds().update(
 		{
 			...(own ? { state: to[state.status] } : {}),

@@ -351,7 +351,7 @@ const RUNNING = `
 	UNION ALL
 	SELECT 'making', m.id, COALESCE((SELECT MAX(e.seq) FROM making_events e WHERE e.mouldId = m.id), 0),
 		m.version, '', NULL, NULL
-	FROM moulds m WHERE m.state = 'being made' AND m.making IS NOT NULL`;
+	FROM moulds m WHERE m.state = 'being-made' AND m.making IS NOT NULL`;
 
 /** Every clock that is running: open pours, moulds being made, and rubber that is curing; the most pressing first. */
 export async function runningClocks(now = new Date()): Promise<Clock[]> {

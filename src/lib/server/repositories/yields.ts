@@ -1,5 +1,5 @@
 import { QueryTypes } from 'sequelize';
-import { associate, type Association } from '$lib/core/faults';
+import { associate, type Association, type CauseId, type Fault } from '$lib/core/faults';
 import type { Grade } from '$lib/core/bench';
 import { wilson } from '$lib/core/wear';
 import { db } from '../db/connection';
@@ -54,7 +54,7 @@ export const whatChanges = (fault: string) => sumUp(`changes ${fault}`, () => ad
 async function addUpYields(by: Grouping): Promise<Yield[]> {
 	const rows = await select<{ grp: string; n: number; good: number; mended: number; scrap: number }>(
 		`SELECT ${GROUPINGS[by].sql} AS grp, COUNT(*) AS n, SUM(p.grade = 'good') AS good,
-			SUM(p.grade = 'needs work') AS mended, SUM(p.grade = 'scrap') AS scrap
+			SUM(p.grade = 'needs-work') AS mended, SUM(p.grade = 'scrap') AS scrap
 		FROM pulls p JOIN moulds m ON m.id = p.mouldId GROUP BY grp ORDER BY n DESC LIMIT 60`
 	);
 	return rows.map((r) => {
@@ -77,7 +77,7 @@ async function addUpMonths(): Promise<{ month: string; counts: Record<Grade, num
 	);
 	const months = new Map<string, Record<Grade, number>>();
 	for (const { month, grade, n } of rows) {
-		const counts = months.get(month) ?? { good: 0, 'needs work': 0, scrap: 0 };
+		const counts = months.get(month) ?? { good: 0, 'needs-work': 0, scrap: 0 };
 		counts[grade] = Number(n);
 		months.set(month, counts);
 	}
@@ -85,13 +85,13 @@ async function addUpMonths(): Promise<{ month: string; counts: Record<Grade, num
 }
 
 /** How often every fault was seen, and of what confirmed cause. */
-async function addUpCauses(): Promise<{ fault: string; cause: string; n: number }[]> {
-	const rows = await select<{ fault: string; cause: string | null; n: number }>(
+async function addUpCauses(): Promise<{ fault: Fault; cause: CauseId | null; n: number }[]> {
+	const rows = await select<{ fault: Fault; cause: CauseId | null; n: number }>(
 		`SELECT f.fault, c.cause, COUNT(*) AS n FROM pull_faults f
 		LEFT JOIN pull_causes c ON c.pullId = f.pullId AND c.fault = f.fault
 		GROUP BY f.fault, c.cause ORDER BY n DESC`
 	);
-	return rows.map((r) => ({ fault: r.fault, cause: r.cause ?? 'not confirmed', n: Number(r.n) }));
+	return rows.map((r) => ({ fault: r.fault, cause: r.cause, n: Number(r.n) }));
 }
 
 /** Circumstances that the whole ledger is asked for. */

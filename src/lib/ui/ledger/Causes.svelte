@@ -1,31 +1,32 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
 	import { enhance } from '$app/forms';
-	import type { RankedCause } from '$lib/core/faults';
+	import { CAUSE_WORDS, FAULT_WORDS, type CauseId, type Fault, type RankedCause } from '$lib/core/faults';
 
 	/** What the faults of a pull came from, by its own log; the maker has the last word. */
-	let { causes }: { causes: readonly { fault: string; confirmed: string | null; ranked: RankedCause[] }[] } = $props();
+	let { causes }: { causes: readonly { fault: Fault; confirmed: CauseId | null; ranked: RankedCause[] }[] } = $props();
 </script>
 
 {#each causes as { fault, confirmed, ranked } (fault)}
-	<section class="mb-5" aria-label="Causes of {fault}">
-		<h2 class="mb-1">Why {fault}</h2>
+	<section class="mb-5" aria-label="Causes of {FAULT_WORDS[fault]}">
+		<h2 class="mb-1">Why {FAULT_WORDS[fault]}</h2>
 		{#if confirmed}<p class="mb-1">Confirmed: <strong>{confirmed}</strong>.</p>{/if}
 		<ol class="divide-y divide-(--line) border-y border-(--line)">
-			{#each ranked as c, i (c.name)}
+			{#each ranked as c, i (c.id)}
 				<li class="grid grid-cols-[3.6rem_1fr_auto] items-start gap-x-3 py-2">
 					<span class={['text-[1.25rem] font-bold tabular-nums', i === 0 && 'text-(--hot)']}>{Math.round(100 * c.likelihood)} %</span>
 					<div>
 						<p>
-							<strong>{c.name}</strong>
+							<strong>{CAUSE_WORDS[c.id]}</strong>
 							<span class="soft">{c.clues.length ? c.clues.map((x) => x.words).join('; ') : 'nothing of it was recorded'}</span>
 						</p>
 						{#if i < 2}<p class="text-[0.95rem]">{c.remedy}</p>{/if}
 					</div>
-					{#if confirmed !== c.name}
+					{#if confirmed !== c.id}
 						<form method="POST" action="?/cause" use:enhance>
-							<input type="hidden" name="fault" value={fault} /><input type="hidden" name="cause" value={c.name} />
-							<Button type="submit" color="alternative" size="sm" class="min-h-[2.4rem]" aria-label="{c.name} was it">This was it</Button>
+							<input type="hidden" name="fault" value={fault} /><input type="hidden" name="cause" value={c.id} />
+							<Button type="submit" color="alternative" size="sm" class="min-h-[2.4rem]" aria-label="{CAUSE_WORDS[c.id]} was it"
+								>This was it</Button>
 						</form>
 					{/if}
 				</li>

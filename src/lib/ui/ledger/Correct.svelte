@@ -2,7 +2,8 @@
 	import { Button } from 'flowbite-svelte';
 	import { enhance } from '$app/forms';
 	import { CORRECTABLE } from '$lib/core/ledger';
-	import { FAULTS, GRADES } from '$lib/core/bench';
+	import { FAULTS, GRADE_WORDS, GRADES, type Grade } from '$lib/core/bench';
+	import { FAULT_WORDS, type Fault } from '$lib/core/faults';
 	import type { KeptCorrection, Pull } from '$lib/core/ledger';
 	import ChoiceField from '../ChoiceField.svelte';
 	import { newId } from '../newId';
@@ -48,7 +49,8 @@
 	const kind = $derived(field in KINDS ? KINDS[field as keyof typeof KINDS] : undefined);
 	const shown = (f: string, value: unknown): string => {
 		if (value === null || value === undefined || value === '') return 'nothing';
-		if (Array.isArray(value)) return value.join(', ') || 'none';
+		if (Array.isArray(value)) return value.map((v) => FAULT_WORDS[v as Fault] ?? v).join(', ') || 'none';
+		if (f === 'grade') return GRADE_WORDS[value as Grade] ?? String(value);
 		return f in KINDS && typeof value === 'number' ? units.show(value, KINDS[f as keyof typeof KINDS]) : String(value);
 	};
 </script>
@@ -95,7 +97,7 @@
 					name="to"
 					bind:value={text}
 					placeholder="Choose a grade"
-					options={GRADES.map((value) => ({ value: value as string, label: value }))}
+					options={GRADES.map((value) => ({ value: value as string, label: GRADE_WORDS[value] }))}
 					error={at('to')} />
 			{:else if field === 'note'}
 				<TextField label="It was" name="correctNote" bind:value={text} error={at('to')} />
@@ -107,12 +109,9 @@
 						{#each FAULTS as fault (fault)}
 							<label
 								class="flex min-h-[2.4rem] cursor-pointer items-center rounded-full border-[1.5px] border-(--line-strong) px-4 font-semibold has-checked:border-(--hot) has-checked:bg-(--hot) has-checked:text-(--hot-ink)">
-								<input
-									type="checkbox"
-									class="sr-only"
-									name="fault"
-									value={fault}
-									checked={pull.body.faults.includes(fault)} />{fault}</label>
+								<input type="checkbox" class="sr-only" name="fault" value={fault} checked={pull.body.faults.includes(fault)} />{FAULT_WORDS[
+									fault
+								]}</label>
 						{/each}
 					</div>
 					<p class="min-h-[1.3rem] text-[0.87rem] font-semibold text-(--harm)">{problems['to'] ?? ''}</p>

@@ -5,7 +5,7 @@
 	import CloudOff from '@lucide/svelte/icons/cloud-off';
 	import Hand from '@lucide/svelte/icons/hand';
 	import Undo from '@lucide/svelte/icons/undo-2';
-	import { makingCut, MOULD_FAULTS, readyAtMs } from '$lib/core/making';
+	import { makingCut, MOULD_FAULT_WORDS, MOULD_FAULTS, readyAtMs } from '$lib/core/making';
 	import Caution from '../Caution.svelte';
 	import { countdown, lowerFirst, wallTime } from '../clockText';
 	import type { MakingRun } from '../makingRun.svelte';
@@ -207,7 +207,7 @@
 									{#each MOULD_FAULTS as fault (fault)}
 										<label
 											class="flex min-h-[2.75rem] cursor-pointer items-center gap-2 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-3 font-semibold has-checked:bg-(--work) has-checked:text-(--work-ink)"
-											><input type="checkbox" class="size-5 rounded" value={fault} bind:group={faults} />{fault}</label>
+											><input type="checkbox" class="size-5 rounded" value={fault} bind:group={faults} />{MOULD_FAULT_WORDS[fault]}</label>
 									{/each}
 								</div>
 							</fieldset>

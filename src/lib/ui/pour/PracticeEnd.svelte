@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
+	import { FAULT_WORDS } from '$lib/core/faults';
 	import { SLIPS } from '$lib/core/practice';
 	import type { PracticeRun } from './practiceRun.svelte';
 
@@ -7,7 +8,7 @@
 	let { run }: { run: PracticeRun } = $props();
 	const score = $derived(run.score());
 	const came = $derived(
-		score.grade === 'good' ? 'A good cast' : score.grade === 'needs work' ? 'A cast that needs work' : 'A cast for the bin'
+		score.grade === 'good' ? 'A good cast' : score.grade === 'needs-work' ? 'A cast that needs work' : 'A cast for the bin'
 	);
 </script>
 
@@ -32,7 +33,7 @@
 	</table>
 	{#if score.faults.length > 0}
 		<p class="mt-3 text-[1.1rem]">
-			It would have shown: <strong>{score.faults.map((f) => f.fault).join(', ')}</strong>.
+			It would have shown: <strong>{score.faults.map((f) => FAULT_WORDS[f.fault]).join(', ')}</strong>.
 		</p>
 	{/if}
 	<h2 class="mt-5 mb-1">{run.slips.length === 0 ? 'Nothing was thrown in' : 'What was thrown in'}</h2>

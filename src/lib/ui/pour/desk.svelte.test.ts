@@ -16,7 +16,7 @@ const plan: PourPlan = {
 	a: { massG: 100, volumeMl: 91 },
 	b: { massG: 90, volumeMl: 91 },
 	massG: 190,
-	measuring: 'two cups',
+	measuring: 'two-cups',
 	scaleResolutionG: 1,
 	tolerancePercent: 3,
 	pot: { name: 'Pot', targetGaugeKpa: 275, ratedGaugeKpa: 400, bubbleDiameterRatio: 0.645 }
@@ -344,7 +344,7 @@ describe('the scale', () => {
 	});
 
 	it('off the ratio the step does not end before it is mended', () => {
-		begin({ measuring: 'one cup' });
+		begin({ measuring: 'one-cup' });
 		upTo('measure-b');
 		bench.says({ device: 'scale', value: 90 });
 		press();
@@ -368,7 +368,7 @@ describe('the scale', () => {
 	});
 
 	it('one addition follows another, and each is weighed from nothing', () => {
-		begin({ measuring: 'one cup' });
+		begin({ measuring: 'one-cup' });
 		upTo('measure-b');
 		bench.says({ device: 'scale', value: 90 });
 		press();
@@ -460,7 +460,7 @@ describe('the scale', () => {
 	});
 
 	it('by scale there is no mark to look for', () => {
-		begin({ measuring: 'two cups' }, false);
+		begin({ measuring: 'two-cups' }, false);
 		upTo('measure-b');
 		expect(desk.scale.markMm).toBeUndefined();
 		expect(desk.scale.targetG).toBeCloseTo(90, 9);
@@ -587,12 +587,12 @@ describe('the end', () => {
 		press();
 		expect(desk.wanting).toBe(true);
 		expect(run.state.status).toBe('open');
-		Object.assign(desk.grades[0]!, { grade: 'needs work', faults: ['flash'], note: 'a thin edge' });
+		Object.assign(desk.grades[0]!, { grade: 'needs-work', faults: ['flash'], note: 'a thin edge' });
 		desk.grades[0]!.findings = { places: { flash: 'seam', foam: 'foot' } as never, castMassG: 181 };
 		press();
 		expect(run.state.status).toBe('finished');
 		expect(run.state.grades['m']).toEqual({
-			grade: 'needs work',
+			grade: 'needs-work',
 			faults: ['flash'],
 			note: 'a thin edge',
 			findings: { castMassG: 181, places: { flash: 'seam' } }

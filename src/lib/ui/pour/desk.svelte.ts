@@ -1,5 +1,6 @@
 import { untrack } from 'svelte';
 import { castFindings, type CastFindings, type Grade, cutShort, type BenchStep } from '$lib/core/bench';
+import type { Fault } from '$lib/core/faults';
 import type { PourPlan } from '$lib/core/plan';
 import { formatQuantity, type UnitSystem } from '$lib/core/units';
 import type { Devices } from '../devices.svelte';
@@ -39,7 +40,7 @@ export class Desk {
 			id: string;
 			number: number;
 			grade: Grade | '';
-			faults: string[];
+			faults: Fault[];
 			note: string;
 			findings: CastFindings;
 		}[]
@@ -210,7 +211,9 @@ export class Desk {
 	/** What else was found, as far as anything was; places of faults that were unchosen again are left out. */
 	#findings(g: (typeof this.grades)[number]): { findings?: CastFindings } {
 		const { places, ...rest } = $state.snapshot(g.findings) as CastFindings;
-		const kept = Object.entries(places ?? {}).filter(([fault, at]) => at && g.faults.includes(fault));
+		const kept = Object.entries(places ?? {}).filter(
+			([fault, at]) => at && g.faults.includes(fault as Fault)
+		);
 		const found = Object.fromEntries(Object.entries(rest).filter(([, v]) => v !== undefined && v !== ''));
 		const findings = { ...found, ...(kept.length ? { places: Object.fromEntries(kept) } : {}) };
 		return g.grade && Object.keys(findings).length ? { findings } : {};
@@ -227,7 +230,7 @@ export class Desk {
 			kind: 'graded' as const,
 			mouldId: g.id,
 			grade: g.grade as Grade,
-			faults: g.grade === 'good' ? [] : ([...g.faults] as never[]),
+			faults: g.grade === 'good' ? [] : [...g.faults],
 			note: g.note,
 			...this.#findings(g)
 		}));

@@ -29,7 +29,7 @@
 		name="measuring"
 		bind:value={$form.measuring}
 		options={Object.entries(MEASURING).map(([value, m]) => ({ value: value as Measuring, label: m.words }))}
-		hint={MEASURING[$form.measuring ?? 'two cups'].risk} />
+		hint={MEASURING[$form.measuring ?? 'two-cups'].risk} />
 	<QuantityField label="Mixing" kind="time" name="mixS" bind:value={$form.mixS} error={problemAt('mixS')} />
 	<QuantityField
 		label={layered ? 'Laying a layer' : 'Pouring one copy'}

@@ -1,7 +1,7 @@
 import { json, type RequestHandler } from '@sveltejs/kit';
 import { unzip, type Unzipped } from 'fflate';
 import { ForeignKeyConstraintError, UniqueConstraintError } from 'sequelize';
-import { checkBook, type BookTable } from '$lib/core/openData';
+import { checkBook, upgradeBook, type BookTable } from '$lib/core/openData';
 import { drain } from '$lib/server/body';
 import { answerFor } from '$lib/server/errors';
 import { readBook, withoutFiles } from '$lib/server/repositories/book';
@@ -62,7 +62,7 @@ export const POST: RequestHandler = async ({ request }) => {
 	}
 	let book: unknown;
 	try {
-		book = JSON.parse(text);
+		book = upgradeBook(JSON.parse(text));
 	} catch {
 		return refuse(422, 'This is no JSON: it is damaged or cut off.');
 	}

@@ -1,7 +1,7 @@
 import { fail } from '@sveltejs/kit';
 import { z } from 'zod';
 import { cup } from '$lib/core/cure';
-import { CAUSES, rankCauses, type Evidence, type FaultName } from '$lib/core/faults';
+import { CAUSE_IDS, rankCauses, type Evidence, type Fault } from '$lib/core/faults';
 import { valueOf } from '$lib/core/outcome';
 import { fieldErrors } from '$lib/core/fieldErrors';
 import { outcomeOf } from '$lib/core/outcomeOf';
@@ -161,7 +161,7 @@ export const load: PageServerLoad = async ({ params }) => {
 		corrections,
 		photos,
 		causes: pull.body.faults
-			.filter((f): f is FaultName => (FAULTS as readonly string[]).includes(f))
+			.filter((f): f is Fault => (FAULTS as readonly string[]).includes(f))
 			.map((fault) => ({
 				fault,
 				confirmed: confirmed.here[fault] ?? null,
@@ -259,10 +259,9 @@ export const actions: Actions = {
 	},
 	cause: async ({ params, request }) => {
 		const data = await request.formData();
-		const fault = String(data.get('fault'));
-		const cause = String(data.get('cause'));
-		if (!(FAULTS as readonly string[]).includes(fault) || !CAUSES.some((c) => c.name === cause))
-			return fail(400, { problems: { cause: 'There is no such cause.' } });
+		const fault = FAULTS.find((f) => f === data.get('fault'));
+		const cause = CAUSE_IDS.find((c) => c === data.get('cause'));
+		if (!fault || !cause) return fail(400, { problems: { cause: 'There is no such cause.' } });
 		await orPage(getPull(params.id));
 		await confirmCause(params.id, fault, cause, new Date());
 	},

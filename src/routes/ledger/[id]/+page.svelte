@@ -1,6 +1,7 @@
 <script lang="ts">
+	import { FAULT_WORDS, type Fault } from '$lib/core/faults';
 	import { DEVICE_NAMES } from '$lib/core/devices';
-	import { stepsOf, isReading, shrinkagePercent, sourceOf, SOURCE_WORDS, type PourEvent, SEEN_WORDS } from '$lib/core/bench';
+	import { stepsOf, isReading, shrinkagePercent, sourceOf, SOURCE_WORDS, type PourEvent, GRADE_WORDS, SEEN_WORDS } from '$lib/core/bench';
 	import AddFindings from '$lib/ui/ledger/AddFindings.svelte';
 	import Answer from '$lib/ui/Answer.svelte';
 	import { wallTime } from '$lib/ui/clockText';
@@ -77,7 +78,7 @@
 			case 'pressure-read':
 				return event.gaugeKpa === undefined ? 'Gauge not read' : `Gauge ${units.show(event.gaugeKpa, 'pressure')}`;
 			case 'graded':
-				return `M${data.plan?.moulds.find((m) => m.id === event.mouldId)?.number ?? ''} graded ${event.grade}${event.faults.length ? `: ${event.faults.join(', ')}` : ''}`;
+				return `M${data.plan?.moulds.find((m) => m.id === event.mouldId)?.number ?? ''} graded ${GRADE_WORDS[event.grade]}${event.faults.length ? `: ${event.faults.map((f) => FAULT_WORDS[f]).join(', ')}` : ''}`;
 			case 'undone':
 				return 'A step was taken back';
 			case 'finished':
@@ -137,11 +138,11 @@
 			<p class="label mb-2">Grade</p>
 			<span class="text-[1.5rem]"><Tag word={data.pull.grade} /></span>
 		</div>
-		{#if body.faults.length}<p><span class="label">Faults</span><br />{body.faults.join(', ')}</p>{/if}
+		{#if body.faults.length}<p><span class="label">Faults</span><br />{body.faults.map((f) => FAULT_WORDS[f]).join(', ')}</p>{/if}
 		{#if body.inspected}
 			<dl class="grid grid-cols-2 gap-3">
 				{#each Object.entries(body.inspected.places ?? {}) as [fault, place] (fault)}<div class="col-span-2">
-						<dt class="soft text-[0.9rem]">{fault}</dt>
+						<dt class="soft text-[0.9rem]">{FAULT_WORDS[fault as Fault]}</dt>
 						<dd class="font-semibold">{place}</dd>
 					</div>{/each}
 				{#if body.inspected.castMassG}<div>

@@ -1,5 +1,7 @@
 import Papa from 'papaparse';
 import type { RequestHandler } from '@sveltejs/kit';
+import { GRADE_WORDS } from '$lib/core/bench';
+import { FAULT_WORDS } from '$lib/core/faults';
 import { safeCell } from '$lib/core/ledger';
 import { filterOf } from '$lib/server/ledgerQuery';
 import type { Pull } from '$lib/core/ledger';
@@ -14,8 +16,8 @@ const COLUMNS: readonly { head: string; of: (p: Pull) => string | number | null 
 	{ head: 'resin', of: (p) => p.resinName },
 	{ head: 'lots', of: (p) => (p.body.lots ?? []).join(' ') },
 	{ head: 'copies', of: (p) => p.copies },
-	{ head: 'grade', of: (p) => p.grade },
-	{ head: 'faults', of: (p) => p.body.faults.join('; ') },
+	{ head: 'grade', of: (p) => GRADE_WORDS[p.grade] },
+	{ head: 'faults', of: (p) => p.body.faults.map((f) => FAULT_WORDS[f]).join('; ') },
 	{ head: 'mass g', of: (p) => p.body.massG },
 	{ head: 'room C', of: (p) => p.body.roomTempC },
 	{ head: 'humidity %', of: (p) => p.body.relativeHumidity },

@@ -1,13 +1,13 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
-	import { FAULTS } from '$lib/core/bench';
+	import { CAUSE_WORDS, FAULT_WORDS, FAULTS, type Fault } from '$lib/core/faults';
 	import Chart from '$lib/ui/Chart.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
 
 	let { data } = $props();
-	let fault = $derived(data.fault);
-	const what = $derived(data.fault || 'scrap');
+	let fault = $derived<string>(data.fault);
+	const what = $derived(data.fault ? FAULT_WORDS[data.fault as Fault] : 'scrap');
 	const percent = (x: number) => `${Math.round(100 * x)}\u00a0%`;
 	const faults = $derived([...new Set(data.causes.map((c) => c.fault))]);
 	const causes = $derived([...new Set(data.causes.map((c) => c.cause))]);
@@ -24,7 +24,7 @@
 			label="Fault"
 			name="fault"
 			bind:value={fault}
-			options={[{ value: '', label: 'Any scrap' }, ...FAULTS.map((value) => ({ value: value as string, label: value }))]} />
+			options={[{ value: '', label: 'Any scrap' }, ...FAULTS.map((value) => ({ value: value as string, label: FAULT_WORDS[value] }))]} />
 	</div>
 	<Button type="submit" color="alternative" class="mt-[1.62rem] min-h-[2.75rem]">Look</Button>
 </form>
@@ -72,11 +72,11 @@
 			label="How often each fault was seen, by its confirmed cause"
 			height={90 + faults.length * 30}
 			traces={causes.map((cause, i) => ({
-				y: faults,
+				y: faults.map((f) => FAULT_WORDS[f]),
 				x: faults.map((f) => data.causes.find((c) => c.fault === f && c.cause === cause)?.n ?? 0),
 				type: 'bar' as const,
 				orientation: 'h' as const,
-				name: cause,
+				name: cause === null ? 'not confirmed' : CAUSE_WORDS[cause],
 				marker: { color: COLOURS[i % COLOURS.length]!, pattern: { shape: SHAPES[i % SHAPES.length]! as never } }
 			}))}
 			layout={{ barmode: 'stack', xaxis: { title: { text: 'pulls' } }, yaxis: { automargin: true, autorange: 'reversed' } }} />

@@ -1,7 +1,7 @@
 import { fail } from '@sveltejs/kit';
 import { fieldErrors } from '$lib/core/fieldErrors';
 import { importInput, readNotebook } from '$lib/core/ledger';
-import { RefusedError } from '$lib/server/errors';
+import { orFail } from '$lib/server/forms';
 import { importPulls } from '$lib/server/repositories/ledgerBook';
 import { mouldNames } from '$lib/server/repositories/moulds';
 import type { Actions, PageServerLoad } from './$types';
@@ -32,11 +32,9 @@ export const actions: Actions = {
 				refused: `Nothing was taken: ${errors.length} things are wrong.`,
 				errors: errors.slice(0, 200)
 			});
-		try {
-			return { brought: await importPulls(input.data.entry, pulls) };
-		} catch (error) {
-			if (error instanceof RefusedError) return fail(400, { refused: error.message });
-			throw error;
-		}
+		return orFail(
+			async () => ({ brought: await importPulls(input.data.entry, pulls) }),
+			(refused) => ({ refused })
+		);
 	}
 };

@@ -1,12 +1,12 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
-	import { GRADES } from '$lib/core/bench';
+	import { GRADE_WORDS, GRADES } from '$lib/core/bench';
 	import Chart from '$lib/ui/Chart.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
 
 	let { data } = $props();
-	const COLOURS = { good: '--work', 'needs work': '--hot', scrap: '--harm' } as const;
-	const SHAPES = { good: '', 'needs work': '/', scrap: 'x' } as const;
+	const COLOURS = { good: '--work', 'needs-work': '--hot', scrap: '--harm' } as const;
+	const SHAPES = { good: '', 'needs-work': '/', scrap: 'x' } as const;
 	const percent = (x: number) => `${Math.round(100 * x)}\u00a0%`;
 </script>
 
@@ -25,7 +25,7 @@
 				x: data.months.map((m) => m.month),
 				y: data.months.map((m) => m.counts[g]),
 				type: 'bar' as const,
-				name: g,
+				name: GRADE_WORDS[g],
 				marker: { color: COLOURS[g], pattern: { shape: SHAPES[g] as never } }
 			}))}
 			layout={{ barmode: 'stack', xaxis: { type: 'category' }, yaxis: { title: { text: 'pulls' } } }} />

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { waterOffPercent } from '$lib/core/making';
+	import { MOULD_FAULT_WORDS, waterOffPercent } from '$lib/core/making';
 	import { enhance } from '$app/forms';
 	import { Button } from 'flowbite-svelte';
 	import FileDown from '@lucide/svelte/icons/file-down';
@@ -20,7 +20,7 @@
 	/** What the button for each state says, by where the mould is. */
 	function toState(to: MouldState): string {
 		if (to === 'active') return mould.state === 'new' ? 'Take it into use' : 'Take it back into use';
-		return { 'being made': '', new: 'It is made', resting: 'Rest it', worn: 'It is worn', retired: 'Retire it' }[to];
+		return { 'being-made': '', new: 'It is made', resting: 'Rest it', worn: 'It is worn', retired: 'Retire it' }[to];
 	}
 	const kind = $derived(mould.inputs.kind);
 	const words = $derived(MOULD_MODULES[kind].words);
@@ -50,7 +50,7 @@
 				</form>
 			{/if}
 		{/if}
-		{#if mould.state === 'being made'}<Button href="/moulds/{mould.id}/make" size="lg">Go on making it</Button>{/if}
+		{#if mould.state === 'being-made'}<Button href="/moulds/{mould.id}/make" size="lg">Go on making it</Button>{/if}
 		{#each data.next as state (state)}
 			<form method="POST" action="?/state" use:enhance>
 				<input type="hidden" name="version" value={mould.version} /><input type="hidden" name="state" value={state} />
@@ -88,7 +88,7 @@
 					0.5
 						? 'as the master'
 						: `${Math.abs(off).toFixed(1)} % ${off < 0 ? 'less' : 'more'} than the master`}{/if}.{/if}
-			{inspected.faults.length > 0 ? `Found: ${inspected.faults.join(', ')}.` : 'Nothing wrong with it.'}
+			{inspected.faults.length > 0 ? `Found: ${inspected.faults.map((f) => MOULD_FAULT_WORDS[f]).join(', ')}.` : 'Nothing wrong with it.'}
 			{inspected.note}
 		</p>
 		{#each data.cuts as cut, i (i)}

@@ -16,7 +16,7 @@ export function cupSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
 		cup,
 		steps: measureSteps(
 			// one cup on top of another's clock would leave no time: each part is weighed before any is combined
-			{ ...plan, measuring: plan.measuring === 'marks' ? 'marks' : 'two cups' },
+			{ ...plan, measuring: plan.measuring === 'marks' ? 'marks' : 'two-cups' },
 			{
 				index: i,
 				cup: i,

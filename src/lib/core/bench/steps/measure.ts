@@ -37,7 +37,7 @@ export function measureSteps(plan: PourPlan, cup: Cup, units: UnitSystem): Bench
 	const before = cup.called ? `${cup.called}: ` : '';
 	const title = (text: string) => (before ? `${before}${text[0]!.toLowerCase()}${text.slice(1)}` : text);
 	const chemistry = cautionsFor(plan.chemistry);
-	const school = plan.measuring ?? 'two cups';
+	const school = plan.measuring ?? 'two-cups';
 	const part = (which: 'A' | 'B'): BenchStep => {
 		const amount = which === 'A' ? cup.a : cup.b;
 		const marks = marksOf(plan, cup);
@@ -63,7 +63,7 @@ export function measureSteps(plan: PourPlan, cup: Cup, units: UnitSystem): Bench
 			.map((c, i) => ({ c, i }))
 			.filter(({ c }) => c.part === side)
 			.map(({ c, i }) => colourStep(c, i, cup, title, units, common));
-	const combine = combineStep(cup, chemistry, common, school === 'one cup' && !cup.catalyst);
+	const combine = combineStep(cup, chemistry, common, school === 'one-cup' && !cup.catalyst);
 	if (cup.catalyst) {
 		return [
 			part('A'),
@@ -74,7 +74,7 @@ export function measureSteps(plan: PourPlan, cup: Cup, units: UnitSystem): Bench
 			combine
 		];
 	}
-	if (school === 'one cup' && colours('A').length === 0)
+	if (school === 'one-cup' && colours('A').length === 0)
 		return [part('B'), ...fillers, ...colours('B'), combine, { ...part('A'), action: 'A is in' }];
 	return [part('B'), ...fillers, ...colours('B'), part('A'), ...colours('A'), combine];
 }
@@ -95,13 +95,13 @@ function partWords(
 		return plan.measuring === 'marks'
 			? `The mixing cup, filled to ${mark} in a straight cup ${wide} wide: ${formatQuantity(amount.massG, 'mass', units)}.${said}`
 			: `Into the mixing cup. ${ml} of it.${said}`;
-	if (plan.measuring === 'one cup')
+	if (plan.measuring === 'one-cup')
 		return which === 'B'
 			? `Into the mixing cup.${said}`
 			: `Onto B in the same cup: zero the scale first. ${ml} of it.${said}`;
 	if (plan.measuring === 'marks')
 		return `Its own cup, marked ${which}, filled to ${mark} in a straight cup ${wide} wide: ${formatQuantity(amount.massG, 'mass', units)}.${said}`;
-	if (plan.measuring === 'two cups')
+	if (plan.measuring === 'two-cups')
 		return `Its own cup, marked ${which}; its own stick. ${ml} of it.${said}`;
 	if (markMm === undefined) return hint ?? '';
 	return `${ml} if you measure by cup: ${mark} high in a straight cup ${wide} wide.${said}`;

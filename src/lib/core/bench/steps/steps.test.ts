@@ -52,15 +52,15 @@ const layer: NonNullable<PourPlan['layers']>[number] = {
 
 describe('measuring by each school', () => {
 	it('two cups: B first, A last, then the clock', () => {
-		expect(ids({ ...plain, measuring: 'two cups' }).filter((i) => /measure|combine/.test(i))).toEqual([
+		expect(ids({ ...plain, measuring: 'two-cups' }).filter((i) => /measure|combine/.test(i))).toEqual([
 			'measure-b',
 			'measure-a',
 			'combine'
 		]);
-		expect(said({ ...plain, measuring: 'two cups' }, 'measure-a')).toMatch(/Its own cup, marked A/);
+		expect(said({ ...plain, measuring: 'two-cups' }, 'measure-a')).toMatch(/Its own cup, marked A/);
 	});
 	it('one cup: the clock starts before A runs in, and A is the last that is weighed', () => {
-		const one: PourPlan = { ...plain, measuring: 'one cup' };
+		const one: PourPlan = { ...plain, measuring: 'one-cup' };
 		expect(ids(one).filter((i) => /measure|combine/.test(i))).toEqual(['measure-b', 'combine', 'measure-a']);
 		expect(said(one, 'combine')).toMatch(/first drop of A/);
 		expect(said(one, 'measure-a')).toMatch(/zero the scale first/);
@@ -68,7 +68,7 @@ describe('measuring by each school', () => {
 	it('one cup with colour in A: A is coloured before the two meet, so it is measured before the clock', () => {
 		const one: PourPlan = {
 			...plain,
-			measuring: 'one cup',
+			measuring: 'one-cup',
 			colours: [{ name: 'mica', part: 'A', massG: 2 }]
 		};
 		expect(ids(one).filter((i) => /measure|combine|colour/.test(i))).toEqual([

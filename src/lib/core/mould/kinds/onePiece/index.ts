@@ -38,7 +38,7 @@ export const onePiece: MouldModule = {
 		}
 	]),
 	mindsUndercuts: true,
-	closing: 'boards and bands',
+	closing: 'boards-bands',
 	handsS: 4500,
 	plan: (inputs, master, materials) => ({
 		...planBoxed(inputs, master, materials, 1, onePour),

@@ -54,7 +54,7 @@ export const press: MouldModule = {
 	open: false,
 	refusesResin: '',
 	mindsUndercuts: true,
-	closing: 'boards and bands',
+	closing: 'boards-bands',
 	handsS: 5400,
 	plan: planAsPress,
 	draw: drawBlock,

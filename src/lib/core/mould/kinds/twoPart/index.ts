@@ -41,7 +41,7 @@ export const twoPart: MouldModule = {
 	},
 	fields: blockFields([], [PARTING]),
 	mindsUndercuts: true,
-	closing: 'boards and bands',
+	closing: 'boards-bands',
 	handsS: 10_800,
 	plan(inputs, master, materials) {
 		const plan = planBoxed(inputs, master, materials, 2, halves);

@@ -1,0 +1,127 @@
+import { describe, expect, it } from 'vitest';
+import { GRADE_WORDS, GRADES, pourEvent } from './bench';
+import {
+	EARLIER_CAUSES,
+	EARLIER_CLOSINGS,
+	EARLIER_FAULTS,
+	EARLIER_GRADES,
+	EARLIER_MEASURING,
+	EARLIER_MOULD_FAULTS,
+	EARLIER_STATES
+} from './earlierIds';
+import { CAUSE_IDS, CAUSE_WORDS, CAUSES, FAULT_WORDS, FAULTS } from './faults';
+import { readNotebook } from './ledger';
+import { makingEvent, MOULD_FAULT_WORDS, MOULD_FAULTS } from './making';
+import { MEASURING, MEASURING_SCHOOLS } from './mix';
+import { CLOSING_WORDS, CLOSINGS, MOULD_STATES, STATE_WORDS } from './mould';
+import { upgradeBook } from './openData';
+
+const SETS = [
+	['faults', FAULTS, FAULT_WORDS, EARLIER_FAULTS],
+	['causes', CAUSE_IDS, CAUSE_WORDS, EARLIER_CAUSES],
+	['grades', GRADES, GRADE_WORDS, EARLIER_GRADES],
+	['states', MOULD_STATES, STATE_WORDS, EARLIER_STATES],
+	['closings', CLOSINGS, CLOSING_WORDS, EARLIER_CLOSINGS],
+	['faults of a mould', MOULD_FAULTS, MOULD_FAULT_WORDS, EARLIER_MOULD_FAULTS],
+	['schools', MEASURING_SCHOOLS, MEASURING, EARLIER_MEASURING]
+] as const;
+
+describe.each(SETS)('%s', (what, ids, words, earlier) => {
+	it('every id has words, every word an id, and no two the same', () => {
+		expect(Object.keys(words).sort()).toEqual([...ids].sort());
+		const said = Object.values(words).map((w) => (typeof w === 'string' ? w : w.words));
+		expect(new Set(said).size).toBe(ids.length);
+	});
+	it('an id is short and one word; what was stored before is read as one that there is', () => {
+		for (const id of ids) expect(id).toMatch(/^[a-z]+(-[a-z]+)?$/);
+		const known: readonly string[] = what === 'closings' ? [...ids, 'usual'] : ids;
+		for (const [text, id] of Object.entries(earlier)) {
+			expect(known).toContain(id);
+			expect(known).not.toContain(text);
+		}
+	});
+});
+
+it('every cause that is ranked has its id once', () => {
+	expect(CAUSES.map((c) => c.id).sort()).toEqual([...CAUSE_IDS].sort());
+});
+
+const base = { id: crypto.randomUUID(), atMs: 1.7e12 };
+describe('what an old device still sends is understood', () => {
+	it('a grade with its faults and their places', () => {
+		const sent = {
+			...base,
+			kind: 'graded',
+			mouldId: 'm',
+			grade: 'needs work',
+			faults: ['soft or tacky', 'flash'],
+			note: '',
+			findings: { places: { 'soft or tacky': 'at the foot' } }
+		};
+		expect(pourEvent.parse(sent)).toMatchObject({
+			grade: 'needs-work',
+			faults: ['soft', 'flash'],
+			findings: { places: { soft: 'at the foot' } }
+		});
+		expect(pourEvent.safeParse({ ...sent, faults: ['too blue'] }).success).toBe(false);
+	});
+	it('the first look at a mould', () => {
+		const sent = { ...base, kind: 'inspected', faults: ['inhibited, tacky'], note: '' };
+		expect(makingEvent.parse(sent)).toMatchObject({ faults: ['inhibited'] });
+	});
+});
+
+it('a notebook is read by the words, as people write them', () => {
+	const { pulls, errors } = readNotebook(
+		{
+			columns: { when: 0, mould: 1, grade: 2, faults: 3, resin: 4 },
+			rows: [['2026-01-02', '3', 'Rework', 'Soft or tacky; thin-places', 'White']]
+		},
+		{ moulds: new Set([3]), nowMs: Date.UTC(2026, 5, 1), units: 'metric' }
+	);
+	expect(errors).toEqual([]);
+	expect(pulls[0]).toMatchObject({ grade: 'needs-work', faults: ['soft', 'thin-places'] });
+});
+
+describe('a book of version 1', () => {
+	const tables = {
+		pulls: [{ id: 'p', grade: 'needs work', body: { faults: ['bubbles on the face'], note: 'good' } }],
+		pull_causes: [{ id: 'c', fault: 'soft or tacky', cause: 'ratio off' }],
+		pull_corrections: [
+			{ body: { field: 'grade', from: 'good', to: 'needs work' } },
+			{ body: { field: 'note', from: 'needs work', to: 'two cups' } }
+		],
+		moulds: [{ state: 'being made', label: 'being made', inputs: { closing: 'boards and clamps' } }],
+		saved_views: [{ name: 'needs work', query: 'grade=needs+work&text=one+cup' }],
+		materials: [{ name: 'two cups' }]
+	};
+	it('has ids for its words, and what people wrote themselves stays', () => {
+		const upgraded = upgradeBook({ version: 1, tables }) as { version: number; tables: typeof tables };
+		expect(upgraded.version).toBe(2);
+		expect(upgraded.tables.pulls[0]).toMatchObject({
+			grade: 'needs-work',
+			body: { faults: ['face-bubbles'], note: 'good' }
+		});
+		expect(upgraded.tables.pull_causes[0]).toMatchObject({ fault: 'soft', cause: 'ratio-off' });
+		expect(upgraded.tables.pull_corrections.map((c) => c.body)).toEqual([
+			{ field: 'grade', from: 'good', to: 'needs-work' },
+			{ field: 'note', from: 'needs work', to: 'two cups' }
+		]);
+		expect(upgraded.tables.moulds[0]).toEqual({
+			state: 'being-made',
+			label: 'being made',
+			inputs: { closing: 'boards-clamps' }
+		});
+		expect(upgraded.tables.saved_views[0]).toEqual({
+			name: 'needs work',
+			query: 'grade=needs-work&text=one+cup'
+		});
+		expect(upgraded.tables.materials).toEqual(tables.materials);
+	});
+	it('read twice it is the same, and what is no book is left alone', () => {
+		const once = upgradeBook({ version: 1, tables });
+		expect(upgradeBook(once)).toEqual(once);
+		for (const other of [null, 3, 'book', [], { version: 3, tables }, { version: 1 }])
+			expect(upgradeBook(other)).toBe(other);
+	});
+});

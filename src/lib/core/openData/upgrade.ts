@@ -1,0 +1,93 @@
+import {
+	EARLIER_CAUSES,
+	EARLIER_CLOSINGS,
+	EARLIER_FAULTS,
+	EARLIER_GRADES,
+	EARLIER_MEASURING,
+	EARLIER_MOULD_FAULTS,
+	EARLIER_STATES,
+	idOf,
+	withIds
+} from '../earlierIds';
+import type { BookTable } from './tables';
+
+type Row = Record<string, unknown>;
+type Change = (value: unknown) => unknown;
+
+const text =
+	(earlier: Readonly<Record<string, string>>): Change =>
+	(value) =>
+		typeof value === 'string' ? idOf(earlier, value) : value;
+const list =
+	(earlier: Readonly<Record<string, string>>): Change =>
+	(value) =>
+		Array.isArray(value) ? value.map(text(earlier)) : value;
+/** Changes some fields of a record and leaves the rest, and anything that is none. */
+const within =
+	(changes: Readonly<Record<string, Change>>): Change =>
+	(value) => {
+		if (value === null || typeof value !== 'object' || Array.isArray(value)) return value;
+		const row = value as Row;
+		const changed = Object.entries(changes).filter(([key]) => Object.hasOwn(row, key));
+		return { ...row, ...Object.fromEntries(changed.map(([key, change]) => [key, change(row[key])])) };
+	};
+
+const faults = list(EARLIER_FAULTS);
+const findings = within({ places: withIds(EARLIER_FAULTS) });
+const measured = within({ measuring: text(EARLIER_MEASURING) });
+
+/** A correction keeps the old value beside the new one: both by their field. */
+function correction(value: unknown): unknown {
+	const field = (value as Row | null)?.['field'];
+	const change = field === 'grade' ? text(EARLIER_GRADES) : field === 'faults' ? faults : undefined;
+	return change ? within({ from: change, to: change })(value) : value;
+}
+
+/** A view is the query of an address. */
+function query(value: unknown): unknown {
+	if (typeof value !== 'string') return value;
+	const asked = new URLSearchParams(value);
+	for (const [key, earlier] of [
+		['grade', EARLIER_GRADES],
+		['fault', EARLIER_FAULTS]
+	] as const)
+		if (asked.has(key)) asked.set(key, idOf(earlier, asked.get(key)!));
+	return asked.toString();
+}
+
+/** What each table stored in words before it stored ids, by column. */
+export const WORDS_TO_IDS: Readonly<Partial<Record<BookTable, Readonly<Record<string, Change>>>>> = {
+	settings: { body: measured },
+	moulds: {
+		state: text(EARLIER_STATES),
+		inputs: within({ closing: text(EARLIER_CLOSINGS) }),
+		inspection: within({ faults: list(EARLIER_MOULD_FAULTS) })
+	},
+	making_events: { body: within({ faults: list(EARLIER_MOULD_FAULTS) }) },
+	shots: { inputs: measured },
+	pours: { plan: measured },
+	pour_events: { body: within({ grade: text(EARLIER_GRADES), faults, findings }) },
+	pulls: { grade: text(EARLIER_GRADES), body: within({ faults, inspected: findings }) },
+	pull_faults: { fault: text(EARLIER_FAULTS) },
+	pull_causes: { fault: text(EARLIER_FAULTS), cause: text(EARLIER_CAUSES) },
+	pull_corrections: { body: correction },
+	saved_views: { query }
+};
+
+/**
+ * A book of version 1 as version 2 writes it: ids in place of words, and nothing else. What an old device still
+ * sent after the change may stand in a book of version 2 too.
+ * @returns the book itself when there is nothing to do, or when it is no book
+ */
+export function upgradeBook(raw: unknown): unknown {
+	const book = raw as { version?: unknown; tables?: Record<string, unknown> } | null;
+	if ((book?.version !== 1 && book?.version !== 2) || typeof book.tables !== 'object' || book.tables === null)
+		return raw;
+	const tables = Object.fromEntries(
+		Object.entries(book.tables).map(([name, rows]) => {
+			const changes = Object.hasOwn(WORDS_TO_IDS, name) ? WORDS_TO_IDS[name as BookTable] : undefined;
+			return [name, changes && Array.isArray(rows) ? rows.map(within(changes)) : rows];
+		})
+	);
+	return { ...book, version: 2, tables };
+}
