@@ -8,6 +8,7 @@ import {
 	mouldInputs,
 	nextMouldStates,
 	planMould,
+	STATE_WORDS,
 	type MakingPlan,
 	type MouldMaterials,
 	type MouldPlan,
@@ -276,7 +277,7 @@ export async function setMouldState(
 ): Promise<void> {
 	const mould = await getMould(id);
 	if (!nextMouldStates(mould.state).includes(state)) {
-		throw new RefusedError(`A mould that is ${mould.state} does not become ${state}.`);
+		throw new RefusedError(`A mould that is ${STATE_WORDS[mould.state]} does not become ${STATE_WORDS[state]}.`);
 	}
 	await updateVersioned(tables.moulds(), 'mould', id, version, { state }, transaction);
 }

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { releaseThing, resinThing, type Thing } from '$lib/core/compat';
-import { MOULD_MODULES } from '$lib/core/mould';
+import { MOULD_MODULES, STATE_WORDS } from '$lib/core/mould';
 import { outcomeOf } from '$lib/core/outcomeOf';
 import {
 	composePlan,
@@ -111,7 +111,7 @@ async function gather(inputs: ShotInputs) {
 	]);
 	const unfit = moulds.find((m) => m.state !== 'active');
 	if (unfit) {
-		throw new RefusedError(`M${unfit.number} is ${unfit.state}: only an active mould is poured.`, 'mouldIds');
+		throw new RefusedError(`M${unfit.number} is ${STATE_WORDS[unfit.state]}: only an active mould is poured.`, 'mouldIds');
 	}
 	const shy = moulds.find((m) => MOULD_MODULES[m.inputs.kind].refusesResin);
 	if (shy)

@@ -10,7 +10,7 @@
 {#each causes as { fault, confirmed, ranked } (fault)}
 	<section class="mb-5" aria-label="Causes of {FAULT_WORDS[fault]}">
 		<h2 class="mb-1">Why {FAULT_WORDS[fault]}</h2>
-		{#if confirmed}<p class="mb-1">Confirmed: <strong>{confirmed}</strong>.</p>{/if}
+		{#if confirmed}<p class="mb-1">Confirmed: <strong>{CAUSE_WORDS[confirmed] ?? confirmed}</strong>.</p>{/if}
 		<ol class="divide-y divide-(--line) border-y border-(--line)">
 			{#each ranked as c, i (c.id)}
 				<li class="grid grid-cols-[3.6rem_1fr_auto] items-start gap-x-3 py-2">
