@@ -70,6 +70,21 @@ export default ts.config(
 		'src/lib/server/**': ['$lib/ui*', 'svelte', 'svelte/*', 'flowbite*', ...ROUTES]
 	}),
 	{
+		// the environment is read in one place, where it is checked
+		files: ['src/**/*.ts', 'src/**/*.svelte'],
+		ignores: ['src/lib/server/environment.ts', '**/*.test.ts'],
+		rules: {
+			'no-restricted-properties': [
+				'error',
+				{ object: 'process', property: 'env', message: 'Ask $lib/server/environment.' }
+			]
+		}
+	},
+	{
+		files: ['src/**', 'tests/**', 'scripts/**'],
+		rules: { 'max-lines': ['error', 400] }
+	},
+	{
 		// what a failure is answered with is decided in one place: server/errors.ts
 		files: ['src/routes/**/*.ts'],
 		rules: {
@@ -91,6 +106,7 @@ export default ts.config(
 			'no-restricted-globals': ['error', 'window', 'document', 'localStorage', 'process'],
 			'no-restricted-properties': [
 				'error',
+				{ object: 'process', property: 'env', message: 'Pass it in.' },
 				{ object: 'Date', property: 'now', message: 'Pass the time in.' },
 				{ object: 'Math', property: 'random', message: 'Pass chance in.' }
 			]

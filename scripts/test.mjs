@@ -27,7 +27,7 @@ const STATIC = [
 	['format', () => npx(['prettier', '--check', '--log-level', 'warn', '.'])],
 	['lint', () => npx(['eslint', '.'])],
 	['types', () => run('npm', ['run', '--silent', 'test:types'], { show: 'both' })],
-	['core', () => npx(['vitest', 'run', '--project', 'core', '--reporter=default'])],
+	['core', () => npx(['vitest', 'run', '--project', 'core', '--coverage', '--reporter=default'])],
 	['ui', () => npx(['vitest', 'run', '--project', 'ui', '--reporter=default'])]
 ];
 

@@ -6,6 +6,7 @@ import { refusal } from '$lib/server/access';
 import { drain } from '$lib/server/body';
 import { closeDb } from '$lib/server/db/connection';
 import { migrate } from '$lib/server/db/migrate';
+import { environment } from '$lib/server/environment';
 import { log } from '$lib/server/log';
 import { readSettings } from '$lib/server/repositories/settings';
 import { WORKSHOP_DEFAULTS } from '$lib/core/workshop';
@@ -13,17 +14,23 @@ import { WORKSHOP_DEFAULTS } from '$lib/core/workshop';
 export const init: ServerInit = async () => {
 	if (building) return;
 	try {
+		environment();
+	} catch (error) {
+		process.stderr.write(`${(error as Error).message}\n`);
+		process.exit(1);
+	}
+	try {
 		await migrate();
 	} catch (error) {
 		if (!(error instanceof ConnectionError)) throw error;
 		// nothing can be served without it: one sentence, not a stack trace
-		const { host } = new URL(process.env.DATABASE_URL ?? 'mariadb://nowhere');
+		const { host } = new URL(environment().DATABASE_URL ?? 'mariadb://nowhere');
 		process.stderr.write(
 			`The database at ${host} does not let us in (${error.message}). Is it running, and is DATABASE_URL right?\n`
 		);
 		process.exit(1);
 	}
-	if (process.env.ANTHYPOS_DEMO === '1') {
+	if (environment().ANTHYPOS_DEMO === '1') {
 		const { loadDemo } = await import('$lib/server/demo/load');
 		await loadDemo(new Date());
 	}
@@ -45,7 +52,7 @@ async function tooLarge(request: Request, path: string): Promise<Response | unde
 }
 
 export const handle: Handle = async ({ event, resolve }) => {
-	const refused = refusal(event.request, process.env.ALLOWED_HOSTS);
+	const refused = refusal(event.request, environment().ALLOWED_HOSTS);
 	if (refused) return json({ message: refused }, { status: 403 });
 	const large = await tooLarge(event.request, event.url.pathname);
 	if (large) return large;

@@ -4,10 +4,11 @@ import { MeshError, type MeshAnswer, type MeshQuery } from '$lib/core/mesh';
 import type { Outcome } from '$lib/core/outcome';
 import type { ShapeChoice } from '$lib/core/master';
 import type { studyFile } from '$lib/core/master/study';
+import { environment } from './environment';
 import type { MeshTask } from './thread/mesh';
 
 /** So long one file may be worked on, ms; MESH_TIME_LIMIT_MS says otherwise. Others wait behind it. */
-const LIMIT_MS = Number(process.env.MESH_TIME_LIMIT_MS) || 20_000;
+const LIMIT_MS = environment().MESH_TIME_LIMIT_MS;
 
 const tooLong = () =>
 	new MeshError(

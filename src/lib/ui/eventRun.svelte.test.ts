@@ -1,37 +1,8 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { type PourPlan } from '$lib/core/plan';
 import { benchSteps, type PourEvent } from '$lib/core/bench';
 import type { EventStore } from './eventStore';
 import { PourRun } from './pourRun.svelte';
-
-const plan: PourPlan = {
-	shotId: 's',
-	batchIndex: 0,
-	batchCount: 1,
-	masterName: 'Whelk',
-	moulds: [{ id: 'm', number: 1, label: 'Whelk', copies: 1 }],
-	resinName: 'White',
-	chemistry: 'urethane',
-	a: { massG: 10, volumeMl: 10 },
-	b: { massG: 9, volumeMl: 10 },
-	massG: 19,
-	markAMm: 20,
-	markBMm: 20,
-	cupDiameterMm: 25,
-	potLifeS: 150,
-	gelTimeS: 160,
-	usableS: 127,
-	steps: [
-		{ name: 'Mix', durationS: 40, role: 'mix' },
-		{ name: 'Pour', durationS: 20, role: 'pour' }
-	],
-	holdUntilS: 300,
-	demouldS: 900,
-	roomTempC: 21,
-	relativeHumidity: 44,
-	mouldTempC: 21,
-	startTempC: 21
-};
+import { whelkPlan as plan } from './whelkPlan.testing';
 
 /** A server that keeps what it is sent, and can be away, refuse, or know more than this device. */
 class Server {

@@ -277,7 +277,9 @@ export async function setMouldState(
 ): Promise<void> {
 	const mould = await getMould(id);
 	if (!nextMouldStates(mould.state).includes(state)) {
-		throw new RefusedError(`A mould that is ${STATE_WORDS[mould.state]} does not become ${STATE_WORDS[state]}.`);
+		throw new RefusedError(
+			`A mould that is ${STATE_WORDS[mould.state]} does not become ${STATE_WORDS[state]}.`
+		);
 	}
 	await updateVersioned(tables.moulds(), 'mould', id, version, { state }, transaction);
 }

@@ -111,7 +111,10 @@ async function gather(inputs: ShotInputs) {
 	]);
 	const unfit = moulds.find((m) => m.state !== 'active');
 	if (unfit) {
-		throw new RefusedError(`M${unfit.number} is ${STATE_WORDS[unfit.state]}: only an active mould is poured.`, 'mouldIds');
+		throw new RefusedError(
+			`M${unfit.number} is ${STATE_WORDS[unfit.state]}: only an active mould is poured.`,
+			'mouldIds'
+		);
 	}
 	const shy = moulds.find((m) => MOULD_MODULES[m.inputs.kind].refusesResin);
 	if (shy)
