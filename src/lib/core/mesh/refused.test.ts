@@ -3,16 +3,7 @@ import { strToU8, zipSync } from 'fflate';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { loadMesh, type Mesh, MeshError, readMeshFile } from '.';
 import { geometry, meshOf, stlOf } from './shapes.testing';
-import {
-	asBinaryPly,
-	asPly,
-	asText,
-	model,
-	oneTriangle,
-	text,
-	volume,
-	zip
-} from './files.testing';
+import { asBinaryPly, asPly, asText, model, oneTriangle, text, volume, zip } from './files.testing';
 
 let cube: Mesh;
 let bytes: Uint8Array;

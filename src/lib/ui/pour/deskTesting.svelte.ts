@@ -37,6 +37,7 @@ export class Bench implements DeviceSource {
 	}
 }
 
+// eslint-disable-next-line svelte/prefer-svelte-reactivity -- no page shows it
 export const kept = new Map<string, string>();
 export let stop = () => {};
 /** What ends the bench from here on. */
