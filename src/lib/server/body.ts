@@ -4,7 +4,7 @@ import { refusal, type Refusal } from '$lib/core/outcome';
 export type Body = { ok: true; value: unknown } | (Refusal & { status: 413 | 422 });
 
 /** Largest JSON body that the open interface reads, bytes. */
-export const MAX_JSON_BYTES = 256 * 1024;
+const MAX_JSON_BYTES = 256 * 1024;
 
 /** Reads on and throws away: a client that is still sending would otherwise never see the answer. */
 export async function drain(body: ReadableStream<Uint8Array> | null | undefined): Promise<void> {

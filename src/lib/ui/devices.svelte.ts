@@ -9,7 +9,7 @@ import {
 import { newId } from './newId';
 
 type Without<T> = T extends unknown ? Omit<T, 'id' | 'atMs'> : never;
-export type DeviceAction = Without<DeviceCommand>;
+type DeviceAction = Without<DeviceCommand>;
 
 /** Where readings come from and commands go: the server's stream, or a shop simulated in this page. */
 export interface DeviceSource {

@@ -6,7 +6,7 @@ export const BATCH = 100;
 /** Pours and moulds whose page is open here: they send for themselves. */
 export const atHand = new Set<string>();
 
-export interface Posted {
+interface Posted {
 	/** Ids that the server has now. */
 	taken: string[];
 	/** Ids that it refused, with its sentence: sending them again would not mend that. */

@@ -2,7 +2,16 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { benchSteps, type PourEvent } from '$lib/core/bench';
 import type { EventStore } from './eventStore';
 import { PourRun } from './pourRun.svelte';
-import { whelkPlan as plan } from './whelkPlan.testing';
+import { planOf } from '$lib/core/bench/plan.testing';
+
+const plan = planOf({
+	moulds: [{ id: 'm', number: 1, label: 'Whelk', copies: 1 }],
+	pot: undefined,
+	steps: [
+		{ name: 'Mix', durationS: 40, role: 'mix' },
+		{ name: 'Pour', durationS: 20, role: 'pour' }
+	]
+});
 
 /** A server that keeps what it is sent, and can be away, refuse, or know more than this device. */
 class Server {

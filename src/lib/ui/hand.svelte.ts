@@ -1,5 +1,5 @@
 /** Where the large action stands at the bench: along the foot, or under the thumb of one hand. */
-export const HANDS = ['both', 'left', 'right'] as const;
+const HANDS = ['both', 'left', 'right'] as const;
 export type Hand = (typeof HANDS)[number];
 
 /** The layout that this device was set to; kept on it. */

@@ -5,7 +5,7 @@ import { CLOCKS_CHANGED } from './clockText';
 const EVERY_MS = 4000;
 
 /** What waits of one pour, or of one mould that is made. */
-export interface Unsent {
+interface Unsent {
 	ownerId: string;
 	/** Its page at the bench. */
 	href: string;

@@ -1,5 +1,5 @@
 /** More than any field takes; a browser lays out such a text for minutes, so it is stopped at the paste. */
-export const MAX_PASTE = 20_000;
+const MAX_PASTE = 20_000;
 
 /** Keeps a paste that no field could take out of it, and says so at the field. What was there stays. */
 export class PasteGuard {

@@ -24,7 +24,7 @@ export function speak(text: string): void {
 }
 
 /** How deadlines are told; kept on this device. */
-export const SIGNAL_WAYS = ['tones', 'voice', 'muted'] as const;
+const SIGNAL_WAYS = ['tones', 'voice', 'muted'] as const;
 export type SignalWay = (typeof SIGNAL_WAYS)[number];
 
 export function keptSignalWay(): SignalWay {

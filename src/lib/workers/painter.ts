@@ -29,7 +29,7 @@ export interface View {
 const MOST_COLUMNS = 12_000;
 
 /** Where the eye is; the page moves it, the painter follows. */
-export interface Eye {
+interface Eye {
 	position: V3;
 	quaternion: readonly [number, number, number, number];
 	near: number;

@@ -4,35 +4,26 @@ import { cup } from '../cure';
 import { cureOf, resinRecord } from '../shelf';
 import { clockCups, type PourPlan } from '../plan/pourPlan';
 import { benchForecast, benchSteps, correctedPlan, reducePour, type PourEvent } from '.';
+import { planOf } from './plan.testing';
 
 const cure = cureOf(resinRecord.parse(DEMO_RESINS.find((r) => r.name === 'Harbour slow')));
 const common = { massG: 150, startTempC: 23, roomTempC: 23 };
 const potLifeS = cup({ resin: cure, ...common }).potLifeS;
-const plan: PourPlan = {
-	shotId: 's',
-	batchIndex: 0,
-	batchCount: 1,
-	masterName: 'Figure',
-	moulds: [{ id: 'm', number: 1, label: 'Figure', copies: 1 }],
-	resinName: 'Harbour slow',
-	chemistry: 'urethane',
+const plan = planOf({
 	cure,
 	section: { section: { shape: 'slab', thicknessMm: 6 }, mouldWallMm: 12 },
 	a: { massG: 79, volumeMl: 70 },
 	b: { massG: 71, volumeMl: 70 },
 	...common,
-	markAMm: 40,
-	markBMm: 40,
-	cupDiameterMm: 47,
 	potLifeS,
 	gelTimeS: potLifeS * 1.3,
 	usableS: potLifeS * 0.85,
 	steps: [{ name: 'Mix', durationS: 60, role: 'mix' }],
+	pot: undefined,
 	holdUntilS: 1200,
 	demouldS: 4500,
-	relativeHumidity: 40,
 	mouldTempC: 23
-};
+});
 const air = (roomTempC: number) => ({ roomTempC, mouldTempC: roomTempC, relativeHumidity: 40 });
 
 /** What a gun shows of a cup now and then until it is getting thick. */

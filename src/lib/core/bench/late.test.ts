@@ -1,41 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { type PourPlan } from '../plan/pourPlan';
 import { benchSteps, lateAdvice } from '.';
+import { planOf } from './plan.testing';
 
-const plan: PourPlan = {
-	shotId: 's',
-	batchIndex: 0,
-	batchCount: 1,
-	masterName: 'Ammonite',
+const plan = planOf({
 	moulds: [
 		{ id: 'm1', number: 4, label: 'Ammonite', copies: 1 },
 		{ id: 'm2', number: 5, label: 'Ammonite', copies: 1 }
-	],
-	resinName: 'White',
-	chemistry: 'urethane',
-	a: { massG: 60, volumeMl: 55 },
-	b: { massG: 54, volumeMl: 55 },
-	massG: 114,
-	markAMm: 41,
-	markBMm: 41,
-	cupDiameterMm: 41,
-	potLifeS: 150,
-	gelTimeS: 160,
-	usableS: 127,
-	steps: [
-		{ name: 'Mix', durationS: 40, role: 'mix' },
-		{ name: 'Pour', durationS: 20, role: 'pour' },
-		{ name: 'Load and close', durationS: 20, role: 'load' },
-		{ name: 'Pump up', durationS: 12, role: 'pump' }
-	],
-	pot: { name: 'Pot', targetGaugeKpa: 275, ratedGaugeKpa: 400, bubbleDiameterRatio: 0.645 },
-	holdUntilS: 300,
-	demouldS: 900,
-	roomTempC: 21,
-	relativeHumidity: 44,
-	mouldTempC: 21,
-	startTempC: 21
-};
+	]
+});
 const steps = benchSteps(plan);
 const at = (id: string) => steps.findIndex((s) => s.id === id);
 const told = (id: string, elapsedS: number, over: Partial<PourPlan> = {}, more: object = {}) => {

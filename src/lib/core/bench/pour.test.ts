@@ -2,38 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type PourPlan } from '../plan/pourPlan';
 import { benchSteps, clocksOf, mostPressingFirst, pourEvent, reducePour, type PourEvent } from '.';
+import { planOf } from './plan.testing';
 
-const plan: PourPlan = {
-	shotId: 's',
-	batchIndex: 0,
-	batchCount: 1,
-	masterName: 'Ammonite',
-	moulds: [{ id: 'm1', number: 4, label: 'Ammonite', copies: 1 }],
-	resinName: 'White',
-	chemistry: 'urethane',
-	a: { massG: 60, volumeMl: 55 },
-	b: { massG: 54, volumeMl: 55 },
-	massG: 114,
-	markAMm: 41,
-	markBMm: 41,
-	cupDiameterMm: 41,
-	potLifeS: 150,
-	gelTimeS: 160,
-	usableS: 127,
-	steps: [
-		{ name: 'Mix', durationS: 40, role: 'mix' },
-		{ name: 'Pour', durationS: 20, role: 'pour' },
-		{ name: 'Load and close', durationS: 20, role: 'load' },
-		{ name: 'Pump up', durationS: 12, role: 'pump' }
-	],
-	pot: { name: 'Pot', targetGaugeKpa: 275, ratedGaugeKpa: 400, bubbleDiameterRatio: 0.645 },
-	holdUntilS: 300,
-	demouldS: 900,
-	roomTempC: 21,
-	relativeHumidity: 44,
-	mouldTempC: 21,
-	startTempC: 21
-};
+const plan = planOf();
 const steps = benchSteps(plan);
 const T0 = 1.79e12;
 let serial = 0;

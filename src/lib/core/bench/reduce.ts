@@ -12,7 +12,7 @@ export interface Graded {
 }
 
 /** A step of the pot: when, and what its gauge said, if anybody read it. */
-export interface PressureStep {
+interface PressureStep {
 	atMs: number;
 	gaugeKpa?: number;
 	who?: string;

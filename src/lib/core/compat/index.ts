@@ -21,7 +21,5 @@ export {
 	VERDICTS,
 	type Experience,
 	type RigidSource,
-	type Thing,
-	type ThingKind,
-	type Verdict
+	type Thing
 } from './things';

@@ -21,11 +21,9 @@ export type Thing =
 	| { kind: 'wet'; key: string; name: string };
 /** How a rigid mould came to be: it says what its face is made of. */
 export type RigidSource = 'bought' | 'printed' | 'cast resin';
-export type ThingKind = Thing['kind'];
 
 /** What the maker found when two things met. */
 export const VERDICTS = ['fine', 'with care', 'never again'] as const;
-export type Verdict = (typeof VERDICTS)[number];
 
 const key = z
 	.string()

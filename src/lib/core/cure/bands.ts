@@ -158,7 +158,7 @@ export const cupMoves: Moves<CupInput> = {
 	roomTempC: (q, k) => ({ ...q, roomTempC: moved('roomTempC', q.roomTempC, k) })
 };
 
-export interface PartQuestion {
+interface PartQuestion {
 	resin: CureRecord;
 	where: Sections;
 	startTempC: number;

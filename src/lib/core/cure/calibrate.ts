@@ -17,8 +17,8 @@ import {
 } from './record';
 
 /** The slab, mould and air in which a sheet's demould time is taken to be stated, unless the record says. */
-export const SHEET_MOULD_WALL_MM = 10;
-export const SHEET_TEMP_C = 23;
+const SHEET_MOULD_WALL_MM = 10;
+const SHEET_TEMP_C = 23;
 
 /** A part wants at least this share of its own gel time after gel, whatever the sheet says (a default of ours). */
 const LEAST_MATURITY = 0.1;

@@ -43,7 +43,7 @@ export const catalystPlanInput = z.strictObject({
 });
 export type CatalystPlanInput = z.input<typeof catalystPlanInput>;
 
-export interface CatalystShare {
+interface CatalystShare {
 	percent: number;
 	potLifeS: number;
 	gelTimeS: number;

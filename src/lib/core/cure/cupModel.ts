@@ -99,9 +99,9 @@ function runInduction(
 }
 
 /** What of a resin a cup runs on. */
-export type CupResin = Pick<CupSetup, 'kinetics' | 'densityGPerMl' | 'specificHeatJPerGK'>;
+type CupResin = Pick<CupSetup, 'kinetics' | 'densityGPerMl' | 'specificHeatJPerGK'>;
 /** A cup as tall as wide, in a room. */
-export interface PlainCup {
+interface PlainCup {
 	massG: number;
 	startTempC: number;
 	roomTempC: number;

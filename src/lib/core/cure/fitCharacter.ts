@@ -4,7 +4,7 @@ import { integrateCup } from './cupModel';
 
 /** A gun thermometer's scatter from reading to reading, and how far it is off as a whole, °C (common practice, no source). */
 export const READING_ERROR_C = 0.8;
-export const OFFSET_C = 1.5;
+const OFFSET_C = 1.5;
 /** How far a batch may be from its sheet before any reading: one standard deviation of ln(speed). */
 export const PRIOR_LN_RATE = 0.25;
 
@@ -23,7 +23,7 @@ export interface CharacterFit {
 	converged: boolean;
 }
 
-export interface TempReading {
+interface TempReading {
 	timeS: number;
 	tempC: number;
 }

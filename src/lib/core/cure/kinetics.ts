@@ -1,9 +1,9 @@
 import { mobility, type Glass } from './glass';
 
 /** Gas constant, J/(mol·K) (CODATA 2018). */
-export const GAS_CONSTANT = 8.31446261815324;
+const GAS_CONSTANT = 8.31446261815324;
 /** 23 °C in kelvin: the temperature at which sheets state their times. */
-export const REFERENCE_K = 296.15;
+const REFERENCE_K = 296.15;
 
 /** Constants of one resin's reaction. */
 export interface Kinetics {

@@ -9,7 +9,7 @@ export interface PartSetup extends GridSetup {
 	readonly mouldTempC: number;
 }
 
-export interface PartOptions {
+interface PartOptions {
 	/** Conversions whose time at the slowest place is noted. */
 	readonly watchConversions?: readonly number[];
 	/** A time at which the ripeness is noted, s. */
@@ -35,7 +35,7 @@ export interface PartPoint {
 	slowest: number;
 }
 
-export interface PartRun extends Ready {
+interface PartRun extends Ready {
 	/** Infinity where the horizon came first. */
 	gelCoreS: number;
 	gelWallS: number;
@@ -52,7 +52,7 @@ export interface PartRun extends Ready {
 	series: PartPoint[];
 }
 
-export type RunModel = Omit<CureModel, 'warnings' | 'defaulted'>;
+type RunModel = Omit<CureModel, 'warnings' | 'defaulted'>;
 
 const CELLS = 28;
 /** Share of maturing from which stiffness is watched. */

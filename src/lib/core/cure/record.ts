@@ -95,7 +95,7 @@ export const filledInput = z.strictObject({
 
 export type FilledMix = z.output<typeof filledInput>;
 
-export const cureCatalystInput = z.strictObject({
+const cureCatalystInput = z.strictObject({
 	percent: z
 		.number({ error: 'Type the catalyst in per cent of the resin by weight.' })
 		.positive('The catalyst must be more than nothing.')

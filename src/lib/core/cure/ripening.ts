@@ -3,7 +3,7 @@ import { arrhenius } from './kinetics';
 import type { CureModel } from './model';
 
 /** How far a part has come towards being taken out. */
-export interface Ripeness {
+interface Ripeness {
 	/** Seconds at 23 °C and the sheet's speed since the slowest place gelled. */
 	maturedS: number;
 	/** Share of the section's bending stiffness that lies below its glass transition, 0…1. */
@@ -129,7 +129,7 @@ export const readyOf = (r: Ready): Ready => ({
 });
 
 /** A part at the end of a step. */
-export interface RipeNow extends Ripeness {
+interface RipeNow extends Ripeness {
 	timeS: number;
 	/** Every place of it has gelled. */
 	gelled: boolean;

@@ -4,7 +4,7 @@ import { part, type PartResult } from './part';
 import type { CureRecord } from './record';
 import { WALL_KINDS } from './wall';
 
-export const SECTION_SHAPES = ['slab', 'cylinder', 'sphere'] as const;
+const SECTION_SHAPES = ['slab', 'cylinder', 'sphere'] as const;
 
 /** Where a solid cast sets last and where it gets hottest, and the mould round it. */
 export const sectionsInput = z.object({
@@ -21,7 +21,7 @@ export const sectionsInput = z.object({
 });
 export type Sections = z.output<typeof sectionsInput>;
 
-export interface SectionsResult {
+interface SectionsResult {
 	/** When the first and the last place of all have gelled, s. */
 	gelFirstS: number;
 	gelLastS: number;

@@ -10,4 +10,4 @@ export { instrumentInput, postedReading, type InstrumentInput, type PostedReadin
 export { loadG, noise, potGaugeKpa, SIMULATED, simulatedReading, type SimulatedShop } from './simulated';
 export { judgeReading, SILENT_AFTER_S, type DeviceState, type Judgement } from './judge';
 export { weighing, type Weighing } from './weigh';
-export { seedOf, simulatedShop, type ShopChange } from './shop';
+export { simulatedShop, type ShopChange } from './shop';

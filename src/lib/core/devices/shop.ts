@@ -13,13 +13,6 @@ export interface ShopChange {
 	damperBy?: number;
 }
 
-/** From which plan a whole number follows: chance that belongs to this pour. */
-export function seedOf(text: string): number {
-	let h = 2166136261;
-	for (let i = 0; i < text.length; i++) h = Math.imul(h ^ text.charCodeAt(i), 16777619);
-	return h >>> 0;
-}
-
 /** The simulated shop for a plan: its cup follows the cure engine, its pot the plan's own pump-up time. */
 export function simulatedShop(
 	plan: PourPlan,

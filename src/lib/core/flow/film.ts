@@ -1,5 +1,5 @@
 /** Standard gravity, m/s². */
-export const GRAVITY = 9.80665;
+const GRAVITY = 9.80665;
 /**
  * Largest mean film that a turning wall carries round, h ≤ 0.7071·√(ν·ω·R/g)
  * (Moffatt, J. Mécanique 16 (1977) 651: the largest load is 4.4427·R·√(νωR/g); 4.4427 ÷ 2π = 0.7071).

@@ -20,7 +20,7 @@ export const MOULD_FAULTS = [
 	'leaked',
 	'detail-missing'
 ] as const;
-export type MouldFault = (typeof MOULD_FAULTS)[number];
+type MouldFault = (typeof MOULD_FAULTS)[number];
 export const MOULD_FAULT_WORDS: Readonly<Record<MouldFault, string>> = {
 	inhibited: 'inhibited, tacky',
 	'face-bubbles': 'bubbles on the face',

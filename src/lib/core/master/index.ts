@@ -5,8 +5,7 @@ export {
 	SEALINGS,
 	SURFACES,
 	usedReading,
-	type MasterRecord,
-	type ReferenceSize
+	type MasterRecord
 } from './master';
 export {
 	METHOD_NAMES,

@@ -23,7 +23,6 @@ export const referenceSize = z.object({
 		.positive('The size must be more than nothing.')
 		.max(10_000, 'Over 10 m: check the unit.')
 });
-export type ReferenceSize = z.output<typeof referenceSize>;
 
 const fields = z.object({
 	name: name('master'),

@@ -23,7 +23,7 @@ const grams = (of: string) =>
 		.max(1e6, 'Over a tonne: check the unit.');
 
 /** A solid that is added to the piece or taken off it. */
-export const solidPiece = z.object({ sign: z.enum(['add', 'subtract']), solid: solidInput });
+const solidPiece = z.object({ sign: z.enum(['add', 'subtract']), solid: solidInput });
 
 const byRise = z.object({
 	method: z.literal('rise'),

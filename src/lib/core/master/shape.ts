@@ -48,7 +48,7 @@ export const shapeChoice = z.object({
 export type ShapeChoice = z.output<typeof shapeChoice>;
 
 /** What the core found in the file with that choice. */
-export const shapeFindings = z.object({
+const shapeFindings = z.object({
 	volumeMl: z.number(),
 	areaMm2: z.number(),
 	/** Sizes with up pointing up: length, width, height, mm. */

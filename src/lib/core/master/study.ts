@@ -133,7 +133,7 @@ function findingsOf(
 }
 
 /** Traps of a file as a master keeps them, the largest first. */
-export function trapRecords(found: TrapResult): TrapRecord[] {
+function trapRecords(found: TrapResult): TrapRecord[] {
 	return found.traps.slice(0, 100).map((t, i) => ({
 		source: 'file',
 		place: `Pocket ${i + 1}`,

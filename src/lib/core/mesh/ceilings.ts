@@ -20,7 +20,7 @@ export const LEVEL_DEG = 8;
 /** Slope at which they run off (common practice, no source). */
 export const RUNS_DEG = 12;
 /** Smaller patches are no bubble catchers: a few mm each way (common practice, no source). */
-export const LEAST_CEILING_MM2 = 25;
+const LEAST_CEILING_MM2 = 25;
 /** What lies this near to the top is the pour face itself, mm. */
 const POUR_FACE_MM = 0.5;
 
@@ -78,7 +78,7 @@ export function faceNormal(mesh: Mesh, t: number, out: Float64Array): number {
 }
 
 /** Groups triangles (by the place of their first index) that share a corner. */
-export function patches(indices: Uint32Array, chosen: readonly number[]): Uint32Array[] {
+function patches(indices: Uint32Array, chosen: readonly number[]): Uint32Array[] {
 	const owner = new Map<number, number>();
 	const parent = chosen.map((_, i) => i);
 	const find = (i: number): number => {

@@ -1,4 +1,4 @@
-import { dot, type Frame } from './frame';
+import type { Frame } from './frame';
 import type { Mesh } from './types';
 
 /** The cavity as upright columns on a grid: where each column enters and leaves the material. */
@@ -216,16 +216,4 @@ export function columnsVolumeMl(columns: Columns): number {
 	let sum = 0;
 	for (let i = 0; i < columns.top.length; i++) sum += columns.top[i]! - columns.bottom[i]!;
 	return (sum * columns.cellMm ** 2) / 1000;
-}
-
-/** Height of a direction's lowest and highest point over a mesh. */
-export function extent(mesh: Mesh, up: Frame['w']): [number, number] {
-	let [lo, hi] = [Infinity, -Infinity];
-	const v = mesh.vertices;
-	for (let i = 0; i < v.length; i += 3) {
-		const h = dot(up, [v[i]!, v[i + 1]!, v[i + 2]!]);
-		if (h < lo) lo = h;
-		if (h > hi) hi = h;
-	}
-	return [lo, hi];
 }

@@ -3,7 +3,7 @@ import { faceNormal } from './ceilings';
 import type { Mesh, Vec3 } from './types';
 
 /** Faces that lean no further from the one that was picked belong to the same opening, degrees. */
-export const FLAT_DEG = 12;
+const FLAT_DEG = 12;
 
 /** The flat face that a triangle belongs to: its neighbours, and theirs, as long as they hardly turn. */
 export function flatFace(

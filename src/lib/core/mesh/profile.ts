@@ -5,7 +5,7 @@ import type { Mesh, Vec3 } from './types';
 export type Reach = [number, number, number, number];
 
 /** Slices that a piece's outline is kept in. */
-export const SLICES = 32;
+const SLICES = 32;
 
 /**
  * Outline of a mesh in slices of equal height, from the top (its pour face) down: the box round each slice,

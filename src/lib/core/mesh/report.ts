@@ -181,13 +181,3 @@ function explain(report: MeshReport, mesh: Mesh, signedMl: number): void {
 	if (!(report.volumeMl > 0))
 		say('no-volume', 'The surface encloses nothing.', 'Export a closed body, or measure by water.', 'harm');
 }
-
-/** The size in the words of a maker: "188 mm tall". */
-export function sizeInWords(report: Pick<MeshReport, 'bounds'>): {
-	lengthMm: number;
-	widthMm: number;
-	heightMm: number;
-} {
-	const { min, max } = report.bounds;
-	return { lengthMm: max[0] - min[0], widthMm: max[1] - min[1], heightMm: max[2] - min[2] };
-}

@@ -41,7 +41,7 @@ export interface TrapResult {
 
 export const DEFAULT_CELLS = 256;
 /** Everything this near to the top is open: the piece stands with it on the base board (common practice, no source). */
-export const OPEN_TOP_MM = 0.5;
+const OPEN_TOP_MM = 0.5;
 
 /**
  * Air traps of a cavity in a pouring position. A trap is a connected pocket whose top is not connected

@@ -15,7 +15,7 @@ export const correctPourInput = z.strictObject({
 	capacityG: z.number().positive('The cup must hold something.').optional(),
 	capacityMl: z.number().positive('The cup must hold something.').optional()
 });
-export type CorrectPourInput = z.infer<typeof correctPourInput>;
+type CorrectPourInput = z.infer<typeof correctPourInput>;
 
 export interface Correction {
 	addA: number;

@@ -1,7 +1,7 @@
 /** Film left on a wall by a liquid of 100 mPa·s, mm (common practice, no source). */
-export const FILM_MM_AT_100_MPAS = 0.1;
+const FILM_MM_AT_100_MPAS = 0.1;
 /** Stick and spatula, mm² wetted (common practice, no source). */
-export const TOOL_AREA_MM2 = 2000;
+const TOOL_AREA_MM2 = 2000;
 
 /**
  * Inner width of a cup that is as tall as it is wide and just holds the volume, mm.

@@ -1,7 +1,7 @@
 import type { MixResult } from './mix';
 
 /** What heat sees of the grains of a filler. */
-export interface GrainHeat {
+interface GrainHeat {
 	conductivityWPerMK: number;
 	specificHeatJPerGK: number;
 }

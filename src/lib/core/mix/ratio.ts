@@ -16,7 +16,7 @@ export const ratioInput = z.strictObject({
 export type Ratio = z.infer<typeof ratioInput>;
 
 /** Sheets round their figures: this far apart, ratio by weight and by volume still agree. */
-export const RATIO_TOLERANCE = 0.02;
+const RATIO_TOLERANCE = 0.02;
 
 /** B for each part of A by weight, from a ratio of either kind. (b/a)w = (b/a)v · ρB/ρA. */
 export function bPerAByWeight(ratio: Ratio, densityAGPerMl: number, densityBGPerMl: number): number {
@@ -31,7 +31,7 @@ export function bPerAByVolume(ratio: Ratio, densityAGPerMl: number, densityBGPer
 }
 
 /** Whether what a sheet says of ratio and density agrees, with the sum that was made. */
-export interface RatioCheck {
+interface RatioCheck {
 	ok: boolean;
 	/** How far the two differ, as a share (0.02 is two per cent). */
 	offBy: number;

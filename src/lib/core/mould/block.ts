@@ -81,7 +81,7 @@ export const mouldBlockInput = z.strictObject({
 		.max(50, 'Over half lost in the cup: check the loss.')
 		.default(0)
 });
-export type MouldBlockInput = z.input<typeof mouldBlockInput>;
+type MouldBlockInput = z.input<typeof mouldBlockInput>;
 
 /** A degassing vessel holds the mass risen to this many times its volume (common practice, no source). */
 export const DEGAS_RISE = 5;
@@ -180,7 +180,7 @@ export function mouldBlock(raw: MouldBlockInput): MouldBlockResult {
 }
 
 /** Activation energies of silicone's two cures, kJ/mol (from memory). */
-export const SILICONE_KJ_PER_MOL = { addition: 60, condensation: 25 } as const;
+const SILICONE_KJ_PER_MOL = { addition: 60, condensation: 25 } as const;
 
 /**
  * How much faster a rubber cures in this room than on its sheet. A condensation cure wants moisture and chemistry: it is

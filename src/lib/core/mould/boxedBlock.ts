@@ -5,8 +5,8 @@ import { InputError, type Warning } from '../working';
 import { mouldBlock, mouldBlockInput, type Cavity, type MouldBlockResult } from './block';
 
 /** Cover and clearance that makers leave, mm (common practice, no source). */
-export const USUAL_COVER_MM = 12;
-export const LEAST_CLEARANCE_MM = 6;
+const USUAL_COVER_MM = 12;
+const LEAST_CLEARANCE_MM = 6;
 
 const gap = (what: string) =>
 	z

@@ -4,7 +4,7 @@ import type { MasterSize } from '../master/sizes';
 /** Boards and tubes stand this much higher than the rubber, mm (common practice, no source). */
 export const RIM_MM = 10;
 /** The base board reaches this far beyond the walls on each side, mm: room for the fillet of hot glue. */
-export const BASE_MARGIN_MM = 25;
+const BASE_MARGIN_MM = 25;
 
 /** A piece to cut. */
 export interface CutPiece {
@@ -24,7 +24,7 @@ export interface Course {
 	units: number;
 }
 
-export interface BrickSize {
+interface BrickSize {
 	/** Width of one brick, and the step by which the inside grows, mm. */
 	pitchMm: number;
 	/** Height of one course, mm. */

@@ -1,7 +1,7 @@
 import { digits } from '../units';
 
 /** One key in so much length of joint, mm (common practice, no source). */
-export const KEY_EVERY_MM = 45;
+const KEY_EVERY_MM = 45;
 
 /** Half-round keys along the joint of a mould in two halves, in its plan, mm from its middle. */
 export interface Keys {
@@ -40,7 +40,7 @@ function onRectangle(l: number, w: number, along: number) {
 }
 
 export const SEAM_SIDES = ['back', 'left', 'right', 'front'] as const;
-export type SeamSide = (typeof SEAM_SIDES)[number];
+type SeamSide = (typeof SEAM_SIDES)[number];
 
 /** A wavy cut from the outside to the cavity, and what stays uncut. */
 export interface Seam {

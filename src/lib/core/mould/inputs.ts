@@ -92,4 +92,3 @@ export const mouldInputs = fields.superRefine((m, ctx) => {
 		ctx.addIssue({ code: 'custom', path: ['thermoplasticId'], message: NO_THERMOPLASTIC });
 });
 export type MouldInputs = z.output<typeof mouldInputs>;
-export type MouldInputsTyped = z.input<typeof mouldInputs>;

@@ -4,7 +4,7 @@ import { InputError, type Warning, type WorkingLine } from '../working';
 import { DEGAS_RISE } from './block';
 
 /** A cup is filled to two thirds at most, so that it can be stirred (common practice, no source). */
-export const CUP_SHARE = 2 / 3;
+const CUP_SHARE = 2 / 3;
 /** Weighing and stirring of one mix of rubber, s: stirring alone takes three minutes (common practice, no source). */
 export const MIX_S = 300;
 
@@ -33,7 +33,7 @@ export const mixesInput = z.strictObject({
 	/** Time that vacuum takes of each mix. */
 	vacuumS: z.number().min(0).max(36_000).default(0)
 });
-export type MixesInput = z.input<typeof mixesInput>;
+type MixesInput = z.input<typeof mixesInput>;
 
 export interface Mixes {
 	count: number;

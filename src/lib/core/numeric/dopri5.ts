@@ -5,10 +5,10 @@
  */
 
 /** Right-hand side: writes dy/dt into `out`. */
-export type Rhs = (t: number, y: readonly number[], out: number[]) => void;
+type Rhs = (t: number, y: readonly number[], out: number[]) => void;
 
 /** Value of the solution anywhere inside the step just taken. */
-export type Dense = (t: number, component: number) => number;
+type Dense = (t: number, component: number) => number;
 
 export interface StepInfo {
 	readonly t0: number;

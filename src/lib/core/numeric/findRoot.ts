@@ -1,5 +1,5 @@
 /** A root, or the closest that was found. */
-export interface RootResult {
+interface RootResult {
 	readonly x: number;
 	readonly converged: boolean;
 	readonly evaluations: number;

@@ -13,7 +13,7 @@ export interface Load {
 	outsideMl: number;
 }
 
-export interface ShelfPlan {
+interface ShelfPlan {
 	clearMm: number;
 	placed: (Placed & { load: number })[];
 }

@@ -5,7 +5,7 @@ import { isCatalysed, name, note, type ResinRecord } from './resin';
 
 /** What a colour may be. */
 export const COLOUR_KINDS = ['dye', 'pigment paste', 'mica', 'glow powder', 'pearl powder'] as const;
-export type ColourKind = (typeof COLOUR_KINDS)[number];
+type ColourKind = (typeof COLOUR_KINDS)[number];
 
 /** Powders are weighed or scooped; dyes and pastes are counted in drops too. */
 export function isPowder(kind: ColourKind): boolean {

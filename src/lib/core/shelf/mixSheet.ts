@@ -21,7 +21,7 @@ export interface MixColour {
 	percent: number;
 }
 
-export interface MixSheetInput {
+interface MixSheetInput {
 	resin: ResinRecord;
 	/** One of the two that is wanted. */
 	target: { volumeMl: number | undefined } | { massG: number | undefined };

@@ -29,7 +29,6 @@ export {
 	rotocast,
 	rotocastInput,
 	TURNS_WANTED,
-	type RecoatSchool,
 	type Rotocast,
 	type RotocastLayer
 } from './kinds/rotocast/rotocast';

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type PourPlan } from '../plan/pourPlan';
 import { benchSteps } from '../bench';
 import { cautionsFor, caution, CAUTION_ORDER } from '../cautions';
 import { planBlock, type BlockPlanInput } from '../mould';
 import { solidShot, type SolidShotInput } from '.';
+import { planOf } from '../bench/plan.testing';
 
 const shots = fc.record({
 	cavityVolumeMl: fc.double({ min: 2, max: 900, noNaN: true }),
@@ -146,32 +146,15 @@ describe('any block', () => {
 });
 
 describe('a resin that is catalysed at the bench', () => {
-	const plan: PourPlan = {
-		shotId: 's',
-		batchIndex: 0,
-		batchCount: 1,
-		masterName: 'Amber block',
-		moulds: [{ id: 'm', number: 3, label: 'Amber', copies: 1 }],
-		resinName: 'Amber clear',
+	const plan = planOf({
 		chemistry: 'polyester',
 		a: { massG: 200, volumeMl: 180 },
 		b: { massG: 0, volumeMl: 0 },
 		catalyst: { massG: 2, volumeMl: 1.79, drops: 39 },
 		massG: 202,
-		markAMm: 60,
-		markBMm: 0,
-		cupDiameterMm: 62,
-		potLifeS: 1000,
-		gelTimeS: 1080,
-		usableS: 850,
 		steps: [{ name: 'Mix', durationS: 120, role: 'mix' }],
-		holdUntilS: 2000,
-		demouldS: 50_000,
-		roomTempC: 21,
-		relativeHumidity: 45,
-		mouldTempC: 21,
-		startTempC: 21
-	};
+		pot: undefined
+	});
 	const steps = benchSteps(plan);
 
 	it('has drops instead of a B, and the caution for eyes stands with the bottle', () => {

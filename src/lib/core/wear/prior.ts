@@ -14,7 +14,7 @@ export type WearFamily = keyof typeof FAMILY_PULLS;
 export const WEAR_FAMILIES = Object.keys(FAMILY_PULLS) as [WearFamily, ...WearFamily[]];
 
 /** What a release habit does to it (common practice, no source). */
-export const RELEASE_LIFE = { none: 1, talc: 1.15, wax: 1.2, spray: 1.25, barrier: 1.4 } as const;
+const RELEASE_LIFE = { none: 1, talc: 1.15, wax: 1.2, spray: 1.25, barrier: 1.4 } as const;
 export const RELEASE_HABITS = Object.keys(RELEASE_LIFE) as [
 	keyof typeof RELEASE_LIFE,
 	...(keyof typeof RELEASE_LIFE)[]

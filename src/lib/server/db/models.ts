@@ -24,11 +24,11 @@ interface Versioned extends Stamped {
 	/** Goes up with every change; a change names the version that it started from. */
 	version: number;
 }
-export interface SettingsRow extends Versioned {
+interface SettingsRow extends Versioned {
 	id: number;
 	body: WorkshopSettings;
 }
-export interface MarkerRow extends Stamped {
+interface MarkerRow extends Stamped {
 	name: string;
 }
 /** Record of each kind of material on the shelf. */
@@ -42,13 +42,13 @@ export interface MaterialRow extends Versioned {
 	/** Presses at demould before then teach nothing. */
 	demouldForgottenAt?: Date | null;
 }
-export interface ExperienceRow extends Stamped {
+interface ExperienceRow extends Stamped {
 	id: string;
 	firstKey: string;
 	secondKey: string;
 	body: Experience;
 }
-export interface PhotoRow extends Stamped {
+interface PhotoRow extends Stamped {
 	id: string;
 	sha256: string;
 	mime: string;
@@ -89,20 +89,20 @@ export interface ShotRow extends Versioned {
 	result: PlannedShot;
 }
 /** A pressure pot or a vacuum chamber. */
-export interface VesselRow extends Versioned {
+interface VesselRow extends Versioned {
 	id: string;
 	kind: VesselRecord['kind'];
 	name: string;
 	body: VesselRecord;
 }
-export interface CycleRow extends Stamped {
+interface CycleRow extends Stamped {
 	id: string;
 	vesselId: string;
 	pourId: string | null;
 	at: Date;
 	body: CycleBody;
 }
-export interface VesselLookRow extends Stamped {
+interface VesselLookRow extends Stamped {
 	id: string;
 	vesselId: string;
 	part: LookedAt;
@@ -126,19 +126,19 @@ export interface MouldLookRow extends Stamped {
 	forecast: LookForecast | null;
 	photoId: string | null;
 }
-export interface CorrectionRow extends Stamped {
+interface CorrectionRow extends Stamped {
 	id: string;
 	pullId: string;
 	at: Date;
 	body: { field: string; from: unknown; to: unknown; who: string; why: string };
 }
-export interface SavedViewRow extends Stamped {
+interface SavedViewRow extends Stamped {
 	id: string;
 	name: string;
 	query: string;
 }
 /** A trial afloat of a piece. */
-export interface TrialRow extends Stamped {
+interface TrialRow extends Stamped {
 	id: string;
 	masterId: string;
 	shotId: string | null;
@@ -163,7 +163,7 @@ export interface ContainerRow extends Versioned {
 	rateFactor: number | null;
 	emptied: boolean;
 }
-export interface PourEventRow {
+interface PourEventRow {
 	id: string;
 	seq: number;
 	pourId: string;

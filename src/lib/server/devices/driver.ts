@@ -6,7 +6,7 @@ import { listInstruments, newestReadings, zeroScales } from '../repositories/ins
  * says what it heard and judges nothing. One for a serial line or a radio implements the same and is added to
  * `DRIVERS`; it keeps no state that a second process would miss.
  */
-export interface DeviceDriver {
+interface DeviceDriver {
 	readonly name: string;
 	/** Whether any instrument of this kind is set up: without one a pour offers no devices. */
 	isSetUp(): Promise<boolean>;

@@ -8,7 +8,7 @@ import { listMoulds, type Mould } from './moulds';
 import { listPours } from './pours';
 
 /** A mould as the bench shows it. */
-export interface BenchMould {
+interface BenchMould {
 	id: string;
 	number: number;
 	label: string;

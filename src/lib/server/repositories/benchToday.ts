@@ -17,7 +17,7 @@ import { listResins } from './materials';
 import { looksComing } from './vessels';
 
 /** With what a mould can be poured today. */
-export type MouldToday = PourToday & { resinName: string };
+type MouldToday = PourToday & { resinName: string };
 export type Due = Wanted & { href: string };
 
 /** By all that they follow from: the same are asked for at every look at the front page. */

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Experience } from '$lib/core/compat';
 import { plain, tables } from '../db/models';
 
-export interface KeptExperience extends Experience {
+interface KeptExperience extends Experience {
 	id: string;
 	createdAt: Date;
 }

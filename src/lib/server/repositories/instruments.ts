@@ -4,7 +4,7 @@ import type { DeviceKind, DeviceReading, InstrumentInput, PostedReading } from '
 import { db } from '../db/connection';
 
 /** Something that reads at the bench and tells it by HTTP, with a token that can do nothing else. */
-export interface Instrument {
+interface Instrument {
 	id: string;
 	kind: DeviceKind;
 	name: string;

@@ -162,7 +162,7 @@ export async function importPulls(entry: string, pulls: readonly ImportedPull[])
 	});
 }
 
-export interface SavedView {
+interface SavedView {
 	id: string;
 	name: string;
 	query: string;

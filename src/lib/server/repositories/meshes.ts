@@ -7,7 +7,7 @@ import { NotFoundError, RefusedError } from '../errors';
 /** Size of a piece in the database: well under the largest packet that MariaDB takes by default, bytes. */
 const CHUNK_BYTES = 1024 * 1024;
 
-export interface KeptMesh {
+interface KeptMesh {
 	sha256: string;
 	fileName: string;
 	sizeBytes: number;

@@ -17,7 +17,7 @@ const OF = {
 	mould: { table: 'mould_photos', column: 'mouldId', owner: 'moulds' },
 	pull: { table: 'pull_photos', column: 'pullId', owner: 'pulls' }
 } as const;
-export type Pictured = keyof typeof OF;
+type Pictured = keyof typeof OF;
 
 /** Most pictures of one thing. */
 const MOST = 60;

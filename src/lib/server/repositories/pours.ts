@@ -44,7 +44,7 @@ function toPour({ id, plan, status, createdAt, endedAt }: PourRow): Pour {
 
 /** By which records a kept shot is poured, when they are otherwise now. */
 export const PLAN_CHOICES = ['today', 'kept'] as const;
-export type PlanChoice = (typeof PLAN_CHOICES)[number];
+type PlanChoice = (typeof PLAN_CHOICES)[number];
 
 /**
  * Begins a batch at the bench, or returns the one that is already open for it. Where today's records make another plan

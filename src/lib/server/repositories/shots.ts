@@ -43,7 +43,7 @@ import { updateVersioned } from './versioned';
 import { usualPot, withPot } from './vessels';
 
 /** A planned shot with the stamps of what it rests on; those of the version before have none. */
-export type KeptPlan = PlannedShot & { stamps?: Stamp[] };
+type KeptPlan = PlannedShot & { stamps?: Stamp[] };
 
 export interface Shot {
 	id: string;
@@ -284,7 +284,7 @@ export interface ShotMoved {
 	refused?: string;
 }
 
-export interface BatchPlans {
+interface BatchPlans {
 	/** As it was kept, on the records of that day. */
 	kept: PourPlan;
 	/** By the records of today; the kept one where nothing moved. */

@@ -23,7 +23,7 @@ import { savePhoto } from './photos';
 import { getMaterial, listRubbers } from './materials';
 import { getMould, listMoulds, type Mould } from './moulds';
 
-export interface KeptLook {
+interface KeptLook {
 	id: string;
 	at: Date;
 	pulls: number;
@@ -85,7 +85,7 @@ async function pullsOf(mould: Pick<Mould, 'id' | 'pullsRevision'>): Promise<Moul
 }
 
 /** What a mould is to the wear sums. */
-export function familyOf(
+function familyOf(
 	mould: Pick<Mould, 'inputs' | 'rubberId'>,
 	rubber?: { cureKind: string; use: string }
 ): WearFamily {
@@ -121,7 +121,7 @@ export async function families(): Promise<Family[]> {
 	return [...found].map(([family, lives]) => ({ family, lives, fit: fitWeibull(lives) ?? null }));
 }
 
-export interface MouldWear {
+interface MouldWear {
 	mould: Mould;
 	family: WearFamily;
 	looks: readonly KeptLook[];
@@ -133,7 +133,7 @@ export interface MouldWear {
 	release: string;
 }
 
-export interface WearAsked {
+interface WearAsked {
 	now?: Date;
 	wanted?: number;
 	/** As it was after so many pulls. */

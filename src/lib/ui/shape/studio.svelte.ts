@@ -15,7 +15,7 @@ export interface Drawn {
 	min: V3;
 	max: V3;
 }
-export interface OpenFace {
+interface OpenFace {
 	seed: number;
 	areaMm2: number;
 	triangles: Uint32Array;

@@ -27,10 +27,10 @@ const OF_CUP = ['measure-a', 'measure-b', 'measure-catalyst', 'combine'] as cons
 const OF_LAYER = ['mix', 'pour', 'roll', 'gelled', 'set', 'cooled'] as const;
 /** One of several in a cup. */
 const OF_SEVERAL = ['measure-filler', 'colour'] as const;
-export type SingleStep = (typeof SINGLE)[number];
-export type CupStep = (typeof OF_CUP)[number];
-export type LayerStep = (typeof OF_LAYER)[number];
-export type SeveralStep = (typeof OF_SEVERAL)[number];
+type SingleStep = (typeof SINGLE)[number];
+type CupStep = (typeof OF_CUP)[number];
+type LayerStep = (typeof OF_LAYER)[number];
+type SeveralStep = (typeof OF_SEVERAL)[number];
 export type StepName = SingleStep | CupStep | LayerStep | SeveralStep | 'timed';
 
 /** A step by what it is: `cup` counts cups and layers from 0, `n` several of one kind. */

@@ -81,7 +81,7 @@ function liquidSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
 }
 
 /** Whether one thing is weighed and a catalyst is stirred into it: there is no A and no B then. */
-export const isCatalysedPlan = (plan: Pick<PourPlan, 'catalyst' | 'layers' | 'cups'>): boolean =>
+const isCatalysedPlan = (plan: Pick<PourPlan, 'catalyst' | 'layers' | 'cups'>): boolean =>
 	Boolean(plan.catalyst ?? plan.layers?.[0]?.catalyst ?? plan.cups?.[0]?.catalyst);
 
 function shakeStep(plan: PourPlan): BenchStep {

@@ -37,7 +37,7 @@ export const ROOM: KindField = {
 	quantity: 'temperature'
 };
 
-export const BOXED_IN: KindField = {
+const BOXED_IN: KindField = {
 	name: 'shape',
 	label: 'Boxed in',
 	as: 'choice',
@@ -47,7 +47,7 @@ export const BOXED_IN: KindField = {
 		{ value: 'bricks', label: 'Bricks' }
 	]
 };
-export const BUBBLES: KindField = {
+const BUBBLES: KindField = {
 	name: 'degas',
 	label: 'Bubbles out by',
 	as: 'choice',
@@ -57,7 +57,7 @@ export const BUBBLES: KindField = {
 		{ value: 'pressure', label: 'curing in the pot' }
 	]
 };
-export const IN_POT: KindField = {
+const IN_POT: KindField = {
 	name: 'inPot',
 	label: 'Casts go in the pot',
 	as: 'choice',

@@ -50,7 +50,7 @@ export interface Reasons {
 	care: string[];
 	good: string[];
 }
-export type Case = ChooserInput & { lock: Lock; largest: number; master: MasterRecord };
+type Case = ChooserInput & { lock: Lock; largest: number; master: MasterRecord };
 
 /** Everything that one kind of mould brings. A new kind is one of these, in a folder of its own. */
 export interface MouldModule {

@@ -66,7 +66,7 @@ export const jacketInput = z.strictObject({
 		.max(50, 'Over half lost: check the loss.')
 		.default(0)
 });
-export type JacketInput = z.input<typeof jacketInput>;
+type JacketInput = z.input<typeof jacketInput>;
 
 /** What a jacket adds to the fields of a mould. */
 export const jacketFields = {

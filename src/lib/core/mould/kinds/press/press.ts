@@ -28,7 +28,7 @@ export const pressInput = z.strictObject({
 	material: thermoplastic,
 	roomTempC: z.number().min(-20).max(60)
 });
-export type PressInput = z.input<typeof pressInput>;
+type PressInput = z.input<typeof pressInput>;
 
 export interface PressPlan {
 	cavity: Cavity;

@@ -4,7 +4,7 @@ import { type Warning, type WorkingLine } from '../../../working';
 import { masterSizeInput } from '../../../master/sizes';
 
 /** A bead of putty in the parting line, mm thick (common practice, no source). */
-export const PUTTY_MM = 4;
+const PUTTY_MM = 4;
 /** One band in so much length of mould, mm (common practice, no source). */
 const BAND_EVERY_MM = 40;
 
@@ -36,7 +36,7 @@ export const rigidInput = z.strictObject({
 	/** Hottest that its face gets from the resin it is poured with, °C. */
 	faceTempC: z.number().min(-20).max(400).optional()
 });
-export type RigidInput = z.input<typeof rigidInput>;
+type RigidInput = z.input<typeof rigidInput>;
 
 /** What a rigid mould adds to the fields of a mould. */
 export const rigidFields = {

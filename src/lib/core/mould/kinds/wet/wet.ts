@@ -6,7 +6,7 @@ import { cavityVolumeMl, type Cavity } from '../../block';
 import { blockPlanInput, cavityFor } from '../../boxedBlock';
 
 /** The water that a tin's times are told for, °C (common practice, no source). */
-export const TIN_WATER_C = 20;
+const TIN_WATER_C = 20;
 /**
  * Warmer water by so much halves the time to set, °C: about a minute less of three and a half in 10 °C (a
  * textbook rule for dental impressions, from memory).
@@ -18,8 +18,6 @@ export const WET_STIR_S = 60;
 const PLASTER_G_PER_ML = 2.76;
 /** Casting wax, solid, g/ml (from memory). */
 const WAX_G_PER_ML = 0.92;
-/** Hottest wax before the mould's water boils out and its face melts, °C (a default of ours). */
-export const WAX_MOST_C = 70;
 
 const seconds = (what: string, example: string) =>
 	z

@@ -24,7 +24,6 @@ export const insertInput = z.object({
 		.min(0, 'It cannot take less than nothing.')
 		.max(1e6, 'Over a cubic metre: check the unit.')
 });
-export type Insert = z.output<typeof insertInput>;
 
 export const copyInput = z.strictObject({
 	/** Everything inside the skin of the copy, ml. */
@@ -46,7 +45,7 @@ export const copyInput = z.strictObject({
 		.optional(),
 	inserts: z.array(insertInput).max(40, 'At most 40 things set in.').default([])
 });
-export type CopyInput = z.input<typeof copyInput>;
+type CopyInput = z.input<typeof copyInput>;
 
 export interface CopyBalance {
 	insertsMl: number;

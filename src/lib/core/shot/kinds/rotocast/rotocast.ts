@@ -12,7 +12,7 @@ import { digits, formatTime } from '../../../units';
 import { InputError, type Warning, type WorkingLine } from '../../../working';
 
 /** A layer that keeps the detail and the shape is about this thick at most, mm (common practice, no source). */
-export const USUAL_LAYER_MM = 1.2;
+const USUAL_LAYER_MM = 1.2;
 /** Turns that an even layer wants between locking and gel (a default of ours). */
 export const TURNS_WANTED = 3;
 /** Rim round an opening, mm (¼ in: common practice, no source). */
@@ -24,7 +24,6 @@ export const RECOAT_SCHOOLS = {
 	gel: { of: 1, words: 'when it has gelled', risk: 'the usual way' },
 	hard: { of: 1.3, words: 'when it has turned hard', risk: 'late, it peels off the last layer' }
 } as const;
-export type RecoatSchool = keyof typeof RECOAT_SCHOOLS;
 
 export const rotocastInput = z.strictObject({
 	resin: cureRecord,
