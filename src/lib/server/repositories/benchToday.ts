@@ -11,7 +11,7 @@ import {
 import { chemistryOf } from '$lib/core/shelf';
 import type { WorkshopSettings } from '$lib/core/workshop';
 import { db } from '../db/connection';
-import { KeptRows } from '../db/keptRows';
+import { RowCache } from '../db/rowCache';
 import { listContainers } from './containers';
 import { listResins } from './materials';
 import { looksComing } from './vessels';
@@ -21,7 +21,7 @@ type MouldToday = PourToday & { resinName: string };
 export type Due = Wanted & { href: string };
 
 /** By all that they follow from: the same are asked for at every look at the front page. */
-const answers = new KeptRows<PourToday>(500);
+const answers = new RowCache<PourToday>(500);
 
 /** For moulds by id: what they were last poured with, held against shelf, room and air of today. */
 export async function pourableToday(

@@ -10,7 +10,7 @@ import {
 import { type PourPlan } from '$lib/core/plan';
 import { takenG, type PourState } from '$lib/core/bench';
 import { db } from '../db/connection';
-import { KeptRows, stampOf } from '../db/keptRows';
+import { RowCache, stampOf } from '../db/rowCache';
 import { tables, type ContainerRow } from '../db/models';
 import { NotFoundError } from '../errors';
 import { updateVersioned } from './versioned';
@@ -46,7 +46,7 @@ const SELECT = `
 		(SELECT COUNT(*) FROM bookings b WHERE b.containerId = c.id) AS bookings
 	FROM containers c JOIN materials m ON m.id = c.materialId`;
 
-const records = new KeptRows<ContainerRecord>();
+const records = new RowCache<ContainerRecord>();
 
 function toContainer(row: Joined): Container {
 	const record = records.get(row.id, stampOf(row), () =>

@@ -2,7 +2,7 @@ import { QueryTypes } from 'sequelize';
 import type { FAULTS, Grade } from '$lib/core/bench';
 import type { Pull } from '$lib/core/ledger';
 import { db } from '../db/connection';
-import { KeptRows } from '../db/keptRows';
+import { RowCache } from '../db/rowCache';
 import type { PullBody, PullRow } from '../db/models';
 import { NotFoundError } from '../errors';
 
@@ -144,7 +144,7 @@ export async function ledgerStamp(): Promise<string> {
 	return row!.stamp;
 }
 /** How many pulls a filter finds, and which way, for as long as the ledger stands as it is. */
-const counted = new KeptRows<{ total: number; indexed: boolean }>(500);
+const counted = new RowCache<{ total: number; indexed: boolean }>(500);
 
 /** Rare words are found by the full-text index, frequent ones on the way along the order. */
 async function conditionsFor(filter: LedgerFilter): Promise<{ found: Conditions; total: number }> {

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
 import { masterRecord, masterVolumeMl, type MasterRecord } from '$lib/core/master';
-import { KeptRows, stampOf } from '../db/keptRows';
+import { RowCache, stampOf } from '../db/rowCache';
 import { plain, tables, type MasterRow } from '../db/models';
 import { NotFoundError } from '../errors';
 import { updateVersioned } from './versioned';
@@ -15,7 +15,7 @@ export interface Master {
 	createdAt: Date;
 }
 
-const records = new KeptRows<MasterRecord>();
+const records = new RowCache<MasterRecord>();
 
 function toMaster(row: MasterRow): Master {
 	const { id, version, body, volumeMl, photoId, createdAt } = row;

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
 import type { z } from 'zod';
 import { MATERIAL_RECORDS } from '$lib/core/openData';
-import { KeptRows, stampOf } from '../db/keptRows';
+import { RowCache, stampOf } from '../db/rowCache';
 import { plain, tables, type MaterialKind, type MaterialRecords, type MaterialRow } from '../db/models';
 import { NotFoundError } from '../errors';
 import { updateVersioned } from './versioned';
@@ -19,7 +19,7 @@ export type Rubber = Kept<'rubber'>;
 /** The schema of each kind: what is read from the database is checked by it, and gets newer defaults. */
 export const MATERIAL_SCHEMAS: { [K in MaterialKind]: z.ZodType<MaterialRecords[K]> } = MATERIAL_RECORDS;
 
-const records = new KeptRows<MaterialRecords[MaterialKind]>();
+const records = new RowCache<MaterialRecords[MaterialKind]>();
 
 function toKept<K extends MaterialKind>(kind: K, row: MaterialRow): Kept<K> {
 	const { id, version, body } = row;

@@ -16,7 +16,7 @@ import {
 	type MouldState
 } from '$lib/core/mould';
 import { db, inTransaction } from '../db/connection';
-import { KeptRows, stampOf } from '../db/keptRows';
+import { RowCache, stampOf } from '../db/rowCache';
 import { tables, type MouldRow } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
 import { nextNumber } from './counters';
@@ -83,7 +83,7 @@ interface Planned {
 	inputs: MouldInputs;
 	plan: MouldPlan;
 }
-const plans = new KeptRows<Planned>();
+const plans = new RowCache<Planned>();
 
 function asDate(value: unknown): Date | null {
 	return value === null || value === undefined ? null : new Date(value as string | Date);
@@ -167,7 +167,7 @@ const STAMP = `
 		(SELECT CONCAT(COUNT(*), ':', COALESCE(BIT_XOR(revision), 0)) FROM mould_pulls),
 		(SELECT CONCAT(COUNT(*), ':', COALESCE(SUM(version), 0), ':', COALESCE(MAX(updatedAt), '')) FROM masters),
 		(SELECT CONCAT(COUNT(*), ':', COALESCE(SUM(version), 0), ':', COALESCE(MAX(updatedAt), '')) FROM materials)) AS stamp`;
-const lists = new KeptRows<Mould[]>(50);
+const lists = new RowCache<Mould[]>(50);
 
 /** Moulds, the newest first; the list is read anew only when something in it changed. */
 export async function listMoulds(where: { masterId?: string } = {}): Promise<Mould[]> {

@@ -21,7 +21,7 @@ import {
 import type { UnitSystem } from '$lib/core/units';
 import type { WorkshopSettings } from '$lib/core/workshop';
 import { db, inTransaction } from '../db/connection';
-import { KeptRows } from '../db/keptRows';
+import { RowCache } from '../db/rowCache';
 import { plain, tables, type PourRow, type PullBody } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
 import { bookPour, setRateFactor, SPEED } from './containers';
@@ -320,7 +320,7 @@ export async function keepSpeed(pourId: string): Promise<number> {
 }
 
 /** Clocks by the last event: the plan of a pour does not change, and events are only added. */
-const clocksKept = new KeptRows<{ clocks: Clock[] }>(200);
+const clocksKept = new RowCache<{ clocks: Clock[] }>(200);
 
 async function clocksOfPour(id: string): Promise<Clock[]> {
 	const { plan } = await getPour(id);

@@ -1,10 +1,10 @@
 import { WORKSHOP_DEFAULTS, workshopSettings, type WorkshopSettings } from '$lib/core/workshop';
-import { KeptRows, stampOf } from '../db/keptRows';
+import { RowCache, stampOf } from '../db/rowCache';
 import { plain, tables } from '../db/models';
 import { updateVersioned } from './versioned';
 
 const ONLY_ROW = 1;
-const kept = new KeptRows<WorkshopSettings>(1);
+const kept = new RowCache<WorkshopSettings>(1);
 
 /** The workshop's settings with their version; the defaults before anything was saved. */
 export async function readSettings(): Promise<{ settings: WorkshopSettings; version: number }> {

@@ -29,7 +29,7 @@ import {
 } from '$lib/core/shot';
 import type { WorkshopSettings } from '$lib/core/workshop';
 import { inTransaction } from '../db/connection';
-import { KeptRows, stampOf } from '../db/keptRows';
+import { RowCache, stampOf } from '../db/rowCache';
 import { plain, tables, type ShotRow } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
 import { nextNumber } from './counters';
@@ -74,7 +74,7 @@ export async function getShot(id: string): Promise<Shot> {
 }
 
 /** Shots of the lists by their state: a planned shot is large, and it is not read anew for every page. */
-const kept = new KeptRows<Shot>(500);
+const kept = new RowCache<Shot>(500);
 
 export async function listShots(limit = 50): Promise<Shot[]> {
 	const stamps = await tables

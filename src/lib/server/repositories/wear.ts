@@ -17,7 +17,7 @@ import {
 } from '$lib/core/wear';
 import { inRubber, MOULD_MODULES } from '$lib/core/mould';
 import { db, inTransaction } from '../db/connection';
-import { KeptRows } from '../db/keptRows';
+import { RowCache } from '../db/rowCache';
 import { plain, tables, type LookForecast, type MouldLookRow } from '../db/models';
 import { savePhoto } from './photos';
 import { getMaterial, listRubbers } from './materials';
@@ -66,7 +66,7 @@ interface MouldPull {
 	release: string | null;
 }
 /** Pulls of each mould by their revision: a mould has hundreds, and they change one at a time. */
-const pulls = new KeptRows<MouldPull[]>(1000);
+const pulls = new RowCache<MouldPull[]>(1000);
 
 async function pullsOf(mould: Pick<Mould, 'id' | 'pullsRevision'>): Promise<MouldPull[]> {
 	const kept = pulls.peek(mould.id, mould.pullsRevision);
@@ -174,7 +174,7 @@ interface Seen {
 }
 type Foretold = Pick<MouldWear, 'family' | 'forecast' | 'peakFaceC' | 'release'>;
 /** Forecasts by everything that they follow from. */
-const foretold = new KeptRows<Foretold>(1000);
+const foretold = new RowCache<Foretold>(1000);
 
 function wearOf(mould: Mould, seen: Seen, asked: WearAsked = {}): MouldWear {
 	const nowMs = (asked.now ?? new Date()).getTime();

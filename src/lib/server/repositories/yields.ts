@@ -3,7 +3,7 @@ import { associate, type Association, type CauseId, type Fault } from '$lib/core
 import type { Grade } from '$lib/core/bench';
 import { wilson } from '$lib/core/wear';
 import { db } from '../db/connection';
-import { KeptRows } from '../db/keptRows';
+import { RowCache } from '../db/rowCache';
 import { ledgerStamp } from './ledger';
 
 export interface Yield {
@@ -38,7 +38,7 @@ const select = <T extends object>(sql: string, replacements: Record<string, unkn
 	db().query<T>(sql, { type: QueryTypes.SELECT, replacements });
 
 /** Sums over the whole ledger by that stamp: a hundred thousand pulls are added up once, not for every page. */
-const summed = new KeptRows<object>(100);
+const summed = new RowCache<object>(100);
 
 async function sumUp<T extends object>(what: string, make: () => Promise<T>): Promise<T> {
 	const stamp = await ledgerStamp();

@@ -15,7 +15,7 @@ function frozen<T>(value: T): T {
  * A stamp says the row's state: it has to differ whenever the row does. Values are frozen, since every request gets
  * the same ones.
  */
-export class KeptRows<T extends object> {
+export class RowCache<T extends object> {
 	readonly #rows: LRUCache<string, { stamp: string; value: T }>;
 
 	/** @param most rows that are kept at once; the least used go first */

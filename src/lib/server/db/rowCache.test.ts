@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { KeptRows, stampOf } from './keptRows';
+import { RowCache, stampOf } from './rowCache';
 
 describe('rows that are kept for as long as they do not change', () => {
 	it('makes a value once for each state of the row', () => {
-		const kept = new KeptRows<{ n: number }>();
+		const kept = new RowCache<{ n: number }>();
 		let made = 0;
 		const ask = (stamp: string) => kept.get('a', stamp, () => ({ n: ++made }));
 		expect([ask('1'), ask('1'), ask('2'), ask('2')].map((v) => v.n)).toEqual([1, 1, 2, 2]);
@@ -14,7 +14,7 @@ describe('rows that are kept for as long as they do not change', () => {
 	});
 
 	it('nobody changes what everybody gets', () => {
-		const kept = new KeptRows<{ list: { n: number }[] }>();
+		const kept = new RowCache<{ list: { n: number }[] }>();
 		const value = kept.get('a', '1', () => ({ list: [{ n: 1 }] }));
 		expect(() => value.list.push({ n: 2 })).toThrow(TypeError);
 		expect(() => (value.list[0]!.n = 5)).toThrow(TypeError);
@@ -22,7 +22,7 @@ describe('rows that are kept for as long as they do not change', () => {
 	});
 
 	it('the least used go when there are too many', () => {
-		const kept = new KeptRows<{ n: number }>(2);
+		const kept = new RowCache<{ n: number }>(2);
 		for (const n of [1, 2, 3]) kept.get(String(n), '', () => ({ n }));
 		expect(kept.peek('1', '')).toBeUndefined();
 		expect(kept.peek('3', '')).toEqual({ n: 3 });
