@@ -192,15 +192,17 @@
 					{/if}
 					{#if step.kind === 'inspect'}
 						<div class="mx-auto flex w-full max-w-[44rem] flex-col gap-3">
-							<div class="max-w-[18rem]">
-								<QuantityField
-									label="Water that one cavity takes"
-									kind="volume"
-									name="waterMl"
-									bind:value={waterMl}
-									error={wrong && waterMl !== undefined ? [wrong] : undefined}
-									hint="its weight in grams is its volume in ml" />
-							</div>
+							{#if !run.plan.wet}
+								<div class="max-w-[18rem]">
+									<QuantityField
+										label="Water that one cavity takes"
+										kind="volume"
+										name="waterMl"
+										bind:value={waterMl}
+										error={wrong && waterMl !== undefined ? [wrong] : undefined}
+										hint="its weight in grams is its volume in ml" />
+								</div>
+							{/if}
 							<fieldset>
 								<legend class="label mb-1">What is wrong with it</legend>
 								<div class="flex flex-wrap gap-2">

@@ -1,4 +1,4 @@
-import { lookedOver, opened } from '../../steps/finish';
+import { opened } from '../../steps/finish';
 import type { MakingPlan } from '../../steps/plan';
 import { fixDown, prepared } from '../../steps/prepare';
 import { check, type MakingStep, type ShowQuantity } from '../../steps/step';
@@ -70,6 +70,14 @@ export function wetSteps(plan: MakingPlan, show: ShowQuantity): MakingStep[] {
 			'Take the master out, cast at once',
 			`Ease it out in one pull. ${wet.cast === 'wax' ? 'Wax as cool as it still pours' : 'Shake out every drop, then plaster from one side'}: within ${show(wet.usableS, 'time')}, under a damp cloth until then.`
 		),
-		lookedOver(plan, show)
+		{
+			id: 'inspect',
+			kind: 'inspect',
+			title: 'Look into it, and cast',
+			// filled with water and dried like a rubber it would be spoilt
+			detail: `No tears, nothing of the master left in it; shake out what stands in it. Then the ${wet.cast}: ${show(plan.masterVolumeMl, 'volume')}, now.`,
+			action: 'It is cast',
+			cautions: wet.cast === 'wax' ? ['scald'] : ['powder']
+		}
 	];
 }
