@@ -4,7 +4,7 @@ import type { PourPlan } from '$lib/core/plan';
 import { db } from '../db/connection';
 import { pullLine, type PullLine } from '$lib/core/ledger';
 import { lastPulls } from './ledger';
-import { listMoulds, type Mould } from './moulds';
+import { listMoulds, takesResin, type Mould } from './moulds';
 import { listPours } from './pours';
 
 /** A mould as the bench shows it. */
@@ -60,7 +60,7 @@ export async function readBench(shown: number): Promise<Bench> {
 	]);
 	const taken = new Set(open.flatMap((pour) => pour.plan.moulds.map((m) => m.id)));
 	const before = new Map(last.map((row) => [row.mouldId, row]));
-	const free = moulds.filter((m) => m.state === 'active' && !taken.has(m.id));
+	const free = moulds.filter((m) => takesResin(m) && !taken.has(m.id));
 	return {
 		open: open.map(({ id, plan }) => ({
 			id,

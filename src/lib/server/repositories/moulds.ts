@@ -5,6 +5,7 @@ import {
 	faceTempC,
 	inRubber,
 	MADE_OF,
+	MOULD_MODULES,
 	mouldInputs,
 	nextMouldStates,
 	planMould,
@@ -24,6 +25,10 @@ import { getMaster } from './masters';
 import { getMaterial, getResin, getRubber } from './materials';
 import { updateVersioned } from './versioned';
 
+/** In use, and of a kind that resin may be poured into. */
+export const takesResin = ({ state, inputs }: Pick<Mould, 'state' | 'inputs'>): boolean =>
+	state === 'active' && !MOULD_MODULES[inputs.kind].refusesResin;
+
 /** Moulds that may be poured and stand empty: what is full and curing takes no left-over. */
 export async function emptyMoulds(): Promise<Mould[]> {
 	const [moulds, open] = await Promise.all([
@@ -33,7 +38,7 @@ export async function emptyMoulds(): Promise<Mould[]> {
 	const full = new Set(
 		open.flatMap(({ plan }) => parsed<{ moulds: { id: string }[] }>(plan).moulds.map((m) => m.id))
 	);
-	return moulds.filter((m) => m.state === 'active' && !full.has(m.id));
+	return moulds.filter((m) => takesResin(m) && !full.has(m.id));
 }
 
 export interface Mould {

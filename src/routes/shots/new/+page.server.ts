@@ -12,7 +12,7 @@ import { listMasters } from '$lib/server/repositories/masters';
 import { demouldPresses } from '$lib/server/repositories/demouldPresses';
 import { listExperiences } from '$lib/server/repositories/experiences';
 import { listMaterials, listResins, listRubbers } from '$lib/server/repositories/materials';
-import { listMoulds } from '$lib/server/repositories/moulds';
+import { listMoulds, takesResin } from '$lib/server/repositories/moulds';
 import { saveShot } from '$lib/server/repositories/shots';
 import { listVessels, withPot } from '$lib/server/repositories/vessels';
 import type { Actions, PageServerLoad } from './$types';
@@ -54,7 +54,9 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 	const { roomTempC, relativeHumidity } = locals.settings;
 	Object.assign(form.data, {
 		masterId: masters.some((m) => m.id === masterId) ? masterId : '',
-		mouldIds: mould ? [mould.id] : active.filter((m) => m.masterId === masterId).map((m) => m.id),
+		mouldIds: mould
+			? [mould.id]
+			: active.filter((m) => m.masterId === masterId && takesResin(m)).map((m) => m.id),
 		resinId: '',
 		copies: 1,
 		sprueVolumeMl: 0,

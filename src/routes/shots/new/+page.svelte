@@ -112,7 +112,7 @@
 	const problemAt = (field: string) => planning.at(field) ?? ($errors as Record<string, string[] | undefined>)[field];
 	function chooseMaster(id: string | undefined) {
 		$form.masterId = id ?? '';
-		$form.mouldIds = data.moulds.filter((m) => m.masterId === id).map((m) => m.id);
+		$form.mouldIds = data.moulds.filter((m) => m.masterId === id && !m.refuses).map((m) => m.id);
 		// the 3D file knows the thinnest section; it cures last
 		const thinnestMm = data.masters.find((m) => m.id === id)?.record.shape?.findings.thinnestMm;
 		if (thinnestMm && thinnestMm >= 0.5) $form.sectionMm = Math.round(thinnestMm * 10) / 10;
