@@ -9,7 +9,7 @@ import { NotFoundError, RefusedError } from '$lib/server/errors';
 import { addMakingEvents, beginMaking, getMaking, readMakingEvents } from '$lib/server/repositories/makings';
 import { saveMaster } from '$lib/server/repositories/masters';
 import { listMaterials, listResins, listRubbers, saveMaterial } from '$lib/server/repositories/materials';
-import { getMould, saveMould, setMouldState } from '$lib/server/repositories/moulds';
+import { emptyMoulds, getMould, saveMould, setMouldState } from '$lib/server/repositories/moulds';
 import { addPicture, listPictures, removePicture } from '$lib/server/repositories/pictures';
 import { runningClocks } from '$lib/server/repositories/pours';
 import { saveShot } from '$lib/server/repositories/shots';
@@ -92,6 +92,7 @@ describe('moulds of every kind', () => {
 		const { version, state } = await getMould(id);
 		expect(state).toBe('new');
 		await setMouldState(id, version, 'active');
+		expect((await emptyMoulds()).map((m) => m.id)).not.toContain(id);
 		const resinId = (await listResins())[0]!.id;
 		const shot = shotInputs.parse({
 			kind: 'solid',
