@@ -92,15 +92,17 @@ export interface WetPlan {
 	warnings: Warning[];
 }
 
-/** How much longer it takes with water of this temperature than the tin says, above 0. */
+/**
+ * How much longer it takes with water of this temperature than the tin says, above 0.
+ * @example
+ * waterFactor(40) // 0.5: in half the time of the tin
+ */
 export const waterFactor = (waterTempC: number): number => 2 ** ((TIN_WATER_C - waterTempC) / HALVING_C);
 
 /**
  * Powder and water for a wet mould, how long it is workable with water of this temperature, within what time
  * it is cast, and what goes into it.
  * @throws InputError when the master does not fit its box
- * @example
- * waterFactor(40) // 0.5: in half the time of the tin
  */
 export function planWet(raw: WetInput): WetPlan {
 	const input = wetInput.parse(raw);
