@@ -3,42 +3,20 @@ import { describe, expect, it } from 'vitest';
 import { DEMO_RESINS } from '../../server/demo/materials';
 import { pourPlan, type PourPlan } from '../plan/pourPlan';
 import { benchSteps, clocksOf, FAULTS, GRADES, inOrder, pourEvent, reducePour, type PourEvent } from '.';
+import { planOf } from './plan.testing';
 
 const T0 = 1.79e12;
-const plan: PourPlan = pourPlan.parse({
-	shotId: 's',
-	batchIndex: 1,
-	batchCount: 3,
-	masterName: 'Bollard',
-	moulds: [
-		{ id: 'm1', number: 1, label: 'Bollard', copies: 1 },
-		{ id: 'm2', number: 2, label: 'Bollard', copies: 1 }
-	],
-	resinName: DEMO_RESINS[0]!.name,
-	chemistry: 'urethane',
-	a: { massG: 100, volumeMl: 91 },
-	b: { massG: 90, volumeMl: 91 },
-	massG: 190,
-	markAMm: 48,
-	markBMm: 48,
-	cupDiameterMm: 49,
-	potLifeS: 150,
-	gelTimeS: 160,
-	usableS: 127,
-	steps: [
-		{ name: 'Mix', durationS: 40, role: 'mix' },
-		{ name: 'Pour ×2', durationS: 40, role: 'pour' },
-		{ name: 'Load and close', durationS: 20, role: 'load' },
-		{ name: 'Pump up', durationS: 12, role: 'pump' }
-	],
-	pot: { name: 'Pot', targetGaugeKpa: 275, ratedGaugeKpa: 400, bubbleDiameterRatio: 0.645 },
-	holdUntilS: 300,
-	demouldS: 900,
-	roomTempC: 21,
-	relativeHumidity: 44,
-	mouldTempC: 21,
-	startTempC: 21
-});
+const plan: PourPlan = pourPlan.parse(
+	planOf({
+		batchIndex: 1,
+		batchCount: 3,
+		moulds: [
+			{ id: 'm1', number: 1, label: 'Bollard', copies: 1 },
+			{ id: 'm2', number: 2, label: 'Bollard', copies: 1 }
+		],
+		resinName: DEMO_RESINS[0]!.name
+	})
+);
 const steps = benchSteps(plan);
 
 const ids = fc.uuid({ version: 4 });
