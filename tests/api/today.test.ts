@@ -126,7 +126,7 @@ describe('the ledger counted plainly', () => {
 });
 
 describe('the bench today', () => {
-	it('free are active moulds in no open pour; the last resin is that of the last pull', async () => {
+	it('free are moulds in use that take resin and stand in no open pour; the last resin is that of the last pull', async () => {
 		const [bench, moulds, open] = await Promise.all([
 			readBench(100),
 			listMoulds(),
@@ -135,7 +135,7 @@ describe('the bench today', () => {
 		const taken = new Set(open.flatMap((p) => p.plan.moulds.map((m) => m.id)));
 		expect(bench.free.map((m) => m.id).sort()).toEqual(
 			moulds
-				.filter((m) => m.state === 'active' && !taken.has(m.id))
+				.filter((m) => m.state === 'active' && m.inputs.kind !== 'wet' && !taken.has(m.id))
 				.map((m) => m.id)
 				.sort()
 		);
