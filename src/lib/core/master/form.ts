@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { masterSizeInput } from './sizes';
-import { note } from '../shelf/resin';
+import { note } from '../shelf/fields';
 import { SOLID_SHAPES, type SolidShape } from '../volume/solids';
 import { masterRecord, referenceSize, SEALINGS, SURFACES, type MasterRecord } from './master';
 import { MASTER_MATERIALS } from './materials';
@@ -64,7 +64,11 @@ const TYPED_IN: Readonly<Record<(typeof TYPED_METHODS)[number], readonly (keyof 
 	typed: ['volumeMl']
 };
 
-/** Whether a reading is being typed at all. */
+/**
+ * Whether a reading is being typed at all.
+ * @example
+ * hasDraft(formFromMaster(cube)); // false
+ */
 export function hasDraft(f: Fields): boolean {
 	return f.method === 'solids'
 		? f.pieces.length > 0
@@ -91,7 +95,11 @@ function draft(f: Fields): unknown {
 	}
 }
 
-/** Problems of the reading that is being typed, by the form's fields. */
+/**
+ * Problems of the reading that is being typed, by the form's fields.
+ * @example
+ * draftProblems({ ...formFromMaster(cube), method: 'typed', volumeMl: -3 })[0]?.path; // ['volumeMl']
+ */
 export function draftProblems(f: Fields): { path: (string | number)[]; message: string }[] {
 	const result = volumeReading.safeParse(draft(f));
 	if (result.success) return [];
@@ -102,7 +110,11 @@ export function draftProblems(f: Fields): { path: (string | number)[]; message: 
 	}));
 }
 
-/** What is typed so far as a reading, or nothing while it is not complete. */
+/**
+ * What is typed so far as a reading, or nothing while it is not complete.
+ * @example
+ * readingSoFar({ ...formFromMaster(cube), method: 'typed', volumeMl: 70 })?.volumeMl; // 70
+ */
 export function readingSoFar(f: Fields): VolumeReading | undefined {
 	const result = volumeReading.safeParse(draft(f));
 	return result.success ? result.data : undefined;
@@ -145,7 +157,12 @@ export const masterForm = fields.superRefine((f, ctx) => {
 });
 export type MasterForm = Fields;
 
-/** The record that a checked form amounts to. `before` keeps what has pages of its own: shape and traps. */
+/**
+ * The record that a checked form amounts to. `before` keeps what has pages of its own: shape and traps.
+ * @throws ZodError when the input is outside its schema.
+ * @example
+ * masterFromForm(formFromMaster(cube)).readings.length; // 1
+ */
 export function masterFromForm(
 	form: Fields,
 	before?: Pick<MasterRecord, 'shape' | 'traps' | 'readings'>
@@ -167,7 +184,11 @@ export function masterFromForm(
 	});
 }
 
-/** The form that shows a record again, with nothing typed yet. */
+/**
+ * The form that shows a record again, with nothing typed yet.
+ * @example
+ * formFromMaster(cube).name; // 'Cube'
+ */
 export function formFromMaster(record: MasterRecord): Fields {
 	const { shape: _shape, traps: _traps, ...rest } = record;
 	return { ...rest, method: 'overflow', pieces: [], remark: '' };

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { masterSizeInput, outerVolumeMl } from './sizes';
-import { name, note } from '../shelf/resin';
+import { name, note } from '../shelf/fields';
 import { digits } from '../units';
 import { MASTER_MATERIALS } from './materials';
 import { readVolume, volumeReading, type VolumeReading } from './reading';
@@ -76,12 +76,20 @@ export const masterRecord = z.preprocess(
 );
 export type MasterRecord = z.output<typeof masterRecord>;
 
-/** The reading that the shots go by. */
+/**
+ * The reading that the shots go by.
+ * @example
+ * usedReading(cube).method; // 'typed'
+ */
 export function usedReading(record: Pick<MasterRecord, 'readings' | 'used'>): VolumeReading {
 	return record.readings[record.used]!;
 }
 
-/** Volume of one copy, ml, by the reading in use. */
+/**
+ * Volume of one copy, ml, by the reading in use.
+ * @example
+ * masterVolumeMl(cube); // 64
+ */
 export function masterVolumeMl(record: Pick<MasterRecord, 'readings' | 'used'>): number {
 	return readVolume(usedReading(record)).volumeMl;
 }

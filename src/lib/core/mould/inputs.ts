@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { sprueInput } from '../flow/sprue';
-import { name, note } from '../shelf/resin';
+import { name, note } from '../shelf/fields';
 import { blockPlanInput } from './boxedBlock';
 import { USUAL_GAP_MM } from './cavities';
 import { CLOSINGS, SEAM_SIDES } from './details';

@@ -1,13 +1,18 @@
 import { z } from 'zod';
 import { digits } from '../units';
 import type { Warning } from '../working';
-import { isCatalysed, name, note, type ResinRecord } from './resin';
+import { name, note } from './fields';
+import { isCatalysed, type ResinRecord } from './resin';
 
 /** What a colour may be. */
 export const COLOUR_KINDS = ['dye', 'pigment paste', 'mica', 'glow powder', 'pearl powder'] as const;
 type ColourKind = (typeof COLOUR_KINDS)[number];
 
-/** Powders are weighed or scooped; dyes and pastes are counted in drops too. */
+/**
+ * Powders are weighed or scooped; dyes and pastes are counted in drops too.
+ * @example
+ * isPowder('mica'); // true
+ */
 export function isPowder(kind: ColourKind): boolean {
 	return kind === 'mica' || kind.endsWith('powder');
 }
@@ -96,7 +101,11 @@ export interface ScaledColour {
 	percent: number;
 }
 
-/** The doses of a recipe added up by colour and scaled to a mass of mixed resin. */
+/**
+ * The doses of a recipe added up by colour and scaled to a mass of mixed resin.
+ * @example
+ * scaleRecipe(reddish, 190); // [{ colourId: 'red', massG: 0.95, percent: 0.5 }]
+ */
 export function scaleRecipe(
 	recipe: { doses: readonly { colourId: string; massG: number }[]; resinMassG: number },
 	massG: number
@@ -110,7 +119,11 @@ export function scaleRecipe(
 	}));
 }
 
-/** Into which cup a colour goes in this resin. Mica has a side of its own in some systems. */
+/**
+ * Into which cup a colour goes in this resin. Mica has a side of its own in some systems.
+ * @example
+ * colourSide(red, urethane); // 'B'
+ */
 export function colourSide(
 	colour: Pick<ColourRecord, 'side' | 'kind'>,
 	resin: Pick<ResinRecord, 'family' | 'colourSide' | 'micaSide'>
@@ -120,13 +133,21 @@ export function colourSide(
 	return colour.kind === 'mica' && resin.micaSide !== 'where colour goes' ? resin.micaSide : resin.colourSide;
 }
 
-/** Drops of a liquid colour; nothing for a powder. */
+/**
+ * Drops of a liquid colour; nothing for a powder.
+ * @example
+ * dropsOf(red, 0.5); // 13
+ */
 export function dropsOf(colour: ColourRecord, massG: number): number | undefined {
 	if (isPowder(colour.kind)) return undefined;
 	return Math.round((massG / colour.densityGPerMl) * (colour.dropsPerMl ?? COLOUR_DROPS_PER_ML));
 }
 
-/** What a load of colours does: past the sheet’s most, and how much longer the cure takes, %. */
+/**
+ * What a load of colours does: past the sheet’s most, and how much longer the cure takes, %.
+ * @example
+ * colourLoad([{ record: red, percent: 5 }]).warnings.length; // 1
+ */
 export function colourLoad(colours: readonly { record: ColourRecord; percent: number }[]): {
 	lengtheningPercent: number;
 	warnings: Warning[];
@@ -147,7 +168,11 @@ export function colourLoad(colours: readonly { record: ColourRecord; percent: nu
 	return { lengtheningPercent, warnings };
 }
 
-/** How the resin’s own cured shade limits a colour (common practice, no source). */
+/**
+ * How the resin’s own cured shade limits a colour (common practice, no source).
+ * @example
+ * shadeAdvice('white', 'fine').length > 10; // true
+ */
 export function shadeAdvice(shade: ResinRecord['curedShade'], thinning: number): string {
 	const thin =
 		thinning > 1.05
@@ -169,7 +194,11 @@ export function shadeAdvice(shade: ResinRecord['curedShade'], thinning: number):
 	}
 }
 
-/** Mass of so many drops of a liquid colour, g. */
+/**
+ * Mass of so many drops of a liquid colour, g.
+ * @example
+ * massOfDropsG(red, 14); // 0.525
+ */
 export function massOfDropsG(
 	colour: Pick<ColourRecord, 'densityGPerMl' | 'dropsPerMl'>,
 	drops: number

@@ -60,6 +60,11 @@ export type ContainerRecord = z.output<typeof containerRecord>;
 /**
  * The tins that a pour of a material takes from, by part: the first that is in use, in the order of the shelf (oldest
  * first). This is the one place where that is decided.
+ * @example
+ * tinsInUse([
+ *   { id: '1', part: 'A', emptied: true, remainingG: 0 },
+ *   { id: '2', part: 'A', emptied: false, remainingG: 400 }
+ * ]).a?.id; // '2'
  */
 export function tinsInUse<T extends { part: ContainerRecord['part']; emptied: boolean; remainingG: number }>(
 	tins: readonly T[]
@@ -92,6 +97,9 @@ const LIMITS = {
  * damp air; dry gas halves that. The days and counts are common practice, no source; the sheet's use-by
  * date comes before them.
  * @param today `YYYY-MM-DD`
+ * @throws ZodError when the input is outside its schema.
+ * @example
+ * containerHealth(tin, 'urethane', '2026-02-10', { relativeHumidity: 40, stopHumidityPercent: 50 }).level; // 'fine'
  */
 export function containerHealth(
 	c: ContainerRecord,
@@ -123,12 +131,20 @@ export function containerHealth(
 	return { level, reasons, ...(openDays === undefined ? {} : { openDays }) };
 }
 
-/** What is left: the last weighing less everything booked since, g. */
+/**
+ * What is left: the last weighing less everything booked since, g.
+ * @example
+ * remainingG(800, 114); // 686
+ */
 export function remainingG(weighedG: number, bookedSinceG: number): number {
 	return Math.max(0, weighedG - bookedSinceG);
 }
 
-/** Speed of a container against its sheet: what readings taught, else what a trial cup of old stock showed. */
+/**
+ * Speed of a container against its sheet: what readings taught, else what a trial cup of old stock showed.
+ * @example
+ * containerSpeed(25, undefined); // 0.8
+ */
 export function containerSpeed(
 	slowerPercent: number,
 	rateFactor: number | null | undefined

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { name, note } from './resin';
+import { name, note } from './fields';
 
 const density = (of: string) =>
 	z
@@ -91,6 +91,8 @@ const PASTE_MPAS = 60_000;
  * not, and go by the scoops that the record was found to take.
  * @param viscosityFactor from `mix`, `null` past the packing limit
  * @param scoopsPerB loose volume of the thickest non-round filler ÷ volume of B
+ * @example
+ * consistency(120, 1.5, []); // { consistency: 'pours', viscosityMpaS: 180 }
  */
 export function consistency(
 	viscosityMpaS: number,
@@ -116,6 +118,8 @@ export function consistency(
  * How far a filler settles (positive) or floats (negative) before gel, mm: Stokes' speed times the time,
  * with the viscosity of the unfilled mix held, which overstates it as the resin thickens.
  * Stokes, Trans. Camb. Phil. Soc. 9 (1851): v = 2·Δρ·g·r²/(9·μ).
+ * @example
+ * settlingMm({ grainMm: 0.04, densityGPerMl: 8.7 }, 1.05, 120, 300); // 16.671
  */
 export function settlingMm(
 	record: Pick<FillerRecord, 'grainMm' | 'densityGPerMl'>,

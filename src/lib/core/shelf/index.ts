@@ -1,3 +1,4 @@
+export { name, note } from './fields';
 export {
 	chemistryOf,
 	cureOf,
@@ -5,8 +6,6 @@ export {
 	mixable,
 	mixedDensityGPerMl,
 	ratiosOf,
-	name,
-	note,
 	resinRecord,
 	viscosityOf,
 	type MixableResin,

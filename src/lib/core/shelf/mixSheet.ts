@@ -54,7 +54,11 @@ export interface MixSheet {
 	mistakeMl: number;
 }
 
-/** Colours of a recipe that stand on the shelf, percent of the mixed resin's mass. */
+/**
+ * Colours of a recipe that stand on the shelf, percent of the mixed resin's mass.
+ * @example
+ * coloursOf(reddish, [{ id: 'red', record: red }])[0]?.percent; // 0.5
+ */
 export function coloursOf(
 	recipe: RecipeRecord | undefined,
 	shelf: readonly { id: string; record: ColourRecord }[]
@@ -68,7 +72,20 @@ export function coloursOf(
 
 const SETTLES_FROM_MM = 0.5;
 
-/** One mix with its fillers and colours: amounts, whether it pours, how long, and what settles. Never throws for typed input. */
+/**
+ * One mix with its fillers and colours: amounts, whether it pours, how long, and what settles. Never throws for
+ * typed input.
+ * @example
+ * mixSheet({
+ *   resin: urethane,
+ *   target: { volumeMl: 100 },
+ *   fillers: [],
+ *   colours: [],
+ *   addLoss: false,
+ *   tempC: 23,
+ *   scaleResolutionG: 0.1
+ * }).errors; // []
+ */
 export function mixSheet(input: MixSheetInput): MixSheet {
 	const { resin, fillers, colours, tempC } = input;
 	const load = colourLoad(colours);

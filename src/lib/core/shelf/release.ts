@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { name, note } from './resin';
+import { name, note } from './fields';
 
 /** What keeps two things apart. */
 export const RELEASE_KINDS = ['silicone spray', 'non-silicone spray', 'wax', 'talc', 'barrier coat'] as const;
@@ -45,10 +45,20 @@ export const releaseRecord = z.object({
 });
 export type ReleaseRecord = z.output<typeof releaseRecord>;
 
+/**
+ * Whether a cast takes paint after this release.
+ * @example
+ * isPaintable({ kind: 'silicone spray', paintable: 'as its kind' }); // false
+ */
 export function isPaintable(release: Pick<ReleaseRecord, 'kind' | 'paintable'>): boolean {
 	return release.paintable === 'as its kind' ? PAINTABLE[release.kind] : release.paintable === 'yes';
 }
 
+/**
+ * How long a release dries before it is poured on, s.
+ * @example
+ * flashOffS({ kind: 'silicone spray' }); // 300
+ */
 export function flashOffS(release: Pick<ReleaseRecord, 'kind' | 'flashOffS'>): number {
 	return release.flashOffS ?? FLASH_OFF_S[release.kind];
 }

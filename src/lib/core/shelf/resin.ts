@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { constant, density, name, note, parts, share, timeS, viscosity } from './fields';
 import { DEFAULT_CATALYST_DENSITY } from '../mix/catalyst';
 import { bPerAByVolume, bPerAByWeight, checkRatio, type Ratio } from '../mix/ratio';
 import type { TaughtDemould } from '../cure/demouldLearning';
@@ -7,52 +8,6 @@ import { CURE_DEFAULTS } from '../cure/record';
 import { flowEnergyKjPerMol, viscosityAt, type ViscosityPoint } from '../mix/viscosityAt';
 import { digits } from '../units';
 import type { CureRecord } from '../cure/record';
-
-export const name = (of: string) =>
-	z
-		.string()
-		.trim()
-		.min(1, `Give the ${of} a name.`)
-		.max(120, `Keep the name of the ${of} under 120 characters.`);
-export const note = z.string().max(4000, 'Keep the note under 4000 characters.').default('');
-
-const density = (of: string) =>
-	z
-		.number({ error: `Type the density of ${of}, such as 1.05 g/ml or 25 in3/lb.` })
-		.min(0.2, `The density of ${of} is under 0.2 g/ml: check the unit.`)
-		.max(10, `The density of ${of} is over 10 g/ml: check the unit.`);
-
-const parts = (of: string) =>
-	z
-		.number({ error: `Type the parts of ${of}, such as 100.` })
-		.positive(`The parts of ${of} must be more than nothing.`)
-		.max(10_000, `Over ten thousand parts of ${of}: check the ratio.`)
-		.optional();
-
-const timeS = (what: string, most: number) =>
-	z
-		.number({ error: `Type the ${what}, such as 2:30 or 15 min.` })
-		.min(5, `A ${what} under 5 s: check the unit.`)
-		.max(most, `The ${what} is too long: check the unit.`);
-
-export const viscosity = z
-	.number({ error: 'Type the viscosity, such as 150 mPas or 150 cps.' })
-	.min(0.5, 'Thinner than water by half: check the unit.')
-	.max(1e7, 'Over ten thousand Pa·s: check the unit.');
-
-const share = (of: string) =>
-	z
-		.number({ error: `Type the share of ${of}, such as 1 %.` })
-		.min(0.05, `The share of ${of} is under 0.05 %: check it.`)
-		.max(10, `The share of ${of} is over 10 %: check the sheet.`)
-		.optional();
-
-const constant = (lo: number, hi: number, unit: string) =>
-	z
-		.number({ error: 'Type a number, or leave it empty for the default.' })
-		.min(lo, `It lies between ${lo} and ${hi} ${unit}.`)
-		.max(hi, `It lies between ${lo} and ${hi} ${unit}.`)
-		.optional();
 
 const resinFields = z.object({
 	name: name('resin'),
@@ -247,17 +202,29 @@ function viscosityPoints(r: ResinFields): ViscosityPoint[] {
 		: [first, { tempC: r.viscosity2TempC, viscosityMpaS: r.viscosity2MpaS }];
 }
 
-/** Viscosity of the fresh mix at a temperature, mPa·s, by the sheet's one or two points. */
+/**
+ * Viscosity of the fresh mix at a temperature, mPa·s, by the sheet's one or two points.
+ * @example
+ * viscosityOf(urethane, 23); // 120
+ */
 export function viscosityOf(record: ResinRecord, tempC: number): number {
 	return viscosityAt(viscosityPoints(record), tempC);
 }
 
-/** Whether a family is cured by a share of catalyst instead of a B. */
+/**
+ * Whether a family is cured by a share of catalyst instead of a B.
+ * @example
+ * isCatalysed('clear polyester'); // true
+ */
 export function isCatalysed(family: ResinRecord['family']): boolean {
 	return family.endsWith('polyester');
 }
 
-/** What a family is to the cure engine and to the cautions. */
+/**
+ * What a family is to the cure engine and to the cautions.
+ * @example
+ * chemistryOf('clear polyester'); // 'polyester'
+ */
 export function chemistryOf(family: ResinRecord['family']): 'urethane' | 'polyester' | 'epoxy' {
 	if (isCatalysed(family)) return 'polyester';
 	return family === 'epoxy' ? 'epoxy' : 'urethane';
@@ -271,7 +238,12 @@ export interface MixableResin {
 	catalyst?: { percent: number; densityGPerMl: number; dropsPerMl?: number };
 }
 
-/** Settles densities and ratio. By weight when the sheet has it, since the scale is the finer measure. */
+/**
+ * Settles densities and ratio. By weight when the sheet has it, since the scale is the finer measure.
+ * @throws Error
+ * @example
+ * mixable(urethane).densityBGPerMl; // 0.99
+ */
 export function mixable(record: ResinRecord): MixableResin {
 	if (isCatalysed(record.family)) {
 		return {
@@ -293,7 +265,11 @@ export function mixable(record: ResinRecord): MixableResin {
 	return { densityAGPerMl: record.densityAGPerMl, densityBGPerMl, ratio };
 }
 
-/** Both ratios as parts of B to 100 of A; nothing for a resin that is catalysed by share. */
+/**
+ * Both ratios as parts of B to 100 of A; nothing for a resin that is catalysed by share.
+ * @example
+ * ratiosOf(urethane); // { weightB: 90, volumeB: 100, densityBGPerMl: 0.99 }
+ */
 export function ratiosOf(
 	record: ResinRecord
 ): { weightB: number; volumeB: number; densityBGPerMl: number } | undefined {
@@ -306,7 +282,11 @@ export function ratiosOf(
 	};
 }
 
-/** Density of the mixed resin before it cures, g/ml. */
+/**
+ * Density of the mixed resin before it cures, g/ml.
+ * @example
+ * mixedDensityGPerMl(urethane); // 1.045
+ */
 export function mixedDensityGPerMl(record: ResinRecord): number {
 	const m = mixable(record);
 	if (!m.ratio || m.densityBGPerMl === undefined) return m.densityAGPerMl;
@@ -314,7 +294,11 @@ export function mixedDensityGPerMl(record: ResinRecord): number {
 	return (1 + share) / (1 / m.densityAGPerMl + share / m.densityBGPerMl);
 }
 
-/** The cure part of a resin record, for the cure engine. `rateFactor` is the container's own speed. */
+/**
+ * The cure part of a resin record, for the cure engine. `rateFactor` is the container's own speed.
+ * @example
+ * cureOf(urethane).potLifeS; // 420
+ */
 export function cureOf(record: TaughtResin, rateFactor?: number): CureRecord {
 	const given = <K extends string>(key: K, value: number | undefined) =>
 		(value === undefined ? {} : { [key]: value }) as { [P in K]?: number };

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { name, note, viscosity } from './resin';
+import { name, note, viscosity } from './fields';
 
 /** A mould rubber as its sheet describes it. */
 export const rubberRecord = z.object({
@@ -61,7 +61,11 @@ export const rubberRecord = z.object({
 });
 export type RubberRecord = z.output<typeof rubberRecord>;
 
-/** The part of the record that the mould sums need. */
+/**
+ * The part of the record that the mould sums need.
+ * @example
+ * rubberForBlock(blue).ratio; // { by: 'weight', a: 1, b: 1 }
+ */
 export function rubberForBlock(record: RubberRecord) {
 	return {
 		densityGPerMl: record.densityGPerMl,

@@ -6,6 +6,8 @@ import { mixable, ratiosOf, type ResinRecord } from './resin';
  * @param shotG one shot with its loss, g, above 0
  * @param leftG what is left of A (or of a resin in one tin) and of B, g; undefined where no tin is known
  * @returns nothing when neither side is known
+ * @example
+ * shotsLeft(urethane, 190, { a: 1000, b: 500 }); // 5
  */
 export function shotsLeft(
 	record: ResinRecord,
