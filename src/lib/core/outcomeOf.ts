@@ -4,7 +4,7 @@ import type { Outcome } from './outcome';
 /**
  * Does work whose input may be wrong: what the core throws about its input is an answer, anything else is thrown on.
  * @example
- * outcomeOf(() => dewPointC({ tempC: 20, relativeHumidity: 140 })).ok; // false
+ * outcomeOf(() => budget({ steps: [], potLifeS: 150 })).ok; // false
  */
 export function outcomeOf<T>(work: () => T): Outcome<T> {
 	try {

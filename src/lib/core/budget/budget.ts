@@ -46,6 +46,9 @@ export interface BudgetResult {
  * Steps against pot life: slack = the earlier of pot life·(1 − margin) and the band’s low end, never both taken off,
  * less the end of the last step.
  * Deadlines are when each step ends if every one takes the time planned.
+ * @throws ZodError when the input is outside its schema.
+ * @example
+ * budget({ steps: [{ name: 'mix', durationS: 45 }], potLifeS: 150 }).slackS; // 82.5
  */
 export function budget(raw: BudgetInput): BudgetResult {
 	const input = budgetInput.parse(raw);

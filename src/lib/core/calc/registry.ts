@@ -44,6 +44,8 @@ export const CALCULATIONS: readonly Calculation[] = [
  * Runs a calculation by name. Every answer is finite: an input that passes its ranges and still gives
  * NaN or infinity is refused, never passed on.
  * @returns nothing when there is no such calculation
+ * @example
+ * runCalculation('dew-point', { tempC: 25, relativeHumidity: 60 }); // { ok: true, value: { dewPointC: 16.693 } }
  */
 export function runCalculation(name: string, input: unknown): Outcome<unknown> | undefined {
 	const found = CALCULATIONS.find((c) => c.name === name);
@@ -83,7 +85,11 @@ ${[
 endsolid wedge
 `;
 
-/** The list that the interface gives of itself: names, JSON Schemas, one example each. */
+/**
+ * The list that the interface gives of itself: names, JSON Schemas, one example each.
+ * @example
+ * describeCalculations().some((c) => c.name === 'mix'); // true
+ */
 export function describeCalculations() {
 	const listed = CALCULATIONS.map((c) => ({
 		name: c.name,

@@ -50,19 +50,31 @@ const CAUTIONS: Readonly<Record<CautionTopic, string>> = {
 export const CAUTION_ORDER =
 	'The maker’s data and safety sheets, local codes and licensed practice come before anything said here.';
 
-/** Text of a caution. */
+/**
+ * Text of a caution.
+ * @example
+ * caution('catalyst').length > 20; // true
+ */
 export function caution(topic: CautionTopic): string {
 	return CAUTIONS[topic];
 }
 
 type Chemistry = 'urethane' | 'polyester' | 'epoxy' | 'silicone';
 
-/** What to heed while the catalyst's bottle stays shut: stirring and measuring the resin itself. */
+/**
+ * What to heed while the catalyst's bottle stays shut: stirring and measuring the resin itself.
+ * @example
+ * cautionsForResin('polyester'); // ['styrene']
+ */
 export function cautionsForResin(chemistry: Chemistry): CautionTopic[] {
 	return cautionsFor(chemistry).filter((topic) => topic !== 'catalyst');
 }
 
-/** What to heed when a material's parts are handled. */
+/**
+ * What to heed when a material's parts are handled.
+ * @example
+ * cautionsFor('urethane'); // ['isocyanate']
+ */
 export function cautionsFor(chemistry: Chemistry): CautionTopic[] {
 	switch (chemistry) {
 		case 'urethane':

@@ -126,7 +126,13 @@ export const PAPER: Readonly<Record<Tone, string>> = {
 	none: 'none'
 };
 
-/** The drawing as a file of its own, to scale: its sizes are in millimetres. */
+/**
+ * The drawing as a file of its own, to scale: its sizes are in millimetres.
+ * @example
+ * toSvg({ x: 0, y: 0, widthMm: 30, heightMm: 20, letterMm: 3, marks: [] }, 'Empty').includes(
+ *   'width="30mm"'
+ * ); // true
+ */
 export function toSvg(
 	drawing: Drawing,
 	title: string,

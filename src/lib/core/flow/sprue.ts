@@ -58,6 +58,9 @@ export interface SprueResult {
  * How long a cavity takes to fill through a round sprue by gravity. The head is shared between friction and speed,
  * ρ·g·h = 8·μ·L·v/r² + ρ·v²: Hagen–Poiseuille and the exit loss of a laminar stream, one quadratic in v. The width
  * that would do is solved from the same law.
+ * @throws ZodError when the input is outside its schema.
+ * @example
+ * sprue({ volumeMl: 120, diameterMm: 8, lengthMm: 25, viscosityMpaS: 150, densityGPerMl: 1.06 }).fillS; // 18.482
  */
 export function sprue(raw: SprueInput): SprueResult {
 	const input = sprueInput.parse(raw);

@@ -35,6 +35,8 @@ export interface CatalystAmount {
  * One amount of catalyst said in every way: grams, millilitres, drops, ml per 100 g, drops per US fl oz.
  * @param resinMassG mass of resin to be catalysed, g, > 0
  * @param resinDensityGPerMl needed for drops per fluid ounce of resin
+ * @example
+ * catalystAmount(200, 1.11, { percent: 1.5, densityGPerMl: 1.12, dropsPerMl: 22 }).massG; // 3
  */
 export function catalystAmount(
 	resinMassG: number,

@@ -33,6 +33,8 @@ export interface Correction {
  * After an over-pour the other part is raised to match; nothing can be taken back once it is mixed.
  * Amounts are grams for a ratio by weight and millilitres for one by volume.
  * @throws InputError when the amounts are not of the ratio's kind, or none was given.
+ * @example
+ * correctPour({ ratio: { by: 'weight', a: 100, b: 90 }, pouredAG: 110, pouredBG: 90 }).addB; // 9
  */
 export function correctPour(input: CorrectPourInput): Correction {
 	const weight = input.ratio.by === 'weight';

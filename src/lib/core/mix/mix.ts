@@ -117,6 +117,11 @@ function resolveTotalShares(input: Parsed, shares: number[], catalystShare: numb
  * Volumes add (1/ρ = Σ wᵢ/ρᵢ) with the *solid* density of fillers; a scooped filler takes its *loose*
  * density for its mass. Solved so that the sum of all volumes is the volume wanted.
  * @throws InputError for a missing density of B, a scoop without a loose density, or fillers over 95 %.
+ * @example
+ * mix({
+ *   resin: { densityAGPerMl: 1.08, densityBGPerMl: 0.97, ratio: { by: 'weight', a: 100, b: 90 } },
+ *   target: { volumeMl: 100 }
+ * }).a.massG; // 53.944
  */
 export function mix(raw: MixInput): MixResult {
 	const input = mixInput.parse(raw);

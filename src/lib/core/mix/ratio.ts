@@ -18,13 +18,21 @@ export type Ratio = z.infer<typeof ratioInput>;
 /** Sheets round their figures: this far apart, ratio by weight and by volume still agree. */
 const RATIO_TOLERANCE = 0.02;
 
-/** B for each part of A by weight, from a ratio of either kind. (b/a)w = (b/a)v · ρB/ρA. */
+/**
+ * B for each part of A by weight, from a ratio of either kind. (b/a)w = (b/a)v · ρB/ρA.
+ * @example
+ * bPerAByWeight({ by: 'volume', a: 1, b: 1 }, 1.1, 0.99); // 0.9
+ */
 export function bPerAByWeight(ratio: Ratio, densityAGPerMl: number, densityBGPerMl: number): number {
 	const share = ratio.b / ratio.a;
 	return ratio.by === 'weight' ? share : (share * densityBGPerMl) / densityAGPerMl;
 }
 
-/** B for each part of A by volume, from a ratio of either kind. */
+/**
+ * B for each part of A by volume, from a ratio of either kind.
+ * @example
+ * bPerAByVolume({ by: 'weight', a: 100, b: 90 }, 1.1, 0.99); // 1
+ */
 export function bPerAByVolume(ratio: Ratio, densityAGPerMl: number, densityBGPerMl: number): number {
 	const share = ratio.b / ratio.a;
 	return ratio.by === 'volume' ? share : (share * densityAGPerMl) / densityBGPerMl;
@@ -41,6 +49,8 @@ interface RatioCheck {
 /**
  * Ratio by weight, ratio by volume and the two densities say one thing twice: a/b = (va/vb)·(ρA/ρB).
  * A contradiction beyond the tolerance is reported with its sum, never averaged.
+ * @example
+ * checkRatio({ a: 100, b: 90 }, { a: 1, b: 1 }, 1.1, 0.99).ok; // true
  */
 export function checkRatio(
 	byWeight: { a: number; b: number },

@@ -12,6 +12,11 @@ export interface ViscosityPoint {
 /**
  * Flow energy of μ = μ₁·exp((E/R)·(1/T − 1/T₁)) through two points, kJ/mol; the default for one point.
  * Not positive when the points say that it thickens as it warms, NaN when both are at one temperature.
+ * @example
+ * flowEnergyKjPerMol([
+ *   { viscosityMpaS: 90, tempC: 23 },
+ *   { viscosityMpaS: 60, tempC: 32 }
+ * ]); // 33.851
  */
 export function flowEnergyKjPerMol(points: readonly ViscosityPoint[]): number {
 	const [p, q] = points;
@@ -20,7 +25,18 @@ export function flowEnergyKjPerMol(points: readonly ViscosityPoint[]): number {
 	return (R * Math.log(q.viscosityMpaS / p.viscosityMpaS)) / span / 1000;
 }
 
-/** Viscosity at a temperature, mPa·s: Arrhenius through the sheet's one or two points. */
+/**
+ * Viscosity at a temperature, mPa·s: Arrhenius through the sheet's one or two points.
+ * @throws Error
+ * @example
+ * viscosityAt(
+ *   [
+ *     { viscosityMpaS: 90, tempC: 23 },
+ *     { viscosityMpaS: 60, tempC: 32 }
+ *   ],
+ *   32
+ * ); // 60
+ */
 export function viscosityAt(points: readonly ViscosityPoint[], tempC: number): number {
 	const [p] = points;
 	if (!p) throw new Error('viscosityAt: no point');

@@ -8,6 +8,9 @@ export const MAX_PACKING = 0.63;
  * Krieger & Dougherty, Trans. Soc. Rheol. 3 (1959) 137: (1 − φ/φm)^(−[η]·φm).
  * @param volumeFraction solid filler volume ÷ total volume, 0…1
  * @returns the factor, or `undefined` at or past the packing limit, where the mix no longer flows.
+ * @throws RangeError when a number is outside its range.
+ * @example
+ * viscosityFactor(0.3); // 2.7689
  */
 export function viscosityFactor(volumeFraction: number): number | undefined {
 	if (!(volumeFraction >= 0 && volumeFraction <= 1)) {

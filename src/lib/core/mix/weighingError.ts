@@ -6,6 +6,9 @@ export const RATIO_TOLERANCE_PERCENT = 2;
  * in opposite senses.
  * @param massAG, massBG grams on the scale, > 0
  * @param resolutionG smallest step of the scale, g, ≥ 0
+ * @throws RangeError when a number is outside its range.
+ * @example
+ * weighingErrorPercent(50, 45, 0.1); // 0.21111
  */
 export function weighingErrorPercent(massAG: number, massBG: number, resolutionG: number): number {
 	if (!(massAG > 0) || !(massBG > 0)) {
@@ -20,6 +23,9 @@ export function weighingErrorPercent(massAG: number, massBG: number, resolutionG
  * @param volumeAMl, volumeBMl ml in each cup, > 0
  * @param cupDiameterMm inner width of the cup at the mark, mm
  * @param markErrorMm how far off the mark the level may stand, mm (default 1, common practice, no source)
+ * @throws RangeError when a number is outside its range.
+ * @example
+ * cupMarkErrorPercent(50, 50, 50); // 7.854
  */
 export function cupMarkErrorPercent(
 	volumeAMl: number,

@@ -86,12 +86,20 @@ export const FLOW_L_PER_MIN = {
 	cfm: (1728 * ML_PER_CUBIC_INCH) / 1000
 } as const;
 
-/** Degrees Fahrenheit to degrees Celsius. Any finite number. */
+/**
+ * Degrees Fahrenheit to degrees Celsius. Any finite number.
+ * @example
+ * celsiusFromFahrenheit(68); // 20
+ */
 export function celsiusFromFahrenheit(tempF: number): number {
 	return ((tempF - 32) * 5) / 9;
 }
 
-/** Degrees Celsius to degrees Fahrenheit. Any finite number. */
+/**
+ * Degrees Celsius to degrees Fahrenheit. Any finite number.
+ * @example
+ * fahrenheitFromCelsius(20); // 68
+ */
 export function fahrenheitFromCelsius(tempC: number): number {
 	return (tempC * 9) / 5 + 32;
 }
@@ -100,6 +108,8 @@ export function fahrenheitFromCelsius(tempC: number): number {
  * Density in g/ml from the specific volume in cubic inches per pound that US data sheets give.
  * `densityFromSpecificVolume(25)` is 1.10720.
  * @throws RangeError unless the specific volume is a positive finite number.
+ * @example
+ * densityFromSpecificVolume(25); // 1.1072
  */
 export function densityFromSpecificVolume(in3PerLb: number): number {
 	if (!(in3PerLb > 0) || !Number.isFinite(in3PerLb)) {

@@ -11,7 +11,11 @@ import type { QuantityKind, UnitSystem } from './quantity';
 
 const THIN = '\u202f';
 
-/** A number with as many digits as a bench needs: four significant, no trailing noise. */
+/**
+ * A number with as many digits as a bench needs: four significant, no trailing noise.
+ * @example
+ * digits(12.3456); // '12.3'
+ */
 export function digits(value: number, decimals?: number): string {
 	if (!Number.isFinite(value)) return '–';
 	const size = Math.abs(value);
@@ -22,7 +26,11 @@ export function digits(value: number, decimals?: number): string {
 	return /[1-9]/.test(short) ? short : short.replace('-', '');
 }
 
-/** Seconds as people say them: `2:30`, `45 s`, `1 h 20 min`, `2 d 3 h`. Sign kept. */
+/**
+ * Seconds as people say them: `2:30`, `45 s`, `1 h 20 min`, `2 d 3 h`. Sign kept.
+ * @example
+ * formatTime(150); // '2:30 min'
+ */
 export function formatTime(timeS: number): string {
 	if (!Number.isFinite(timeS)) return '–';
 	const sign = timeS < 0 ? '−' : '';
@@ -119,6 +127,8 @@ function formatMetric(value: number, kind: QuantityKind): string {
 /**
  * A canonical value as text in the unit system asked for, with its unit.
  * @param value canonical (mm, mm², g, ml, °C, s, kPa, g/ml, mPa·s, l/min, %); not finite gives an en dash.
+ * @example
+ * formatQuantity(28.3495, 'mass', 'us'); // '1\u202foz'
  */
 export function formatQuantity(
 	value: number | undefined | null,
@@ -130,12 +140,20 @@ export function formatQuantity(
 	return text.replace(/ (?=[^ ]+$)/, THIN);
 }
 
-/** The same value in the other unit system, for paper cards and for checking what was typed. */
+/**
+ * The same value in the other unit system, for paper cards and for checking what was typed.
+ * @example
+ * formatOther(25.4, 'length', 'metric'); // '1\u202fin'
+ */
 export function formatOther(value: number, kind: QuantityKind, system: UnitSystem): string {
 	return formatQuantity(value, kind, system === 'us' ? 'metric' : 'us');
 }
 
-/** Whole drops: `1 drop`, `12 drops`. */
+/**
+ * Whole drops: `1 drop`, `12 drops`.
+ * @example
+ * formatDrops(1); // '1 drop'
+ */
 export function formatDrops(drops: number, most?: number): string {
 	const whole = Math.round(drops);
 	if (most !== undefined && Math.round(most) > whole) return `${whole} to ${Math.round(most)} drops`;

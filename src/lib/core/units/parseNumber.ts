@@ -28,6 +28,8 @@ export function plainText(text: string): string {
 /**
  * Reads `12`, `1.5`, `1,5`, `.5`, `3/8` or `2 3/8`.
  * A comma before exactly three digits could mean thousands or a decimal, so it is refused, not guessed.
+ * @example
+ * parseNumber('2 3/8'); // { ok: true, value: 2.375 }
  */
 export function parseNumber(text: string): Outcome<number> {
 	const t = plainText(text);

@@ -80,6 +80,8 @@ function splitParts(text: string): Part[] | string {
  * A bare number takes `bareUnit` when given, else the usual unit of the unit system.
  * @returns the value in the canonical unit of the kind (mm, g, ml, °C, s, kPa, g/ml, mPa·s, l/min, %),
  * or one sentence that says what to type. Never throws.
+ * @example
+ * parseQuantity('2 3/8 in', 'length'); // { ok: true, value: 60.325, unit: 'in', bare: false }
  */
 export function parseQuantity(
 	text: string,

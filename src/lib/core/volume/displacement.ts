@@ -18,6 +18,8 @@ export type DisplacementInput = z.infer<typeof displacementInput>;
  * Volume of a part from the water that it pushed over the brim.
  * Grams of water are not grams of resin: they are divided by water's density at its temperature.
  * @returns volumeMl > 0.
+ * @example
+ * displacement({ overflowMassG: 118, waterTempC: 21 }).volumeMl; // 118.24
  */
 export function displacement(input: DisplacementInput): { volumeMl: number; densityGPerMl: number } {
 	const densityGPerMl = waterDensityGPerMl(input.waterTempC);

@@ -33,6 +33,8 @@ export const SOLID_SHAPES = solidInput.options.map((o) => o.shape.shape.value) a
  * Volume of a plain solid in ml (1 ml = 1000 mm³).
  * Box l·w·h, wedge half of it, pyramid a third, tube πr²h, cone πr²h/3, frustum πh(R² + Rr + r²)/3,
  * ball πd³/6, half ball half of it (Euclid, Elements XII; Archimedes), torus 2π²Rr² (Pappus).
+ * @example
+ * solidVolumeMl({ shape: 'box', lengthMm: 40, widthMm: 40, heightMm: 40 }); // 64
  */
 export function solidVolumeMl(solid: Solid): number {
 	switch (solid.shape) {
@@ -67,6 +69,8 @@ export function solidVolumeMl(solid: Solid): number {
  * Box, wedge and pyramid by their faces; tube, cone and frustum by π·(slant) lateral area and the top;
  * ball πd² (Archimedes), half ball half of it, torus 4π²Rr (Pappus): the last three have no such face but the
  * half ball's flat one.
+ * @example
+ * solidSkinMm2({ shape: 'box', lengthMm: 10, widthMm: 10, heightMm: 10 }); // 500
  */
 export function solidSkinMm2(solid: Solid): number {
 	switch (solid.shape) {

@@ -3,6 +3,8 @@
  * Kell, J. Chem. Eng. Data 20 (1975) 97, rational polynomial, valid 0–100 °C.
  * `waterDensityGPerMl(20)` is 0.99821.
  * @throws RangeError outside 0–100 °C.
+ * @example
+ * waterDensityGPerMl(20); // 0.9982
  */
 export function waterDensityGPerMl(tempC: number): number {
 	if (!(tempC >= 0 && tempC <= 100)) {
