@@ -25,7 +25,11 @@ export interface TimeBand {
 	/** What it mostly comes from, in words. */
 	mostly: string;
 }
-/** The same share either side of another time that hangs on the same things. */
+/**
+ * The same share either side of another time that hangs on the same things.
+ * @example
+ * bandOfTime(100, { sd: 0.1, mostly: 'speed' }); // { lowS: 87.971, highS: 113.67, mostly: 'this batch against its sheet' }
+ */
 export const bandOfTime = (atS: number, band: Pick<Band, 'sd' | 'mostly'>): TimeBand => ({
 	lowS: atS * Math.exp(-BAND_80 * band.sd),
 	highS: atS * Math.exp(BAND_80 * band.sd),
@@ -182,6 +186,14 @@ const thicker = (where: Sections, k: number): Sections => ({
 /**
  * Bands of when a solid cast may be flexed out and demoulded, and of how hot it gets.
  * @throws as `sections` does.
+ * @example
+ * sectionsBands({
+ *   resin: whiteInMould.resin,
+ *   where: { section: { shape: 'slab', thicknessMm: 6 }, mouldWallMm: 12 },
+ *   startTempC: 23,
+ *   mouldTempC: 23,
+ *   roomTempC: 23
+ * }).demouldS.mostly; // 'demouldS'
  */
 export function sectionsBands(question: PartQuestion): Record<'flexibleS' | 'demouldS' | 'peakTempC', Band> {
 	return bandsOf(
@@ -249,7 +261,19 @@ export const layersMoves: Moves<LayersQuestion> = {
 	})
 };
 
-/** What would make a figure surer, the most first, each once. */
+/**
+ * What would make a figure surer, the most first, each once.
+ * @example
+ * surer([
+ *   sectionsBands({
+ *     resin: whiteInMould.resin,
+ *     where: { section: { shape: 'slab', thicknessMm: 6 }, mouldWallMm: 12 },
+ *     startTempC: 23,
+ *     mouldTempC: 23,
+ *     roomTempC: 23
+ *   }).demouldS
+ * ]).length > 0; // true
+ */
 export function surer(bands: readonly Band[]): Warning['action'][] {
 	return [...new Set(bands.map((b) => SPREADS[b.mostly].surer))];
 }

@@ -73,6 +73,21 @@ const STEP = 0.1;
  * limit and whose pot life leaves time to pour. More catalyst is hotter and quicker, so the search may stop at the
  * first share that does not fit.
  * @throws ZodError out of range; InputError for a resin that is not catalysed by share.
+ * @example
+ * catalystPlan({
+ *   resin: {
+ *     chemistry: 'polyester',
+ *     demouldS: 14_400,
+ *     character: 'gradual',
+ *     catalyst: { percent: 1, referencePercent: 1, referenceGelS: 1200 }
+ *   },
+ *   massG: 100,
+ *   thicknessMm: 12,
+ *   startTempC: 20,
+ *   roomTempC: 20,
+ *   crackLimitC: 125,
+ *   neededS: 300
+ * }).percent; // 1.4
  */
 export function catalystPlan(raw: CatalystPlanInput): CatalystPlan {
 	const input = catalystPlanInput.parse(raw);

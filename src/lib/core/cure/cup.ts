@@ -6,6 +6,11 @@ import type { CureModel } from './model';
 import { CUP_LOSS_W_PER_M2K, crossing, integrateCup, standardCupAreaM2, type CupSetup } from './cupModel';
 import { cureRecord } from './record';
 
+/**
+ * A temperature of the workshop, °C, with a sentence when it is none.
+ * @example
+ * tempC('the room').safeParse(900).success; // false
+ */
 export const tempC = (what: string) =>
 	z
 		.number({ error: `Type ${what}, such as 23 C.` })
@@ -63,6 +68,13 @@ function cupAreaM2(massG: number, densityGPerMl: number, diameterMm: number | un
  * Pot life, gel, temperature and peak of a mass of mixed resin in its cup: one lumped mass that heats
  * itself and loses heat through its surface. Calibrated so that the sheet's pot life comes back.
  * @throws ZodError out of range; InputError when the resin would not set within thirty days.
+ * @example
+ * cup({
+ *   resin: { potLifeS: 150, demouldS: 900, character: 'quick' },
+ *   massG: 100,
+ *   startTempC: 23,
+ *   roomTempC: 23
+ * }).potLifeS; // 150
  */
 export function cup(raw: CupInput): CupResult {
 	return runCup(cupInput.parse(raw), calibrate(raw.resin));

@@ -70,6 +70,17 @@ interface Candidate extends CharacterFit {
  * common offset of the thermometer as a nuisance; from four readings on, the character too, as a mixture of the three
  * weighted by how well they fit. The band of the pot life covers the characters that fit.
  * @throws ZodError out of range; InputError when the resin would not set.
+ * @example
+ * cupFit({
+ *   resin: { potLifeS: 150, demouldS: 900, character: 'quick' },
+ *   massG: 200,
+ *   startTempC: 24,
+ *   roomTempC: 22,
+ *   readings: [
+ *     { timeS: 40, tempC: 27 },
+ *     { timeS: 80, tempC: 34 }
+ *   ]
+ * }).rateFactor; // 1.0724
  */
 export function cupFit(raw: CupFitInput): CupFitResult {
 	const input = cupFitInput.parse(raw);

@@ -8,7 +8,7 @@ const LEAST_POT_SHARE = 0.1;
 /**
  * Conductivity of a mix with grains in it, W/m·K (Maxwell, A Treatise on Electricity and Magnetism, 1873, §314).
  * @param share of the volume that the grains take, 0…1
- * @example maxwellConductivity(0.2, 200, 0.2) // 0.35: grains of metal, a fifth of the volume
+ * @example maxwellConductivity(0.2, 200, 0.2); // 0.34944
  */
 export function maxwellConductivity(resin: number, grain: number, share: number): number {
 	return (

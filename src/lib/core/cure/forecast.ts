@@ -64,6 +64,8 @@ export interface ForecastBands {
  * Where four of five fall; a pot life that readings corrected has the band that they leave, and a part goes by the
  * speed that they taught.
  * @throws as `forecast` does.
+ * @example
+ * forecastBands(whiteInMould, forecast(whiteInMould)).potLife.mostly; // 'this batch against its sheet'
  */
 export function forecastBands(raw: ForecastInput, { fit, cup: sheet, ...ready }: Forecast): ForecastBands {
 	const input = forecastInput.parse(raw);
@@ -91,7 +93,12 @@ export function forecastBands(raw: ForecastInput, { fit, cup: sheet, ...ready }:
 	};
 }
 
-/** Bands that go along while their times change: the same shares either side, until they are worked out anew. */
+/**
+ * Bands that go along while their times change: the same shares either side, until they are worked out anew.
+ * @example
+ * const f = forecast(whiteInMould);
+ * bandsAlong(forecastBands(whiteInMould, f), f, f).demould.mostly; // 'what the sheet means by demould'
+ */
 export function bandsAlong(bands: ForecastBands, before: Forecast, now: Forecast): ForecastBands {
 	const along = (band: TimeBand, of: (f: Forecast) => number): TimeBand => {
 		const share = of(now) / of(before);
@@ -110,6 +117,8 @@ const POINTS = 140;
 /**
  * Cup and part of one resin together; with readings, both go at the speed that the readings tell.
  * @throws ZodError out of range; InputError when it would never be firm.
+ * @example
+ * forecast(whiteInMould).cup.potLifeS; // 150
  */
 export function forecast(raw: ForecastInput): Forecast {
 	const input = forecastInput.parse(raw);

@@ -25,7 +25,7 @@ export function glassTransitionC({ freshC, curedC, ratio }: Glass, conversion: n
  * The share of its rate that a reaction keeps as the resin turns to glass: 1/(1 + exp((Tg − T − 10 K)/5 K)). A
  * modelling choice after the diffusion factor of Chern & Poehlein, Polym. Eng. Sci. 27 (1987) 788.
  * @returns 0…1
- * @example mobility({ freshC: -50, curedC: 85, ratio: 0.5 }, 0.3, 23) > 0.999 // true: a liquid moves freely
+ * @example mobility({ freshC: -50, curedC: 85, ratio: 0.5 }, 0.3, 23) > 0.999; // true
  */
 export function mobility(glass: Glass, conversion: number, tempC: number): number {
 	const above = (glassTransitionC(glass, conversion) - tempC - FADE_ABOVE_K) / FADE_WIDTH_K;

@@ -18,6 +18,8 @@ const SAME_MOMENT = 0.02;
 /**
  * The hottest that the middle of this resin may get before it cracks, °C: the record's, or the default for the
  * brittle chemistries. Nothing for one that gives way instead.
+ * @example
+ * crackLimitC({ chemistry: 'polyester' }); // 125
  */
 export function crackLimitC(record: Pick<CureRecord, 'crackLimitC' | 'chemistry'>): number | undefined {
 	if (record.crackLimitC !== undefined) return record.crackLimitC;
@@ -30,7 +32,21 @@ export type PartHeat = { peakTempC: number } & Pick<
 	'maturedS' | 'hottestAtMaturedC' | 'softCoreAtMatured' | 'demouldS' | 'hottestAtDemouldC'
 >;
 
-/** What the heat of a cast does, of whatever kind it is: it may crack, or come out hot. Nothing while all is well. */
+/**
+ * What the heat of a cast does, of whatever kind it is: it may crack, or come out hot. Nothing while all is well.
+ * @example
+ * heatWarnings(
+ *   {
+ *     peakTempC: 140,
+ *     maturedS: 900,
+ *     hottestAtMaturedC: 40,
+ *     softCoreAtMatured: false,
+ *     demouldS: 900,
+ *     hottestAtDemouldC: 40
+ *   },
+ *   125
+ * )[0]?.code; // 'may-crack'
+ */
 export function heatWarnings(heat: PartHeat, limitC: number | undefined): Warning[] {
 	const warnings: Warning[] = [];
 	if (limitC !== undefined && heat.peakTempC > limitC) {

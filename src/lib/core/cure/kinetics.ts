@@ -23,7 +23,11 @@ export interface Kinetics {
 	readonly glass?: Glass | undefined;
 }
 
-/** Arrhenius factor against 23 °C: 1 at 23 °C, about 2 at 33 °C for 55 kJ/mol. */
+/**
+ * Arrhenius factor against 23 °C: 1 at 23 °C, about 2 at 33 °C for 55 kJ/mol.
+ * @example
+ * arrhenius(55_000, 33); // 2.0742
+ */
 export function arrhenius(activationJPerMol: number, tempC: number): number {
 	return Math.exp((-activationJPerMol / GAS_CONSTANT) * (1 / (tempC + 273.15) - 1 / REFERENCE_K));
 }

@@ -48,9 +48,19 @@ export interface PartResult extends Ready {
 }
 
 /**
- * When a section gels at its core and at its wall, from when it may be flexed out, when it is matured and stiff enough
+ * When a section gels at its core and at its wall, from when it may be flexed out, when it is matured and stiff
+ * enough
  * to leave the mould, and how hot resin and mould face get. One-dimensional; the sheet's demould time comes back.
  * @throws ZodError out of range; InputError when it would not be firm within sixty days.
+ * @example
+ * part({
+ *   resin: { potLifeS: 150, demouldS: 900, character: 'quick' },
+ *   section: { shape: 'slab', thicknessMm: 6 },
+ *   mouldWallMm: 12,
+ *   startTempC: 23,
+ *   mouldTempC: 23,
+ *   roomTempC: 23
+ * }).demouldS; // 924.73
  */
 export const part: (raw: PartInput) => PartResult = remembering(partNow, JSON.stringify, 64);
 

@@ -35,9 +35,16 @@ interface SectionsResult {
 }
 
 /**
- * A solid cast by its two places that matter: the thinnest, which cures last, and the thickest, which gets hottest and
+ * A solid cast by its two places that matter: the thinnest, which cures last, and the thickest, which gets
+ * hottest and
  * cools last. It is ready when both are.
  * @throws as `part` does.
+ * @example
+ * sections(
+ *   whiteInMould.resin,
+ *   { section: { shape: 'slab', thicknessMm: 6 }, mouldWallMm: 12 },
+ *   { startTempC: 23, mouldTempC: 23, roomTempC: 23 }
+ * ).demouldS; // 924.73
  */
 export function sections(
 	resin: CureRecord,

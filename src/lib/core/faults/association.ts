@@ -32,6 +32,8 @@ const SMALL_HITS = 5;
 /**
  * Fisher's exact test, two-sided by summing every table no likelier than this one
  * (Fisher, J. R. Stat. Soc. 85 (1922) 87).
+ * @example
+ * fisher({ withHits: 3, withAll: 4, withoutHits: 1, withoutAll: 4 }); // 0.48571
  */
 export function fisher({ withHits, withAll, withoutHits, withoutAll }: Counts): number {
 	const hits = withHits + withoutHits;
@@ -45,7 +47,11 @@ export function fisher({ withHits, withAll, withoutHits, withoutAll }: Counts): 
 	return Math.min(1, p);
 }
 
-/** What changes with a circumstance, with how sure so few or many pulls can make one. */
+/**
+ * What changes with a circumstance, with how sure so few or many pulls can make one.
+ * @example
+ * associate({ withHits: 8, withAll: 10, withoutHits: 1, withoutAll: 40 }).small; // true
+ */
 export function associate(counts: Counts): Association {
 	const a = wilson(counts.withHits, counts.withAll);
 	const b = wilson(counts.withoutHits, counts.withoutAll);

@@ -23,6 +23,8 @@ const MOST = 15;
  * Causes of a fault, the likeliest first: how usual each is, moved by what was confirmed at this bench, times the
  * likelihood ratio of every clue in this pull's own log (Bayes, clues taken as independent).
  * @param confirmed how often each cause was confirmed for this fault so far
+ * @example
+ * rankCauses('foam', evidenceOf(planOf({ relativeHumidity: 70 }), reducePour([], [])))[0]?.id; // 'damp-air'
  */
 export function rankCauses(
 	fault: Fault,

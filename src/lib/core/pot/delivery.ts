@@ -6,7 +6,11 @@ export interface Delivery {
 	second?: { gaugeKpa: number; freeAirLPerMin: number } | undefined;
 }
 
-/** Free air against a gauge pressure, l/min; linear between the two points and beyond, never under nothing. */
+/**
+ * Free air against a gauge pressure, l/min; linear between the two points and beyond, never under nothing.
+ * @example
+ * deliveredLPerMin({ freeAirLPerMin: 120, second: { gaugeKpa: 400, freeAirLPerMin: 80 } }, 200); // 100
+ */
 export function deliveredLPerMin({ freeAirLPerMin, second }: Delivery, gaugeKpa: number): number {
 	if (!second) return freeAirLPerMin;
 	return Math.max(
@@ -19,6 +23,9 @@ export function deliveredLPerMin({ freeAirLPerMin, second }: Delivery, gaugeKpa:
  * Time from nothing to a gauge pressure, s. Isothermal: p_atm·q(p)·dt = V·dp. With q constant that is
  * V·p ÷ (p_atm·q); falling linearly, q = q₀ + m·p, it is V ÷ (p_atm·m)·ln(q(p)/q₀).
  * @returns Infinity when the compressor stalls before the pressure
+ * @throws RangeError when a number is outside its range.
+ * @example
+ * pumpUpS(15, 275, { freeAirLPerMin: 90 }); // 27.14
  */
 export function pumpUpS(
 	freeVolumeL: number,
@@ -39,7 +46,12 @@ export function pumpUpS(
 	return (freeVolumeL / (atmosphereKpa * m)) * Math.log(q1 / q0);
 }
 
-/** Air lost in a hold at constant temperature: pressure a minute, and as free air. */
+/**
+ * Air lost in a hold at constant temperature: pressure a minute, and as free air.
+ * @throws RangeError when a number is outside its range.
+ * @example
+ * leak(15, 275, 260, 600); // { kpaPerMin: 1.5, freeAirLPerMin: 0.22206 }
+ */
 export function leak(
 	freeVolumeL: number,
 	fromGaugeKpa: number,

@@ -35,7 +35,11 @@ export interface LoadPlan {
 /** Kept free round each mould so that air and fingers get in, mm (a default of ours). */
 export const LOAD_GAP_MM = 6;
 
-/** The vessel's compressor as one or two points. */
+/**
+ * The vessel's compressor as one or two points.
+ * @example
+ * deliveryOf(pressure); // { freeAirLPerMin: 90 }
+ */
 export function deliveryOf(v: VesselRecord): Delivery {
 	return {
 		freeAirLPerMin: v.freeAirLPerMin ?? 1,
@@ -50,6 +54,12 @@ export function deliveryOf(v: VesselRecord): Delivery {
  * tall room stays for tall moulds.
  * @param gelS when the resin gels after the pump is started, s; absent: not known
  * @throws InputError past the rating, never worked out
+ * @example
+ * planLoad(
+ *   pressure,
+ *   [{ name: 'M4', footprint: { shape: 'round', diameterMm: 80 }, heightMm: 90, outsideMl: 450 }],
+ *   { altitudeM: 0 }
+ * ).left; // []
  */
 export function planLoad(
 	vessel: VesselRecord,

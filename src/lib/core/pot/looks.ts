@@ -34,6 +34,8 @@ const SOON = 0.9;
  * What is due on a vessel. A part that was never looked at counts from when the vessel was entered.
  * @param cycles that it has behind it
  * @param enteredMs when it came into the workshop's books
+ * @example
+ * looksDue(pressure, [], 10, 0, 86_400_000)[0]?.state; // 'never'
  */
 export function looksDue(
 	record: Pick<VesselRecord, 'dues'>,
@@ -66,7 +68,11 @@ export function looksDue(
 	});
 }
 
-/** Why a vessel may not be used, in a sentence; nothing when it may. */
+/**
+ * Why a vessel may not be used, in a sentence; nothing when it may.
+ * @example
+ * refusedFor(pressure, []); // undefined
+ */
 export function refusedFor(
 	record: Pick<VesselRecord, 'name' | 'outOfUse'>,
 	dues: readonly LookDue[]

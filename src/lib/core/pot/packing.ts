@@ -14,6 +14,9 @@ export interface Placed {
 /**
  * Radius of the smallest circle that takes n circles of radius 1: exact for n ≤ 9, where the best lie on a ring,
  * from seven on with one in the middle (Pirl, Math. Nachr. 40 (1969) 111, proved to ten).
+ * @throws RangeError when a number is outside its range.
+ * @example
+ * ringRadius(3); // 2.1547
  */
 export function ringRadius(n: number): number {
 	if (!(Number.isInteger(n) && n >= 1 && n <= 9)) throw new RangeError(`ringRadius: 1…9 circles, got ${n}`);
@@ -168,6 +171,15 @@ function ring(bodies: readonly Body[], radius: number): Body[] | undefined {
  * first to the outermost place that it fits, in several orders, the attempt that places the most area kept.
  * @param marginMm kept free between any two and the wall
  * @returns those that were placed; what is missing did not go in
+ * @throws RangeError when a number is outside its range.
+ * @example
+ * packShelf(
+ *   [
+ *     { shape: 'round', diameterMm: 80 },
+ *     { shape: 'round', diameterMm: 80 }
+ *   ],
+ *   200
+ * ).length; // 2
  */
 export function packShelf(things: readonly Footprint[], diameterMm: number, marginMm = 0): Placed[] {
 	if (!(diameterMm > 0)) throw new RangeError(`packShelf: the shelf must have a size, got ${diameterMm}`);

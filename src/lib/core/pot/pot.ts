@@ -55,6 +55,15 @@ const GAMMA_AIR = 1.4;
  * Boyle: V/V₀ = p₀/p (absolute), d/d₀ = (p₀/p)^⅓. Pump: free volume·Δp ÷ (p₀·free-air delivery).
  * Stored energy: Brode (1959), E = Δp·V/(γ − 1).
  * @throws InputError above the vessel's rating or when the contents fill the pot: never worked out.
+ * @example
+ * pot({
+ *   gaugeKpa: 275.79,
+ *   potVolumeL: 9.5,
+ *   contentsL: 2,
+ *   freeAirLPerMin: 100,
+ *   ratedGaugeKpa: 400,
+ *   altitudeM: 0
+ * }).bubbleDiameterRatio; // 0.64528
  */
 export function pot(input: PotInput): PotResult {
 	if (input.gaugeKpa > input.ratedGaugeKpa) {

@@ -61,6 +61,8 @@ export interface VacuumPlan {
  * Rise by Boyle's law, V·(1 + φ·p₀/p); it ends where the bubbles burst (4–5 times, common practice, no source).
  * Pump-down t = V ÷ S · ln((p₀ − pu) ÷ (p − pu)) for a constant pumping speed S and end pressure pu.
  * @throws InputError when the pump cannot reach the pressure
+ * @example
+ * vacuum({ mixVolumeMl: 300, vesselMl: 2000, chamberL: 12, pumpLPerMin: 70, targetKpa: 3 }).fits; // true
  */
 export function vacuum(raw: VacuumInput): VacuumPlan {
 	const input = vacuumInput.parse(raw);

@@ -11,7 +11,11 @@ export interface Advice {
 /** Hotter than this at the face, cooler pours are worth a thought, °C (a default of ours). */
 const HOT_FACE_C = USUAL_FACE_C + 20;
 
-/** What would lengthen this mould's life, or end it in time; the most pressing first (common practice, no source). */
+/**
+ * What would lengthen this mould's life, or end it in time; the most pressing first (common practice, no source).
+ * @example
+ * wearAdvice({ tear: 3 }, { pullsLeftMedian: 4 }, { release: 'none' })[0]?.what; // 'Mend the tear with its own rubber'
+ */
 export function wearAdvice(
 	scores: MouldLook['scores'],
 	forecast: Pick<WearForecast, 'pullsLeftMedian'>,

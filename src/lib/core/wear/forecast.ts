@@ -112,6 +112,9 @@ function posterior(input: z.output<typeof wearInput>, beta0: number): Posterior 
  * How many pulls a mould has left: P(W(k) < r) = I_{r/(r+β)}(a·k, α), the gamma process mixed over its rate, for
  * r of wear that is left; given that it is still in use after the pulls since its last look.
  * Sources: van Noortwijk, Reliab. Eng. Syst. Saf. 94 (2009) 2, for the process; the mixture by hand.
+ * @throws ZodError when the input is outside its schema.
+ * @example
+ * wearForecast({ prior: { family: 'platinum' }, pulls: [{}, {}, {}] }).pullsLeftMedian; // 67
  */
 export function wearForecast(raw: WearInput): WearForecast {
 	const input = wearInput.parse(raw);
@@ -196,6 +199,8 @@ export function wearForecast(raw: WearInput): WearForecast {
 /**
  * The day by which its successor should be poured, ms: when the careful figure of pulls is used up at the present
  * pace, less the time that such a mould takes. Nothing without a pace.
+ * @example
+ * successorBy({ pullsLeftLow: 12 }, 2, 86_400_000 / 1000, 0); // 432000000
  */
 export function successorBy(
 	forecast: Pick<WearForecast, 'pullsLeftLow'>,

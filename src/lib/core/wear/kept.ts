@@ -23,7 +23,11 @@ export interface ForecastScore {
 	high: number;
 }
 
-/** Wilson's interval for a share, J. Am. Stat. Assoc. 22 (1927) 209; z = 1.645 covers 90 %. */
+/**
+ * Wilson's interval for a share, J. Am. Stat. Assoc. 22 (1927) 209; z = 1.645 covers 90 %.
+ * @example
+ * wilson(8, 10); // { low: 0.54077, high: 0.93145 }
+ */
 export function wilson(hits: number, of: number, z = 1.645): { low: number; high: number } {
 	if (of === 0) return { low: 0, high: 1 };
 	const p = hits / of;
@@ -37,6 +41,8 @@ export function wilson(hits: number, of: number, z = 1.645): { low: number; high
 /**
  * How our own forecasts did. One whose mould is in use counts only when it has outlived its band already: waiting for
  * the rest without that would count the short lives alone.
+ * @example
+ * scoreForecasts([{ pulls: 10, low: 20, median: 40, high: 60, gaveSoFar: 55, retired: true }]); // { known: 1, inside: 1, shorter: 0, longer: 0, wanted: 0.8, low: 0.26983, high: 1 }
  */
 export function scoreForecasts(kept: readonly KeptForecast[]): ForecastScore {
 	let [inside, shorter, longer] = [0, 0, 0];

@@ -41,13 +41,22 @@ export const wearPrior = z.strictObject({
 });
 export type WearPrior = z.input<typeof wearPrior>;
 
-/** How much a pull at this peak ages a face against the usual. */
+/**
+ * How much a pull at this peak ages a face against the usual.
+ * @example
+ * heatWeight(80); // 2
+ */
 export function heatWeight(peakFaceC: number | undefined): number {
 	if (peakFaceC === undefined) return 1;
 	return Math.min(4, Math.max(0.5, 2 ** ((peakFaceC - USUAL_FACE_C) / HALVING_C)));
 }
 
-/** Median pulls by the prior alone. Heat is not in it: every pull brings its own. */
+/**
+ * Median pulls by the prior alone. Heat is not in it: every pull brings its own.
+ * @throws ZodError when the input is outside its schema.
+ * @example
+ * priorPulls({ family: 'platinum', release: 'talc' }); // 80.5
+ */
 export function priorPulls(raw: WearPrior): number {
 	const p = wearPrior.parse(raw);
 	const base = p.familyMedianPulls ?? FAMILY_PULLS[p.family];

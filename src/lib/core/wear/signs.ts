@@ -98,7 +98,11 @@ export const SIGN_NAMES = Object.keys(SIGNS) as [Sign, ...Sign[]];
 /** At this a mould is out of use. */
 export const LIMIT = 5;
 
-/** The signs that a mould of rubber, or a rigid one, is looked over for. */
+/**
+ * The signs that a mould of rubber, or a rigid one, is looked over for.
+ * @example
+ * signsFor(true); // ['detail', 'stick', 'flash', 'drift', 'warp', 'holes', 'stuck resin']
+ */
 export function signsFor(rigid: boolean): Sign[] {
 	return SIGN_NAMES.filter((s) => (rigid ? SIGNS[s].rigid : SIGNS[s].soft));
 }
@@ -130,7 +134,11 @@ export const mouldLook = z
 	});
 export type MouldLook = z.output<typeof mouldLook>;
 
-/** The worst sign of a look, and its score. */
+/**
+ * The worst sign of a look, and its score.
+ * @example
+ * worstSign({ detail: 1, tear: 2 }); // { sign: 'tear', score: 2 }
+ */
 export function worstSign(scores: MouldLook['scores']): { sign: Sign; score: number } | undefined {
 	return (Object.entries(scores) as [Sign, number | undefined][])
 		.flatMap(([sign, s]) => (s === undefined ? [] : [{ sign, score: s }]))
