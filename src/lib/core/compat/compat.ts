@@ -16,7 +16,11 @@ const INHIBITING: Readonly<Partial<Record<MasterMaterial, string>>> = {
 	'tin-cured rubber': 'The tin of a condensation rubber'
 };
 
-/** What may go wrong between a master and a rubber, and what is done about it. */
+/**
+ * What may go wrong between a master and a rubber, and what is done about it.
+ * @example
+ * masterAndRubber('sulphur clay', 'addition')[0]?.code; // 'inhibition'
+ */
 export function masterAndRubber(
 	material: MasterMaterial,
 	cureKind: RubberRecord['cureKind'],
@@ -58,7 +62,11 @@ export function masterAndRubber(
 	return out;
 }
 
-/** What a resin does to a silicone mould over its pulls. */
+/**
+ * What a resin does to a silicone mould over its pulls.
+ * @example
+ * resinAndMould('clear polyester')[0]?.code; // 'styrene-swells'
+ */
 export function resinAndMould(family: ResinRecord['family']): Warning[] {
 	switch (chemistryOf(family)) {
 		case 'polyester':
@@ -138,7 +146,11 @@ function resinAndRigid(family: ResinRecord['family'], source: RigidSource): Warn
 /** What only a release between keeps from harm: without one the same sentence is a harm. */
 const SPARED_BY_RELEASE: readonly string[] = ['sticks'];
 
-/** Warnings of a meeting as they stand without any release between. */
+/**
+ * Warnings of a meeting as they stand without any release between.
+ * @example
+ * withoutRelease([]); // []
+ */
 export function withoutRelease(warnings: readonly Warning[]): Warning[] {
 	return warnings.map((w) => (SPARED_BY_RELEASE.includes(w.code) ? { ...w, level: 'harm' } : w));
 }
@@ -216,7 +228,11 @@ function resinAndWater(family: ResinRecord['family']): Warning[] {
 	];
 }
 
-/** The rules of the trade for two things, in whatever order they are given (common practice, no source). */
+/**
+ * The rules of the trade for two things, in whatever order they are given (common practice, no source).
+ * @example
+ * rulesFor(rigidThing('printed'), resinThing('1', { name: 'White', family: 'fast urethane' }))[0]?.code; // 'sticks'
+ */
 export function rulesFor(a: Thing, b: Thing): Warning[] {
 	for (const [x, y] of [
 		[a, b],
@@ -240,7 +256,11 @@ export function rulesFor(a: Thing, b: Thing): Warning[] {
 	return [];
 }
 
-/** What the maker found with this very pair, newest last. */
+/**
+ * What the maker found with this very pair, newest last.
+ * @example
+ * experiencesWith(rigidThing('printed'), thermoplasticThing('1', 'Kettle'), []); // []
+ */
 export function experiencesWith(a: Thing, b: Thing, all: readonly Experience[]): Experience[] {
 	return all.filter(
 		(e) => (e.first === a.key && e.second === b.key) || (e.first === b.key && e.second === a.key)
@@ -250,6 +270,8 @@ export function experiencesWith(a: Thing, b: Thing, all: readonly Experience[]):
 /**
  * What to heed when two things meet: the maker's own experience first, then the rules. An own "fine" takes
  * the place of the rules' cautions (they are common practice), never of a harm.
+ * @example
+ * whatMeets(masterThing('wood'), releaseThing('1', wax)); // []
  */
 export function whatMeets(a: Thing, b: Thing, all: readonly Experience[] = []): Warning[] {
 	const own = experiencesWith(a, b, all);

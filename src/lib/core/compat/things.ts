@@ -43,6 +43,11 @@ export const experienceRecord = z
 	});
 export type Experience = z.output<typeof experienceRecord>;
 
+/**
+ * A master of this material as a thing that is touched.
+ * @example
+ * masterThing('wood', true); // { kind: 'master', key: 'master:wood', name: 'wood', material: 'wood', sealed: true }
+ */
 export const masterThing = (material: MasterMaterial, sealed = false): Thing => ({
 	kind: 'master',
 	key: `master:${material}`,
@@ -50,6 +55,11 @@ export const masterThing = (material: MasterMaterial, sealed = false): Thing => 
 	material,
 	sealed
 });
+/**
+ * A rubber of the shelf as a thing that is touched.
+ * @example
+ * rubberThing('1', blue).key; // 'rubber:1'
+ */
 export const rubberThing = (id: string, r: Pick<RubberRecord, 'name' | 'cureKind' | 'use'>): Thing => ({
 	kind: 'rubber',
 	key: `rubber:${id}`,
@@ -57,18 +67,33 @@ export const rubberThing = (id: string, r: Pick<RubberRecord, 'name' | 'cureKind
 	cureKind: r.cureKind,
 	use: r.use
 });
+/**
+ * A resin of the shelf as a thing that is touched.
+ * @example
+ * resinThing('1', { name: 'White', family: 'fast urethane' }).key; // 'resin:1'
+ */
 export const resinThing = (id: string, r: Pick<ResinRecord, 'name' | 'family'>): Thing => ({
 	kind: 'resin',
 	key: `resin:${id}`,
 	name: r.name,
 	family: r.family
 });
+/**
+ * A release of the shelf as a thing that is touched.
+ * @example
+ * releaseThing('1', wax).key; // 'release:1'
+ */
 export const releaseThing = (id: string, r: Pick<ReleaseRecord, 'name' | 'kind' | 'paintable'>): Thing => ({
 	kind: 'release',
 	key: `release:${id}`,
 	name: r.name,
 	release: r
 });
+/**
+ * A thermoplastic of the shelf as a thing that is touched.
+ * @example
+ * thermoplasticThing('1', 'Kettle'); // { kind: 'thermoplastic', key: 'thermoplastic:1', name: 'Kettle' }
+ */
 export const thermoplasticThing = (id: string, name: string): Thing => ({
 	kind: 'thermoplastic',
 	key: `thermoplastic:${id}`,
@@ -79,6 +104,11 @@ const RIGID_NAMES: Readonly<Record<RigidSource, string>> = {
 	printed: 'printed rigid mould',
 	'cast resin': 'mould of rigid resin'
 };
+/**
+ * A rigid mould as a thing that is touched.
+ * @example
+ * rigidThing('printed').name; // 'printed rigid mould'
+ */
 export const rigidThing = (source: RigidSource): Thing => ({
 	kind: 'rigid',
 	key: `rigid:${source}`,

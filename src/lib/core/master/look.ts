@@ -19,7 +19,11 @@ export const lookForm = z.object({
 });
 export type LookForm = z.output<typeof lookForm>;
 
-/** Noted places as the master keeps them, beside what its file says. */
+/**
+ * Noted places as the master keeps them, beside what its file says.
+ * @example
+ * trapsFromLook({ places: [{ place: 'left ear', cure: 'vent' }] }, [])[0]?.source; // 'look'
+ */
 export function trapsFromLook(form: LookForm, before: readonly TrapRecord[]): TrapRecord[] {
 	return [
 		...before.filter((t) => t.source === 'file'),

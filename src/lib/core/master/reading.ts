@@ -113,7 +113,11 @@ function solidsMl(pieces: readonly z.output<typeof solidPiece>[]): number {
 
 const weight = (massG: number) => `${Number(massG.toPrecision(6))} g`;
 
-/** Volume in ml with the sum that made it. */
+/**
+ * Volume in ml with the sum that made it.
+ * @example
+ * readVolume({ method: 'rise', beforeMl: 200, afterMl: 242 }).volumeMl; // 42
+ */
 export function readVolume(reading: VolumeReading): { volumeMl: number; working: WorkingLine } {
 	const line = (what: string, sum: string, volumeMl: number, source?: string) => ({
 		volumeMl,
@@ -189,7 +193,14 @@ export interface Spread {
 /** Past this half-range readings do not agree well enough for a small shot (common practice, no source). */
 export const SPREAD_LIMIT = 0.03;
 
-/** Lowest, highest and mean of several readings; nothing for fewer than two. */
+/**
+ * Lowest, highest and mean of several readings; nothing for fewer than two.
+ * @example
+ * spreadOf([
+ *   { method: 'typed', volumeMl: 100 },
+ *   { method: 'typed', volumeMl: 104 }
+ * ])?.meanMl; // 102
+ */
 export function spreadOf(readings: readonly VolumeReading[]): Spread | undefined {
 	if (readings.length < 2) return undefined;
 	const all = readings.map((r) => readVolume(r).volumeMl);

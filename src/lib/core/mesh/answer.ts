@@ -40,7 +40,11 @@ export interface MeshAnswer {
 	warnings: Warning[];
 }
 
-/** The answer of the open interface for a 3D file. @throws MeshError for a file that cannot be used */
+/**
+ * The answer of the open interface for a 3D file. @throws MeshError for a file that cannot be used
+ * @example
+ * meshAnswer(stlOf(cubeMesh), meshQuery.parse({ unit: 'mm' })).volumeMl; // 64
+ */
 export function meshAnswer(bytes: Uint8Array, query: MeshQuery): MeshAnswer {
 	const { mesh, report } = loadMesh(bytes, query.name, query.unit ? { unit: query.unit } : {});
 	const up = query.up ?? [0, 0, 1];

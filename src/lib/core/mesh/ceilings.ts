@@ -26,7 +26,11 @@ const POUR_FACE_MM = 0.5;
 
 const RAD = Math.PI / 180;
 
-/** Nearly level ceilings of the cavity: faces that look up within a few degrees, in connected patches. */
+/**
+ * Nearly level ceilings of the cavity: faces that look up within a few degrees, in connected patches.
+ * @example
+ * findCeilings(cubeMesh, [0, 0, 1]).length; // 0
+ */
 export function findCeilings(mesh: Mesh, upRaw: Vec3): Ceiling[] {
 	const up = unit(upRaw);
 	const { vertices: v, indices } = mesh;

@@ -4,6 +4,8 @@ import type { Mesh } from './types';
  * A coarser mesh for a quick look in many directions: corners that fall into one cell of a grid become one,
  * triangles that collapse are left out. The outline stays within a cell of where it was.
  * @param cells cells along the longest side
+ * @example
+ * cluster(cubeMesh, 1).indices.length; // 36
  */
 export function cluster(mesh: Mesh, cells: number): Mesh {
 	const { vertices: v, indices } = mesh;

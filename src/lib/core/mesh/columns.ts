@@ -53,6 +53,9 @@ const OFFSET = { x: 0.43567, y: 0.57133 };
  * Cuts a mesh into columns along the frame's up. Pieces follow the winding number, so shells that run into
  * each other count as one body.
  * @param cells columns along the longer side, ≥ 8
+ * @example
+ * const { nx, cellMm } = cutColumns(cubeMesh, frameFor([0, 0, 1]), 40);
+ * nx * cellMm; // 41
  */
 export function cutColumns(mesh: Mesh, frame: Frame, cells: number): Columns {
 	const turned = turn(mesh, frame);
@@ -211,7 +214,11 @@ export function cellCentre(columns: Columns, cell: number): [number, number] {
 	];
 }
 
-/** Volume of all pieces, ml: a second way to the volume, good for meshes whose shells run into each other. */
+/**
+ * Volume of all pieces, ml: a second way to the volume, good for meshes whose shells run into each other.
+ * @example
+ * columnsVolumeMl(cutColumns(cubeMesh, frameFor([0, 0, 1]), 40)); // 64
+ */
 export function columnsVolumeMl(columns: Columns): number {
 	let sum = 0;
 	for (let i = 0; i < columns.top.length; i++) sum += columns.top[i]! - columns.bottom[i]!;

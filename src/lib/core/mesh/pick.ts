@@ -3,6 +3,8 @@ import type { Mesh, Vec3 } from './types';
 /**
  * The first face that a ray meets, over all triangles (Möller & Trumbore, J. Graphics Tools 2 (1997) 21).
  * @param clip faces on the far side of this plane (normal, offset) are not there, as in a cut view
+ * @example
+ * pick(cubeMesh, [10, 5, 100], [0, 0, -1])?.point; // [10, 5, 40]
  */
 export function pick(
 	mesh: Mesh,

@@ -25,7 +25,11 @@ const LOOK_CELLS = 72;
 /** Pockets that differ by less are one volume to a maker, ml. */
 const SAME_ML = 0.05;
 
-/** Directions spread evenly over the sphere (Fibonacci lattice), with the six axes first. */
+/**
+ * Directions spread evenly over the sphere (Fibonacci lattice), with the six axes first.
+ * @example
+ * directions(96).length; // 102
+ */
 export function directions(count: number): Vec3[] {
 	const out: Vec3[] = [
 		[0, 0, 1],
@@ -44,7 +48,12 @@ export function directions(count: number): Vec3[] {
 	return out;
 }
 
-/** Better first: least trapped, then fewest vents, then least undercut. */
+/**
+ * Better first: least trapped, then fewest vents, then least undercut.
+ * @example
+ * const [best, next] = bestPositions(cubeMesh, undefined, 8);
+ * byRank(best!, next!) <= 0; // true
+ */
 export function byRank(a: Candidate, b: Candidate): number {
 	const ml = Math.round(a.trappedMl / SAME_ML) - Math.round(b.trappedMl / SAME_ML);
 	return ml || a.vents - b.vents || a.undercutShare - b.undercutShare;
@@ -55,6 +64,8 @@ export function byRank(a: Candidate, b: Candidate): number {
  * look over the sphere with a coarse mesh, a closer one round the best, and the exact figures for three that
  * are really different. When everything is equal, the first directions looked at (the axes) win.
  * @param count directions of the first look
+ * @example
+ * bestPositions(cubeMesh, undefined, 8)[0]?.trappedMl; // 0
  */
 export function bestPositions(mesh: Mesh, progress?: Progress, count = 96): Candidate[] {
 	const coarse = mesh.indices.length / 3 > COARSE_FROM ? cluster(mesh, COARSE_CELLS) : mesh;

@@ -4,6 +4,8 @@ import type { TriangleSoup } from './types';
 /**
  * Volume and area straight from a file's triangles, before corners are shared: the first figure that a
  * maker sees while holes and shells are still being looked for. In the file's own unit, cubed and squared.
+ * @example
+ * quickMeasure(readMeshFile(stlOf(cubeMesh), 'cube.stl').parts[0]); // { volume: 64000, area: 9600 }
  */
 export function quickMeasure({ positions: p }: TriangleSoup): { volume: number; area: number } {
 	const [ox, oy, oz] = [p[0] ?? 0, p[1] ?? 0, p[2] ?? 0];
@@ -32,6 +34,8 @@ export function quickMeasure({ positions: p }: TriangleSoup): { volume: number; 
  * The same straight from the bytes of a binary STL, before anything is made of it: a first figure within
  * the time that reading the bytes takes.
  * @returns nothing when the file is of another kind, is cut off, or holds corners that are no numbers
+ * @example
+ * quickMeasureBytes(stlOf(cubeMesh)); // { volume: 64000, area: 9600 }
  */
 export function quickMeasureBytes(bytes: Uint8Array): { volume: number; area: number } | undefined {
 	if (!isBinaryStl(bytes)) return undefined;

@@ -65,6 +65,8 @@ export interface LoadOptions {
  * From a file's bytes to a mesh in mm and what is known of it. What is wrong with the mesh is said with what
  * it means for the volume; nothing is mended in silence, except that an inside-out mesh is turned.
  * @throws MeshError for a file that cannot be used
+ * @example
+ * loadMesh(stlOf(cubeMesh), 'cube.stl', { unit: 'mm' }).report.shells; // 1
  */
 export function loadMesh(
 	bytes: Uint8Array,
@@ -77,7 +79,12 @@ export function loadMesh(
 	return assemble(file, options, part(0.5, 1));
 }
 
-/** The same for a file that is read already. */
+/**
+ * The same for a file that is read already.
+ * @throws MeshError with a sentence.
+ * @example
+ * assemble(readMeshFile(stlOf(cubeMesh), 'cube.stl'), { unit: 'mm' }).report.volumeMl; // 64
+ */
 export function assemble(
 	file: MeshFile,
 	options: Omit<LoadOptions, 'progress'> = {},

@@ -21,6 +21,8 @@ const THIN_SHARE = 0.05;
  * distance transform on a grid (Felzenszwalb & Huttenlocher, Theory of Computing 8 (2012) 415). Thinnest:
  * straight ways through the material from many faces inwards, their fifth percentile.
  * @param cells cells along the longest side
+ * @example
+ * sections(cubeMesh, 32).thickestMm; // 39.375
  */
 export function sections(mesh: Mesh, cells = 96): Sections {
 	const columns = cutColumns(mesh, frameFor([0, 0, 1]), cells);

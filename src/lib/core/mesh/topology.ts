@@ -25,7 +25,11 @@ function find(parent: Int32Array, i: number): number {
 	return at;
 }
 
-/** Holes, crowded and turned edges, and the shells of a mesh. */
+/**
+ * Holes, crowded and turned edges, and the shells of a mesh.
+ * @example
+ * topology(cubeMesh).openEdges; // 0
+ */
 export function topology(mesh: Mesh): Topology {
 	const { indices } = mesh;
 	const corners = mesh.vertices.length / 3;

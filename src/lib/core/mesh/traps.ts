@@ -49,6 +49,8 @@ const OPEN_TOP_MM = 0.5;
  * Worked out as a merge tree of heights over upright columns of the material: columns are joined from the
  * top down, neighbours at the height up to which both hold material.
  * @param up pouring position: what points up while it is poured
+ * @example
+ * findTraps(cubeMesh, [0, 0, 1], { openings: [] }).traps.length; // 0
  */
 export function findTraps(mesh: Mesh, up: Vec3, options: TrapOptions = {}): TrapResult {
 	return trapsOf(cutColumns(mesh, frameFor(up), options.cells ?? DEFAULT_CELLS), options);

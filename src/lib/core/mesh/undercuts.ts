@@ -17,6 +17,8 @@ export interface Undercuts {
  * Undercuts for a mould that opens along a direction, both ways: a face is undercut when material stands
  * above it and below it along the pull, so that neither half slides off.
  * @param pull direction in which one half is pulled; the other goes the opposite way
+ * @example
+ * findUndercuts(cubeMesh, [0, 0, 1], 64).share; // 0
  */
 export function findUndercuts(mesh: Mesh, pull: Vec3, cells = 256): Undercuts {
 	const columns = cutColumns(mesh, frameFor(pull), cells);
@@ -121,6 +123,15 @@ function neighbours(c: Columns, cell: number, diagonal = false): number[] {
 /**
  * Parting line of a two-part mould: edges between a face that looks along the pull and one that looks
  * against it (the silhouette), as pairs of points.
+ * @example
+ * partingLine(
+ *   rotated(cubeMesh, [
+ *     [1, 0, 0],
+ *     [0, 0.8, -0.6],
+ *     [0, 0.6, 0.8]
+ *   ]),
+ *   [0, 0, 1]
+ * ).length / 6; // 6
  */
 export function partingLine(mesh: Mesh, pullRaw: Vec3, most = 200_000): Float32Array {
 	const pull = unit(pullRaw);

@@ -13,7 +13,11 @@ export interface MeshFile {
 	unit?: FileUnit;
 }
 
-/** What a file is, by its first bytes and, for OBJ, which has none, by its name and words. */
+/**
+ * What a file is, by its first bytes and, for OBJ, which has none, by its name and words.
+ * @example
+ * formatOf(new TextEncoder().encode('v 0 0 0\nf 1 2 3'), 'wedge.obj'); // 'obj'
+ */
 export function formatOf(bytes: Uint8Array, name: string): MeshFormat | undefined {
 	const head = new TextDecoder('latin1').decode(bytes.subarray(0, 4096));
 	if (head.startsWith('PK')) return '3mf';
@@ -29,6 +33,8 @@ export function formatOf(bytes: Uint8Array, name: string): MeshFormat | undefine
  * @param name the file's name; only its ending counts, and only where the bytes do not tell
  * @param progress told how far it is; may throw to stop
  * @throws MeshError with a sentence for the maker
+ * @example
+ * readMeshFile(stlOf(cubeMesh), 'cube.stl').parts[0]?.triangles; // 12
  */
 export function readMeshFile(bytes: Uint8Array, name: string, progress?: Progress): MeshFile {
 	if (bytes.length === 0) throw new MeshError('This file is empty.');
