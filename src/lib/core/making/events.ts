@@ -46,7 +46,12 @@ export const inspectionInput = z.strictObject({
 });
 export type Inspection = z.infer<typeof inspectionInput>;
 
-/** How much more water a cavity takes than its master displaces, percent; less than nothing: it takes less. */
+/**
+ * How much more water a cavity takes than its master displaces, percent; less than nothing: it takes less.
+ * @throws RangeError when a number is outside its range.
+ * @example
+ * waterOffPercent(66, 64); // 3.125
+ */
 export function waterOffPercent(waterMl: number, masterVolumeMl: number): number {
 	if (!(waterMl > 0 && masterVolumeMl > 0))
 		throw new RangeError(`waterOffPercent: both over 0, got ${waterMl} ml, ${masterVolumeMl} ml`);

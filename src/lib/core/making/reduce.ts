@@ -19,6 +19,8 @@ export interface MakingState {
 /**
  * Folds events into a state. Order of arrival, repeats and a second device do not matter: an event counts
  * once by its id, a step once by its first event.
+ * @example
+ * reduceMaking(makingSteps(makingOf('one-piece')), []).current; // 0
  */
 export function reduceMaking(steps: readonly MakingStep[], events: readonly MakingEvent[]): MakingState {
 	const unique = [...new Map(events.map((e) => [e.id, e])).values()];
@@ -67,7 +69,12 @@ export function reduceMaking(steps: readonly MakingStep[], events: readonly Maki
 	};
 }
 
-/** First and last time when something was put in place, ms: when the mould was poured and what it waits on. */
+/**
+ * First and last time when something was put in place, ms: when the mould was poured and what it waits on.
+ * @example
+ * const steps = makingSteps(makingOf('one-piece'));
+ * placed(steps, reduceMaking(steps, [])); // {  }
+ */
 export function placed(
 	steps: readonly MakingStep[],
 	state: MakingState
@@ -81,6 +88,9 @@ export function placed(
 /**
  * When the mould will be ready: the waits that are still ahead, after the one that runs now.
  * @param nowMs for steps that have not begun
+ * @example
+ * const steps = makingSteps(makingOf('one-piece'));
+ * readyAtMs(steps, reduceMaking(steps, []), 0); // 14400000
  */
 export function readyAtMs(steps: readonly MakingStep[], state: MakingState, nowMs: number): number {
 	let atMs = nowMs;
@@ -94,7 +104,13 @@ export function readyAtMs(steps: readonly MakingStep[], state: MakingState, nowM
 	return atMs;
 }
 
-/** The clocks that the making of a mould keeps running. */
+/**
+ * The clocks that the making of a mould keeps running.
+ * @example
+ * const plan = makingOf('one-piece');
+ * const steps = makingSteps(plan);
+ * makingClocks('m', plan, steps, reduceMaking(steps, [])); // []
+ */
 export function makingClocks(
 	mouldId: string,
 	plan: MakingPlan,

@@ -60,7 +60,11 @@ export const rubberInput = z.strictObject({
 	cureKind: z.enum(['addition', 'condensation']).default('addition')
 });
 
-/** Inside of a box, a tube or rings of bricks, ml. */
+/**
+ * Inside of a box, a tube or rings of bricks, ml.
+ * @example
+ * cavityVolumeMl({ shape: 'box', lengthMm: 60, widthMm: 60, heightMm: 50 }); // 180
+ */
 export function cavityVolumeMl(cavity: Cavity): number {
 	if (cavity.shape !== 'courses') return solidVolumeMl(cavity);
 	return cavity.courses.reduce((sum, c) => sum + (c.lengthMm * c.widthMm * c.heightMm) / 1000, 0);
@@ -107,6 +111,14 @@ export interface MouldBlockResult {
  * Addition (platinum) cure follows the room's temperature (about a factor two in 10 °C); condensation (tin) cure is
  * slowed by cold and not hurried by heat.
  * @throws InputError when the master does not fit its cavity.
+ * @example
+ * mouldBlock({
+ *   cavity: { shape: 'box', lengthMm: 60, widthMm: 60, heightMm: 50 },
+ *   masterVolumeMl: 64,
+ *   rubber: rubberForBlock(blue),
+ *   lossPercent: 0,
+ *   roomTempC: 23
+ * }).rubber; // { volumeMl: 116, massG: 127.6 }
  */
 export function mouldBlock(raw: MouldBlockInput): MouldBlockResult {
 	const input = mouldBlockInput.parse(raw);

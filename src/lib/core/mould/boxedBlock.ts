@@ -33,7 +33,11 @@ export interface BlockPlan extends MouldBlockResult {
 	otherShapeNetMl: number;
 }
 
-/** Inside of a box or tube round a master with this clearance and cover. */
+/**
+ * Inside of a box or tube round a master with this clearance and cover.
+ * @example
+ * cavityFor(cube, 'box', 10, 10); // { shape: 'box', lengthMm: 60, widthMm: 60, heightMm: 50 }
+ */
 export function cavityFor(
 	master: MasterSize,
 	shape: 'box' | 'tube',
@@ -57,6 +61,17 @@ export function cavityFor(
 /**
  * Plans a one-piece block round a master standing on its base board.
  * @throws InputError when the volume cannot be inside the outer sizes.
+ * @example
+ * planBlock({
+ *   master: { footprint: 'rectangular', lengthMm: 40, widthMm: 40, heightMm: 40 },
+ *   masterVolumeMl: 64,
+ *   shape: 'box',
+ *   clearanceMm: 10,
+ *   coverMm: 10,
+ *   rubber: rubberForBlock(blue),
+ *   lossPercent: 0,
+ *   roomTempC: 23
+ * }).netVolumeMl; // 116
  */
 export function planBlock(raw: BlockPlanInput): BlockPlan {
 	const input = blockPlanInput.parse(raw);

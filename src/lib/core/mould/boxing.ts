@@ -31,7 +31,11 @@ interface BrickSize {
 	heightMm: number;
 }
 
-/** Boards for a box: two as long as the inside and both walls, two between them, and the base. */
+/**
+ * Boards for a box: two as long as the inside and both walls, two between them, and the base.
+ * @example
+ * boardsFor({ shape: 'box', lengthMm: 60, widthMm: 60, heightMm: 50 }, 4).length; // 3
+ */
 export function boardsFor(cavity: Extract<Cavity, { shape: 'box' }>, boardMm: number): CutPiece[] {
 	const heightMm = cavity.heightMm + RIM_MM;
 	const outerL = cavity.lengthMm + 2 * boardMm;
@@ -43,7 +47,11 @@ export function boardsFor(cavity: Extract<Cavity, { shape: 'box' }>, boardMm: nu
 	];
 }
 
-/** A length of tube and the board that it stands on. */
+/**
+ * A length of tube and the board that it stands on.
+ * @example
+ * tubeFor({ shape: 'tube', diameterMm: 60, heightMm: 50 }, 4)[0]; // { what: 'tube, this wide inside', count: 1, lengthMm: 60, widthMm: 60, thicknessMm: 0 }
+ */
 export function tubeFor(cavity: Extract<Cavity, { shape: 'tube' }>, boardMm: number): CutPiece[] {
 	return [
 		{
@@ -88,6 +96,8 @@ function span(slices: readonly Slice[], axis: 0 | 2): number {
  * Rings of bricks laid as close round a master as its clearance allows: each ring is the next whole number of
  * pitches, and follows the master's own width at its height where slices of it are known.
  * @param slices widths of the master by height; without them every ring goes round its outer sizes
+ * @example
+ * brickCourses(cube, 10, 10, { pitchMm: 8, heightMm: 9.6 }).length; // 6
  */
 export function brickCourses(
 	master: MasterSize,

@@ -17,6 +17,8 @@ export interface Grid {
  * Lays copies of a master out in rows, so that the box round them is smallest.
  * @param count cavities, 1 … 24
  * @param gapMm rubber between neighbours, mm
+ * @example
+ * gridFor(6, cube, 8, 'box', 10); // { count: 6, columns: 2, rows: 3, size: { footprint: 'rectangular', lengthMm: 88, widthMm: 136, heightMm: 40 } }
  */
 export function gridFor(
 	count: number,

@@ -24,7 +24,11 @@ export interface MouldOption {
 	risk: string;
 }
 
-/** How deep the master locks, from its file or as the maker says it. */
+/**
+ * How deep the master locks, from its file or as the maker says it.
+ * @example
+ * locksOf(cube, 'shallow'); // 'shallow'
+ */
 export function locksOf(master: MasterRecord, said: ChooserInput['undercuts']): Lock {
 	if (said !== 'as its file') return said;
 	const f = master.shape?.findings;
@@ -37,6 +41,13 @@ export function locksOf(master: MasterRecord, said: ChooserInput['undercuts']): 
 /**
  * Every way for one master, the fitting ones first and among them the least rubber and work first. The
  * figures are those of the planner with usual sizes; the reasons are common practice, no source.
+ * @example
+ * chooseMould(
+ *   cube,
+ *   chooserInput.parse({ undercuts: 'none' }),
+ *   { rubber: blue, thermoplastic: softening },
+ *   21
+ * )[0]?.kind; // 'one-piece'
  */
 export function chooseMould(
 	master: MasterRecord,

@@ -10,7 +10,11 @@ export interface MouldCost {
 	wasteShare: number;
 }
 
-/** Material cost and waste of a planned mould. */
+/**
+ * Material cost and waste of a planned mould.
+ * @example
+ * costOf(mouldOf('one-piece').plan, { rubber: { ...blue, pricePerKg: 20 } }, 0); // { cost: 2.552, wasteG: 0, wasteShare: 0 }
+ */
 export function costOf(plan: MouldPlan, materials: MouldMaterials, lossPercent: number): MouldCost {
 	const kind = MOULD_MODULES[plan.kind];
 	const price = kind.pricePerKg(materials);
@@ -34,6 +38,11 @@ export interface WaitingJob {
 /**
  * Jobs that mixed rubber left over could still serve before it sets, the largest that it fills first. Only
  * jobs in the same rubber: two kinds in one cup do not cure.
+ * @example
+ * jobsForSpare(200, 'b', [
+ *   { id: '1', label: 'small', rubberId: 'b', massG: 150 },
+ *   { id: '2', label: 'other', rubberId: 'c', massG: 50 }
+ * ]).map((j) => j.id); // ['1']
  */
 export function jobsForSpare(spareG: number, rubberId: string, waiting: readonly WaitingJob[]): WaitingJob[] {
 	let left = spareG;

@@ -13,6 +13,8 @@ export interface Keys {
  * Keys in the middle of the wall between cavity and box, in pairs that do not mirror each other: so the
  * halves go together one way only.
  * @param lengthMm inside of the box along x; for a tube its diameter, and the same across
+ * @example
+ * keysFor(60, 60, 10, false).diameterMm; // 5
  */
 export function keysFor(lengthMm: number, widthMm: number, clearanceMm: number, round: boolean): Keys {
 	const diameterMm = Math.min(15, Math.max(4, clearanceMm / 2));
@@ -52,7 +54,11 @@ export interface Seam {
 	hingeMm: number;
 }
 
-/** Cut of a one-piece block (common practice, no source). */
+/**
+ * Cut of a one-piece block (common practice, no source).
+ * @example
+ * seamFor('back', 10); // { side: 'back', waveMm: 18, amplitudeMm: 3.3333, hingeMm: 8 }
+ */
 export function seamFor(side: SeamSide, clearanceMm: number): Seam {
 	return {
 		side,
@@ -73,7 +79,11 @@ export const CLOSING_WORDS: Readonly<Record<Closing, string>> = {
 	nothing: 'nothing'
 };
 
-/** How a mould is closed for a pour, and what too little and too much of it does. */
+/**
+ * How a mould is closed for a pour, and what too little and too much of it does.
+ * @example
+ * closingWords('bands', 80, 0).how.length > 10; // true
+ */
 export function closingWords(
 	closing: Closing,
 	heightMm: number,
@@ -109,7 +119,11 @@ export function closingWords(
 	}
 }
 
-/** Where rubber beside a thin limb is cut so that it comes free. */
+/**
+ * Where rubber beside a thin limb is cut so that it comes free.
+ * @example
+ * reliefWords([{ place: 'left ear', depthMm: 14 }]); // ['beside left ear, 14 mm deep']
+ */
 export function reliefWords(places: readonly { place: string; depthMm?: number | undefined }[]): string[] {
 	return places
 		.filter((p) => (p.depthMm ?? 0) >= 12)

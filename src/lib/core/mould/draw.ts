@@ -13,6 +13,9 @@ const LEAST_LETTER_MM = 2.6;
  * Draws a planned mould.
  * @param show a length in the workshop's units
  * @param letterMm height of the letters in the drawing's own mm; for a screen unless given
+ * @example
+ * const { inputs: typed, plan } = mouldOf('one-piece');
+ * drawMould(typed, plan, cube, (mm) => `${mm} mm`).section.widthMm > 60; // true
  */
 export function drawMould(
 	inputs: MouldInputs,
@@ -26,7 +29,12 @@ export function drawMould(
 	return kind.draw(inputs, plan, master, show, letter);
 }
 
-/** Section and plan in one drawing at one scale, beside each other. */
+/**
+ * Section and plan in one drawing at one scale, beside each other.
+ * @example
+ * const { inputs: typed, plan } = mouldOf('one-piece');
+ * sideBySide(drawMould(typed, plan, cube, (mm) => `${mm} mm`)).marks.length > 5; // true
+ */
 export function sideBySide({ section, plan }: MouldDrawings): Drawing {
 	const letterMm = Math.max(section.letterMm, plan.letterMm);
 	const heightMm = Math.max(section.heightMm, plan.heightMm);

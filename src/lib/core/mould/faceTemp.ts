@@ -5,6 +5,8 @@ import { cureOf, type ResinRecord } from '../shelf/resin';
  * Hottest that a resin makes the face of a mould, °C: by the part model in a slab of this section between
  * walls of 12 mm, everything at the room's temperature at the start.
  * @param thicknessMm thickest section, mm; 12 unless known
+ * @example
+ * faceTempC(urethane, 21); // 71.217
  */
 export function faceTempC(resin: ResinRecord, roomTempC: number, thicknessMm = 12): number {
 	return part({

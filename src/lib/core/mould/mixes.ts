@@ -49,6 +49,8 @@ export interface Mixes {
 /**
  * Splits a pour of rubber into equal mixes that scale, cup and degassing vessel can take.
  * @throws InputError when one mix alone takes longer than the working time
+ * @example
+ * splitMixes({ massG: 900, densityGPerMl: 1.1, cupMl: 500, workingTimeS: 1800 }).count; // 3
  */
 export function splitMixes(raw: MixesInput): Mixes {
 	const input = mixesInput.parse(raw);

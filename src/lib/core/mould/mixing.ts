@@ -13,7 +13,11 @@ type Gear = Pick<
 	'scaleCapacityG' | 'mixingCupMl' | 'vacuumVesselMl' | 'vacuumChamberL' | 'vacuumPumpLPerMin' | 'vacuumKpa'
 >;
 
-/** Vacuum for the largest mix of a mould with the workshop's gear; nothing without vacuum. */
+/**
+ * Vacuum for the largest mix of a mould with the workshop's gear; nothing without vacuum.
+ * @example
+ * vacuumOf(mouldOf('one-piece').plan, 'none', WORKSHOP_DEFAULTS); // undefined
+ */
 export function vacuumOf(
 	plan: Pick<MouldPlan, 'kind' | 'pours'>,
 	degas: MouldInputs['degas'],
@@ -33,6 +37,8 @@ export function vacuumOf(
 /**
  * Each pour of a mould in mixes that the workshop's scale, cup and vessel take.
  * @throws InputError at the rubber when one mix takes longer than it is workable
+ * @example
+ * mixingOf(mouldOf('one-piece').plan, { rubber: blue }, 'none', WORKSHOP_DEFAULTS).mixes[0]?.count; // 1
  */
 export function mixingOf(
 	plan: MouldPlan,

@@ -7,6 +7,9 @@ import type { MouldMaterials, MouldPlan } from './planned';
  * Plans the mould for a master and the materials from the shelf.
  * @param faceTempC hottest that the resin makes the mould's face, for a rigid one
  * @throws InputError at the field with what would do
+ * @example
+ * const { inputs: typed } = mouldOf('one-piece');
+ * planMould(typed, cube, { rubber: blue }).pours[0]?.massG; // 127.6
  */
 export function planMould(
 	inputs: MouldInputs,

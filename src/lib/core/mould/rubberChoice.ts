@@ -31,6 +31,8 @@ const ORDINARY_HEAT_C = 150;
 /**
  * Softest and hardest Shore A that an undercut asks for (common practice, no source): shallow locks slip in
  * any rubber, deep ones want a soft one.
+ * @example
+ * shoreFor(6, 3); // { least: 0, most: 15 }
  */
 export function shoreFor(depthMm: number, smallestMm: number): { least: number; most: number } {
 	const deep = smallestMm > 0 ? depthMm / smallestMm : 0;
@@ -39,7 +41,11 @@ export function shoreFor(depthMm: number, smallestMm: number): { least: number; 
 	return { least: 0, most: deep < 0.25 ? 20 : 15 };
 }
 
-/** Every rubber of the shelf for this mould, the best first, each with its reasons (common practice, no source). */
+/**
+ * Every rubber of the shelf for this mould, the best first, each with its reasons (common practice, no source).
+ * @example
+ * rubberChoices({ master: cube, kind: 'one-piece', undercutMm: 4 }, [{ id: 'b', record: blue }], [])[0]?.id; // 'b'
+ */
 export function rubberChoices(
 	question: RubberQuestion,
 	rubbers: readonly { id: string; record: RubberRecord }[],

@@ -2,7 +2,11 @@ import type { MasterRecord } from '../master/master';
 import type { Cavity } from './block';
 import type { Slice } from './boxing';
 
-/** Widths of the master by height, foot first, from its 3D file; none without one. */
+/**
+ * Widths of the master by height, foot first, from its 3D file; none without one.
+ * @example
+ * slicesOf(cube); // []
+ */
 export function slicesOf(master: MasterRecord): Slice[] {
 	const profile = master.shape?.findings.profile ?? [];
 	const sizes = master.shape?.findings.sizesMm;
@@ -22,7 +26,11 @@ function widest(courses: readonly { lengthMm: number; widthMm: number }[], heigh
 	};
 }
 
-/** Inside of the block for a drawing of its outline, whatever it is boxed in. */
+/**
+ * Inside of the block for a drawing of its outline, whatever it is boxed in.
+ * @example
+ * outlineOf({ shape: 'tube', diameterMm: 60, heightMm: 50 }); // { lengthMm: 60, widthMm: 60, round: true }
+ */
 export function outlineOf(cavity: Cavity): { lengthMm: number; widthMm: number; round: boolean } {
 	if (cavity.shape === 'tube')
 		return { lengthMm: cavity.diameterMm, widthMm: cavity.diameterMm, round: true };

@@ -6,15 +6,27 @@ import type { MouldPlan } from './planned';
 
 type Made = { inputs: MouldInputs; plan: MouldPlan };
 
-/** The wall between resin and air that heat goes through, mm. */
+/**
+ * The wall between resin and air that heat goes through, mm.
+ * @example
+ * wallMm(mouldOf('one-piece')); // 10
+ */
 export const wallMm = ({ inputs }: Pick<Made, 'inputs'>): number =>
 	MOULD_MODULES[inputs.kind].wall(inputs).mm;
 
-/** What that wall is made of, as heat sees it. */
+/**
+ * What that wall is made of, as heat sees it.
+ * @example
+ * wallOf(mouldOf('one-piece')); // 'silicone'
+ */
 export const wallOf = ({ inputs }: Pick<Made, 'inputs'>): WallKind =>
 	MOULD_MODULES[inputs.kind].wall(inputs).of;
 
-/** What the closed mould takes up in a pot, cavity included, ml. */
+/**
+ * What the closed mould takes up in a pot, cavity included, ml.
+ * @example
+ * outsideMl(mouldOf('one-piece'), 64); // 180
+ */
 export function outsideMl({ plan }: Pick<Made, 'plan'>, masterVolumeMl: number): number {
 	if (plan.rigid) {
 		const { lengthMm, widthMm, heightMm } = plan.rigid.outerMm;
@@ -24,7 +36,14 @@ export function outsideMl({ plan }: Pick<Made, 'plan'>, masterVolumeMl: number):
 	return plan.grossVolumeMl;
 }
 
-/** Copies spread over moulds, each filled before the next: how many each gets. */
+/**
+ * Copies spread over moulds, each filled before the next: how many each gets.
+ * @example
+ * spread(3, [
+ *   { id: 'a', cavities: 2 },
+ *   { id: 'b', cavities: 2 }
+ * ]); // [{ id: 'a', cavities: 2, copies: 2 }, { id: 'b', cavities: 2, copies: 1 }]
+ */
 export function spread<M extends { cavities: number }>(
 	copies: number,
 	moulds: readonly M[]
@@ -37,7 +56,11 @@ export function spread<M extends { cavities: number }>(
 	});
 }
 
-/** How this mould is closed for a pour, and what too little and too much of it does. */
+/**
+ * How this mould is closed for a pour, and what too little and too much of it does.
+ * @example
+ * closingOf(mouldOf('one-piece')).how.length > 10; // true
+ */
 export function closingOf({ inputs, plan }: Made): ReturnType<typeof closingWords> {
 	const closing =
 		!inputs.closing || inputs.closing === 'usual'
@@ -48,7 +71,11 @@ export function closingOf({ inputs, plan }: Made): ReturnType<typeof closingWord
 	return closingWords(closing, heightMm, plan.jacket?.shell.bolts ?? 4);
 }
 
-/** What a closed mould takes up on a shelf, mm: by its box or tube, its own outer sizes, or its master's. */
+/**
+ * What a closed mould takes up on a shelf, mm: by its box or tube, its own outer sizes, or its master's.
+ * @example
+ * standingOf(mouldOf('one-piece'), cube).footprint; // { shape: 'rectangular', lengthMm: 60, widthMm: 60 }
+ */
 export function standingOf(
 	{ inputs, plan }: Made,
 	master: { footprint: 'round' | 'rectangular'; lengthMm: number; widthMm: number; heightMm: number }

@@ -19,7 +19,11 @@ const NEXT: Readonly<Record<MouldState, readonly MouldState[]>> = {
 	retired: ['active']
 };
 
-/** The states that a mould may go to from where it is. A retired one may be taken back into use. */
+/**
+ * The states that a mould may go to from where it is. A retired one may be taken back into use.
+ * @example
+ * nextMouldStates('retired'); // ['active']
+ */
 export function nextMouldStates(state: MouldState): readonly MouldState[] {
 	return NEXT[state];
 }

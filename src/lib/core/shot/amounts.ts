@@ -74,7 +74,11 @@ export function coloursFor(recipeId: string, resinG: number, context: ShotContex
 	}));
 }
 
-/** A resin whose cure takes longer by so many percent more. */
+/**
+ * A resin whose cure takes longer by so many percent more.
+ * @example
+ * lengthenedResin({ lengtheningPercent: 10 }, 33); // { lengtheningPercent: 43 }
+ */
 export const lengthenedResin = <R extends { lengtheningPercent?: number | undefined }>(
 	resin: R,
 	percent = 0

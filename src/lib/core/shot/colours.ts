@@ -10,6 +10,8 @@ import type { ShotContext } from './planned';
 /**
  * Shares in percent, to a tenth, that make a whole again after one came or went: what comes is taken from the others
  * in proportion, what goes is given to them. What is not known counts as nothing; nothing at all is shared alike.
+ * @example
+ * wholeShares([75, 75]); // [50, 50]
  */
 export function wholeShares(shares: readonly (number | undefined)[]): number[] {
 	const known = shares.map((s) => (s !== undefined && Number.isFinite(s) && s > 0 ? s : 0));
@@ -22,6 +24,18 @@ export function wholeShares(shares: readonly (number | undefined)[]): number[] {
  * cup stays cool longer, so the largest is combined last.
  * @param volumeMl of all cups together
  * @throws InputError when the shares do not make a whole, or the cups are warmer from the start than they are poured
+ * @example
+ * colourCups(
+ *   96,
+ *   inputs({
+ *     kind: 'solid',
+ *     cups: [
+ *       { name: 'sand', sharePercent: 75 },
+ *       { name: 'slate', sharePercent: 25 }
+ *     ]
+ *   }),
+ *   context
+ * ).map((c) => c.massG); // [25.08, 75.24]
  */
 export function colourCups(volumeMl: number, inputs: Inputs, context: ShotContext): ColourCup[] {
 	const shares = (inputs.cups ?? []).reduce((sum, c) => sum + c.sharePercent, 0);
@@ -79,6 +93,8 @@ export function colourCups(volumeMl: number, inputs: Inputs, context: ShotContex
 /**
  * Pot life counted from the first combining: each cup is combined one mixing later than the one before, and the
  * first that is too thick ends the pour.
+ * @example
+ * togetherPotLifeS([{ potLifeS: 400 }, { potLifeS: 380 }], 30); // 400
  */
 export function togetherPotLifeS(cups: readonly Pick<ColourCup, 'potLifeS'>[], mixS: number): number {
 	return Math.min(...cups.map((c, i) => i * mixS + c.potLifeS));

@@ -62,7 +62,11 @@ export const layer = times.extend({
 });
 export type Layer = z.output<typeof layer>;
 
-/** All that is mixed for a layer: parts, catalyst and fillers. */
+/**
+ * All that is mixed for a layer: parts, catalyst and fillers.
+ * @example
+ * layerAmount({ a: { massG: 10, volumeMl: 9 }, b: { massG: 9, volumeMl: 9 }, fillers: [] }); // { massG: 19, volumeMl: 18 }
+ */
 export function layerAmount(
 	l: Pick<Layer, 'a' | 'b' | 'catalyst' | 'fillers'>
 ): z.output<typeof amountShape> {
@@ -79,7 +83,7 @@ type EarlierLayer = Omit<Layer, 'pouredS'> & { startS: number };
 /**
  * A kept layer with its clocks from its own pour, whichever version kept it.
  * @example
- * keptLayer({ ...l, startS: 600, lockS: 660, gelS: 800, recoatFromS: 800, recoatUntilS: 1500 }).lockS; // 60
+ * keptLayer({ index: 0, startS: 600, lockS: 660, gelS: 800, recoatFromS: 800, recoatUntilS: 1500 } as never).lockS; // 60
  */
 export function keptLayer(kept: Layer | EarlierLayer): Layer {
 	if (!('startS' in kept)) return kept;

@@ -7,7 +7,11 @@ export interface PartShort {
 	leftG: number;
 }
 
-/** What a whole order takes of both parts, g: every cup of every batch, each layer's and each colour's. */
+/**
+ * What a whole order takes of both parts, g: every cup of every batch, each layer's and each colour's.
+ * @example
+ * orderTakesG(planShot(inputs({ kind: 'solid' }), context, false).shot.batches); // { aG: 53.543, bG: 48.189 }
+ */
 export function orderTakesG(batches: readonly Pick<ShotBatch, 'a' | 'b' | 'layers' | 'cups'>[]): {
 	aG: number;
 	bG: number;
@@ -22,6 +26,10 @@ export function orderTakesG(batches: readonly Pick<ShotBatch, 'a' | 'b' | 'layer
 /**
  * Parts that the shelf is short of for an order. A part of which no tin is known is nobody's business here.
  * @param tins those in use of this resin; `whole` is a resin that is sold as one part
+ * @example
+ * shortOnShelf(planShot(inputs({ kind: 'solid' }), context, false).shot.batches, [
+ *   { part: 'A', remainingG: 5 }
+ * ]); // [{ part: 'A', needG: 53.543, leftG: 5 }]
  */
 export function shortOnShelf(
 	batches: Parameters<typeof orderTakesG>[0],

@@ -67,6 +67,17 @@ const need = <T>(value: T | undefined, path: string, message: string): T => {
  * Sizes a shot for the open interface: solid or filled through and through by its cavity, rotocast by area
  * and wall.
  * @throws ZodError out of range; InputError where the size of the kind is missing
+ * @example
+ * shotAnswer({
+ *   kind: 'solid',
+ *   cavityVolumeMl: 120,
+ *   copies: 1,
+ *   resin: mixable(urethane),
+ *   cure: cureOf(urethane),
+ *   steps: [{ name: 'mix', durationS: 40 }],
+ *   startTempC: 21,
+ *   roomTempC: 21
+ * }).a.massG; // 66.891
  */
 export function shotAnswer(raw: ShotQuery): ShotAnswer {
 	const q = shotQuery.parse(raw);

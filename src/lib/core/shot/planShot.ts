@@ -24,6 +24,8 @@ function airWarnings(inputs: Inputs, { settings, resin }: ShotContext): Warning[
 /**
  * Sizes the shot from what was typed and what the records say. Throws as the kind's own planner does.
  * @param bands whether to work out how sure the demould is, which takes as long as all the rest
+ * @example
+ * planShot(inputs({ kind: 'solid' }), context, false).shot.batches[0]?.a.massG; // 53.543
  */
 export function planShot(inputs: Inputs, records: ShotContext, bands = true): PlannedShot {
 	const context = { ...records, resin: withShare(records.resin, inputs.catalystPercent) };
@@ -67,6 +69,10 @@ function stackBand({ batches, demouldS }: SolidShot, stack: LayersQuestion): Tim
 	return { ...band, lowS: lastS + band.lowS, highS: lastS + band.highS };
 }
 
-/** The resin with the share of catalyst that this shot takes. */
+/**
+ * The resin with the share of catalyst that this shot takes.
+ * @example
+ * withShare(polyester, 2).catalystPercent; // 2
+ */
 export const withShare = (resin: TaughtResin, catalystPercent: number | undefined): TaughtResin =>
 	catalystPercent !== undefined && isCatalysed(resin.family) ? { ...resin, catalystPercent } : resin;

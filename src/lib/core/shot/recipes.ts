@@ -16,7 +16,11 @@ interface Kept<T> {
 	record: T;
 }
 
-/** A colour recipe as shares of the mixed resin, each colour with the side that it goes into in this resin. */
+/**
+ * A colour recipe as shares of the mixed resin, each colour with the side that it goes into in this resin.
+ * @example
+ * shotRecipe({ id: '1', record: reddish }, [{ id: 'red', record: red }], urethane).colours[0]?.part; // 'B'
+ */
 export function shotRecipe(
 	recipe: Kept<RecipeRecord>,
 	colours: readonly Kept<ColourRecord>[],
@@ -42,7 +46,11 @@ export function shotRecipe(
 	};
 }
 
-/** What a shot wants to know of a filler. */
+/**
+ * What a shot wants to know of a filler.
+ * @example
+ * shotFiller(spheres).densityGPerMl; // 0.2
+ */
 export function shotFiller(record: FillerRecord): ShotFiller {
 	const { name, densityGPerMl, bulkDensityGPerMl, grainMm, creamyScoopsPerB, pasteScoopsPerB, yieldPa } =
 		record;

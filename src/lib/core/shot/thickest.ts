@@ -13,6 +13,8 @@ export interface Thickest {
 /**
  * The thickest place of a piece: its file’s, else no more than its least outer size and than a cube of its volume. A
  * flat piece is a plate there, any other a limb.
+ * @example
+ * thickestOf({ volumeMl: 64, lengthMm: 40, widthMm: 40, heightMm: 40 }); // { shape: 'cylinder', thicknessMm: 40, from: 'sizes' }
  */
 export function thickestOf(of: {
 	volumeMl: number;

@@ -27,7 +27,12 @@ export const trialRecord = z.object({
 });
 export type TrialRecord = z.output<typeof trialRecord>;
 
-/** What a copy of this volume should show in fresh water at this weight, percent under water (Archimedes). */
+/**
+ * What a copy of this volume should show in fresh water at this weight, percent under water (Archimedes).
+ * @throws RangeError when a number is outside its range.
+ * @example
+ * foretoldPercent(80, 100); // 80
+ */
 export function foretoldPercent(massG: number, volumeMl: number): number {
 	if (!(massG > 0 && volumeMl > 0))
 		throw new RangeError(`foretoldPercent: both over 0, got ${massG} g, ${volumeMl} ml`);

@@ -38,7 +38,12 @@ const DEG = 3;
 const LATE_S = 20;
 const COOL_C = 5;
 
-/** What happens when the room, the mass or the hands are not as planned. */
+/**
+ * What happens when the room, the mass or the hands are not as planned.
+ * @throws ZodError when the input is outside its schema.
+ * @example
+ * sensitivity(inputs({ kind: 'solid' }), context).length; // 5
+ */
 export function sensitivity(inputs: Typed, context: ShotContext): WhatIf[] {
 	const parsed = shotInputs.parse(inputs);
 	const { slackS } = figures(planShot(parsed, context, false));
@@ -62,7 +67,12 @@ export function sensitivity(inputs: Typed, context: ShotContext): WhatIf[] {
 	];
 }
 
-/** What would give time, the most first; each on its own. */
+/**
+ * What would give time, the most first; each on its own.
+ * @throws ZodError when the input is outside its schema.
+ * @example
+ * whatHelps(inputs({ kind: 'solid' }), context, []).length; // 3
+ */
 export function whatHelps(inputs: Typed, context: ShotContext, others: readonly OtherResin[]): WhatIf[] {
 	const parsed = shotInputs.parse(inputs);
 	const planned = planShot(parsed, context, false);

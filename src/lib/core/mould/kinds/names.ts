@@ -14,5 +14,9 @@ export const MADE_OF: Readonly<Record<MouldKind, MadeOf>> = {
 	wet: 'powder'
 };
 
-/** Those that are made of a rubber from the shelf. */
+/**
+ * Those that are made of a rubber from the shelf.
+ * @example
+ * inRubber('press'); // false
+ */
 export const inRubber = (kind: MouldKind) => MADE_OF[kind] === 'rubber';

@@ -6,7 +6,11 @@ import type { MouldInputs } from '../../inputs';
 import type { MouldPlan } from '../../planned';
 import type { Show } from '../module';
 
-/** Middles of the cavities along the length and the width, mm from the middle of the block. */
+/**
+ * Middles of the cavities along the length and the width, mm from the middle of the block.
+ * @example
+ * cavityPlaces(mouldOf('one-piece').plan, cube, 8); // [{ xMm: 0, yMm: 0 }]
+ */
 export function cavityPlaces(
 	plan: MouldPlan,
 	master: MasterRecord,

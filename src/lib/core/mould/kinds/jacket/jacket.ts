@@ -147,6 +147,8 @@ function jointLengthMm(m: MasterSize, growMm: number, parts: number): number {
 /**
  * A jacket: rubber in coats by area and thickness, and the shell round it by the area outside the rubber.
  * @throws InputError when the skin is thinner than its print coat
+ * @example
+ * planJacket(MOULD_MODULES.jacket.calculation.example).coats.length; // 4
  */
 export function planJacket(raw: JacketInput): JacketPlan {
 	const input = jacketInput.parse(raw);

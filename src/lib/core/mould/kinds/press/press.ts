@@ -48,6 +48,8 @@ export interface PressPlan {
  * Each half is softened, pressed against the part and cooled; the first must be cold before the second is
  * pressed on, since the material bonds to itself while it is hot.
  * @throws InputError for a line off the master, or a material that needs more than boiling water
+ * @example
+ * planPress(MOULD_MODULES.press.calculation.example).second; // { volumeMl: 54.4, massG: 51.68 }
  */
 export function planPress(raw: PressInput): PressPlan {
 	const input = pressInput.parse(raw);

@@ -61,7 +61,12 @@ export interface RigidPlan {
 /** Clearly under its softening point, °C: hot resin softens a wall before its middle is at that temperature. */
 const MARGIN_C = 10;
 
-/** A rigid mould round a master: its outside, what it is made of, the seam to fill and the bands to close it. */
+/**
+ * A rigid mould round a master: its outside, what it is made of, the seam to fill and the bands to close it.
+ * @throws ZodError when the input is outside its schema.
+ * @example
+ * planRigid(MOULD_MODULES.rigid.calculation.example).bands; // 2
+ */
 export function planRigid(raw: RigidInput): RigidPlan {
 	const input = rigidInput.parse(raw);
 	const { master, wallMm } = input;

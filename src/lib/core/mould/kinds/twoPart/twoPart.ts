@@ -40,6 +40,8 @@ export type TwoPartInput = z.input<typeof twoPartInput>;
  * turned over, the clay taken out, and the second half poured where the clay was. So the second half is as
  * large as the clay, and the mould is ready after two cures.
  * @throws InputError when the parting line is not on the master
+ * @example
+ * planTwoPart(MOULD_MODULES['two-part'].calculation.example).first.massG; // 221.84
  */
 export function planTwoPart(raw: TwoPartInput): TwoPartPlan {
 	const input = twoPartInput.parse(raw);

@@ -95,7 +95,7 @@ export interface WetPlan {
 /**
  * How much longer it takes with water of this temperature than the tin says, above 0.
  * @example
- * waterFactor(40) // 0.5: in half the time of the tin
+ * waterFactor(40); // 0.5
  */
 export const waterFactor = (waterTempC: number): number => 2 ** ((TIN_WATER_C - waterTempC) / HALVING_C);
 

@@ -24,6 +24,8 @@ const G_M_PER_S2 = 9.80665;
 /**
  * The thickest coat that stays up on an upright wall, mm: h = τy/(ρ·g).
  * @param yieldPa yield stress, Pa, over 0
+ * @example
+ * standingCoatMm(30, 1.1); // 2.781
  */
 export function standingCoatMm(yieldPa: number, densityGPerMl: number): number {
 	return (yieldPa / (densityGPerMl * 1000 * G_M_PER_S2)) * 1000;

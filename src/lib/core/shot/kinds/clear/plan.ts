@@ -27,7 +27,11 @@ export interface ClearLayer {
 	holds: string[];
 }
 
-/** Whether a thing floats in the fresh resin, and with what force it pulls up, grams. */
+/**
+ * Whether a thing floats in the fresh resin, and with what force it pulls up, grams.
+ * @example
+ * liftG(fern, 1.11); // 0.932
+ */
 export function liftG(embed: Pick<Embed, 'massG' | 'volumeMl'>, densityGPerMl: number): number {
 	return embed.volumeMl * densityGPerMl - embed.massG;
 }
@@ -38,6 +42,8 @@ export function liftG(embed: Pick<Embed, 'massG' | 'volumeMl'>, densityGPerMl: n
  * @param depthMm of the cast in the mould, mm
  * @param areaMm2 of its plan, mm²: a cast with upright walls
  * @throws InputError when a thing stands out of the resin, or a layer would hold none
+ * @example
+ * clearLayers(30, 2000, [fern], 15, 1.11).length; // 4
  */
 export function clearLayers(
 	depthMm: number,

@@ -69,6 +69,8 @@ export interface CopyBalance {
 /**
  * Mass and balance afloat of one copy: cast resin, what fills its hollow, what is set in (Archimedes).
  * @throws InputError when what is set in and cast takes more room than there is
+ * @example
+ * copyBalance({ cavityMl: 100, castMl: 40, castG: 44 }).massG; // 44
  */
 export function copyBalance(raw: CopyInput): CopyBalance {
 	const input = copyInput.parse(raw);

@@ -8,7 +8,12 @@ import type { ShotContext } from '../../planned';
 import { layerShot, stackOf, type PlannedStack } from '../../layerShot';
 import { rotocast } from './rotocast';
 
-/** Skin of an earlier cast, by what it weighs: mass over density and wall, mm². */
+/**
+ * Skin of an earlier cast, by what it weighs: mass over density and wall, mm².
+ * @throws RangeError when a number is outside its range.
+ * @example
+ * castAreaMm2(110, 1.1, 2); // 50000
+ */
 export function castAreaMm2(massG: number, densityGPerMl: number, wallMm: number): number {
 	if (!(massG > 0 && densityGPerMl > 0 && wallMm > 0))
 		throw new RangeError(`castAreaMm2: all over 0, got ${massG} g, ${densityGPerMl} g/ml, ${wallMm} mm`);

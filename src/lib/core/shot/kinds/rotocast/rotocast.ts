@@ -149,6 +149,17 @@ function fluidity(course: readonly { timeS: number; mpaS: number }[]): number {
  * the next. Film carried by a turning wall after Moffatt, film kept on a standing wall after Jeffreys,
  * viscosity to gel after Castro & Macosko; layers one on another in the part model.
  * @throws ZodError out of range; InputError when it would not be firm within sixty days
+ * @example
+ * rotocast({
+ *   resin: { potLifeS: 150, demouldS: 900, character: 'gradual' },
+ *   areaMm2: 42_000,
+ *   wallMm: 4,
+ *   densityGPerMl: 1.05,
+ *   viscosityMpaS: 150,
+ *   roomTempC: 23,
+ *   mouldTempC: 23,
+ *   mouldWallMm: 12
+ * }).layers.length; // 4
  */
 export function rotocast(raw: RotocastInput): Rotocast {
 	const input = rotocastInput.parse(raw);

@@ -150,6 +150,20 @@ function solveBatch(
  * Sizes a solid shot: cavity, sprue and what stays in the cup, for each batch, with the pot life of that
  * very mass at these temperatures, the steps against it and the largest batch that still fits.
  * @throws ZodError out of range; InputError from the cure engine when nothing would set.
+ * @example
+ * solidShot({
+ *   cavityVolumeMl: 120,
+ *   copies: 2,
+ *   cavitiesAtOnce: 2,
+ *   resin: mixable(urethane),
+ *   cure: cureOf(urethane),
+ *   viscosityMpaS: 120,
+ *   where: { section: { shape: 'slab', thicknessMm: 6 }, mouldWallMm: 12 },
+ *   steps: [{ name: 'Mix', durationS: 40 }],
+ *   startTempC: 21,
+ *   mouldTempC: 21,
+ *   roomTempC: 21
+ * }).batches[0]?.massG; // 253.07
  */
 export function solidShot(raw: SolidShotInput): SolidShot {
 	const input = solidShotInput.parse(raw);
