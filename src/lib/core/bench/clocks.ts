@@ -20,13 +20,31 @@ export interface Clock {
 /** Past its end for so long nothing is lost by a while more, ms (a default of ours). */
 const STALE_MS = 24 * 3_600_000;
 
-/** The soonest end first; what has been over for more than a day waits behind all that still runs. */
+/**
+ * The soonest end first; what has been over for more than a day waits behind all that still runs.
+ * @example
+ * mostPressingFirst(
+ *   clocksOf('p', planOf(), reducePour(benchSteps(planOf()), doneAt({ combine: 0 }))),
+ *   Date.UTC(2026, 0, 1)
+ * ).length; // 1
+ */
 export function mostPressingFirst(clocks: readonly Clock[], nowMs: number): Clock[] {
 	const stale = (c: Clock) => (nowMs - c.endsAtMs > STALE_MS ? 1 : 0);
 	return [...clocks].sort((a, b) => stale(a) - stale(b) || a.endsAtMs - b.endsAtMs);
 }
 
-/** The clocks that a pour keeps running, worked out from its plan and state. */
+/**
+ * The clocks that a pour keeps running, worked out from its plan and state.
+ * @example
+ * clocksOf(
+ *   'p',
+ *   planOf(),
+ *   reducePour(
+ *     benchSteps(planOf()),
+ *     doneAt({ combine: 0, 'timed-0': 40, 'timed-1': 60, 'timed-2': 80, 'timed-3': 92 })
+ *   )
+ * ).map((c) => c.kind); // ['hold', 'cure']
+ */
 export function clocksOf(pourId: string, plan: PourPlan, state: PourState): Clock[] {
 	if (state.status !== 'open') return [];
 	const label = `${plan.masterName} · ${plan.moulds.map((m) => `M${m.number}`).join(' ')}`;

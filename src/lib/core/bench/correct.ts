@@ -52,6 +52,8 @@ const asked = (resin: CureRecord, { filled, ...cup }: Cup) => ({ resin: resinIn(
  * thermometer on each cup while it is poured. Both schools, clock and temperature, on one conversion curve.
  * What one cup taught about the batch holds for the cups and layers that were not read.
  * Nothing when the plan has no cure record, or when nothing was read that differs from it.
+ * @example
+ * benchForecast(planOf(), { air: undefined, temps: [] }); // undefined
  */
 export function benchForecast(
 	plan: PourPlan,
@@ -275,7 +277,11 @@ const movedBand = (
 		? { lowS, highS, mostly: 'the thermometer' }
 		: { ...planned, lowS: planned.lowS * share, highS: planned.highS * share };
 
-/** The plan with its times corrected; as it was when nothing corrects it. */
+/**
+ * The plan with its times corrected; as it was when nothing corrects it.
+ * @example
+ * correctedPlan(planOf(), undefined).potLifeS; // 150
+ */
 export function correctedPlan(plan: PourPlan, forecast: BenchForecast | undefined): PourPlan {
 	if (!forecast) return plan;
 	const { potLifeS, usableS, holdUntilS, demouldS, flexibleS, potLifeLowS, potLifeHighS } = forecast;

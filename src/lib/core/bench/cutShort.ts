@@ -15,6 +15,15 @@ export interface CutShort {
 /**
  * How long a step waits, and since when: a coat that dries, a layer that gels, the hold, the cure.
  * Nothing for a step that waits for nothing, or before its wait began.
+ * @example
+ * const plan = planOf({ release: { name: 'Wax', kind: 'wax', flashOffS: 300 } });
+ * const steps = benchSteps(plan);
+ * waitOf(
+ *   plan,
+ *   steps,
+ *   reducePour(steps, doneAt({ coat: 0 })),
+ *   steps.findIndex((s) => s.id === 'flash-off')
+ * )?.wantedS; // 300
  */
 export function waitOf(
 	plan: PourPlan,
@@ -34,7 +43,19 @@ export function waitOf(
 	return sinceMs === undefined ? undefined : { sinceMs, wantedS: step.waitS };
 }
 
-/** Whether ending a step at a moment cuts its wait short by enough to be asked about, and by how much. */
+/**
+ * Whether ending a step at a moment cuts its wait short by enough to be asked about, and by how much.
+ * @example
+ * const plan = planOf({ release: { name: 'Wax', kind: 'wax', flashOffS: 300 } });
+ * const steps = benchSteps(plan);
+ * cutShort(
+ *   plan,
+ *   steps,
+ *   reducePour(steps, doneAt({ coat: 0 })),
+ *   steps.findIndex((s) => s.id === 'flash-off'),
+ *   Date.UTC(2026, 0, 1) + 3000
+ * ); // { waitedS: 3, wantedS: 300 }
+ */
 export function cutShort(
 	plan: PourPlan,
 	steps: readonly BenchStep[],
@@ -46,7 +67,11 @@ export function cutShort(
 	return wait && cutOf(wait, atMs);
 }
 
-/** A wait that is ended at a moment with so much to go that it is asked about; nothing when it is about over. */
+/**
+ * A wait that is ended at a moment with so much to go that it is asked about; nothing when it is about over.
+ * @example
+ * cutOf({ sinceMs: 0, wantedS: 300 }, 3000); // { waitedS: 3, wantedS: 300 }
+ */
 export function cutOf(wait: { sinceMs: number; wantedS: number }, atMs: number): CutShort | undefined {
 	const waitedS = Math.max(0, (atMs - wait.sinceMs) / 1000);
 	const leftS = wait.wantedS - waitedS;

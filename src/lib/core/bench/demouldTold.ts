@@ -15,6 +15,8 @@ const SIGN: Readonly<Partial<Record<Seen, DemouldSign>>> = {
  * What was pressed at demould, against what this pull's plan said without anything learnt: by the readings of its
  * temperatures, so that a slow batch is not taken for a resin that wants longer.
  * @returns the last press of each sort, s after the pour; nothing for a pour without a cure record
+ * @example
+ * demouldTold(planOf(), reducePour([], [])); // []
  */
 export function demouldTold(plan: PourPlan, state: PourState): DemouldSeen[] {
 	const { combinedAtMs, pouredAtMs, demouldedAtMs } = state;

@@ -93,7 +93,11 @@ export const castFindings = z.strictObject({
 });
 export type CastFindings = z.output<typeof castFindings>;
 
-/** Shrinkage of a cast against its master, percent; less than nothing: it is larger. */
+/**
+ * Shrinkage of a cast against its master, percent; less than nothing: it is larger.
+ * @example
+ * shrinkagePercent({ masterMm: 100, sizeMm: 99.5 }); // 0.5
+ */
 export function shrinkagePercent(f: Pick<CastFindings, 'masterMm' | 'sizeMm'>): number | undefined {
 	return f.masterMm && f.sizeMm ? 100 * (1 - f.sizeMm / f.masterMm) : undefined;
 }

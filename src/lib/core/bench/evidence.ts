@@ -10,7 +10,11 @@ import type { PourState } from './reduce';
 import { layerStep } from './steps';
 import { stepsOf } from './steps/kept';
 
-/** Peak in the middle of the part and at the mould's face by the part model, °C; nothing without a cure record. */
+/**
+ * Peak in the middle of the part and at the mould's face by the part model, °C; nothing without a cure record.
+ * @example
+ * partHeat(planOf()); // undefined
+ */
 export function partHeat(
 	plan: Pick<PourPlan, 'cure' | 'section' | 'startTempC' | 'mouldTempC' | 'roomTempC'>
 ): { peakC: number; faceC: number } | undefined {
@@ -27,6 +31,8 @@ const known = <K extends string, V>(key: K, value: V | undefined) =>
 /**
  * What the log of a pour holds for or against the causes of its faults.
  * @param about what other books say: the tin, the mould's pulls and wear
+ * @example
+ * evidenceOf(planOf(), reducePour([], []), { mouldPulls: 12 }).mouldPulls; // 12
  */
 export function evidenceOf(
 	plan: PourPlan,

@@ -3,7 +3,13 @@ import { cutShort, type CutShort } from './cutShort';
 import type { PourState } from './reduce';
 import { cupStep, layerStep, type BenchStep } from './steps';
 
-/** Waits that were ended early, by their step: marked in the ledger. */
+/**
+ * Waits that were ended early, by their step: marked in the ledger.
+ * @example
+ * const plan = planOf({ release: { name: 'Wax', kind: 'wax', flashOffS: 300 } });
+ * const steps = benchSteps(plan);
+ * cutShortOf(plan, steps, reducePour(steps, doneAt({ coat: 0, 'flash-off': 3 }))); // { 'flash-off': { waitedS: 3, wantedS: 300 } }
+ */
 export function cutShortOf(
 	plan: PourPlan,
 	steps: readonly BenchStep[],
@@ -35,7 +41,11 @@ export interface LayerStory {
 	missed?: 'early' | 'late';
 }
 
-/** The layers of a pour with their intervals against plan; nothing for a cast in one go. */
+/**
+ * The layers of a pour with their intervals against plan; nothing for a cast in one go.
+ * @example
+ * layerStories(planOf(), { doneAtMs: {} }); // []
+ */
 export function layerStories(plan: PourPlan, state: Pick<PourState, 'doneAtMs'>): LayerStory[] {
 	const at = (id: string) => state.doneAtMs[id];
 	const between = (from: number | undefined, to: number | undefined) =>

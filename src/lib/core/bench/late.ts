@@ -12,6 +12,25 @@ const RUNAWAY_C = 80;
  * every mould, past its pot life, running away. Nothing while all is well.
  * @param elapsedS since this cup was combined; nothing before that
  * @param sincePourS since the layer below was poured
+ * @example
+ * const steps = benchSteps(planOf());
+ * lateAdvice(
+ *   planOf(),
+ *   steps,
+ *   reducePour(
+ *     steps,
+ *     doneAt({
+ *       look: -60,
+ *       air: -50,
+ *       shake: -40,
+ *       'measure-b': -30,
+ *       'measure-a': -20,
+ *       combine: 0,
+ *       'timed-0': 200
+ *     })
+ *   ),
+ *   200
+ * )?.code; // 'past-pot-life'
  */
 export function lateAdvice(
 	plan: PourPlan,

@@ -17,6 +17,13 @@ export interface Pace {
  * @param steps those of the pour, with their times as readings have them now
  * @param elapsedS since the cup of this step was combined
  * @param usableS of that cup, as readings have it now
+ * @example
+ * const steps = benchSteps(planOf());
+ * const state = reducePour(
+ *   steps,
+ *   doneAt({ look: -60, air: -50, shake: -40, 'measure-b': -30, 'measure-a': -20, combine: 0 })
+ * );
+ * paceOf(planOf(), steps, state, 50, 127)?.slackS; // 25
  */
 export function paceOf(
 	plan: Pick<PourPlan, 'cups'>,

@@ -17,6 +17,13 @@ function plannedParts(plan: PourPlan, step: BenchStep): { a: Amount; b: Amount; 
 /**
  * What should stand in the cup at a measuring step. What was weighed before moves it: with B over, its fillers
  * and A follow at once, so that the ratio holds and only the total grows.
+ * @example
+ * const plan = planOf();
+ * targetOf(
+ *   plan,
+ *   benchSteps(plan).find((s) => s.id === 'measure-a')!,
+ *   { weighedG: { 'measure-b': 59.4 } }
+ * )?.massG; // 66
  */
 export function targetOf(
 	plan: PourPlan,
@@ -54,7 +61,16 @@ export interface RatioNow {
 	words: string;
 }
 
-/** Ratio of what was weighed for the cup of a step; nothing until both sides are known. */
+/**
+ * Ratio of what was weighed for the cup of a step; nothing until both sides are known.
+ * @example
+ * const plan = planOf();
+ * ratioNow(
+ *   plan,
+ *   benchSteps(plan).find((s) => s.kind === 'combine')!,
+ *   { weighedG: { 'measure-a': 60, 'measure-b': 54 } }
+ * )?.errorPercent; // 0
+ */
 export function ratioNow(
 	plan: PourPlan,
 	step: BenchStep,
@@ -102,6 +118,13 @@ export function ratioNow(
 /**
  * Whether a step may be ended with the ratio as it stands: combining, or with both parts in one cup the
  * weighing of A. The reason when it may not.
+ * @example
+ * const plan = planOf();
+ * offRatio(
+ *   plan,
+ *   benchSteps(plan).find((s) => s.kind === 'combine')!,
+ *   { weighedG: { 'measure-a': 66, 'measure-b': 54 } }
+ * )?.errorPercent; // 10
  */
 export function offRatio(
 	plan: PourPlan,

@@ -60,7 +60,11 @@ export interface PourState {
 	readonly lastUndoable?: string;
 }
 
-/** Earliest first; equal times in the order of their ids, so that every device agrees. */
+/**
+ * Earliest first; equal times in the order of their ids, so that every device agrees.
+ * @example
+ * inOrder(doneAt({ look: 60, air: 0 })).map((e) => e.stepId); // ['air', 'look']
+ */
 export function inOrder(events: readonly PourEvent[]): PourEvent[] {
 	return [...events].sort((a, b) => a.atMs - b.atMs || (a.id < b.id ? -1 : 1));
 }
@@ -68,6 +72,8 @@ export function inOrder(events: readonly PourEvent[]): PourEvent[] {
 /**
  * Folds events into the state of a pour. Order of arrival, repeats and a second device do not matter:
  * an event counts once by its id, and a step once by its first event. What a simulator said counts in practice only.
+ * @example
+ * reducePour(benchSteps(planOf()), doneAt({ look: 0 })).current; // 1
  */
 export function reducePour(
 	steps: readonly BenchStep[],
@@ -188,7 +194,11 @@ function potStep(
 	return { ...pressure[stepId], atMs: pressure[stepId]?.atMs ?? atMs };
 }
 
-/** The clocks of every cup of a pour: one of a plain one, each colour's, each layer's. */
+/**
+ * The clocks of every cup of a pour: one of a plain one, each colour's, each layer's.
+ * @example
+ * cupClocks(benchSteps(planOf()), {}).length; // 1
+ */
 export function cupClocks(
 	steps: readonly BenchStep[],
 	doneAtMs: Readonly<Record<string, number>>

@@ -6,6 +6,8 @@ import { cupStep, type BenchStep } from './steps';
 /**
  * What a pour took out of the tins so far, g: every cup that was combined, as it was weighed where it was and
  * as planned where it was not. A rotocast books layer by layer.
+ * @example
+ * takenG(planOf(), { doneAtMs: { combine: 1 }, weighedG: {} }); // { aG: 60, bG: 54 }
  */
 export function takenG(
 	plan: PourPlan,
@@ -24,6 +26,9 @@ export function takenG(
 /**
  * What a shot weighed, g: every part, filler and catalyst as it was weighed where it was, and as planned where it was
  * not.
+ * @example
+ * const plan = planOf();
+ * mixedMassG(plan, benchSteps(plan), { weighedG: { 'measure-a': 61 } }); // 115
  */
 export function mixedMassG(
 	plan: PourPlan,
@@ -38,8 +43,11 @@ export function mixedMassG(
 }
 
 /**
- * Everything that is mixed for one batch, g: of a cast that is built up in layers all of them, with their catalyst and
+ * Everything that is mixed for one batch, g: of a cast that is built up in layers all of them, with their
+ * catalyst and
  * fillers; otherwise the one cup. What is dusted on or set in does not count.
+ * @example
+ * shotMassG(planOf()); // 114
  */
 export function shotMassG(plan: Pick<PourPlan, 'massG' | 'layers'>): number {
 	if (!plan.layers?.length) return plan.massG;

@@ -28,6 +28,8 @@ const WELL: Judgement = { state: 'live', words: '' };
  * @param before the reading before that
  * @param openedAtMs when it began to be listened to
  * @param capacity the scale's capacity in g, the pot's rating in kPa: twice that is nonsense too
+ * @example
+ * judgeReading('scale', undefined, undefined, 5000, 0); // { state: 'silent', words: 'Nothing heard for 5 s: look at its plug or battery, or type what you read.' }
  */
 export function judgeReading(
 	device: DeviceKind,

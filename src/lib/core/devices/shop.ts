@@ -13,7 +13,11 @@ export interface ShopChange {
 	damperBy?: number;
 }
 
-/** The simulated shop for a plan: its cup follows the cure engine, its pot the plan's own pump-up time. */
+/**
+ * The simulated shop for a plan: its cup follows the cure engine, its pot the plan's own pump-up time.
+ * @example
+ * simulatedShop(planOf(), { seed: 7, scaleResolutionG: 0.1 }).timeToPressureS; // 12
+ */
 export function simulatedShop(
 	plan: PourPlan,
 	about: { seed: number; scaleResolutionG: number },

@@ -26,7 +26,11 @@ export interface SimulatedShop {
 /** Usual behaviour of the simulated devices (defaults of ours). */
 export const SIMULATED = { leakPerMin: 0.004, overshootS: 0.25, settlesS: 0.35, gaugeLagS: 1.2 } as const;
 
-/** A number in −1…1 that depends on nothing but its arguments: chance that any process repeats. */
+/**
+ * A number in −1…1 that depends on nothing but its arguments: chance that any process repeats.
+ * @example
+ * noise(7, 1) === noise(7, 1); // true
+ */
 export function noise(seed: number, n: number): number {
 	let h = Math.imul(seed ^ 0x9e3779b9, 0x85ebca6b) ^ Math.imul(n | 0, 0xc2b2ae35);
 	h = Math.imul(h ^ (h >>> 15), 0x2c1b3c6d);
@@ -37,7 +41,11 @@ export function noise(seed: number, n: number): number {
 const ordered = (commands: readonly DeviceCommand[]) =>
 	[...commands].sort((a, b) => a.atMs - b.atMs || (a.id < b.id ? -1 : 1));
 
-/** What lies on the scale at a moment: every stream so far, with what fell after it was stopped, g. */
+/**
+ * What lies on the scale at a moment: every stream so far, with what fell after it was stopped, g.
+ * @example
+ * loadG([], 0, 0); // 0
+ */
 export function loadG(commands: readonly DeviceCommand[], atMs: number, overshootS: number): number {
 	let massG = 0;
 	let open: { fromMs: number; gPerS: number } | undefined;
@@ -89,7 +97,11 @@ function scaleReading(shop: SimulatedShop, commands: readonly DeviceCommand[], a
 	};
 }
 
-/** Gauge pressure in the pot, kPa: linear up to where the regulator closes, leaking when the line is shut. */
+/**
+ * Gauge pressure in the pot, kPa: linear up to where the regulator closes, leaking when the line is shut.
+ * @example
+ * potGaugeKpa(simulatedShop(planOf(), { seed: 7, scaleResolutionG: 0.1 }), [], 0); // 0
+ */
 export function potGaugeKpa(shop: SimulatedShop, commands: readonly DeviceCommand[], atMs: number): number {
 	let kpa = 0;
 	let mode: { to: 'pump' | 'hold' | 'release'; targetKpa: number; fromMs: number } | undefined;
@@ -152,6 +164,13 @@ function honest(
 /**
  * What a simulated device says at a moment: nothing when it is silent. The same shop, commands and moment
  * always say the same, so that any number of processes may answer for it.
+ * @example
+ * simulatedReading(
+ *   'air',
+ *   simulatedShop(planOf(), { seed: 7, scaleResolutionG: 0.1 }),
+ *   [],
+ *   Date.UTC(2026, 0, 1)
+ * )?.device; // 'air'
  */
 export function simulatedReading(
 	device: DeviceKind,

@@ -14,6 +14,9 @@ export interface Weighing {
  * together and the scale's own step stay inside it, but never finer than the scale reads.
  * @param targetG what should be in the cup, g, over 0
  * @param netG what the scale shows, g
+ * @throws RangeError when a number is outside its range.
+ * @example
+ * weighing(60, 59.9, 0.1).state; // 'right'
  */
 export function weighing(
 	targetG: number,

@@ -54,7 +54,11 @@ const plain = (text: string) =>
 		.replace(/\s+/g, ' ')
 		.trim();
 
-/** Which column is likely what, by its heading; a column is used once. */
+/**
+ * Which column is likely what, by its heading; a column is used once.
+ * @example
+ * matchColumns(['Date', 'Mould no', 'Grade']); // { when: 0, mould: 1, grade: 2 }
+ */
 export function matchColumns(headings: readonly string[]): Partial<Record<ImportField, number>> {
 	const found: Partial<Record<ImportField, number>> = {};
 	for (const field of IMPORT_FIELD_NAMES) {
@@ -73,6 +77,8 @@ export function matchColumns(headings: readonly string[]): Partial<Record<Import
 /**
  * A day, with a time or not: 2026-03-01, 2026-03-01 14:20, 1.3.2026, 01/03/2026 (day first). UTC; noon where no time
  * is given. Nothing for anything else, and for days that are not.
+ * @example
+ * new Date(parseDay('2026-03-01')!).toISOString(); // '2026-03-01T12:00:00.000Z'
  */
 export function parseDay(text: string): number | undefined {
 	const iso = /^(\d{4})-(\d{1,2})-(\d{1,2})(?:[T ]+(\d{1,2}):(\d{2})(?::\d{2}(?:\.\d+)?)?Z?)?$/.exec(
@@ -116,6 +122,12 @@ const GRADES_WRITTEN: Readonly<Record<string, Grade>> = {
  * @param row number of the row in the file, for its messages
  * @param moulds numbers of the moulds that are in the books
  * @param nowMs nothing was pulled after that
+ * @example
+ * readRow(['2026-03-01', '9', 'good', 'White'], { when: 0, mould: 1, grade: 2, resin: 3 }, 2, {
+ *   moulds: new Set([4]),
+ *   nowMs: Date.UTC(2026, 5, 1),
+ *   units: 'metric'
+ * }).errors; // [{ row: 2, field: 'mould', message: 'There is no mould M9 in the books.' }]
  */
 export function readRow(
 	cells: readonly string[],
@@ -202,7 +214,14 @@ export const importInput = z.object({
 });
 export type ImportInput = z.output<typeof importInput>;
 
-/** Reads all rows: every pull, or every problem. */
+/**
+ * Reads all rows: every pull, or every problem.
+ * @example
+ * readNotebook(
+ *   { rows: [['2026-03-01', '4', 'good', 'White']], columns: { when: 0, mould: 1, grade: 2, resin: 3 } },
+ *   { moulds: new Set([4]), nowMs: Date.UTC(2026, 5, 1), units: 'metric' }
+ * ).pulls.length; // 1
+ */
 export function readNotebook(
 	input: Pick<ImportInput, 'rows' | 'columns'>,
 	about: Parameters<typeof readRow>[3]

@@ -40,7 +40,11 @@ export interface PullLine {
 	potGaugeKpa?: number;
 }
 
-/** A pull as the lists show it. */
+/**
+ * A pull as the lists show it.
+ * @example
+ * pullLine(pulled).late; // false
+ */
 export function pullLine(pull: Pull): PullLine {
 	const { body } = pull;
 	const { pouredByS, settledByS } = body.real;

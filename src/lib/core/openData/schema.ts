@@ -185,7 +185,11 @@ export const bookSchema = z.strictObject({
 	)
 });
 
-/** The published JSON Schema of the book. */
+/**
+ * The published JSON Schema of the book.
+ * @example
+ * bookJsonSchema().type; // 'object'
+ */
 export function bookJsonSchema() {
 	return z.toJSONSchema(bookSchema, { io: 'input', unrepresentable: 'any' });
 }
@@ -208,6 +212,8 @@ function issueOf(name: BookTable, raw: unknown): { path: PropertyKey[]; message:
 
 /**
  * Checks a book that came in. @returns every problem up to `most`, with where it stands; none when it can be read
+ * @example
+ * checkBook({ form: 'something else' }).length > 0; // true
  */
 export function checkBook(raw: unknown, most = 50): BookProblem[] {
 	const head = z

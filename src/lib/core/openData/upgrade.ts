@@ -78,6 +78,8 @@ export const WORDS_TO_IDS: Readonly<Partial<Record<BookTable, Readonly<Record<st
  * A book of version 1 as version 2 writes it: ids in place of words, and nothing else. What an old device still
  * sent after the change may stand in a book of version 2 too.
  * @returns the book itself when there is nothing to do, or when it is no book
+ * @example
+ * upgradeBook({ form: 'workshop-book', version: 2, tables: {} }); // { form: 'workshop-book', version: 2, tables: {  } }
  */
 export function upgradeBook(raw: unknown): unknown {
 	const book = raw as { version?: unknown; tables?: Record<string, unknown> } | null;

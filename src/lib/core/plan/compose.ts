@@ -77,10 +77,13 @@ function besides(batch: ShotBatch, { inputs, planned }: ShotToPour): Partial<Pou
 }
 
 /**
- * The plan of one batch for the bench, from a shot and the records of today. What it rests on is stamped on it; once a
+ * The plan of one batch for the bench, from a shot and the records of today. What it rests on is stamped on it;
+ * once a
  * pour has begun it is kept, and nothing works it out anew.
  * @param batchIndex counted from 0
  * @throws InputError when the shot has no such batch
+ * @example
+ * composePlan(shotOfCube, 0, recordsOfCube).a.massG; // 53.543
  */
 export function composePlan(shot: ShotToPour, batchIndex: number, records: PlanRecords): PourPlan {
 	const { inputs, planned } = shot;

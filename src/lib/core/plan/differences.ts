@@ -14,8 +14,11 @@ export interface Difference {
 }
 
 /**
- * What of the plan of a pour is otherwise by today's records: what is weighed, pot life, hold and demould, by over one
+ * What of the plan of a pour is otherwise by today's records: what is weighed, pot life, hold and demould, by
+ * over one
  * percent. Nothing when it holds.
+ * @example
+ * planDifferences(planOf(), planOf({ potLifeS: 100 })).map((d) => d.what); // ['pot life']
  */
 export function planDifferences(kept: PourPlan, now: PourPlan, units: UnitSystem = 'metric'): Difference[] {
 	const found: Difference[] = [];

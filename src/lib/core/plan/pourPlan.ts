@@ -142,8 +142,11 @@ export const pourPlan = z.object({
 export type PourPlan = z.input<typeof pourPlan>;
 
 /**
- * Straight cups for a school that measures by marks, mm: colours each in a cup that suits them, since a small share in
+ * Straight cups for a school that measures by marks, mm: colours each in a cup that suits them, since a small
+ * share in
  * the cup of the whole would stand a few millimetres high; everything else in the cup of the plan.
+ * @example
+ * marksOf(planOf(), planOf()); // { wideMm: 41, aMm: 41.659, bMm: 41.659 }
  */
 export function marksOf(
 	plan: Pick<PourPlan, 'cups' | 'cupDiameterMm'>,
@@ -169,6 +172,9 @@ export interface ClockCup {
 /**
  * The cups of a pour, each with a clock of its own: the one of a solid shot, each layer's, each of colours poured
  * together. Plans of earlier versions do not say what heat sees of a filler: there the resin alone counts.
+ * @throws ZodError when the input is outside its schema.
+ * @example
+ * clockCups(planOf()).length; // 1
  */
 export function clockCups(
 	plan: Pick<PourPlan, 'massG' | 'fillers' | 'layers' | 'cups' | 'startTempC' | 'cure'>
@@ -191,17 +197,29 @@ export function clockCups(
 	return [{ massG: plan.massG - fillersG, startTempC }];
 }
 
-/** The cure record of one cup. */
+/**
+ * The cure record of one cup.
+ * @example
+ * resinIn({}, whiteInMould.resin).potLifeS; // 150
+ */
 export const resinIn = (cup: Pick<ClockCup, 'filled'>, cure: CureRecord): CureRecord =>
 	cup.filled ? { ...cure, filled: cup.filled } : cure;
 
 /** Under this share of its target a hold loses what it is for (a default of ours). */
 const HOLD_FLOOR = 0.95;
 
-/** The least gauge pressure of a hold, kPa: under it the pressure is topped up, within the rating. */
+/**
+ * The least gauge pressure of a hold, kPa: under it the pressure is topped up, within the rating.
+ * @example
+ * holdFloorKpa(275); // 261.25
+ */
 export const holdFloorKpa = (targetGaugeKpa: number) => targetGaugeKpa * HOLD_FLOOR;
 
-/** Planned mixing of one cup, s: colours poured together share the mixing step, one cup after another. */
+/**
+ * Planned mixing of one cup, s: colours poured together share the mixing step, one cup after another.
+ * @example
+ * mixOneCupS(planOf()); // 40
+ */
 export function mixOneCupS(plan: Pick<PourPlan, 'steps' | 'cups'>): number | undefined {
 	const all = plan.steps.find((s) => s.role === 'mix')?.durationS;
 	return all === undefined ? undefined : all / Math.max(1, plan.cups?.length ?? 1);

@@ -25,7 +25,11 @@ export interface MouldFigures {
 
 type MadeMould = { inputs: MouldInputs; plan: MouldPlan };
 
-/** Those figures of a mould that stands on the shelf. @param masterVolumeMl of what it casts */
+/**
+ * Those figures of a mould that stands on the shelf. @param masterVolumeMl of what it casts
+ * @example
+ * mouldFigures(mouldOf('one-piece'), 64); // { wallMm: 10, wall: 'silicone', open: false, outsideMl: 180, cavities: 1, sprue: { diameterMm: 8, lengthMm: 20 } }
+ */
 export function mouldFigures(mould: MadeMould, masterVolumeMl: number): MouldFigures {
 	return {
 		wallMm: wallMm(mould),
@@ -51,6 +55,14 @@ function narrowestSprue(moulds: readonly MouldFigures[]): { sprue?: SprueSizes }
 /**
  * What the records say about a shot: built here alone, for the page that sizes it, the server that keeps it, and
  * its card.
+ * @example
+ * shotContextOf({
+ *   master: { record: cube, volumeMl: 64 },
+ *   moulds: [],
+ *   resin: urethane,
+ *   settings: WORKSHOP_DEFAULTS,
+ *   recipes: []
+ * }).cavityVolumeMl; // 64
  */
 export function shotContextOf(of: {
 	master: { record: MasterRecord; volumeMl: number };
@@ -118,6 +130,16 @@ export interface PlanTin {
 	lot: string;
 }
 
-/** Pairs that are known to harm, among what touches in a pour. */
+/**
+ * Pairs that are known to harm, among what touches in a pour.
+ * @example
+ * harmsOf({
+ *   touching: {
+ *     resin: resinThing('1', { name: 'White', family: 'fast urethane' }),
+ *     moulds: [rigidThing('printed')]
+ *   },
+ *   experiences: []
+ * })[0]?.code; // 'sticks'
+ */
 export const harmsOf = (records: Pick<PlanRecords, 'touching' | 'experiences'>): Warning[] =>
 	pourMeetings(records.touching, records.experiences).filter((w) => w.level === 'harm');

@@ -23,8 +23,14 @@ export const stamp = z.object({
 export type Stamp = z.infer<typeof stamp>;
 
 /**
- * Records that are otherwise now than when a plan was made, by their present names; what is gone or new is among them.
+ * Records that are otherwise now than when a plan was made, by their present names; what is gone or new is among
+ * them.
  * A plan from before there were stamps rests on nothing that is known: then the answer is undefined.
+ * @example
+ * movedStamps(
+ *   [{ kind: 'resin', id: 'r', name: 'White', state: '1' }],
+ *   [{ kind: 'resin', id: 'r', name: 'White', state: '2' }]
+ * )?.map((s) => s.name); // ['White']
  */
 export function movedStamps(
 	then: readonly Stamp[] | undefined,

@@ -11,6 +11,19 @@ export interface PulledPresses {
 /**
  * What the presses taught of a resin in these moulds; those of other moulds count more loosely. One pour counts once,
  * however many moulds it filled.
+ * @example
+ * taughtFor(
+ *   [
+ *     {
+ *       pourId: 'q',
+ *       resinId: 'r',
+ *       mouldId: 'm',
+ *       seen: [{ what: 'demould-right', atS: 840, gelS: 180, modelS: 900 }]
+ *     }
+ *   ],
+ *   'r',
+ *   ['m']
+ * )?.presses; // 1
  */
 export function taughtFor(
 	all: readonly PulledPresses[],

@@ -59,6 +59,12 @@ const potLifeOf = (asked: Parameters<typeof cup>[0]): number | null =>
  * @param massG all that is mixed for it, g
  * @param cupG the one cup whose clock counts, g: of a cast in layers one layer
  * @param tins of this resin, in the order of the shelf
+ * @example
+ * pourToday(urethane, { massG: 114, cupG: 114 }, [], {
+ *   roomTempC: 23,
+ *   relativeHumidity: 70,
+ *   stopHumidityPercent: 50
+ * }).wait; // '70 % humidity: this workshop stops from 50 %'
  */
 export function pourToday(
 	resin: ResinRecord,
@@ -89,7 +95,11 @@ export function pourToday(
 
 const DAY_MS = 86_400_000;
 
-/** A vessel's look in words; nothing while it is fine. */
+/**
+ * A vessel's look in words; nothing while it is fine.
+ * @example
+ * lookWanted('Pot', looksDue(pressure, [], 0, 0, 400 * 86_400_000)[0]!, 400 * 86_400_000)?.late; // true
+ */
 export function lookWanted(vessel: string, due: LookDue, nowMs: number): Wanted | undefined {
 	const words: Partial<Record<LookDue['state'], string>> = {
 		failed: 'failed its look',
@@ -105,14 +115,26 @@ export function lookWanted(vessel: string, due: LookDue, nowMs: number): Wanted 
 /** A mould is near its end when the careful figure of its last look leaves so few pulls (a default of ours). */
 export const NEAR_END_PULLS = 4;
 
-/** A mould that wants a successor; nothing while it has pulls enough. */
+/**
+ * A mould that wants a successor; nothing while it has pulls enough.
+ * @example
+ * successorWanted('M4', 3)?.late; // false
+ */
 export function successorWanted(mould: string, pullsLeft: number): Wanted | undefined {
 	if (pullsLeft > NEAR_END_PULLS) return undefined;
 	const left = pullsLeft <= 0 ? 'may be at its end' : `as few as ${pullsLeft} pulls left`;
 	return { what: `${mould}: ${left}, pour its successor`, late: pullsLeft <= 0 };
 }
 
-/** A tin that runs out or is doubtful; nothing while it is neither. */
+/**
+ * A tin that runs out or is doubtful; nothing while it is neither.
+ * @example
+ * stockWanted('White A', { record: tin, remainingG: 40 }, 'urethane', '2026-02-10', {
+ *   roomTempC: 23,
+ *   relativeHumidity: 40,
+ *   stopHumidityPercent: 50
+ * })?.late; // true
+ */
 export function stockWanted(
 	name: string,
 	tin: Pick<TodayTin, 'record' | 'remainingG'>,

@@ -116,8 +116,11 @@ function plannedIn(
 }
 
 /**
- * A pour to learn with, for a workshop that has no shot yet: two small casts under the workshop's own pot, composed as
+ * A pour to learn with, for a workshop that has no shot yet: two small casts under the workshop's own pot,
+ * composed as
  * every pour is. What a newcomer need not yet do (close it in a way of its own, look for spare moulds) is left out.
+ * @example
+ * lessonPlan(WORKSHOP_DEFAULTS).moulds.length; // 1
  */
 export function lessonPlan(settings: WorkshopSettings): PourPlan {
 	const records = recordsOf(settings);

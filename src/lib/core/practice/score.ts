@@ -165,7 +165,20 @@ function givenUp({ shop, state }: Asked): PracticeScore | undefined {
 	};
 }
 
-/** Points for time, ratio and outcome of a practice pour that is over, out of 100. */
+/**
+ * Points for time, ratio and outcome of a practice pour that is over, out of 100.
+ * @example
+ * const plan = lessonPlan(WORKSHOP_DEFAULTS);
+ * const steps = benchSteps(plan);
+ * practiceScore({
+ *   plan,
+ *   steps,
+ *   state: reducePour(steps, []),
+ *   truth: practiceTruth(plan, {}),
+ *   shop: simulatedShop(plan, { seed: 7, scaleResolutionG: 0.1 }),
+ *   commands: []
+ * }).grade; // 'scrap'
+ */
 export function practiceScore(asked: Asked): PracticeScore {
 	const early = givenUp(asked);
 	if (early) return early;

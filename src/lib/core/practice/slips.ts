@@ -57,7 +57,11 @@ export const SLIP_NAMES = Object.keys(SLIPS) as SlipName[];
 
 const slip = (name: SlipName): Slip => SLIPS[name];
 
-/** Slips that this plan can have: a pot that is not there cannot leak. */
+/**
+ * Slips that this plan can have: a pot that is not there cannot leak.
+ * @example
+ * slipsFor({}).includes('leaking pot'); // false
+ */
 export function slipsFor(plan: Pick<PourPlan, 'pot'>): SlipName[] {
 	return SLIP_NAMES.filter((name) => !slip(name).needsPot || plan.pot !== undefined);
 }
@@ -65,6 +69,8 @@ export function slipsFor(plan: Pick<PourPlan, 'pot'>): SlipName[] {
 /**
  * A surprise: so many different slips.
  * @param chance numbers in 0…1, as many as asked for
+ * @example
+ * drawSlips(planOf(), 2, () => 0).length; // 2
  */
 export function drawSlips(plan: Pick<PourPlan, 'pot'>, count: number, chance: () => number): SlipName[] {
 	const left = slipsFor(plan);
@@ -76,14 +82,27 @@ export function drawSlips(plan: Pick<PourPlan, 'pot'>, count: number, chance: ()
 	return drawn;
 }
 
-/** All changes of the shop together. */
+/**
+ * All changes of the shop together.
+ * @example
+ * shopChange(['warm room']); // { warmerByC: 6 }
+ */
 export function shopChange(names: readonly SlipName[]): ShopChange {
 	return names.reduce<ShopChange>((all, name) => ({ ...all, ...slip(name).change }), {});
 }
 
-/** How long the maker is called away in the mixing, s. */
+/**
+ * How long the maker is called away in the mixing, s.
+ * @example
+ * lateS(['late start']); // 30
+ */
 export function lateS(names: readonly SlipName[]): number {
 	return names.reduce((sum, name) => sum + (slip(name).lateS ?? 0), 0);
 }
 
+/**
+ * Whether the scale falls silent.
+ * @example
+ * scaleFails(['late start']); // false
+ */
 export const scaleFails = (names: readonly SlipName[]): boolean => names.some((n) => slip(n).scaleFails);

@@ -13,7 +13,11 @@ export interface PracticeTruth {
 	demouldS: number;
 }
 
-/** The plan's own times where nothing about the resin is different; otherwise the cure engine's. */
+/**
+ * The plan's own times where nothing about the resin is different; otherwise the cure engine's.
+ * @example
+ * practiceTruth(planOf(), {}).demouldS; // 900
+ */
 export function practiceTruth(plan: PourPlan, change: ShopChange): PracticeTruth {
 	const by = change.warmerByC ?? 0;
 	const usable = (potLifeS: number) => potLifeS * (plan.usableS / plan.potLifeS);

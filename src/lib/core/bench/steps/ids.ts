@@ -52,11 +52,24 @@ export function stepId(ref: StepRef): string {
 	return isIn(OF_LAYER, ref.name) ? `${ref.name}-${ref.cup}` : `${ref.name}${suffix(ref.cup)}`;
 }
 
-/** Cup steps and layer steps, the most asked of all. */
+/**
+ * Cup steps and layer steps, the most asked of all.
+ * @example
+ * cupStep('measure-a', 0); // 'measure-a'
+ */
 export const cupStep = (name: CupStep, cup: number): string => stepId({ name, cup });
+/**
+ * Text form of a step of a layer.
+ * @example
+ * layerStep('roll', 1); // 'roll-1'
+ */
 export const layerStep = (name: LayerStep, cup: number): string => stepId({ name, cup });
 
-/** What a text form stands for; nothing for one that no step has. */
+/**
+ * What a text form stands for; nothing for one that no step has.
+ * @example
+ * parseStepId('roll-1'); // { name: 'roll', cup: 1 }
+ */
 export function parseStepId(text: string): StepRef | undefined {
 	if (isIn(SINGLE, text)) return { name: text };
 	if (isIn(OF_CUP, text)) return { name: text, cup: 0 };
@@ -74,5 +87,9 @@ function refOf(name: string, first: number, second: number | undefined): StepRef
 	return isIn(OF_CUP, name) || isIn(OF_LAYER, name) ? { name, cup: first } : undefined;
 }
 
-/** Its name alone; nothing for an id that no step has. */
+/**
+ * Its name alone; nothing for an id that no step has.
+ * @example
+ * stepName('measure-a'); // 'measure-a'
+ */
 export const stepName = (text: string): StepName | undefined => parseStepId(text)?.name;

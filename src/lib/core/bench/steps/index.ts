@@ -15,6 +15,8 @@ export { cupStep, layerStep, parseStepId, stepId, stepName, type StepName, type 
 /**
  * The steps of a batch in the order of the work: before the pull, measuring (A, the isocyanate side, is
  * opened last), combining (the clock starts only there), the timed steps, the pot, the cure.
+ * @example
+ * benchSteps(planOf()).map((s) => s.id); // ['look', 'air', 'shake', 'measure-b', 'measure-a', 'combine', 'timed-0', 'timed-1', 'timed-2', 'timed-3', 'release', 'demould', 'inspect']
  */
 export function benchSteps(plan: PourPlan, units: UnitSystem = 'metric'): BenchStep[] {
 	return [

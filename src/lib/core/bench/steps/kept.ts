@@ -7,17 +7,29 @@ import { parseStepId } from './ids';
 import { isLeftToCool } from './layers';
 import type { BenchStep } from './step';
 
-/** The plan with its steps, as it is kept when the pour begins. A plan that has them already keeps them. */
+/**
+ * The plan with its steps, as it is kept when the pour begins. A plan that has them already keeps them.
+ * @example
+ * withSteps(planOf()).bench?.length; // 13
+ */
 export function withSteps(plan: PourPlan, units: UnitSystem = 'metric'): PourPlan {
 	return plan.bench ? plan : { ...plan, bench: benchSteps(plan, units) };
 }
 
-/** The steps of a pour: those that were kept with it, else as they are made today. */
+/**
+ * The steps of a pour: those that were kept with it, else as they are made today.
+ * @example
+ * stepsOf(planOf()).length === benchSteps(planOf()).length; // true
+ */
 export function stepsOf(plan: PourPlan, units: UnitSystem = 'metric'): BenchStep[] {
 	return plan.bench ?? benchSteps(plan, units);
 }
 
-/** What readings make of a step's times: its words, its amounts and its place stay. */
+/**
+ * What readings make of a step's times: its words, its amounts and its place stay.
+ * @example
+ * retimed(benchSteps(planOf()), planOf({ demouldS: 1200 })).find((s) => s.id === 'demould')?.id; // 'demould'
+ */
 export function retimed(steps: readonly BenchStep[], plan: PourPlan): BenchStep[] {
 	return steps.map((step) => ({ ...step, ...timesOf(step, plan) }));
 }
