@@ -23,16 +23,17 @@ describe('a shot for scripts', () => {
 		expect(s.a.volumeMl + s.b.volumeMl).toBeCloseTo(264, 6);
 		expect(s.batches.reduce((n, b) => n + b.copies, 0)).toBe(2);
 	});
-	it('filled keeps the volume and takes a filler', () => {
+	it('extended keeps the volume and takes a filler', () => {
 		const s = shotAnswer(
 			query({
-				kind: 'filled',
+				kind: 'extended',
 				fillers: [{ name: 'chalk', densityGPerMl: 2.7, amount: 30, per: 'total-mass-percent' }]
 			})
 		);
 		expect(s.volumeMl).toBeCloseTo(264, 6);
 		expect(s.fillers[0]!.massG / s.massG).toBeCloseTo(0.3, 9);
-		expect(() => shotAnswer(query({ kind: 'filled' }))).toThrow(/has a filler/);
+		for (const kind of ['extended', 'filled'] as const)
+			expect(() => shotAnswer(query({ kind }))).toThrow(/has a filler/);
 	});
 	it('rotocast: a cup for each layer of each copy, area × wall in all', () => {
 		const s = shotAnswer(query({ kind: 'rotocast', areaMm2: 42_000, wallMm: 4, cavityVolumeMl: undefined }));

@@ -15,7 +15,10 @@ const solid = solidShotInput.shape;
 
 /** A shot of any kind as scripts ask for it. */
 export const shotQuery = z.strictObject({
-	kind: z.enum(['solid', 'rotocast', 'filled'], { error: 'A shot is solid, rotocast or filled.' }),
+	/** `extended`: with filler through and through; `filled` is its old name. */
+	kind: z
+		.enum(['solid', 'rotocast', 'extended', 'filled'], { error: 'A shot is solid, rotocast or extended.' })
+		.transform((kind) => (kind === 'filled' ? 'extended' : kind)),
 	cavityVolumeMl: solid.cavityVolumeMl.optional(),
 	areaMm2: roto.areaMm2.optional(),
 	wallMm: roto.wallMm.optional(),
@@ -64,8 +67,8 @@ const need = <T>(value: T | undefined, path: string, message: string): T => {
 };
 
 /**
- * Sizes a shot for the open interface: solid or filled through and through by its cavity, rotocast by area
- * and wall.
+ * Sizes a shot for the open interface: solid, or extended by a filler through and through, by its
+ * cavity; rotocast by area and wall.
  * @throws ZodError out of range; InputError where the size of the kind is missing
  * @example
  * shotAnswer({
@@ -85,8 +88,8 @@ export function shotAnswer(raw: ShotQuery): ShotAnswer {
 }
 
 function poured(q: z.output<typeof shotQuery>, raw: ShotQuery): ShotAnswer {
-	if (q.kind === 'filled' && q.fillers.length === 0)
-		throw new InputError(['fillers'], 'A filled shot has a filler: give at least one.');
+	if (q.kind === 'extended' && q.fillers.length === 0)
+		throw new InputError(['fillers'], 'An extended shot has a filler: give at least one.');
 	const shot = solidShot({
 		cavityVolumeMl: need(q.cavityVolumeMl, 'cavityVolumeMl', 'Type the volume of the cavity, such as 85 ml.'),
 		sprueVolumeMl: q.sprueVolumeMl,
