@@ -14,7 +14,12 @@ describe('every calculation', () => {
 			'part',
 			'budget',
 			'pot',
-			'dew-point'
+			'dew-point',
+			'chooser',
+			'cost',
+			'load-plan',
+			'compatibility',
+			'causes'
 		])
 			expect(names).toContain(name);
 	});

@@ -1,15 +1,17 @@
 import { z } from 'zod';
 import { budgetCalculation } from '../budget';
 import type { Calculation } from '../calculation';
+import { compatibilityCalculation } from '../compat';
+import { causesCalculation } from '../faults';
 import { sprueCalculation } from '../flow';
 import { dewPointCalculation } from '../humidity';
-import { meshQuery } from '../mesh/answer';
+import { MESH_CALCULATION } from '../mesh';
 import { correctPourCalculation, mixCalculation } from '../mix';
-import { mixesCalculation, MOULD_KINDS, MOULD_MODULES } from '../mould';
+import { chooserCalculation, mixesCalculation, MOULD_KINDS, MOULD_MODULES } from '../mould';
 import { refusal, type Outcome } from '../outcome';
 import { outcomeOf } from '../outcomeOf';
-import { potCalculation, vacuumCalculation } from '../pot';
-import { rotocastCalculation, shotCalculation } from '../shot';
+import { loadPlanCalculation, potCalculation, vacuumCalculation } from '../pot';
+import { costCalculation, rotocastCalculation, shotCalculation } from '../shot';
 import { displacementCalculation } from '../volume';
 import { wearCalculation } from '../wear';
 import {
@@ -37,6 +39,11 @@ export const CALCULATIONS: readonly Calculation[] = [
 	rotocastCalculation,
 	potCalculation,
 	dewPointCalculation,
+	loadPlanCalculation,
+	chooserCalculation,
+	costCalculation,
+	compatibilityCalculation,
+	causesCalculation,
 	wearCalculation
 ];
 
@@ -67,24 +74,6 @@ function firstNotFinite(value: unknown, path: string): string | undefined {
 	return undefined;
 }
 
-/** A small closed body as text, for the example: a sixth of a cube of 30 mm. */
-const TETRAHEDRON_STL = `solid wedge
-${[
-	[0, 2, 1],
-	[0, 1, 3],
-	[0, 3, 2],
-	[1, 2, 3]
-]
-	.map(
-		(face) =>
-			`facet normal 0 0 0\nouter loop\n${face
-				.map((i) => `vertex ${[1, 2, 3].map((axis) => (axis === i ? 30 : 0)).join(' ')}`)
-				.join('\n')}\nendloop\nendfacet`
-	)
-	.join('\n')}
-endsolid wedge
-`;
-
 /**
  * The list that the interface gives of itself: names, JSON Schemas, one example each.
  * @example
@@ -97,13 +86,5 @@ export function describeCalculations() {
 		schema: z.toJSONSchema(c.schema, { io: 'input', unrepresentable: 'any' }),
 		example: c.example
 	}));
-	const mesh = {
-		name: 'mesh',
-		about:
-			'Volume, holes, air traps and undercuts of a 3D file. The file is the raw body; this schema is the query’s.',
-		body: 'an STL, OBJ, PLY or 3MF file',
-		schema: z.toJSONSchema(meshQuery, { io: 'input', unrepresentable: 'any' }),
-		example: { query: 'unit=mm&up=0,0,1&pull=0,1,0&name=wedge.stl', body: TETRAHEDRON_STL }
-	};
-	return [...listed, mesh];
+	return [...listed, MESH_CALCULATION];
 }

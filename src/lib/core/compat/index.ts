@@ -23,3 +23,4 @@ export {
 	type RigidSource,
 	type Thing
 } from './things';
+export { compatibilityCalculation } from './calculation';

@@ -4,3 +4,4 @@ export { CAUSE_IDS, FAULTS, type CauseId, type Fault } from './faults';
 export { CAUSE_WORDS, FAULT_WORDS } from './words';
 export { rankCauses, type RankedCause } from './rank';
 export { associate, fisher, type Association, type Counts } from './association';
+export { causesCalculation } from './calculation';

@@ -24,3 +24,4 @@ export { pick } from './pick';
 export { flatFace } from './faces';
 export { meshAnswer, meshQuery, type MeshAnswer, type MeshQuery } from './answer';
 export { assemble, loadMesh, type LoadOptions, type MeshReport } from './report';
+export { MESH_CALCULATION } from './calculation';

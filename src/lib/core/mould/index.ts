@@ -53,3 +53,4 @@ export { faceTempC } from './faceTemp';
 export { mixingOf, vacuumOf } from './mixing';
 export { closingOf, outsideMl, spread, standingOf, wallMm, wallOf } from './standing';
 export { mixesCalculation } from './calculation';
+export { chooserCalculation } from './chooserCalculation';

@@ -21,3 +21,4 @@ export { looksDue, refusedFor, type Look, type LookDue } from './looks';
 export { packShelf, ringRadius, type Footprint, type Placed } from './packing';
 export { deliveryOf, LOAD_GAP_MM, planLoad, type Load, type LoadPlan } from './loadPlan';
 export { potCalculation, vacuumCalculation } from './calculations';
+export { loadPlanCalculation } from './loadCalculation';

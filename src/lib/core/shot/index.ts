@@ -59,3 +59,4 @@ export {
 	type StepRole
 } from './pouring';
 export { rotocastCalculation, shotCalculation } from './calculations';
+export { costCalculation } from './costCalculation';
