@@ -31,7 +31,7 @@ export const init: ServerInit = async () => {
 		process.exit(1);
 	}
 	if (environment().ANTHYPOS_DEMO === '1') {
-		const { loadDemo } = await import('$lib/server/demo/load');
+		const { loadDemo } = await import('$lib/server/seed/load');
 		await loadDemo(new Date());
 	}
 	process.once('sveltekit:shutdown', () => void closeDb());

@@ -26,7 +26,7 @@ import { readPhoto, savePhoto } from '$lib/server/repositories/photos';
 import { addEvents, beginToday, getPour, readEvents, runningClocks } from '$lib/server/repositories/pours';
 import { readSettings, saveSettings } from '$lib/server/repositories/settings';
 import { getShot, saveShot } from '$lib/server/repositories/shots';
-import { loadDemo } from '$lib/server/demo/load';
+import { loadDemo } from '$lib/server/seed/load';
 
 // against the database of the running test application, which the demo filled
 const name = `Test whelk ${randomUUID().slice(0, 8)}`;

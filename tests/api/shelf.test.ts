@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { cup } from '$lib/core/cure';
-import { masterThing, rubberThing, whatMeets } from '$lib/core/compat';
+import { masterThing, rubberThing, whatMeets } from '$lib/core/compatibility';
 import { benchSteps, reducePour, type PourEvent } from '$lib/core/bench';
 import {
 	colourRecord,

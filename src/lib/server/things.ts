@@ -1,4 +1,10 @@
-import { releaseThing, resinThing, rubberThing, thermoplasticThing, type Thing } from '$lib/core/compat';
+import {
+	releaseThing,
+	resinThing,
+	rubberThing,
+	thermoplasticThing,
+	type Thing
+} from '$lib/core/compatibility';
 import { listMaterials, listResins, listRubbers } from './repositories/materials';
 
 /** Everything on the shelf that touches something else, for the questions of what may touch what. */

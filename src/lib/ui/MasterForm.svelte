@@ -14,7 +14,7 @@
 		SURFACES,
 		type MasterForm
 	} from '$lib/core/master';
-	import { masterThing, releaseThing, rubberThing, whatMeets, type Experience } from '$lib/core/compat';
+	import { masterThing, releaseThing, rubberThing, whatMeets, type Experience } from '$lib/core/compatibility';
 	import type { ReleaseRecord, RubberRecord } from '$lib/core/shelf';
 	import Save from './Save.svelte';
 	import ChoiceField from './ChoiceField.svelte';

@@ -3,7 +3,7 @@
 	import { zod4Client } from 'sveltekit-superforms/adapters';
 	import { refusal, valueOf, type Outcome } from '$lib/core/outcome';
 	import { outcomeOf } from '$lib/core/outcomeOf';
-	import { masterThing, pourMeetings, releaseThing, resinThing, whatMeets, type Experience, type Thing } from '$lib/core/compat';
+	import { masterThing, pourMeetings, releaseThing, resinThing, whatMeets, type Experience, type Thing } from '$lib/core/compatibility';
 	import type { MasterRecord } from '$lib/core/master';
 	import {
 		CLOSING_WORDS,

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { DEMO_RESINS } from '../../server/demo/materials';
+import { DEMO_RESINS } from '../../server/seed/materials';
 import { pourPlan, type PourPlan } from '../plan/pourPlan';
 import { benchSteps, clocksOf, FAULTS, GRADES, inOrder, pourEvent, reducePour, type PourEvent } from '.';
 import { planOf } from './plan.testing';

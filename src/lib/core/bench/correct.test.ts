@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { DEMO_RESINS } from '../../server/demo/materials';
+import { DEMO_RESINS } from '../../server/seed/materials';
 import { cup } from '../cure';
 import { cureOf, resinRecord } from '../shelf';
 import { clockCups, type PourPlan } from '../plan/pourPlan';

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { budgetCalculation } from '../budget';
 import type { Calculation } from '../calculation';
-import { compatibilityCalculation } from '../compat';
+import { compatibilityCalculation } from '../compatibility';
 import { causesCalculation } from '../faults';
 import { sprueCalculation } from '../flow';
 import { dewPointCalculation } from '../humidity';

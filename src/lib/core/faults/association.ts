@@ -1,5 +1,5 @@
 import { wilson } from '../wear/kept';
-import { lnGamma } from '../wear/special';
+import { lnGamma } from '../wear/specialFunctions';
 
 /** How often something happened with and without a circumstance. */
 export interface Counts {

@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it } from 'vitest';
-import { DEMO_PIECES } from '../../server/demo/pieces';
+import { DEMO_PIECES } from '../../server/seed/pieces';
 import { geometry } from '../mesh/shapes.testing';
 import { skinOf } from './skin';
 import {

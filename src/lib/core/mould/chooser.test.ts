@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { DEMO_PIECES } from '../../server/demo/pieces';
-import { DEMO_RUBBERS, DEMO_THERMOPLASTICS } from '../../server/demo/materials';
+import { DEMO_PIECES } from '../../server/seed/pieces';
+import { DEMO_RUBBERS, DEMO_THERMOPLASTICS } from '../../server/seed/materials';
 import { toSvg } from '../drawing';
 import type { MasterRecord } from '../master';
 import { rubberRecord, thermoplasticRecord } from '../shelf';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { DEMO_PIECES } from '../../server/demo/pieces';
-import { DEMO_RUBBERS } from '../../server/demo/materials';
+import { DEMO_PIECES } from '../../server/seed/pieces';
+import { DEMO_RUBBERS } from '../../server/seed/materials';
 import { masterVolumeMl } from '../master';
 import { rubberRecord } from '../shelf';
 import { mouldInputs, planMould } from '.';

@@ -1,4 +1,4 @@
-import { masterThing, rubberThing, whatMeets, type Experience } from '../compat';
+import { masterThing, rubberThing, whatMeets, type Experience } from '../compatibility';
 import type { MasterRecord } from '../master/master';
 import type { RubberRecord } from '../shelf/rubber';
 import { digits } from '../units';

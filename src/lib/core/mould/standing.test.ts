@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { DEMO_RUBBERS, DEMO_THERMOPLASTICS } from '../../server/demo/materials';
-import { DEMO_PIECES } from '../../server/demo/pieces';
+import { DEMO_RUBBERS, DEMO_THERMOPLASTICS } from '../../server/seed/materials';
+import { DEMO_PIECES } from '../../server/seed/pieces';
 import { masterVolumeMl } from '../master';
 import { rubberRecord, thermoplasticRecord } from '../shelf';
 import {

@@ -1,8 +1,8 @@
 import Ajv from 'ajv/dist/2020.js';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import * as materials from '../../server/demo/materials';
-import { DEMO_PIECES } from '../../server/demo/pieces';
+import * as materials from '../../server/seed/materials';
+import { DEMO_PIECES } from '../../server/seed/pieces';
 import { LOOK_DEFAULTS } from '../pot';
 import { lessonPlan } from '../practice';
 import { WORKSHOP_DEFAULTS } from '../workshop';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { experienceRecord } from '../compat';
+import { experienceRecord } from '../compatibility';
 import { deviceCommand } from '../devices';
 import { inspectionInput, makingEvent } from '../making';
 import { masterRecord } from '../master/master';

@@ -1,5 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { pourMeetings, releaseThing, resinThing, RIGID_THINGS, rigidThing, rubberThing } from '../compat';
+import {
+	pourMeetings,
+	releaseThing,
+	resinThing,
+	RIGID_THINGS,
+	rigidThing,
+	rubberThing
+} from '../compatibility';
 import { planDifferences } from '.';
 import { lessonPlan } from '../practice/lesson';
 import { WORKSHOP_DEFAULTS } from '../workshop';

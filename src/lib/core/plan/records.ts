@@ -1,6 +1,6 @@
 import { slowestWall, type WallKind } from '../cure/wall';
 import { thickestOf } from '../shot/thickest';
-import { pourMeetings, type Experience, type Thing } from '../compat';
+import { pourMeetings, type Experience, type Thing } from '../compatibility';
 import type { MasterRecord } from '../master/master';
 import { skinOf } from '../master/skin';
 import { MOULD_MODULES, outsideMl, wallMm, wallOf, type MouldInputs, type MouldPlan } from '../mould';

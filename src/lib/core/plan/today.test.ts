@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { cup } from '../cure';
 import { containerRecord, cureOf, resinRecord } from '../shelf';
-import { DEMO_RESINS } from '../../server/demo/materials';
+import { DEMO_RESINS } from '../../server/seed/materials';
 import { lookWanted, pourToday, stockWanted, successorWanted, type TodayTin } from '.';
 
 const resin = resinRecord.parse({

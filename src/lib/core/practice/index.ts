@@ -8,7 +8,7 @@ export {
 	slipsFor,
 	type Slip,
 	type SlipName
-} from './slips';
-export { practiceTruth, type PracticeTruth } from './truth';
+} from './faultInjection';
+export { groundTruth, type GroundTruth } from './groundTruth';
 export { practiceScore, type PracticeMark, type PracticeScore } from './score';
 export { lessonPlan } from './lesson';

@@ -8,7 +8,7 @@ import {
 	lateS,
 	lessonPlan,
 	practiceScore,
-	practiceTruth,
+	groundTruth,
 	shopChange,
 	SLIP_NAMES,
 	slipsFor,
@@ -33,7 +33,7 @@ const pumpId = steps.find((s) => s.kind === 'pump')!.id;
 
 function score({ slips = [], at = {}, aG = plan.a.massG, weighs = true, tops = false }: Run) {
 	const change = shopChange(slips);
-	const truth = practiceTruth(plan, change);
+	const truth = groundTruth(plan, change);
 	const shop = simulatedShop(plan, { seed: 1, scaleResolutionG: 0.1 }, change);
 	const filledS = at['timed-1'] ?? 60;
 	const when: Record<string, number> = {
@@ -80,14 +80,14 @@ describe('a practice pour', () => {
 		expect(score({})).toMatchObject({ points: 100, grade: 'good', faults: [] });
 	});
 	it('loses time towards the end of the real pot life, all of it past that', () => {
-		const truth = practiceTruth(plan, {});
+		const truth = groundTruth(plan, {});
 		const half = score({ at: { [pumpId]: (truth.usableS + truth.potLifeS) / 2 } });
 		expect(half.marks[0]!.points).toBe(20);
 		expect(score({ at: { 'timed-1': truth.potLifeS + 5 } })).toMatchObject({ grade: 'scrap' });
 	});
 	it('a warm room ends the life sooner: about half for ten degrees, so a third less for six', () => {
-		const cool = practiceTruth(plan, {}).potLifeS;
-		const warm = practiceTruth(plan, shopChange(['warm room'])).potLifeS;
+		const cool = groundTruth(plan, {}).potLifeS;
+		const warm = groundTruth(plan, shopChange(['warm room'])).potLifeS;
 		expect(warm / cool).toBeGreaterThan(0.5);
 		expect(warm / cool).toBeLessThan(0.8);
 	});
@@ -113,7 +113,7 @@ describe('a practice pour', () => {
 		const change = shopChange(['damp air']);
 		const shop = simulatedShop(plan, { seed: 1, scaleResolutionG: 1 }, change);
 		const state = reducePour(steps, [{ id: id(), atMs: T0, kind: 'abandoned', reason: 'damp' }]);
-		const asked = { plan, steps, state, truth: practiceTruth(plan, change), shop, commands: [] };
+		const asked = { plan, steps, state, truth: groundTruth(plan, change), shop, commands: [] };
 		expect(practiceScore(asked)).toMatchObject({ points: 100, grade: 'good' });
 		const dry = simulatedShop(plan, { seed: 1, scaleResolutionG: 1 });
 		expect(practiceScore({ ...asked, shop: dry }).points).toBe(0);

@@ -7,7 +7,7 @@ import { ratioNow } from '../bench/ratio';
 import type { PourState } from '../bench/reduce';
 import type { BenchStep } from '../bench/steps';
 import { digits, formatTime } from '../units';
-import type { PracticeTruth } from './truth';
+import type { GroundTruth } from './groundTruth';
 
 type Fault = (typeof FAULTS)[number];
 
@@ -38,7 +38,7 @@ interface Asked {
 	plan: PourPlan;
 	steps: readonly BenchStep[];
 	state: PourState;
-	truth: PracticeTruth;
+	truth: GroundTruth;
 	shop: SimulatedShop;
 	commands: readonly DeviceCommand[];
 }
@@ -174,7 +174,7 @@ function givenUp({ shop, state }: Asked): PracticeScore | undefined {
  *   plan,
  *   steps,
  *   state: reducePour(steps, []),
- *   truth: practiceTruth(plan, {}),
+ *   truth: groundTruth(plan, {}),
  *   shop: simulatedShop(plan, { seed: 7, scaleResolutionG: 0.1 }),
  *   commands: []
  * }).grade; // 'scrap'

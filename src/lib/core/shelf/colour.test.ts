@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import fc from 'fast-check';
-import { DEMO_COLOURS, DEMO_RELEASES, DEMO_RESINS, DEMO_THERMOPLASTICS } from '../../server/demo/materials';
+import { DEMO_COLOURS, DEMO_RELEASES, DEMO_RESINS, DEMO_THERMOPLASTICS } from '../../server/seed/materials';
 import {
 	colourLoad,
 	colourRecord,

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { DEMO_FILLERS } from '../../server/demo/materials';
+import { DEMO_FILLERS } from '../../server/seed/materials';
 import { consistency, fillerRecord, settlingMm } from './filler';
 
 const spheres = fillerRecord.parse(DEMO_FILLERS[0]);

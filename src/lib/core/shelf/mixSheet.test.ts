@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { DEMO_COLOURS, DEMO_FILLERS, DEMO_RESINS } from '../../server/demo/materials';
+import { DEMO_COLOURS, DEMO_FILLERS, DEMO_RESINS } from '../../server/seed/materials';
 import { cup } from '../cure';
 import { colourRecord, coloursOf, cureOf, fillerRecord, mixSheet, resinRecord, type FillerPer } from '.';
 

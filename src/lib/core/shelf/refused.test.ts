@@ -6,7 +6,7 @@ import {
 	DEMO_RESINS,
 	DEMO_RUBBERS,
 	DEMO_THERMOPLASTICS
-} from '../../server/demo/materials';
+} from '../../server/seed/materials';
 import {
 	containerRecord,
 	fillerRecord,

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { DEMO_RESINS, DEMO_RUBBERS } from '../../server/demo/materials';
+import { DEMO_RESINS, DEMO_RUBBERS } from '../../server/seed/materials';
 import { calibrate, cup } from '../cure';
 import { mouldBlock } from '../mould';
 import { WORKSHOP_DEFAULTS, workshopSettings } from '../workshop';

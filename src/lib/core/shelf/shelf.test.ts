@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { DEMO_RESINS, DEMO_RUBBERS } from '../../server/demo/materials';
-import { DEMO_PIECES } from '../../server/demo/pieces';
+import { DEMO_RESINS, DEMO_RUBBERS } from '../../server/seed/materials';
+import { DEMO_PIECES } from '../../server/seed/pieces';
 import { calibrate } from '../cure';
 import { formFromMaster, masterForm, masterFromForm, masterRecord } from '../master';
 import { WORKSHOP_DEFAULTS, workshopSettings } from '../workshop';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { DEMO_RESINS } from '../../server/demo/materials';
+import { DEMO_RESINS } from '../../server/seed/materials';
 import { isCatalysed, mixable, resinRecord, shotsLeft } from '.';
 
 const ratioed = resinRecord.parse({ ...DEMO_RESINS[0]!, weightA: 100, weightB: 90, volumeA: 1, volumeB: 1 });

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { DEMO_RESINS } from '../../server/demo/materials';
+import { DEMO_RESINS } from '../../server/seed/materials';
 import { resinRecord } from '../shelf';
 import { WORKSHOP_DEFAULTS } from '../workshop';
 import { orderTakesG, planShot, shortOnShelf, shotInputs, type ShotContext } from '.';

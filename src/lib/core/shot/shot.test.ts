@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { budget, budgetInput } from '../budget';
 import { WORKSHOP_DEFAULTS } from '../workshop';
-import { DEMO_RESINS } from '../../server/demo/materials';
+import { DEMO_RESINS } from '../../server/seed/materials';
 import { resinRecord } from '../shelf';
 import { planShot, solidShot, type ShotContext, type SolidShotInput, shotInputs } from '.';
 import { tryPlanShot } from './tryPlan';

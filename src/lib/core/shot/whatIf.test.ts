@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { DEMO_RESINS } from '../../server/demo/materials';
+import { DEMO_RESINS } from '../../server/seed/materials';
 import { resinRecord } from '../shelf';
 import { WORKSHOP_DEFAULTS } from '../workshop';
 import { copyCost, handsPerCopyS, planShot, sensitivity, shotInputs, whatHelps, type ShotContext } from '.';

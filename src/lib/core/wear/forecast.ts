@@ -3,7 +3,7 @@ import { digits } from '../units';
 import type { WorkingLine, Warning } from '../working';
 import { heatWeight, priorPulls, wearPrior } from './prior';
 import { LIMIT, SIGN_NAMES } from './signs';
-import { betaI } from './special';
+import { betaI } from './specialFunctions';
 
 /**
  * Wear of the worst sign is a gamma process in pulls: what a pull adds is Gamma(SHAPE, rate), the rate itself

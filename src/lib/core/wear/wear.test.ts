@@ -23,7 +23,7 @@ import {
 	type WearInput
 } from '.';
 import { PRIOR_SHAPE, SHAPE } from './forecast';
-import { betaI, lnGamma } from './special';
+import { betaI, lnGamma } from './specialFunctions';
 
 /** Small, repeatable chance (mulberry32). */
 function chance(seed: number) {

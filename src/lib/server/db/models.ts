@@ -7,7 +7,7 @@ import type { MouldPlan, MouldInputs, MouldState } from '$lib/core/mould';
 import type { CycleBody, MATERIAL_RECORDS, MaterialKind, PullBody } from '$lib/core/openData';
 import type { PourPlan } from '$lib/core/plan';
 import type { Grade, PourEvent } from '$lib/core/bench';
-import type { Experience } from '$lib/core/compat';
+import type { Experience } from '$lib/core/compatibility';
 import type { ContainerRecord } from '$lib/core/shelf';
 import type { PlannedShot, ShotInputs, TrialRecord } from '$lib/core/shot';
 import type { LookedAt, VesselRecord } from '$lib/core/pot';

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { Experience } from '$lib/core/compat';
+import type { Experience } from '$lib/core/compatibility';
 import { plain, tables } from '../db/models';
 
 interface KeptExperience extends Experience {

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { releaseThing, resinThing, type Thing } from '$lib/core/compat';
+import { releaseThing, resinThing, type Thing } from '$lib/core/compatibility';
 import { MOULD_MODULES, STATE_WORDS } from '$lib/core/mould';
 import { outcomeOf } from '$lib/core/outcomeOf';
 import {

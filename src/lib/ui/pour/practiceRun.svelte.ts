@@ -5,14 +5,7 @@ import {
 	type DeviceCommand,
 	type SimulatedShop
 } from '$lib/core/devices';
-import {
-	lateS,
-	practiceScore,
-	practiceTruth,
-	scaleFails,
-	shopChange,
-	type SlipName
-} from '$lib/core/practice';
+import { lateS, practiceScore, groundTruth, scaleFails, shopChange, type SlipName } from '$lib/core/practice';
 import { type PourPlan } from '$lib/core/plan';
 import { cupClocks } from '$lib/core/bench';
 import type { UnitSystem } from '$lib/core/units';
@@ -101,7 +94,7 @@ export class PracticeRun extends PourRun {
 			plan: this.plan,
 			steps: this.steps,
 			state: this.state,
-			truth: practiceTruth(this.plan, shopChange(this.slips)),
+			truth: groundTruth(this.plan, shopChange(this.slips)),
 			shop: this.#shop,
 			commands: this.#commands
 		});

@@ -1,7 +1,7 @@
 import { fail } from '@sveltejs/kit';
 import { message, superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
-import { experienceRecord, MASTER_THINGS, RIGID_THINGS } from '$lib/core/compat';
+import { experienceRecord, MASTER_THINGS, RIGID_THINGS } from '$lib/core/compatibility';
 import { attempt } from '$lib/server/forms';
 import { listExperiences, removeExperience, saveExperience } from '$lib/server/repositories/experiences';
 import { thingsOnShelf } from '$lib/server/things';

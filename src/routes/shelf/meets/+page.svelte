@@ -2,7 +2,7 @@
 	import { enhance as plainEnhance } from '$app/forms';
 	import { Button } from 'flowbite-svelte';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
-	import { experienceRecord, experiencesWith, VERDICTS, whatMeets, type Thing } from '$lib/core/compat';
+	import { experienceRecord, experiencesWith, VERDICTS, whatMeets, type Thing } from '$lib/core/compatibility';
 	import Save from '$lib/ui/Save.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import { benchForm } from '$lib/ui/form';

@@ -2,7 +2,7 @@
 	import { onDestroy, untrack } from 'svelte';
 	import type { SuperValidated } from 'sveltekit-superforms';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
-	import { pourMeetings, releaseThing, resinThing } from '$lib/core/compat';
+	import { pourMeetings, releaseThing, resinThing } from '$lib/core/compatibility';
 	import { shotContextOf, taughtFor } from '$lib/core/plan';
 	import { cautionsFor } from '$lib/core/cautions';
 	import { chemistryOf, isCatalysed, tinsInUse } from '$lib/core/shelf';

@@ -1,6 +1,6 @@
 import type { Calculation } from '../../calculation';
 import type { CautionTopic } from '../../cautions';
-import type { Thing } from '../../compat';
+import type { Thing } from '../../compatibility';
 import type { WallKind } from '../../cure/wall';
 import type { Drawing } from '../../drawing/marks';
 import type { MasterRecord } from '../../master/master';

@@ -1,4 +1,4 @@
-import { rubberThing } from '../../../compat/things';
+import { rubberThing } from '../../../compatibility/things';
 import { lookedOver, opened } from '../../steps/finish';
 import { pourSteps } from '../../steps/pour';
 import { fixDown, prepared } from '../../steps/prepare';

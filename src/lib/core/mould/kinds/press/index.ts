@@ -1,5 +1,5 @@
 import { calculation } from '../../../calculation';
-import { thermoplasticThing } from '../../../compat/things';
+import { thermoplasticThing } from '../../../compatibility/things';
 import { LARGE_MM, yes } from '../../chooserInput';
 import { blockReachMm, drawBlock } from '../block/draw';
 import { CLEARANCE, COVER, PARTING, ROOM } from '../fields';

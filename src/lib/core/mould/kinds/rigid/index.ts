@@ -1,5 +1,5 @@
 import { calculation } from '../../../calculation';
-import { rigidThing } from '../../../compat/things';
+import { rigidThing } from '../../../compatibility/things';
 import { yes } from '../../chooserInput';
 import { ROOM } from '../fields';
 import type { MouldModule } from '../module';

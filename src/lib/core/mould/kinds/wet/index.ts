@@ -1,5 +1,5 @@
 import { calculation } from '../../../calculation';
-import { wetThing } from '../../../compat/things';
+import { wetThing } from '../../../compatibility/things';
 import { masterVolumeMl } from '../../../master/master';
 import { formatTime } from '../../../units';
 import { yes } from '../../chooserInput';

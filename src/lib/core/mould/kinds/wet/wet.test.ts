@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { resinThing, rulesFor, wetThing } from '../../../compat';
+import { resinThing, rulesFor, wetThing } from '../../../compatibility';
 import { InputError } from '../../../working';
 import { priorPulls } from '../../../wear';
 import { planWet, waterFactor, WET_STIR_S, type WetInput } from './wet';

@@ -1,6 +1,6 @@
 import { createRequire } from 'node:module';
 import { describe, expect, it } from 'vitest';
-import { DEMO_FILLERS, DEMO_RESINS } from '../../../../server/demo/materials';
+import { DEMO_FILLERS, DEMO_RESINS } from '../../../../server/seed/materials';
 import { sprue } from '../../../flow';
 import { fillerRecord, mixedDensityGPerMl, resinRecord, viscosityOf } from '../../../shelf';
 import { WORKSHOP_DEFAULTS, type WorkshopSettings } from '../../../workshop';

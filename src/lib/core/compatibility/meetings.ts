@@ -1,5 +1,5 @@
 import type { Warning } from '../working';
-import { whatMeets, withoutRelease } from './compat';
+import { whatMeets, withoutRelease } from './compatibility';
 import type { Experience, Thing } from './things';
 
 /**

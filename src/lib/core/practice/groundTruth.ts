@@ -4,7 +4,7 @@ import type { ShopChange } from '../devices/shop';
 import { clockCups, resinIn, type ClockCup, type PourPlan } from '../plan/pourPlan';
 
 /** What the resin really does in the simulated shop, whatever was planned; s. */
-export interface PracticeTruth {
+export interface GroundTruth {
 	/** Of the cup, after combining. */
 	potLifeS: number;
 	usableS: number;
@@ -16,9 +16,9 @@ export interface PracticeTruth {
 /**
  * The plan's own times where nothing about the resin is different; otherwise the cure engine's.
  * @example
- * practiceTruth(planOf(), {}).demouldS; // 900
+ * groundTruth(planOf(), {}).demouldS; // 900
  */
-export function practiceTruth(plan: PourPlan, change: ShopChange): PracticeTruth {
+export function groundTruth(plan: PourPlan, change: ShopChange): GroundTruth {
 	const by = change.warmerByC ?? 0;
 	const usable = (potLifeS: number) => potLifeS * (plan.usableS / plan.potLifeS);
 	if (!plan.cure || !plan.section || plan.layers || plan.cups) {

@@ -4,7 +4,7 @@ import { MASTER_MATERIALS } from '../master/materials';
 import { releaseRecord } from '../shelf/release';
 import { resinRecord } from '../shelf/resin';
 import { rubberRecord } from '../shelf/rubber';
-import { rulesFor } from './compat';
+import { rulesFor } from './compatibility';
 import {
 	masterThing,
 	releaseThing,

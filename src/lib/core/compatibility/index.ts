@@ -6,7 +6,7 @@ export {
 	rulesFor,
 	whatMeets,
 	withoutRelease
-} from './compat';
+} from './compatibility';
 export {
 	experienceRecord,
 	MASTER_THINGS,
