@@ -14,6 +14,7 @@ export { keptLayer, layerAmount, type Layer } from './layer';
 export { embedInput, type Embed } from './embeds';
 export { shotInputs, type ShotInputs } from './inputs';
 export { CAST_MODULES } from './kinds';
+export type { CastField, CastFieldContext } from './kinds/fields';
 export { SHOT_KINDS, type ShotKind } from './kinds/names';
 export type { PlannedShot, ShotContext, ShotFiller, ShotRecipe, SprueSizes } from './planned';
 export { planShot, withShare } from './planShot';

@@ -1,5 +1,6 @@
 import type { LayersQuestion } from '../../cure/bands';
 import type { Inputs } from '../inputs';
+import type { CastField } from './fields';
 import type { PlannedShot, ShotContext } from '../planned';
 
 /** Everything that one kind of cast brings. A new kind is one of these, in a folder of its own. */
@@ -18,6 +19,10 @@ export interface CastModule {
 		/** Over the clock of its layers. */
 		layers: string;
 	};
+	/** What it alone asks for. */
+	fields: readonly CastField[];
+	/** Things lie in it, layer by layer. */
+	takesEmbeds: boolean;
 	/** It is laid in layers, one after another. */
 	layered: boolean;
 	/** Sizes it. @throws InputError at the field with what would do */

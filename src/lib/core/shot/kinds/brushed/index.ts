@@ -1,3 +1,4 @@
+import { BRUSHED_FIELDS } from '../fields';
 import { USUAL_WORDS, type CastModule } from '../module';
 import { planBrushed } from './plan';
 
@@ -11,6 +12,8 @@ export const brushed: CastModule = {
 		share: '',
 		layers: 'Coat on coat'
 	},
+	fields: BRUSHED_FIELDS,
+	takesEmbeds: false,
 	layered: true,
 	plan: planBrushed
 };

@@ -1,3 +1,4 @@
+import { CLEAR_FIELDS } from '../fields';
 import { USUAL_WORDS, type CastModule } from '../module';
 import { planClear } from './plan';
 
@@ -10,6 +11,8 @@ export const clear: CastModule = {
 		filler: '',
 		share: ''
 	},
+	fields: CLEAR_FIELDS,
+	takesEmbeds: true,
 	layered: true,
 	plan: planClear
 };

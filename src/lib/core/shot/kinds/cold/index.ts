@@ -1,3 +1,4 @@
+import { COLD_FIELDS } from '../fields';
 import { USUAL_WORDS, type CastModule } from '../module';
 import { planCold } from './plan';
 
@@ -11,6 +12,8 @@ export const cold: CastModule = {
 		share: 'Of the face, by weight',
 		colour: 'Backing is tinted with'
 	},
+	fields: COLD_FIELDS,
+	takesEmbeds: false,
 	layered: true,
 	plan: planCold
 };

@@ -4,6 +4,8 @@ import { planSolid } from './plan';
 /** Filled to the top in one pour. */
 export const solid: CastModule = {
 	words: { ...USUAL_WORDS, name: 'Solid', fields: '' },
+	fields: [],
+	takesEmbeds: false,
 	layered: false,
 	plan: planSolid
 };
