@@ -15,7 +15,10 @@
 	} from '$lib/core/bench';
 	import { latest } from '$lib/workers/latest';
 	import { usePlanner } from '$lib/workers/planner';
-	import Caution from './Caution.svelte';
+	import Gauge from '@lucide/svelte/icons/gauge';
+	import Frame from './bench/Frame.svelte';
+	import Head from './bench/Head.svelte';
+	import { SMALL_BUTTON } from './bench/smallButton';
 	import { Devices, serverDevices, type DeviceSource } from './devices.svelte';
 	import Fuse from './Fuse.svelte';
 	import Grading from './Grading.svelte';
@@ -27,15 +30,13 @@
 	import { Desk, WHO_LONGEST } from './pour/desk.svelte';
 	import DeviceStrip from './pour/DeviceStrip.svelte';
 	import Ended from './pour/Ended.svelte';
-	import Head from './pour/Head.svelte';
 	import { watchDevices } from './pour/watch.svelte';
 	import WeighFace from './pour/WeighFace.svelte';
 	import PourFace from './PourFace.svelte';
 	import TextField from './TextField.svelte';
 	import type { PourRun } from './pourRun.svelte';
-	import { lowerFirst } from './clockText';
 	import { ownClocks } from './ownClocks.svelte';
-	import { keepAwake, nextSignalWay } from './signals';
+	import { keepAwake } from './signals';
 	import { sound } from './sound.svelte';
 	import { useUnits } from './units.svelte';
 	import Warnings from './Warnings.svelte';
@@ -175,115 +176,124 @@
 
 <div class="flex h-full min-h-[34rem] flex-col px-4 pb-4 sm:px-6">
 	<Head
-		{run}
-		{plan}
-		{desk}
-		{devices}
+		open={state_.status === 'open'}
+		unsent={run.unsent}
+		refused={run.refused}
+		onundo={state_.lastUndoable ? () => desk.back() : undefined}
 		{layout}
-		practice={source !== undefined}
-		{instruments}
-		onway={() => (sound.way = nextSignalWay(sound.way))} />
+		leave={source ? '/practice' : '/'}
+		giveUp={{ giveUp: 'Give this pour up', goOn: 'Go on pouring', example: 'kicked in the cup' }}
+		onend={(reason) => run.record({ kind: 'abandoned', reason })}>
+		{#snippet title()}
+			{#if source}<span class="mr-1 rounded-md border-2 border-(--hot) bg-(--hot-soft) px-2 py-0.5 font-bold text-(--ink)">Practice</span
+				>{/if}
+			<strong>{plan.masterName}</strong>
+			<span class="soft"
+				>{plan.moulds.map((m) => `M${m.number}`).join(' ')} · {plan.resinName} · cup {plan.batchIndex + 1} of {plan.batchCount}</span>
+		{/snippet}
+		{#snippet extra()}
+			{#if state_.status === 'open' && !source && instruments}<button
+					type="button"
+					class={SMALL_BUTTON}
+					aria-pressed={devices.on}
+					onclick={() => devices.toggle()}
+					><Gauge class="size-5" aria-hidden="true" /><span class="max-sm:sr-only">{devices.on ? 'Instruments on' : 'Instruments off'}</span
+					></button
+				>{/if}
+		{/snippet}
+	</Head>
 	{#if state_.status !== 'open'}
 		{#if ended}{@render ended()}{:else}<Ended {run} {forecast} />{/if}
 	{:else if step}
 		{#if devices.on}<div class="pb-2"><DeviceStrip {devices} /></div>{/if}
-		<div class={layout.frame}>
-			<div class="flex min-h-0 flex-1 flex-col gap-2 py-1">
-				<div class="flex min-h-0 flex-1 flex-col [justify-content:safe_center] gap-[clamp(0.6rem,2vh,1.25rem)] overflow-y-auto">
-					<PourFace
-						step={paced ?? step}
-						slackS={pace?.slackS}
-						{plan}
-						{elapsedS}
-						pouredAtMs={state_.pouredAtMs}
-						sinceMs={lastDoneMs}
-						nowMs={now.ms}
-						bind:air={desk.air}
-						bind:gaugeKpa={desk.gaugeKpa}
-						read={step.kind === 'air' ? desk.airRead : desk.gaugeRead}
-						onread={() => (step.kind === 'air' ? (desk.confirmed.air = true) : (desk.confirmed.gauge = step.id))}
-						gaugeLive={devices.live('gauge') !== undefined}
-						worked={devices.simulated}
-						onpot={(to) => desk.pot(to)}
-						heading={desk.scale.mend ? `Add ${desk.scale.mend.part}` : step.title}
-						detail={desk.scale.mend
-							? desk.scale.mendWords
-							: desk.weighs && Math.abs(desk.scale.factor - 1) > 0.0005
-								? `${units.show(desk.scale.targetG, 'mass')} now, and no other amount: what was weighed before moved it.`
-								: step.detail}
-						weighs={desk.weighs}>
-						{#if step.kind === 'hold' && !source}
-							<div class="w-full max-w-[18rem]">
-								<TextField
-									label="Released by"
-									name="who"
-									bind:value={desk.who}
-									error={desk.who.trim().length > WHO_LONGEST ? ['Keep the name under 60 characters.'] : undefined} />
-							</div>
-						{/if}
-					</PourFace>
-					{#if desk.weighs}
-						<WeighFace part={desk.scale.mend?.part ?? step.part} scale={desk.scale} {devices} />
-					{/if}
-					{#if (step.kind === 'cure' || step.kind === 'hold') && !source}<CureNotes
-							{run}
-							{forecast}
-							nowMs={now.ms}
-							folded={step.kind === 'hold'} />{/if}
-					{#if step.kind === 'inspect'}
-						{#if !source}<OutPresses {run} />{/if}
-						<div class="mx-auto flex w-full max-w-[60rem] flex-col gap-3">
-							{#each desk.grades as g, i (g.id)}
-								<Grading
-									title="Cast from M{g.number}"
-									id={g.id}
-									bind:grade={desk.grades[i]!.grade}
-									bind:faults={desk.grades[i]!.faults}
-									bind:note={desk.grades[i]!.note}
-									bind:findings={desk.grades[i]!.findings}
-									references={run.plan.references ?? []}
-									wanting={desk.wanting} />
-							{/each}
-						</div>
-					{/if}
-					{#if step.warnings?.length}<div class="mx-auto w-full max-w-[60rem] text-[1.15rem]">
-							<Warnings warnings={step.warnings} />
-						</div>{/if}
-					{#if happened}{@render happened()}{/if}
-					{#if late}<div class="mx-auto w-full max-w-[60rem] text-[1.15rem]"><Warnings warnings={[late]} /></div>{/if}
-					{#if burning}
-						<Fuse
-							steps={plan.steps}
-							{potLifeS}
-							{usableS}
-							slackS={pace?.slackS ?? usableS - plan.steps.reduce((sum, s) => sum + s.durationS, 0)}
-							{...elapsedS === undefined ? {} : { elapsedS }}
-							large />
-					{/if}
-					{#if burning && !desk.weighs}<CupTemp
-							{run}
-							{plan}
-							{desk}
-							{forecast}
-							{elapsedS}
-							gun={devices.live('gun')?.value}
-							eyes={!source} />{/if}
-					{#if waiting && waitS > 20}{@render waiting(waitS)}{/if}
+		<Frame
+			{layout}
+			cautions={step.cautions}
+			order={!burning}
+			asks={desk.asks}
+			{action}
+			onpress={() => desk.press()}
+			at={state_.current}
+			titles={run.steps.map((s) => s.title)}>
+			<PourFace
+				step={paced ?? step}
+				slackS={pace?.slackS}
+				{plan}
+				{elapsedS}
+				pouredAtMs={state_.pouredAtMs}
+				sinceMs={lastDoneMs}
+				nowMs={now.ms}
+				bind:air={desk.air}
+				bind:gaugeKpa={desk.gaugeKpa}
+				read={step.kind === 'air' ? desk.airRead : desk.gaugeRead}
+				onread={() => (step.kind === 'air' ? (desk.confirmed.air = true) : (desk.confirmed.gauge = step.id))}
+				gaugeLive={devices.live('gauge') !== undefined}
+				worked={devices.simulated}
+				onpot={(to) => desk.pot(to)}
+				heading={desk.scale.mend ? `Add ${desk.scale.mend.part}` : step.title}
+				detail={desk.scale.mend
+					? desk.scale.mendWords
+					: desk.weighs && Math.abs(desk.scale.factor - 1) > 0.0005
+						? `${units.show(desk.scale.targetG, 'mass')} now, and no other amount: what was weighed before moved it.`
+						: step.detail}
+				weighs={desk.weighs}>
+				{#if step.kind === 'hold' && !source}
+					<div class="w-full max-w-[18rem]">
+						<TextField
+							label="Released by"
+							name="who"
+							bind:value={desk.who}
+							error={desk.who.trim().length > WHO_LONGEST ? ['Keep the name under 60 characters.'] : undefined} />
+					</div>
+				{/if}
+			</PourFace>
+			{#if desk.weighs}
+				<WeighFace part={desk.scale.mend?.part ?? step.part} scale={desk.scale} {devices} />
+			{/if}
+			{#if (step.kind === 'cure' || step.kind === 'hold') && !source}<CureNotes
+					{run}
+					{forecast}
+					nowMs={now.ms}
+					folded={step.kind === 'hold'} />{/if}
+			{#if step.kind === 'inspect'}
+				{#if !source}<OutPresses {run} />{/if}
+				<div class="mx-auto flex w-full max-w-[60rem] flex-col gap-3">
+					{#each desk.grades as g, i (g.id)}
+						<Grading
+							title="Cast from M{g.number}"
+							id={g.id}
+							bind:grade={desk.grades[i]!.grade}
+							bind:faults={desk.grades[i]!.faults}
+							bind:note={desk.grades[i]!.note}
+							bind:findings={desk.grades[i]!.findings}
+							references={run.plan.references ?? []}
+							wanting={desk.wanting} />
+					{/each}
 				</div>
-				<!-- never scrolled away: it belongs to the step -->
-				{#if step.cautions.length > 0}<div class="mx-auto max-w-[60rem] shrink-0">
-						<Caution topics={step.cautions} order={!burning} />
-					</div>{/if}
-			</div>
-			{#if desk.asks}<p class="py-1 text-center text-[1.2rem] font-bold text-(--hot)" role="alert">{desk.asks}</p>{/if}
-			<button type="button" class={layout.action} onclick={() => desk.press()}>
-				{action}<kbd class="rounded-md border-2 border-current px-3 py-0.5 text-[1rem] font-semibold opacity-80 max-sm:hidden">space</kbd>
-			</button>
-		</div>
-		<p class="soft mt-1 text-center text-[0.9rem]">
-			Step {state_.current + 1} of {run.steps.length}
-			{#if run.steps[state_.current + 1]}
-				· then: {lowerFirst(run.steps[state_.current + 1]!.title)}{/if}
-		</p>
+			{/if}
+			{#if step.warnings?.length}<div class="mx-auto w-full max-w-[60rem] text-[1.15rem]">
+					<Warnings warnings={step.warnings} />
+				</div>{/if}
+			{#if happened}{@render happened()}{/if}
+			{#if late}<div class="mx-auto w-full max-w-[60rem] text-[1.15rem]"><Warnings warnings={[late]} /></div>{/if}
+			{#if burning}
+				<Fuse
+					steps={plan.steps}
+					{potLifeS}
+					{usableS}
+					slackS={pace?.slackS ?? usableS - plan.steps.reduce((sum, s) => sum + s.durationS, 0)}
+					{...elapsedS === undefined ? {} : { elapsedS }}
+					large />
+			{/if}
+			{#if burning && !desk.weighs}<CupTemp
+					{run}
+					{plan}
+					{desk}
+					{forecast}
+					{elapsedS}
+					gun={devices.live('gun')?.value}
+					eyes={!source} />{/if}
+			{#if waiting && waitS > 20}{@render waiting(waitS)}{/if}
+		</Frame>
 	{/if}
 </div>
