@@ -4,6 +4,7 @@ import { filledModel } from './filledModel';
 import { gradedWidths, stiffnessWeights } from './grid';
 import type { CureModel } from './model';
 import { react } from './reaction';
+import { crossingS, firstStepS, nextStepS, strangStep } from './stepping';
 import type { FilledMix } from './record';
 import { aboveGlassK, noteReady, notReady, ripen, stiffShare, type Ready } from './ripening';
 import { AIR_W_PER_M2K, WALLS, type WallMaterial } from './wall';
@@ -130,7 +131,7 @@ export function solveLayered(model: CureModel, setup: LayeredSetup, stepConversi
 	};
 	pour(0);
 	let t = 0;
-	let dt = Math.min(0.1, 0.05 / model.kinetics.k23PerS);
+	let dt = firstStepS(model.kinetics);
 	let previous = { timeS: 0, maturedS: 0, stiffShare: 0 };
 	// heat flows from one layer into the next: the richest of them sets the limit
 	const mostRiseK = Math.max(...mixes.map((m) => m.riseK));
@@ -150,9 +151,8 @@ export function solveLayered(model: CureModel, setup: LayeredSetup, stepConversi
 	for (let steps = 0; steps < 200_000 && t < HORIZON_S; steps++) {
 		const before = Float64Array.from(conversion);
 		const tempBefore = Float64Array.from(temp);
-		const fastest1 = reactAll(dt / 2);
-		run.energy.lostJ += conduct.step(temp, dt);
-		const fastest2 = reactAll(dt / 2);
+		const { fastestPerS, lostJ } = strangStep(reactAll, (timeS) => conduct.step(temp, timeS), dt);
+		run.energy.lostJ += lostJ;
 		t += dt;
 		const poured = run.layers.length;
 		let slowest = Infinity;
@@ -186,7 +186,7 @@ export function solveLayered(model: CureModel, setup: LayeredSetup, stepConversi
 		}
 		if (run.demouldS < Infinity && run.layers.every((l) => l.recoatUntilS < Infinity)) break;
 		if (run.demouldS < Infinity && t > 3 * run.demouldS) break;
-		dt = Math.min(stepConversion / Math.max(fastest1, fastest2, 1e-12), dt * 1.3, 0.02 * (t + 5));
+		dt = nextStepS(dt, fastestPerS, t, stepConversion);
 	}
 	run.energy.storedJ += conduct.heatJ(temp);
 	const all = run.layers.length;
@@ -214,7 +214,7 @@ function watch(
 	}
 	const before = seen.get(layer) ?? { least, most, t: layer.startS };
 	const cross = (level: number, was: number, now: number) =>
-		now > was ? before.t + ((t - before.t) * (level - was)) / (now - was) : t;
+		crossingS(level, { timeS: before.t, value: was }, { timeS: t, value: now });
 	if (layer.gelLastS === Infinity) layer.course.push({ timeS: t, conversion: mean, tempC: meanTemp });
 	const gel = model.gelConversion;
 	if (layer.gelFirstS === Infinity && most >= gel) layer.gelFirstS = cross(gel, before.most, most);

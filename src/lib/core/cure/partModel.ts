@@ -2,6 +2,7 @@ import { conductionStepper } from './conduction';
 import { makeGrid, type GridSetup } from './grid';
 import type { CureModel } from './model';
 import { react } from './reaction';
+import { crossingS, firstStepS, nextStepS, strangStep } from './stepping';
 import { aboveGlassK, noteReady, notReady, ripen, stiffShare, type NotBefore, type Ready } from './ripening';
 
 export interface PartSetup extends GridSetup {
@@ -55,15 +56,15 @@ interface PartRun extends Ready {
 type RunModel = Omit<CureModel, 'warnings' | 'defaulted'>;
 
 const CELLS = 28;
+const STEP_CONVERSION = 0.01;
 /** Share of maturing from which stiffness is watched. */
 const NEARLY = 0.9;
 const MOST_STEPS = 100_000;
 
 /**
  * Conduction with reaction through resin and mould in one dimension.
- * Strang splitting: half a step of reaction in each cell (heat stays in the cell), a full step of
- * conduction, half a step of reaction. Steps follow the fastest reaction in the part. What is read at the wall is
- * read at the wall: a place without mass there cures at the temperature of the face.
+ * Steps follow the fastest reaction in the part. What is read at the wall is read at the wall: a place without mass
+ * there cures at the temperature of the face.
  */
 export function solvePart(model: RunModel, setup: PartSetup, options: PartOptions = {}): PartRun {
 	const cells = options.cells ?? CELLS;
@@ -86,7 +87,7 @@ export function solvePart(model: RunModel, setup: PartSetup, options: PartOption
 	const same = () => new Float64Array(clockS.length);
 	const [allTemp, tempBefore, allBefore, all] = [same().fill(setup.startTempC), same(), same(), same()];
 	const conduct = conductionStepper(grid);
-	const stepConversion = options.stepConversion ?? 0.01;
+	const stepConversion = options.stepConversion ?? STEP_CONVERSION;
 	const horizonS = options.horizonS ?? 60 * 86_400;
 	const watch = options.watchConversions ?? [];
 	const run: PartRun = {
@@ -106,14 +107,17 @@ export function solvePart(model: RunModel, setup: PartSetup, options: PartOption
 	const { riseK } = model.kinetics;
 	const mostC = Math.max(setup.startTempC, setup.mouldTempC, setup.roomTempC) + riseK;
 	let t = 0;
-	let dt = Math.min(0.1, 0.05 / model.kinetics.k23PerS);
+	let dt = firstStepS(model.kinetics);
 	let previous = { timeS: 0, slowest: 0, maturedS: 0, stiffShare: 0 };
 
 	while (run.steps < MOST_STEPS && t < horizonS) {
 		if (watchAtS > t && t + dt > watchAtS) dt = watchAtS - t;
-		const fastest1 = react(model.kinetics, temp, conversion, inhibitor, dt / 2, riseK, mostC);
-		run.energy.lostJ += conduct.step(temp, dt);
-		const fastest2 = react(model.kinetics, temp, conversion, inhibitor, dt / 2, riseK, mostC);
+		const { fastestPerS, lostJ } = strangStep(
+			(timeS) => react(model.kinetics, temp, conversion, inhibitor, timeS, riseK, mostC),
+			(timeS) => conduct.step(temp, timeS),
+			dt
+		);
+		run.energy.lostJ += lostJ;
 		const wallC = conduct.faceTempC(temp, cells - 1);
 		face.temp[0] = (face.temp[0]! + wallC) / 2;
 		if (faces > 1) face.temp[1] = (face.temp[1]! + conduct.innerFaceTempC(temp)) / 2;
@@ -140,7 +144,7 @@ export function solvePart(model: RunModel, setup: PartSetup, options: PartOption
 		run.peakMouldFaceC = Math.max(run.peakMouldFaceC, wallC);
 		if (options.series) run.series.push({ timeS: t, coreTempC: temp[0]!, wallTempC: wallC, slowest });
 		const cross = (level: number, before: number, now: number) =>
-			now > before ? t0 + ((t - t0) * Math.max(0, level - before)) / (now - before) : t;
+			crossingS(level, { timeS: t0, value: before }, { timeS: t, value: now });
 		const gels = (at: number) => cross(model.gelConversion, allBefore[at]!, all[at]!);
 		if (run.gelCoreS === Infinity && all[0]! >= model.gelConversion) run.gelCoreS = gels(0);
 		if (run.gelWallS === Infinity && all[cells]! >= model.gelConversion) run.gelWallS = gels(cells);
@@ -171,8 +175,7 @@ export function solvePart(model: RunModel, setup: PartSetup, options: PartOption
 			run.ended = 'done';
 			break;
 		}
-		const fastest = Math.max(fastest1, fastest2, 1e-12);
-		dt = Math.min(stepConversion / fastest, dt * 1.3, 0.02 * (t + 5) * (stepConversion / 0.01));
+		dt = nextStepS(dt, fastestPerS, t, stepConversion, stepConversion / STEP_CONVERSION);
 	}
 	if (t >= horizonS) run.ended = 'horizon';
 	run.energy.storedJ = conduct.heatJ(temp) - conduct.heatJ(startTemp);
