@@ -11,7 +11,7 @@ import { startWeb } from './lib/web.mjs';
 const MOST_BYTES = 250 * 1024 * 1024;
 
 /** The book's bytes. */
-function bookIn(file) {
+function backupIn(file) {
 	if (!file) throw new Stop('Say which book: npm run restore -- workshop.zip');
 	let bytes;
 	try {
@@ -29,7 +29,7 @@ function bookIn(file) {
 
 main(async () => {
 	const [file] = process.argv.slice(2).filter((a) => !a.startsWith('--'));
-	const bytes = bookIn(file);
+	const bytes = backupIn(file);
 	await ensureNodePackages();
 	await ensureBuild();
 	// a workshop that is running is found by its database; its books are read through a server beside it

@@ -3,7 +3,11 @@ import { afterAll, afterEach, describe, expect, it } from 'vitest';
 import { benchSteps, type PourEvent } from '../../src/lib/core/bench';
 import { closeDb, db } from '../../src/lib/server/db/connection';
 import { listPulls } from '../../src/lib/server/repositories/ledger';
-import { correctPull, importPulls, listCorrections } from '../../src/lib/server/repositories/ledgerBook';
+import {
+	correctPull,
+	importPulls,
+	listCorrections
+} from '../../src/lib/server/repositories/ledgerCorrections';
 import { listMoulds } from '../../src/lib/server/repositories/moulds';
 import { recount } from '../../src/lib/server/repositories/mouldPulls';
 import { addEvents, listPours, readEvents } from '../../src/lib/server/repositories/pours';

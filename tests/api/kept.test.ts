@@ -5,7 +5,7 @@ import type { Fault } from '$lib/core/faults';
 import { closeDb, db } from '$lib/server/db/connection';
 import { up as wholeShots } from '$lib/server/db/migrations/0012-whole-shots';
 import { listPulls, lastPulls } from '$lib/server/repositories/ledger';
-import { confirmCause, correctPull } from '$lib/server/repositories/ledgerBook';
+import { confirmCause, correctPull } from '$lib/server/repositories/ledgerCorrections';
 import { listMasters, saveMaster } from '$lib/server/repositories/masters';
 import { listResins, saveMaterial } from '$lib/server/repositories/materials';
 import { getMould, listMoulds, saveMould } from '$lib/server/repositories/moulds';

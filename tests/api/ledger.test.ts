@@ -14,7 +14,7 @@ import {
 	correctPull,
 	importPulls,
 	listCorrections
-} from '../../src/lib/server/repositories/ledgerBook';
+} from '../../src/lib/server/repositories/ledgerCorrections';
 import { getMould, listMoulds } from '../../src/lib/server/repositories/moulds';
 import { beginToday } from '../../src/lib/server/repositories/pours';
 import { readSettings } from '../../src/lib/server/repositories/settings';

@@ -4,7 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { closeDb } from '$lib/server/db/connection';
 import { listContainers } from '$lib/server/repositories/containers';
 import { lastPulls } from '$lib/server/repositories/ledger';
-import { forgetView, listViews } from '$lib/server/repositories/ledgerBook';
+import { forgetView, listViews } from '$lib/server/repositories/ledgerCorrections';
 import { listMoulds } from '$lib/server/repositories/moulds';
 import { listPours } from '$lib/server/repositories/pours';
 import { listShots } from '$lib/server/repositories/shots';

@@ -1,6 +1,6 @@
 import { QueryTypes } from 'sequelize';
 import { afterAll, expect, it } from 'vitest';
-import { BOOK_TABLE_NAMES, BOOK_TABLES, TABLE_NAMES } from '$lib/core/openData';
+import { BACKUP_TABLE_NAMES, BACKUP_TABLES, TABLE_NAMES } from '$lib/core/openData';
 import { closeDb, db } from '$lib/server/db/connection';
 import { tables } from '$lib/server/db/models';
 
@@ -29,9 +29,9 @@ it('the list names every table that the migrations made, and none besides', asyn
 
 it('the book holds every column of its tables but the bytes that stand beside it', async () => {
 	const made = await columns();
-	expect(BOOK_TABLE_NAMES.length).toBeGreaterThan(20);
-	for (const table of BOOK_TABLE_NAMES) {
-		const held = new Set(Object.keys(BOOK_TABLES[table].shape));
+	expect(BACKUP_TABLE_NAMES.length).toBeGreaterThan(20);
+	for (const table of BACKUP_TABLE_NAMES) {
+		const held = new Set(Object.keys(BACKUP_TABLES[table].shape));
 		const missing = [...made.get(table)!].filter((c) => !held.has(c) && c !== 'bytes');
 		expect({ table, missing, foreign: [...held].filter((c) => !made.get(table)!.has(c)) }).toEqual({
 			table,

@@ -14,7 +14,7 @@ import { readNotebook } from './ledger';
 import { makingEvent, MOULD_FAULT_WORDS, MOULD_FAULTS } from './making';
 import { MEASURING, MEASURING_SCHOOLS } from './mix';
 import { CLOSING_WORDS, CLOSINGS, MOULD_STATES, STATE_WORDS } from './mould';
-import { upgradeBook } from './openData';
+import { upgradeBackup } from './openData';
 
 const SETS = [
 	['faults', FAULTS, FAULT_WORDS, EARLIER_FAULTS],
@@ -96,7 +96,7 @@ describe('a book of version 1', () => {
 		materials: [{ name: 'two cups' }]
 	};
 	it('has ids for its words, and what people wrote themselves stays', () => {
-		const upgraded = upgradeBook({ version: 1, tables }) as { version: number; tables: typeof tables };
+		const upgraded = upgradeBackup({ version: 1, tables }) as { version: number; tables: typeof tables };
 		expect(upgraded.version).toBe(2);
 		expect(upgraded.tables.pulls[0]).toMatchObject({
 			grade: 'needs-work',
@@ -119,9 +119,9 @@ describe('a book of version 1', () => {
 		expect(upgraded.tables.materials).toEqual(tables.materials);
 	});
 	it('read twice it is the same, and what is no book is left alone', () => {
-		const once = upgradeBook({ version: 1, tables });
-		expect(upgradeBook(once)).toEqual(once);
+		const once = upgradeBackup({ version: 1, tables });
+		expect(upgradeBackup(once)).toEqual(once);
 		for (const other of [null, 3, 'book', [], { version: 3, tables }, { version: 1 }])
-			expect(upgradeBook(other)).toBe(other);
+			expect(upgradeBackup(other)).toBe(other);
 	});
 });

@@ -4,7 +4,7 @@ import { orFail } from '$lib/server/forms';
 import { filterOf, orderOf } from '$lib/server/ledgerQuery';
 import { pullLine } from '$lib/core/ledger';
 import { COUNTED, listPulls, resinsInLedger } from '$lib/server/repositories/ledger';
-import { forgetView, listViews, saveView } from '$lib/server/repositories/ledgerBook';
+import { forgetView, listViews, saveView } from '$lib/server/repositories/ledgerCorrections';
 import { mouldNames } from '$lib/server/repositories/moulds';
 import type { Actions, PageServerLoad } from './$types';
 

@@ -1,4 +1,4 @@
-import { isEmpty } from '$lib/server/repositories/book';
+import { isEmpty } from '$lib/server/repositories/backup';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async () => ({ empty: await isEmpty() });

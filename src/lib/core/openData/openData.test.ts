@@ -7,12 +7,12 @@ import { LOOK_DEFAULTS } from '../pot';
 import { lessonPlan } from '../practice';
 import { WORKSHOP_DEFAULTS } from '../workshop';
 import {
-	BOOK,
-	BOOK_TABLE_NAMES,
-	bookJsonSchema,
-	checkBook,
+	BACKUP,
+	BACKUP_TABLE_NAMES,
+	backupJsonSchema,
+	checkBackup,
 	MATERIAL_RECORDS,
-	type BookTable,
+	type BackupTable,
 	type MaterialKind
 } from '.';
 
@@ -33,8 +33,8 @@ const DEMO: Record<Exclude<MaterialKind, 'recipe'>, readonly { name: string }[]>
 type Row = Record<string, unknown>;
 /** A small workshop by hand: at least one row where a body is checked. */
 function book() {
-	const tables = Object.fromEntries(BOOK_TABLE_NAMES.map((t) => [t, [] as Row[]])) as Record<
-		BookTable,
+	const tables = Object.fromEntries(BACKUP_TABLE_NAMES.map((t) => [t, [] as Row[]])) as Record<
+		BackupTable,
 		Row[]
 	>;
 	tables.settings.push({ id: 1, body: WORKSHOP_DEFAULTS, ...versioned });
@@ -222,20 +222,20 @@ function book() {
 		...stamps
 	});
 	tables.trials.push({ id: id(), masterId, shotId, at, body: { addedG: 3, sat: 'upright' }, ...stamps });
-	return { ...BOOK, writtenAt: at, tables };
+	return { ...BACKUP, writtenAt: at, tables };
 }
-const changed = (of: (tables: Record<BookTable, Row[]>) => void) => {
+const changed = (of: (tables: Record<BackupTable, Row[]>) => void) => {
 	const b = structuredClone(book());
 	of(b.tables);
 	return b;
 };
 
 describe('the open book', () => {
-	const schema = new Ajv({ strict: false, validateFormats: false }).compile(bookJsonSchema());
+	const schema = new Ajv({ strict: false, validateFormats: false }).compile(backupJsonSchema());
 
 	it('a small workshop by hand passes, by our check and by an independent validator', () => {
 		const b = book();
-		expect(checkBook(b)).toEqual([]);
+		expect(checkBackup(b)).toEqual([]);
 		expect(schema(b), JSON.stringify(schema.errors?.slice(0, 3))).toBe(true);
 	});
 
@@ -264,7 +264,7 @@ describe('the open book', () => {
 			const b = changed((t) => (t[table][0]![column] = junk));
 			// settings are all defaults
 			if (table === 'settings' && JSON.stringify(junk) === '{}') continue;
-			const problems = checkBook(b);
+			const problems = checkBackup(b);
 			expect(problems.length, JSON.stringify(junk)).toBeGreaterThan(0);
 			expect(problems[0]!.where).toMatch(new RegExp(`^${table}, row 1, ${column}`));
 			expect(schema(b)).toBe(false);
@@ -278,18 +278,18 @@ describe('the open book', () => {
 			const row = t.materials.find((m) => m['kind'] === 'resin')!;
 			row['body'] = { ...(row['body'] as Row), potLifeS: -4 };
 		});
-		expect(checkBook(b)[0]!.where).toMatch(/^materials, row \d+, body\.potLifeS$/);
+		expect(checkBackup(b)[0]!.where).toMatch(/^materials, row \d+, body\.potLifeS$/);
 		// a filler is no resin, though each is a material
 		const swapped = changed((t) => {
 			const filler = t.materials.find((m) => m['kind'] === 'filler')!;
 			filler['kind'] = 'resin';
 		});
-		expect(checkBook(swapped)[0]!.where).toMatch(/^materials, row \d+, body/);
+		expect(checkBackup(swapped)[0]!.where).toMatch(/^materials, row \d+, body/);
 	});
 
 	it('tables that are missing, too many, or no lists', () => {
 		const where = (of: (tables: Record<string, unknown>) => void) =>
-			checkBook(changed(of as never)).map((p) => `${p.where}: ${p.message}`);
+			checkBackup(changed(of as never)).map((p) => `${p.where}: ${p.message}`);
 		expect(where((t) => delete t['pulls'])).toEqual(['pulls: This table is missing.']);
 		expect(where((t) => (t['pulls'] = {}))).toEqual(['pulls: This table is missing.']);
 		expect(where((t) => (t['songs'] = []))).toEqual(['songs: There is no such table.']);
@@ -300,15 +300,15 @@ describe('the open book', () => {
 		const b = changed((t) => {
 			t.pulls = Array.from({ length: 200 }, () => ({ id: 'x' }));
 		});
-		expect(checkBook(b)).toHaveLength(50);
-		expect(checkBook(b, 3)).toHaveLength(3);
+		expect(checkBackup(b)).toHaveLength(50);
+		expect(checkBackup(b, 3)).toHaveLength(3);
 	});
 
 	it('whatever the JSON is, it is answered', () => {
 		fc.assert(
 			fc.property(fc.jsonValue(), (raw) => {
-				expect(checkBook(raw).length).toBeGreaterThan(0);
-				expect(checkBook({ ...BOOK, tables: raw }).length).toBeGreaterThan(0);
+				expect(checkBackup(raw).length).toBeGreaterThan(0);
+				expect(checkBackup({ ...BACKUP, tables: raw }).length).toBeGreaterThan(0);
 			})
 		);
 	});

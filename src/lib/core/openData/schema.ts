@@ -12,7 +12,7 @@ import { containerRecord } from '../shelf';
 import { shotInputs, trialRecord } from '../shot';
 import { mouldLook } from '../wear/signs';
 import { workshopSettings } from '../workshop/settings';
-import { BOOK_TABLE_NAMES, type BookTable } from './tables';
+import { BACKUP_TABLE_NAMES, type BackupTable } from './tables';
 import {
 	correctionBody,
 	cycleBody,
@@ -24,7 +24,7 @@ import {
 } from './bodies';
 
 /** The book's own name and the version of its form; a reader refuses what is newer. */
-export const BOOK = { form: 'workshop-book', version: 2 } as const;
+export const BACKUP = { form: 'workshop-book', version: 2 } as const;
 
 const id = z.uuid();
 const day = z.iso.datetime({ precision: 3 });
@@ -40,7 +40,7 @@ const row = z.strictObject;
  * The rows of every table that the book holds. A body is what the application's own records
  * say; those that it must be able to read are checked by them.
  */
-export const BOOK_TABLES = {
+export const BACKUP_TABLES = {
 	settings: row({ id: whole, body: workshopSettings, ...versioned }),
 	counters: row({ name: text(40), value: whole }),
 	// which record belongs to which kind is checked beside it: a row of a union has no columns to ask for
@@ -171,16 +171,16 @@ export const BOOK_TABLES = {
 	}),
 	trials: row({ id, masterId: id, shotId: id.nullable(), at: day, body: trialRecord, ...stamps }),
 	saved_views: row({ id, name: text(60), query: text(500), ...stamps })
-} as const satisfies Record<BookTable, z.ZodObject>;
+} as const satisfies Record<BackupTable, z.ZodObject>;
 
 /** The whole workshop as one file: every table by its name; pictures and 3D files stand beside it in a zip. */
-export const bookSchema = z.strictObject({
-	form: z.literal(BOOK.form),
-	version: z.literal(BOOK.version),
+export const backupSchema = z.strictObject({
+	form: z.literal(BACKUP.form),
+	version: z.literal(BACKUP.version),
 	writtenAt: day,
 	tables: z.strictObject(
-		Object.fromEntries(BOOK_TABLE_NAMES.map((name) => [name, z.array(BOOK_TABLES[name])])) as unknown as {
-			[T in BookTable]: z.ZodArray<(typeof BOOK_TABLES)[T]>;
+		Object.fromEntries(BACKUP_TABLE_NAMES.map((name) => [name, z.array(BACKUP_TABLES[name])])) as unknown as {
+			[T in BackupTable]: z.ZodArray<(typeof BACKUP_TABLES)[T]>;
 		}
 	)
 });
@@ -188,51 +188,52 @@ export const bookSchema = z.strictObject({
 /**
  * The published JSON Schema of the book.
  * @example
- * bookJsonSchema().type; // 'object'
+ * backupJsonSchema().type; // 'object'
  */
-export function bookJsonSchema() {
-	return z.toJSONSchema(bookSchema, { io: 'input', unrepresentable: 'any' });
+export function backupJsonSchema() {
+	return z.toJSONSchema(backupSchema, { io: 'input', unrepresentable: 'any' });
 }
 
-export interface BookProblem {
+export interface BackupProblem {
 	where: string;
 	message: string;
 }
 
 /** What is wrong with a row; a material by the record of its own kind, so that the field is named. */
-function issueOf(name: BookTable, raw: unknown): { path: PropertyKey[]; message: string } | undefined {
+function issueOf(name: BackupTable, raw: unknown): { path: PropertyKey[]; message: string } | undefined {
 	if (name === 'materials') {
 		const head = z.object({ kind: z.enum(MATERIAL_KINDS), body: z.unknown() }).safeParse(raw);
 		const body = head.success ? MATERIAL_RECORDS[head.data.kind].safeParse(head.data.body) : undefined;
 		const issue = body?.error?.issues[0];
 		if (issue) return { path: ['body', ...issue.path], message: issue.message };
 	}
-	return BOOK_TABLES[name].safeParse(raw).error?.issues[0];
+	return BACKUP_TABLES[name].safeParse(raw).error?.issues[0];
 }
 
 /**
  * Checks a book that came in. @returns every problem up to `most`, with where it stands; none when it can be read
  * @example
- * checkBook({ form: 'something else' }).length > 0; // true
+ * checkBackup({ form: 'something else' }).length > 0; // true
  */
-export function checkBook(raw: unknown, most = 50): BookProblem[] {
+export function checkBackup(raw: unknown, most = 50): BackupProblem[] {
 	const head = z
 		.looseObject({ form: z.string(), version: z.number(), tables: z.looseObject({}) })
 		.safeParse(raw);
-	if (!head.success || head.data.form !== BOOK.form)
+	if (!head.success || head.data.form !== BACKUP.form)
 		return [{ where: '', message: 'This is no workshop book: the file that this page writes is wanted.' }];
-	if (head.data.version !== BOOK.version)
+	if (head.data.version !== BACKUP.version)
 		return [
 			{
 				where: 'version',
-				message: `This book is of version ${head.data.version}; versions up to ${BOOK.version} can be read.`
+				message: `This book is of version ${head.data.version}; versions up to ${BACKUP.version} can be read.`
 			}
 		];
-	const problems: BookProblem[] = [];
+	const problems: BackupProblem[] = [];
 	const tables = head.data.tables as Record<string, unknown>;
 	for (const name of Object.keys(tables))
-		if (!Object.hasOwn(BOOK_TABLES, name)) problems.push({ where: name, message: 'There is no such table.' });
-	for (const name of BOOK_TABLE_NAMES) {
+		if (!Object.hasOwn(BACKUP_TABLES, name))
+			problems.push({ where: name, message: 'There is no such table.' });
+	for (const name of BACKUP_TABLE_NAMES) {
 		const rows = tables[name];
 		if (!Array.isArray(rows)) {
 			problems.push({ where: name, message: 'This table is missing.' });

@@ -40,7 +40,7 @@ export type Table = keyof typeof TABLES;
 export const TABLE_NAMES = Object.keys(TABLES) as Table[];
 
 /** Those whose rows are written into the book. */
-export type BookTable = { [T in Table]: (typeof TABLES)[T] extends 'book' ? T : never }[Table];
-export const BOOK_TABLE_NAMES = TABLE_NAMES.filter((t): t is BookTable => TABLES[t] === 'book');
+export type BackupTable = { [T in Table]: (typeof TABLES)[T] extends 'book' ? T : never }[Table];
+export const BACKUP_TABLE_NAMES = TABLE_NAMES.filter((t): t is BackupTable => TABLES[t] === 'book');
 /** Those that a workshop fills, in an order in which rows may be removed. */
 export const WORKSHOP_TABLES = TABLE_NAMES.filter((t) => TABLES[t] !== 'here').reverse();

@@ -9,7 +9,7 @@ import {
 	idOf,
 	withIds
 } from '../earlierIds';
-import type { BookTable } from './tables';
+import type { BackupTable } from './tables';
 
 type Row = Record<string, unknown>;
 type Change = (value: unknown) => unknown;
@@ -56,7 +56,7 @@ function query(value: unknown): unknown {
 }
 
 /** What each table stored in words before it stored ids, by column. */
-export const WORDS_TO_IDS: Readonly<Partial<Record<BookTable, Readonly<Record<string, Change>>>>> = {
+export const WORDS_TO_IDS: Readonly<Partial<Record<BackupTable, Readonly<Record<string, Change>>>>> = {
 	settings: { body: measured },
 	moulds: {
 		state: text(EARLIER_STATES),
@@ -79,15 +79,15 @@ export const WORDS_TO_IDS: Readonly<Partial<Record<BookTable, Readonly<Record<st
  * sent after the change may stand in a book of version 2 too.
  * @returns the book itself when there is nothing to do, or when it is no book
  * @example
- * upgradeBook({ form: 'workshop-book', version: 2, tables: {} }); // { form: 'workshop-book', version: 2, tables: {  } }
+ * upgradeBackup({ form: 'workshop-book', version: 2, tables: {} }); // { form: 'workshop-book', version: 2, tables: {  } }
  */
-export function upgradeBook(raw: unknown): unknown {
+export function upgradeBackup(raw: unknown): unknown {
 	const book = raw as { version?: unknown; tables?: Record<string, unknown> } | null;
 	if ((book?.version !== 1 && book?.version !== 2) || typeof book.tables !== 'object' || book.tables === null)
 		return raw;
 	const tables = Object.fromEntries(
 		Object.entries(book.tables).map(([name, rows]) => {
-			const changes = Object.hasOwn(WORDS_TO_IDS, name) ? WORDS_TO_IDS[name as BookTable] : undefined;
+			const changes = Object.hasOwn(WORDS_TO_IDS, name) ? WORDS_TO_IDS[name as BackupTable] : undefined;
 			return [name, changes && Array.isArray(rows) ? rows.map(within(changes)) : rows];
 		})
 	);

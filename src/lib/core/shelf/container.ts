@@ -136,8 +136,8 @@ export function containerHealth(
  * @example
  * remainingG(800, 114); // 686
  */
-export function remainingG(weighedG: number, bookedSinceG: number): number {
-	return Math.max(0, weighedG - bookedSinceG);
+export function remainingG(weighedG: number, movedSinceG: number): number {
+	return Math.max(0, weighedG - movedSinceG);
 }
 
 /**

@@ -36,13 +36,13 @@ interface Container {
 type Joined = Omit<ContainerRow, 'body'> & {
 	body: unknown;
 	materialName: string;
-	bookedG: number;
+	movedG: number;
 	bookings: number;
 };
 
 const SELECT = `
 	SELECT c.*, m.name AS materialName,
-		COALESCE((SELECT SUM(b.massG) FROM bookings b WHERE b.containerId = c.id AND b.at >= c.weighedAt), 0) AS bookedG,
+		COALESCE((SELECT SUM(b.massG) FROM bookings b WHERE b.containerId = c.id AND b.at >= c.weighedAt), 0) AS movedG,
 		(SELECT COUNT(*) FROM bookings b WHERE b.containerId = c.id) AS bookings
 	FROM containers c JOIN materials m ON m.id = c.materialId`;
 
@@ -61,7 +61,7 @@ function toContainer(row: Joined): Container {
 		weighedAt: new Date(row.weighedAt),
 		rateFactor: row.rateFactor,
 		emptied: Boolean(row.emptied),
-		remainingG: remainingG(record.weighedG, Number(row.bookedG)),
+		remainingG: remainingG(record.weighedG, Number(row.movedG)),
 		openings
 	};
 }
@@ -156,7 +156,7 @@ export async function inUse(materialId: string): Promise<{ a?: Container; b?: Co
 }
 
 /** Books out what a pour took, once resin was combined; nothing while it was not, or no longer. */
-export async function bookPour(
+export async function moveStockForPour(
 	pourId: string,
 	plan: PourPlan,
 	state: PourState,

@@ -24,7 +24,7 @@ import { db, inTransaction } from '../db/connection';
 import { RowCache } from '../db/rowCache';
 import { plain, tables, type PourRow, type PullBody } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
-import { bookPour, setRateFactor, SPEED } from './containers';
+import { moveStockForPour, setRateFactor, SPEED } from './containers';
 import { clocksOfMaking } from './makings';
 import { recount } from './mouldPulls';
 import { batchPlans, replanShot, type ShotMoved } from './shots';
@@ -181,7 +181,7 @@ export async function addEvents(pourId: string, events: readonly PourEvent[]): P
 			},
 			{ where: { id: pourId }, transaction }
 		);
-		await bookPour(pourId, pour.plan, state, transaction);
+		await moveStockForPour(pourId, pour.plan, state, transaction);
 		await projectPulls(pour, state, transaction);
 		await projectCycle(pourId, pour.plan, state, transaction);
 		return state;

@@ -2,7 +2,7 @@ import { QueryTypes } from 'sequelize';
 import type { CauseId, Fault } from '$lib/core/faults';
 import { mouldLook } from '$lib/core/wear';
 import { db } from '../db/connection';
-import { confirmCause } from '../repositories/ledgerBook';
+import { confirmCause } from '../repositories/ledgerCorrections';
 import { listMoulds } from '../repositories/moulds';
 import { addMouldLook, families } from '../repositories/wear';
 import { DAY_MS, idFrom, type Story } from './story';

@@ -1,10 +1,10 @@
 import { json, type RequestHandler } from '@sveltejs/kit';
 import { unzip, type Unzipped } from 'fflate';
 import { ForeignKeyConstraintError, UniqueConstraintError } from 'sequelize';
-import { checkBook, upgradeBook, type BookTable } from '$lib/core/openData';
+import { checkBackup, upgradeBackup, type BackupTable } from '$lib/core/openData';
 import { drain } from '$lib/server/body';
 import { answerFor } from '$lib/server/errors';
-import { readBook, withoutFiles } from '$lib/server/repositories/book';
+import { readBackup, withoutFiles } from '$lib/server/repositories/backup';
 
 const MOST_BYTES = 250 * 1024 * 1024;
 /** What a packed book may grow to: past it a small file fills the memory. */
@@ -62,17 +62,17 @@ export const POST: RequestHandler = async ({ request }) => {
 	}
 	let book: unknown;
 	try {
-		book = upgradeBook(JSON.parse(text));
+		book = upgradeBackup(JSON.parse(text));
 	} catch {
 		return refuse(422, 'This is no JSON: it is damaged or cut off.');
 	}
-	const problems = checkBook(book);
+	const problems = checkBackup(book);
 	if (problems.length > 0) return refuse(422, `Nothing was read: ${problems[0]!.message}`, problems);
 	try {
-		const { tables } = book as { tables: Record<BookTable, Record<string, unknown>[]> };
-		if (packed) return json({ rows: await readBook(tables, files) });
+		const { tables } = book as { tables: Record<BackupTable, Record<string, unknown>[]> };
+		if (packed) return json({ rows: await readBackup(tables, files) });
 		const bare = withoutFiles(tables);
-		const rows = await readBook(bare.tables, {});
+		const rows = await readBackup(bare.tables, {});
 		if (bare.photos + bare.meshes === 0) return json({ rows });
 		return json({
 			rows,

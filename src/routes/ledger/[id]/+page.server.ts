@@ -30,7 +30,7 @@ import {
 	confirmedCauses,
 	correctPull,
 	listCorrections
-} from '$lib/server/repositories/ledgerBook';
+} from '$lib/server/repositories/ledgerCorrections';
 import { addPicture, listPictures, removePicture } from '$lib/server/repositories/pictures';
 import { listResins } from '$lib/server/repositories/materials';
 import { getPour, readEvents } from '$lib/server/repositories/pours';

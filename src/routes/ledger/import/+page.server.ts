@@ -2,7 +2,7 @@ import { fail } from '@sveltejs/kit';
 import { fieldErrors } from '$lib/core/fieldErrors';
 import { importInput, readNotebook } from '$lib/core/ledger';
 import { orFail } from '$lib/server/forms';
-import { importPulls } from '$lib/server/repositories/ledgerBook';
+import { importPulls } from '$lib/server/repositories/ledgerCorrections';
 import { mouldNames } from '$lib/server/repositories/moulds';
 import type { Actions, PageServerLoad } from './$types';
 

@@ -1,9 +1,9 @@
 import type { RequestHandler } from '@sveltejs/kit';
-import { writeBook } from '$lib/server/repositories/book';
+import { writeBackup } from '$lib/server/repositories/backup';
 
 /** The whole workshop as one JSON file, without pictures and 3D files. */
 export const GET: RequestHandler = () => {
-	const pieces = writeBook(new Date());
+	const pieces = writeBackup(new Date());
 	const text = new TextEncoder();
 	return new Response(
 		new ReadableStream({

@@ -1,7 +1,7 @@
 import { Zip, ZipDeflate, ZipPassThrough } from 'fflate';
 import type { RequestHandler } from '@sveltejs/kit';
 import { log } from '$lib/server/log';
-import { bookFiles, writeBook } from '$lib/server/repositories/book';
+import { backupFiles, writeBackup } from '$lib/server/repositories/backup';
 
 /** The whole workshop with its pictures and 3D files, packed while it is sent. */
 export const GET: RequestHandler = () => {
@@ -23,13 +23,13 @@ export const GET: RequestHandler = () => {
 				const pack = async () => {
 					const book = new ZipDeflate('workshop.json', { level: 6 });
 					zip.add(book);
-					for await (const piece of writeBook(new Date())) {
+					for await (const piece of writeBackup(new Date())) {
 						if (stopped) return;
 						book.push(text.encode(piece), false);
 						await room();
 					}
 					book.push(new Uint8Array(0), true);
-					for await (const { name, bytes } of bookFiles()) {
+					for await (const { name, bytes } of backupFiles()) {
 						if (stopped) return;
 						const file = new ZipPassThrough(name);
 						zip.add(file);

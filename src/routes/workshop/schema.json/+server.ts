@@ -1,5 +1,5 @@
 import { json, type RequestHandler } from '@sveltejs/kit';
-import { bookJsonSchema } from '$lib/core/openData';
+import { backupJsonSchema } from '$lib/core/openData';
 
 /** What stands in a book, as JSON Schema. */
-export const GET: RequestHandler = () => json(bookJsonSchema());
+export const GET: RequestHandler = () => json(backupJsonSchema());

@@ -1,16 +1,16 @@
 import { QueryTypes } from 'sequelize';
-import { WORDS_TO_IDS, type BookTable } from '$lib/core/openData';
+import { WORDS_TO_IDS, type BackupTable } from '$lib/core/openData';
 import { db } from '../connection';
 
 /** Rows that are read and written at once. */
 const BITE = 500;
 /** Events of other kinds hold none of these words. */
-const ONLY: Partial<Record<BookTable, string>> = {
+const ONLY: Partial<Record<BackupTable, string>> = {
 	pour_events: "kind = 'graded'",
 	making_events: "kind = 'inspected'"
 };
 /** What tells a row of each table from the others. */
-const KEYS: Partial<Record<BookTable, readonly string[]>> = { pull_faults: ['pullId', 'fault'] };
+const KEYS: Partial<Record<BackupTable, readonly string[]>> = { pull_faults: ['pullId', 'fault'] };
 
 const quoted = (names: readonly string[]) => names.map((n) => `\`${n}\``).join(', ');
 const asText = (value: unknown) =>
@@ -22,14 +22,14 @@ const asValue = (value: unknown): unknown =>
 /** Faults, causes, grades, states, closings and schools are ids from here on; the words stand in the code. */
 export async function up(): Promise<void> {
 	for (const [table, changes] of Object.entries(WORDS_TO_IDS)) {
-		const keys = KEYS[table as BookTable] ?? ['id'];
+		const keys = KEYS[table as BackupTable] ?? ['id'];
 		const columns = Object.keys(changes);
 		let after: unknown[] | undefined;
 		for (;;) {
 			// by its keys and not by an offset: what is changed may move
 			const rows = await db().query<Record<string, unknown>>(
 				`SELECT ${quoted([...new Set([...keys, ...columns])])} FROM ${table}
-				WHERE ${ONLY[table as BookTable] ?? '1'}
+				WHERE ${ONLY[table as BackupTable] ?? '1'}
 				${after ? `AND (${quoted(keys)}) > (${keys.map(() => '?').join(', ')})` : ''}
 				ORDER BY ${quoted(keys)} LIMIT ${BITE}`,
 				{ type: QueryTypes.SELECT, replacements: after ?? [] }

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { QueryTypes, type Transaction } from 'sequelize';
-import { BOOK, BOOK_TABLE_NAMES, BOOK_TABLES, type BookTable } from '$lib/core/openData';
+import { BACKUP, BACKUP_TABLE_NAMES, BACKUP_TABLES, type BackupTable } from '$lib/core/openData';
 import { db, inTransaction } from '../db/connection';
 import { RefusedError } from '../errors';
 import { keepSteps } from './keptSteps';
@@ -10,7 +10,7 @@ import { recount } from './mouldPulls';
 type Row = Record<string, unknown>;
 const BITE = 500;
 
-const columnsOf = (table: BookTable): string[] => Object.keys(BOOK_TABLES[table].shape);
+const columnsOf = (table: BackupTable): string[] => Object.keys(BACKUP_TABLES[table].shape);
 const quoted = (names: readonly string[]) => names.map((n) => `\`${n}\``).join(', ');
 /** Columns that hold JSON: their schema is a record or a list. */
 const JSON_COLUMNS: ReadonlySet<string> = new Set([
@@ -24,7 +24,7 @@ const JSON_COLUMNS: ReadonlySet<string> = new Set([
 ]);
 
 /** What the order of a table's rows is, so that two books of one workshop are the same to the letter. */
-function orderOf(table: BookTable): string {
+function orderOf(table: BackupTable): string {
 	const columns = columnsOf(table);
 	const keys = ['seq', 'id', 'sha256', 'pourId', 'containerId', 'pullId', 'fault', 'name'];
 	return keys
@@ -33,7 +33,7 @@ function orderOf(table: BookTable): string {
 		.join(', ');
 }
 
-function toBook(row: Row): Row {
+function toBackupRow(row: Row): Row {
 	return Object.fromEntries(
 		Object.entries(row).map(([key, value]) => {
 			if (value instanceof Date) return [key, value.toISOString()];
@@ -43,23 +43,23 @@ function toBook(row: Row): Row {
 	);
 }
 
-async function* rowsOf(table: BookTable, transaction: Transaction): AsyncGenerator<Row[]> {
+async function* rowsOf(table: BackupTable, transaction: Transaction): AsyncGenerator<Row[]> {
 	for (let offset = 0; ; offset += BITE) {
 		const rows = await db().query<Row>(
 			`SELECT ${quoted(columnsOf(table))} FROM ${table} ORDER BY ${orderOf(table)} LIMIT ${BITE} OFFSET ${offset}`,
 			{ type: QueryTypes.SELECT, transaction }
 		);
-		if (rows.length > 0) yield rows.map(toBook);
+		if (rows.length > 0) yield rows.map(toBackupRow);
 		if (rows.length < BITE) return;
 	}
 }
 
 /** The whole workshop as JSON, written piece by piece, as it stood at one moment. */
-export async function* writeBook(now: Date): AsyncGenerator<string> {
+export async function* writeBackup(now: Date): AsyncGenerator<string> {
 	const transaction = await db().transaction({ isolationLevel: 'REPEATABLE READ' as never });
 	try {
-		yield `{"form":${JSON.stringify(BOOK.form)},"version":${BOOK.version},"writtenAt":${JSON.stringify(now.toISOString())},"tables":{`;
-		for (const [i, table] of BOOK_TABLE_NAMES.entries()) {
+		yield `{"form":${JSON.stringify(BACKUP.form)},"version":${BACKUP.version},"writtenAt":${JSON.stringify(now.toISOString())},"tables":{`;
+		for (const [i, table] of BACKUP_TABLE_NAMES.entries()) {
 			yield `${i ? ',' : ''}\n${JSON.stringify(table)}:[`;
 			let first = true;
 			for await (const rows of rowsOf(table, transaction)) {
@@ -75,7 +75,7 @@ export async function* writeBook(now: Date): AsyncGenerator<string> {
 }
 
 /** Pictures and 3D files, each under its content's name. */
-export async function* bookFiles(): AsyncGenerator<{ name: string; bytes: Uint8Array }> {
+export async function* backupFiles(): AsyncGenerator<{ name: string; bytes: Uint8Array }> {
 	const photos = await db().query<{ id: string; sha256: string }>(
 		'SELECT id, sha256 FROM photos ORDER BY sha256',
 		{
@@ -133,26 +133,26 @@ function toDb(key: string, value: unknown): unknown {
 }
 
 /** Columns that point to a picture. */
-const POINTS_TO_PHOTO: Readonly<Partial<Record<BookTable, string>>> = { masters: 'photoId' };
+const POINTS_TO_PHOTO: Readonly<Partial<Record<BackupTable, string>>> = { masters: 'photoId' };
 /** Tables that are nothing but pictures or files, or what points to them. */
-const ONLY_FILES: readonly BookTable[] = ['photos', 'meshes', 'mould_photos', 'pull_photos'];
+const ONLY_FILES: readonly BackupTable[] = ['photos', 'meshes', 'mould_photos', 'pull_photos'];
 
 /**
  * The book without what it does not hold: the JSON alone names pictures and 3D files, and their bytes stand in the zip.
  * What was measured from a 3D file stays; the file itself does not.
  */
-export function withoutFiles(tables: Record<BookTable, Row[]>): {
-	tables: Record<BookTable, Row[]>;
+export function withoutFiles(tables: Record<BackupTable, Row[]>): {
+	tables: Record<BackupTable, Row[]>;
 	photos: number;
 	meshes: number;
 } {
 	const left = Object.fromEntries(
-		BOOK_TABLE_NAMES.map((table) => {
+		BACKUP_TABLE_NAMES.map((table) => {
 			if (ONLY_FILES.includes(table)) return [table, []];
 			const column = POINTS_TO_PHOTO[table];
 			return [table, column ? tables[table].map((row) => ({ ...row, [column]: null })) : tables[table]];
 		})
-	) as Record<BookTable, Row[]>;
+	) as Record<BackupTable, Row[]>;
 	return { tables: left, photos: tables.photos.length, meshes: tables.meshes.length };
 }
 
@@ -160,8 +160,8 @@ export function withoutFiles(tables: Record<BookTable, Row[]>): {
  * Reads a checked book into an empty workshop: all of it, or nothing.
  * @throws RefusedError when the workshop is not empty, or a picture or 3D file is missing or not what its name says
  */
-export async function readBook(
-	tables: Record<BookTable, Row[]>,
+export async function readBackup(
+	tables: Record<BackupTable, Row[]>,
 	files: Readonly<Record<string, Uint8Array>>
 ): Promise<number> {
 	const fileFor = (name: string, sha: string) => {
@@ -187,7 +187,7 @@ export async function readBook(
 		// settings and counters of the empty workshop make room
 		for (const table of ['settings', 'counters', 'experiences', 'saved_views'])
 			await db().query(`DELETE FROM ${table}`, { transaction });
-		for (const table of BOOK_TABLE_NAMES) {
+		for (const table of BACKUP_TABLE_NAMES) {
 			const columns = columnsOf(table);
 			for (const row of tables[table]) {
 				const extra: Row =

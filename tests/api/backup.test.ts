@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import Ajv from 'ajv/dist/2020.js';
 import { strToU8, unzipSync, zipSync } from 'fflate';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { checkBook } from '../../src/lib/core/openData';
+import { checkBackup } from '../../src/lib/core/openData';
 import { startDatabase } from '../../scripts/lib/mariadb.mjs';
 import { freePort } from '../../scripts/lib/ports.mjs';
 import { startWeb } from '../../scripts/lib/web.mjs';
@@ -57,7 +57,7 @@ describe('the open book', () => {
 		const valid = ajv.compile(schema);
 		const book = JSON.parse(new TextDecoder().decode(files['workshop.json']));
 		expect(valid(book), JSON.stringify(valid.errors?.slice(0, 3))).toBe(true);
-		expect(checkBook(book)).toEqual([]);
+		expect(checkBackup(book)).toEqual([]);
 		expect(valid({ ...book, version: 7 })).toBe(false);
 	});
 
