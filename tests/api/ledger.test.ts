@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import Papa from 'papaparse';
 import { QueryTypes } from 'sequelize';
 import { afterAll, describe, expect, it } from 'vitest';
-import { LOOK_DEFAULTS, LOOK_PARTS, vesselRecord } from '../../src/lib/core/pot';
+import { LOOK_DEFAULTS, LOOK_PARTS, vesselRecord } from '../../src/lib/core/pressurePot';
 import { mouldLook } from '../../src/lib/core/wear';
 import { closeDb, db } from '../../src/lib/server/db/connection';
 import { RefusedError } from '../../src/lib/server/errors';

@@ -10,7 +10,7 @@ import { correctPourCalculation, mixCalculation } from '../mix';
 import { chooserCalculation, mixesCalculation, MOULD_KINDS, MOULD_MODULES } from '../mould';
 import { refusal, type Outcome } from '../outcome';
 import { outcomeOf } from '../outcomeOf';
-import { loadPlanCalculation, potCalculation, vacuumCalculation } from '../pot';
+import { loadPlanCalculation, potCalculation, vacuumCalculation } from '../pressurePot';
 import { costCalculation, rotocastCalculation, shotCalculation } from '../shot';
 import { displacementCalculation } from '../volume';
 import { wearCalculation } from '../wear';

@@ -1,4 +1,4 @@
-import { vacuum, type VacuumPlan } from '../pot';
+import { vacuum, type VacuumPlan } from '../pressurePot';
 import type { WorkshopSettings } from '../workshop';
 import type { MouldInputs } from './inputs';
 import { MOULD_MODULES } from './kinds';

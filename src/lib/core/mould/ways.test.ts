@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { geometry, meshOf } from '../mesh/shapes.testing';
 import { profile } from '../mesh/profile';
-import { HOLD_AFTER_COLLAPSE_S, RISE_S, vacuum } from '../pot';
+import { HOLD_AFTER_COLLAPSE_S, RISE_S, vacuum } from '../pressurePot';
 import {
 	boardsFor,
 	brickCourses,

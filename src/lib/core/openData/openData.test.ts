@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import * as materials from '../../server/seed/materials';
 import { DEMO_PIECES } from '../../server/seed/pieces';
-import { LOOK_DEFAULTS } from '../pot';
+import { LOOK_DEFAULTS } from '../pressurePot';
 import { lessonPlan } from '../practice';
 import { WORKSHOP_DEFAULTS } from '../workshop';
 import {

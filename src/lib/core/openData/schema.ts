@@ -4,7 +4,7 @@ import { deviceCommand } from '../devices';
 import { inspectionInput, makingEvent } from '../making';
 import { masterRecord } from '../master/master';
 import { MOULD_STATES, mouldInputs } from '../mould';
-import { vesselRecord } from '../pot/vessel';
+import { vesselRecord } from '../pressurePot/vessel';
 import { pourPlan } from '../plan/pourPlan';
 import { faultId, gradeId, pourEvent } from '../bench/events';
 import { CAUSE_IDS } from '../faults';

@@ -2,7 +2,7 @@ import { cup } from '../cure';
 import { valueOf } from '../outcome';
 import { outcomeOf } from '../outcomeOf';
 import { isTooDamp } from '../humidity';
-import type { LookDue } from '../pot';
+import type { LookDue } from '../pressurePot';
 import {
 	chemistryOf,
 	containerHealth,

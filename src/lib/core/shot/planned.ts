@@ -2,7 +2,7 @@ import type { TaughtDemould } from '../cure/demouldLearning';
 import type { FilledMix } from '../cure/record';
 import type { Sections } from '../cure/sections';
 import type { WallKind } from '../cure/wall';
-import type { PotResult } from '../pot/pot';
+import type { PotResult } from '../pressurePot/pressurePot';
 import type { FillerRecord } from '../shelf/filler';
 import type { TaughtResin } from '../shelf/resin';
 import type { WorkshopSettings } from '../workshop/settings';

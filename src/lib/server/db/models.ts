@@ -10,7 +10,7 @@ import type { Grade, PourEvent } from '$lib/core/bench';
 import type { Experience } from '$lib/core/compatibility';
 import type { ContainerRecord } from '$lib/core/shelf';
 import type { PlannedShot, ShotInputs, TrialRecord } from '$lib/core/shot';
-import type { LookedAt, VesselRecord } from '$lib/core/pot';
+import type { LookedAt, VesselRecord } from '$lib/core/pressurePot';
 import type { MouldLook } from '$lib/core/wear';
 import type { WorkshopSettings } from '$lib/core/workshop';
 

@@ -10,7 +10,7 @@ import {
 	type LookDue,
 	type LookedAt,
 	type VesselRecord
-} from '$lib/core/pot';
+} from '$lib/core/pressurePot';
 import type { PourPlan } from '$lib/core/plan';
 import { stepId, type PourState } from '$lib/core/bench';
 import type { WorkshopSettings } from '$lib/core/workshop';

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { LOOK_DEFAULTS, LOOK_PARTS, type LookedAt, vesselRecord } from '$lib/core/pot';
+import { LOOK_DEFAULTS, LOOK_PARTS, type LookedAt, vesselRecord } from '$lib/core/pressurePot';
 import { db } from '../db/connection';
 import { tables } from '../db/models';
 import { addLook, listVessels, saveVessel } from '../repositories/vessels';

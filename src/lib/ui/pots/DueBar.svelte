@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { LookDue } from '$lib/core/pot';
+	import type { LookDue } from '$lib/core/pressurePot';
 
 	/** How far one part has come to its next look, by cycles or days, whichever is nearer. */
 	let { due }: { due: LookDue } = $props();

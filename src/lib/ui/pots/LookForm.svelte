@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { SuperValidated } from 'sveltekit-superforms';
-	import { LOOK_PARTS, LOOKED_AT, type LookedAt } from '$lib/core/pot';
+	import { LOOK_PARTS, LOOKED_AT, type LookedAt } from '$lib/core/pressurePot';
 	import Save from '../Save.svelte';
 	import ChoiceField from '../ChoiceField.svelte';
 	import { benchForm } from '../form';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Load, LoadPlan } from '$lib/core/pot';
+	import type { Load, LoadPlan } from '$lib/core/pressurePot';
 	import { useUnits } from '../units.svelte';
 
 	/** One shelf from above, to scale, with what stands on it. */

@@ -2,7 +2,7 @@ import { fail, redirect } from '@sveltejs/kit';
 import { message, superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { z } from 'zod';
-import { LOOK_DEFAULTS, LOOK_PARTS, vesselRecord } from '$lib/core/pot';
+import { LOOK_DEFAULTS, LOOK_PARTS, vesselRecord } from '$lib/core/pressurePot';
 import { counts } from '$lib/core/bench';
 import { attempt, blank, orPage } from '$lib/server/forms';
 import { readEvents } from '$lib/server/repositories/pours';

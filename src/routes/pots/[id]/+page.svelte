@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
-	import { LOOK_PARTS, LOOKED_AT, vesselRecord } from '$lib/core/pot';
+	import { LOOK_PARTS, LOOKED_AT, vesselRecord } from '$lib/core/pressurePot';
 	import Save from '$lib/ui/Save.svelte';
 	import Caution from '$lib/ui/Caution.svelte';
 	import Chart from '$lib/ui/Chart.svelte';

@@ -2,7 +2,7 @@
 	import { untrack } from 'svelte';
 	import { reasonOf, valueOf, type Outcome } from '$lib/core/outcome';
 	import { outcomeOf } from '$lib/core/outcomeOf';
-	import { planLoad, type LoadPlan } from '$lib/core/pot';
+	import { planLoad, type LoadPlan } from '$lib/core/pressurePot';
 	import { digits } from '$lib/core/units';
 	import Answer from '$lib/ui/Answer.svelte';
 	import Caution from '$lib/ui/Caution.svelte';

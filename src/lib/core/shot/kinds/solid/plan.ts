@@ -1,5 +1,5 @@
-import { pumpUpS } from '../../../pot/delivery';
-import { pot, type PotResult } from '../../../pot/pot';
+import { pumpUpS } from '../../../pressurePot/delivery';
+import { pot, type PotResult } from '../../../pressurePot/pressurePot';
 import { cureOf, viscosityOf } from '../../../shelf/resin';
 import { InputError, type Warning } from '../../../working';
 import { coloursFor, fillersOf, insertsMl, lengthened, resinOf } from '../../amounts';

@@ -1,5 +1,5 @@
 import { calculation } from '../calculation';
-import { pot, potInput } from './pot';
+import { pot, potInput } from './pressurePot';
 import { vacuum, vacuumInput } from './vacuum';
 
 /** `pot` of the open interface. */

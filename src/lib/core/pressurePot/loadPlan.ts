@@ -1,7 +1,7 @@
 import { atmosphereKpa } from './atmosphere';
 import { pumpUpS, type Delivery } from './delivery';
 import { packShelf, type Footprint, type Placed } from './packing';
-import { pot } from './pot';
+import { pot } from './pressurePot';
 import type { VesselRecord } from './vessel';
 
 /** A mould that is to go in. */

@@ -1,5 +1,5 @@
 export { atmosphereKpa, STANDARD_ATMOSPHERE_KPA } from './atmosphere';
-export { pot, potInput, type PotInput, type PotResult } from './pot';
+export { pot, potInput, type PotInput, type PotResult } from './pressurePot';
 export {
 	HOLD_AFTER_COLLAPSE_S,
 	RISE_S,
