@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { digits } from '../units';
 import type { Warning } from '../working';
-import { name, note } from './fields';
+import { name, note, typical } from './fields';
 import { isCatalysed, type ResinRecord } from './resin';
 
 /** What a colour may be. */
@@ -53,7 +53,8 @@ export const colourRecord = z
 			.min(0, 'A lengthening is 0–400 %.')
 			.max(400, 'A lengthening is 0–400 %.')
 			.optional(),
-		note
+		note,
+		typical
 	})
 	.superRefine((c, ctx) => {
 		if ((c.bulkDensityGPerMl ?? 0) > c.densityGPerMl * 1.001) {

@@ -14,6 +14,9 @@ export const name = (of: string) =>
 		.max(120, `Keep the name of the ${of} under 120 characters.`);
 export const note = z.string().max(4000, 'Keep the note under 4000 characters.').default('');
 
+/** Not from its own sheet: figures that are typical of its kind, until somebody replaces them. */
+export const typical = z.boolean().default(false);
+
 export const density = (of: string) =>
 	z
 		.number({ error: `Type the density of ${of}, such as 1.05 g/ml or 25 in3/lb.` })

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { name, note } from './fields';
+import { name, note, typical } from './fields';
 
 const density = (of: string) =>
 	z
@@ -46,7 +46,8 @@ export const fillerRecord = z
 			.min(0.1, 'Under 0.1 Pa it runs: check it.')
 			.max(10_000, 'Over 10 kPa it is stiff as clay: check it.')
 			.optional(),
-		note
+		note,
+		typical
 	})
 	.superRefine((f, ctx) => {
 		if (f.bulkDensityGPerMl > f.densityGPerMl * 1.001) {

@@ -1,3 +1,4 @@
+export { starterShelf, TYPICAL_RESIN_NAMES, typicalResin, type TypicalResin } from './starter';
 export { name, note } from './fields';
 export {
 	chemistryOf,

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { name, note } from './fields';
+import { name, note, typical } from './fields';
 
 /** What keeps two things apart. */
 export const RELEASE_KINDS = ['silicone spray', 'non-silicone spray', 'wax', 'talc', 'barrier coat'] as const;
@@ -41,7 +41,8 @@ export const releaseRecord = z.object({
 		.min(1, 'At least every pull.')
 		.max(100, 'Over a hundred pulls: check it.')
 		.optional(),
-	note
+	note,
+	typical
 });
 export type ReleaseRecord = z.output<typeof releaseRecord>;
 
@@ -85,6 +86,7 @@ export const thermoplasticRecord = z.object({
 		.min(0, 'A price is not below nothing.')
 		.max(100_000, 'Over 100 000 a kilogram: check it.')
 		.optional(),
-	note
+	note,
+	typical
 });
 export type ThermoplasticRecord = z.output<typeof thermoplasticRecord>;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { constant, density, name, note, parts, share, timeS, viscosity } from './fields';
+import { constant, density, name, note, parts, share, timeS, typical, viscosity } from './fields';
 import { DEFAULT_CATALYST_DENSITY } from '../mix/catalyst';
 import { bPerAByVolume, bPerAByWeight, checkRatio, type Ratio } from '../mix/ratio';
 import type { TaughtDemould } from '../cure/demouldLearning';
@@ -103,7 +103,8 @@ const resinFields = z.object({
 		.min(0, 'A price is not below nothing.')
 		.max(100_000, 'Over 100 000 a kilogram: check it.')
 		.optional(),
-	note
+	note,
+	typical
 });
 type ResinFields = z.output<typeof resinFields>;
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { name, note, viscosity } from './fields';
+import { name, note, typical, viscosity } from './fields';
 
 /** A mould rubber as its sheet describes it. */
 export const rubberRecord = z.object({
@@ -57,7 +57,8 @@ export const rubberRecord = z.object({
 		.min(0, 'A price is not below nothing.')
 		.max(100_000, 'Over 100 000 a kilogram: check it.')
 		.optional(),
-	note
+	note,
+	typical
 });
 export type RubberRecord = z.output<typeof rubberRecord>;
 
