@@ -37,7 +37,7 @@ it('every typical resin lies inside the ranges of its kind, and its cup gives ba
 it('equal cups weigh what the sheets of their kind say: 100:88 to 100:90, and 115:100 (common practice, no source)', () => {
 	const parts = (kind: 'fast' | 'clear') => {
 		const { ratio, densityAGPerMl, densityBGPerMl } = mixable(typicalResin(kind));
-		return bPerAByWeight(ratio, densityAGPerMl, densityBGPerMl);
+		return bPerAByWeight(ratio!, densityAGPerMl, densityBGPerMl!);
 	};
 	expect(100 * parts('fast')).toBeGreaterThan(87.5);
 	expect(100 * parts('fast')).toBeLessThan(90.5);

@@ -159,6 +159,7 @@ export const TYPICAL_RESIN_NAMES = Object.keys(RESINS) as [TypicalResin, ...Typi
 
 /**
  * A resin that is typical of its kind.
+ * @throws ZodError never, as its test holds: a figure out of range would be a mistake of this file
  * @example
  * typicalResin('fast').potLifeS; // 150
  */
@@ -166,6 +167,7 @@ export const typicalResin = (kind: TypicalResin) => resinRecord.parse({ ...RESIN
 
 /**
  * What the shelf begins with, by kind of material.
+ * @throws ZodError never, as its test holds: a figure out of range would be a mistake of this file
  * @example
  * starterShelf().rubber.length; // 4
  */
