@@ -16,7 +16,7 @@
 	let { form, problemAt, problemIn, skin }: Props = $props();
 	const units = useUnits();
 	const kind = $derived(CAST_MODULES[$form.kind]);
-	const context = $derived<CastFieldContext>({ inputs: $form, skin, show: units.show });
+	const context = $derived<CastFieldContext>({ inputs: $form, skin, show: (value, kind) => units.show(value, kind) });
 	/** A field of the form by its name: its kind of field says what it holds. */
 	const read = <T,>(name: CastField['name']) => $form[name as keyof ShotInputs] as T;
 	const write = (name: CastField['name'], value: unknown) => ($form = { ...$form, [name]: value });
