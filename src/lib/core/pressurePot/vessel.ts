@@ -122,7 +122,8 @@ export const vesselRecord = z
 					issue('secondLPerMin', 'A compressor delivers less against pressure, not more.');
 		} else if (v.reachesKpa === undefined) issue('reachesKpa', 'Type the absolute pressure that it reaches.');
 		const cylinderL = (Math.PI * v.diameterMm ** 2 * v.shelvesMm.reduce((sum, h) => sum + h, 0)) / 4e6;
-		if (cylinderL > v.volumeL * 1.15)
+		// a diameter past its range is said at its own field
+		if (Number.isFinite(cylinderL) && cylinderL > v.volumeL * 1.15)
 			issue(
 				'shelvesMm',
 				`A floor of that diameter with these heights is ${Math.round(cylinderL * 10) / 10} l, more than the vessel holds.`
