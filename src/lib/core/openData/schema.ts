@@ -120,7 +120,7 @@ export const BACKUP_TABLES = {
 	vessels: row({ id, kind: text(16), name: text(60), body: vesselRecord, ...versioned }),
 	pours: row({
 		id,
-		shotId: id,
+		shotId: id.nullable(),
 		batchIndex: whole,
 		status: z.enum(['open', 'finished', 'abandoned']),
 		plan: pourPlan,

@@ -18,6 +18,7 @@ import * as provenance from './migrations/0013-provenance';
 import * as keptSteps from './migrations/0014-kept-steps';
 import * as demouldPresses from './migrations/0015-demould-presses';
 import * as ids from './migrations/0016-ids';
+import * as loosePours from './migrations/0017-loose-pours';
 
 const MIGRATIONS = [
 	{ name: '0001-loop', up: () => loop.up() },
@@ -35,7 +36,8 @@ const MIGRATIONS = [
 	{ name: '0013-provenance', up: () => provenance.up() },
 	{ name: '0014-kept-steps', up: () => keptSteps.up() },
 	{ name: '0015-demould-presses', up: () => demouldPresses.up() },
-	{ name: '0016-ids', up: () => ids.up() }
+	{ name: '0016-ids', up: () => ids.up() },
+	{ name: '0017-loose-pours', up: () => loosePours.up() }
 ];
 
 const LOCK = 'anthypos-migrate';

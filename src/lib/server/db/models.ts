@@ -147,7 +147,8 @@ interface TrialRow extends Stamped {
 }
 export interface PourRow extends Stamped {
 	id: string;
-	shotId: string;
+	/** Nothing for one that was poured before anything was in the books. */
+	shotId: string | null;
 	batchIndex: number;
 	status: 'open' | 'finished' | 'abandoned';
 	plan: PourPlan;
@@ -292,7 +293,7 @@ export const tables = {
 	pours: () =>
 		define<PourRow>('pours', {
 			id,
-			shotId: text(36),
+			shotId: { type: DataTypes.CHAR(36), allowNull: true },
 			batchIndex: whole,
 			status: text(16),
 			plan: json,

@@ -10,14 +10,17 @@
 	let { run, forecast }: { run: PourRun; forecast: BenchForecast | undefined } = $props();
 	const plan = $derived(run.plan);
 	const state_ = $derived(run.state);
+	/** Poured before anything of it was in the books. */
+	const loose = $derived(plan.moulds.length === 0);
 	let kept = $state('');
 </script>
 
 <div class="m-auto max-w-xl text-center">
-	<h1>{state_.status === 'finished' ? 'It is in the ledger' : 'Given up'}</h1>
+	<h1>{state_.status !== 'finished' ? 'Given up' : loose ? 'It is poured' : 'It is in the ledger'}</h1>
 	<p class="mt-3 text-lg">
-		{#if state_.status === 'finished'}Every step with its time, the readings and the grades are kept.{:else if state_.combinedAtMs}Resin was
-			combined, so it counts as a scrapped pull of its mould.{:else}Nothing was combined, so no pull is counted.{/if}
+		{#if loose}Every step with its time is kept. No mould of it is in the books, so no pull is counted.{:else if state_.status === 'finished'}Every
+			step with its time, the readings and the grades are kept.{:else if state_.combinedAtMs}Resin was combined, so it counts as a scrapped
+			pull of its mould.{:else}Nothing was combined, so no pull is counted.{/if}
 	</p>
 	{#if forecast?.rateFactor !== undefined}
 		<form
@@ -40,7 +43,11 @@
 	{/if}
 	<p class="mt-6 flex flex-wrap justify-center gap-3">
 		{#if plan.batchCount > 1}<Button size="xl" href="/shots/{plan.shotId}">Next cup of this shot</Button>{/if}
-		<Button size="xl" color={plan.batchCount > 1 ? 'alternative' : 'primary'} href="/ledger">See the ledger</Button>
+		{#if loose}<Button size="xl" href="/quick">What do I mix next?</Button>{:else}<Button
+				size="xl"
+				color={plan.batchCount > 1 ? 'alternative' : 'primary'}
+				href="/ledger">See the ledger</Button
+			>{/if}
 	</p>
 	{#if state_.combinedAtMs !== undefined}<LateEntry {run} />{/if}
 </div>

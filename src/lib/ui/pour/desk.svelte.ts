@@ -177,7 +177,7 @@ export class Desk {
 		if (!cut || asked) return false;
 		this.#askedFor = stepId;
 		const time = (s: number) => formatQuantity(s, 'time', this.#system());
-		this.asks = `Only ${time(cut.waitedS)} of ${time(cut.wantedS)} have passed. Press once more to end it early; the ledger says so.`;
+		this.asks = `Only ${time(cut.waitedS)} of ${time(cut.wantedS)} have passed. Press once more to end it early; ${this.#run.plan.moulds.length > 0 ? 'the ledger says so' : 'it is noted'}.`;
 		return true;
 	}
 	/** Plan and steps with the times that readings make of them now; the bench gives them. */

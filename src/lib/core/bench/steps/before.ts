@@ -28,13 +28,15 @@ function lookStep(plan: PourPlan): BenchStep {
 	const kinds = kindsOf(plan);
 	// where it tears or holes first; a plan of the version before does not say its kind
 	const looked = [...new Set((kinds.length ? kinds : USUAL).map((k) => MOULD_MODULES[k].words.looked))];
+	// one that stands in no books has no name
+	const named = plan.moulds.length > 0 ? `${mouldNames(plan)}: n` : 'N';
 	return {
 		id: 'look',
 		kind: 'check',
 		title: 'Look the mould over',
 		detail: plan.closing
-			? `${mouldNames(plan)}: no flash, dust, old resin or water. ${looked.join(' ')}`
-			: `${mouldNames(plan)}: no flash, dust, old resin or water; no new tears. Close it, line up the seam, stand it level. Spare moulds for left-overs at hand.`,
+			? `${named}o flash, dust, old resin or water. ${looked.join(' ')}`
+			: `${named}o flash, dust, old resin or water; no new tears. Close it, line up the seam, stand it level. Spare moulds for left-overs at hand.`,
 		action: plan.closing ? 'Clean and whole' : 'Mould is ready',
 		...(plan.touches?.length ? { warnings: plan.touches } : {}),
 		cautions: []

@@ -47,14 +47,23 @@ export function benchSteps(plan: PourPlan, units: UnitSystem = 'metric'): BenchS
 			action: 'It is out of the mould',
 			cautions: ['hot-part', 'uncured']
 		},
-		{
-			id: 'inspect',
-			kind: 'inspect',
-			title: 'Grade each copy',
-			detail: 'Good, needs work or scrap; note what went wrong.',
-			action: 'Write it into the ledger',
-			cautions: ['knife']
-		}
+		plan.moulds.length > 0
+			? {
+					id: 'inspect',
+					kind: 'inspect',
+					title: 'Grade each copy',
+					detail: 'Good, needs work or scrap; note what went wrong.',
+					action: 'Write it into the ledger',
+					cautions: ['knife']
+				}
+			: {
+					id: 'inspect',
+					kind: 'inspect',
+					title: 'Look at what came out',
+					detail: 'No mould of it is in the books, so no pull is counted; the pour itself is kept.',
+					action: 'It is done',
+					cautions: ['knife']
+				}
 	];
 }
 
