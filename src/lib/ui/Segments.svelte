@@ -5,8 +5,8 @@
 		value: T | undefined;
 		name: string;
 		options: readonly { value: T; label: string }[];
-		/** Many or long ones: two beside each other, in rows that line up. */
-		paired?: boolean;
+		/** Many or long ones: two beside each other, or three where there is room, in rows that line up. */
+		paired?: boolean | 'three';
 	}
 	let { label, value = $bindable(), name, options, paired = false }: Props = $props();
 </script>
@@ -16,7 +16,8 @@
 	<div
 		class={[
 			'overflow-hidden rounded-lg border-[1.5px] border-(--line-strong)',
-			paired ? 'grid grid-cols-2 gap-px bg-(--line)' : 'inline-flex flex-wrap'
+			paired ? 'grid grid-cols-2 gap-px bg-(--line)' : 'inline-flex flex-wrap',
+			paired === 'three' && 'sm:grid-cols-3'
 		]}>
 		{#each options as option (option.value)}
 			<label

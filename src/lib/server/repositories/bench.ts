@@ -32,6 +32,8 @@ export interface Bench {
 	/** New moulds: curing, ready to be opened, or still to be poured. */
 	coming: BenchMould[];
 	lastPulls: (PullLine & { masterName: string })[];
+	/** No mould and no pull is in the books yet. */
+	isFresh: boolean;
 }
 
 const LAST = 5;
@@ -78,6 +80,7 @@ export async function readBench(shown: number): Promise<Bench> {
 		})),
 		freeCount: free.length,
 		coming: moulds.filter((m) => m.state === 'new' || m.state === 'being-made').map(onBench),
-		lastPulls: pulls.map((p) => ({ ...pullLine(p), masterName: p.masterName }))
+		lastPulls: pulls.map((p) => ({ ...pullLine(p), masterName: p.masterName })),
+		isFresh: moulds.length === 0 && pulls.length === 0
 	};
 }

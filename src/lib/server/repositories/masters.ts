@@ -39,7 +39,8 @@ export async function saveMaster(
 	record: MasterRecord,
 	photoId: string | null,
 	existing?: { id: string; version: number },
-	transaction?: Transaction
+	transaction?: Transaction,
+	id: string = randomUUID()
 ): Promise<string> {
 	const volumeMl = masterVolumeMl(record);
 	const change = { name: record.name, body: record, volumeMl, photoId };
@@ -47,7 +48,6 @@ export async function saveMaster(
 		await updateVersioned(tables.masters(), 'master', existing.id, existing.version, change, transaction);
 		return existing.id;
 	}
-	const id = randomUUID();
 	await tables.masters().create({ id, ...change, version: 1 }, transaction ? { transaction } : {});
 	return id;
 }

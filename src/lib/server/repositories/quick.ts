@@ -1,0 +1,68 @@
+import { quickMaster, quickMould, quickPlan, quickResin, quickShot, type QuickInput } from '$lib/core/quick';
+import { containerSpeed } from '$lib/core/shelf';
+import type { WorkshopSettings } from '$lib/core/workshop';
+import { withSteps } from '$lib/core/bench';
+import { plain, tables } from '../db/models';
+import { inUse } from './containers';
+import { getMaster, saveMaster } from './masters';
+import { getResin, listResins, saveMaterial } from './materials';
+import { getMould, saveMould, setMouldState } from './moulds';
+import { saveShot } from './shots';
+
+/** The resin of the question: from the shelf with its tins, or one that stands on no shelf. */
+async function resinOf(q: QuickInput) {
+	if (q.resinBy !== 'shelf') return { record: quickResin(q, undefined), tins: {} };
+	const [{ record }, { a, b }] = await Promise.all([getResin(q.resinId), inUse(q.resinId)]);
+	return {
+		record,
+		tins: {
+			...(a ? { a: { id: a.id, lot: a.record.lot } } : {}),
+			...(b ? { b: { id: b.id, lot: b.record.lot } } : {}),
+			speed: a && containerSpeed(a.record.slowerPercent, a.rateFactor)
+		}
+	};
+}
+
+/**
+ * Puts a question on the bench as it is: no mould, no shot, nothing that a pull would be counted for.
+ * @param id made in the page: the same press twice is one pour
+ */
+export async function pourQuick(id: string, q: QuickInput, settings: WorkshopSettings): Promise<string> {
+	const { record, tins } = await resinOf(q);
+	const plan = withSteps(quickPlan(q, record, settings, tins), settings.units);
+	const [row] = await tables
+		.pours()
+		.findOrCreate({ where: { id }, defaults: { id, shotId: null, batchIndex: 0, status: 'open', plan } });
+	return plain(row).id;
+}
+
+/** The resin's place on the shelf; what is typical or from a label goes there, marked as such. */
+async function onShelf(q: QuickInput): Promise<string> {
+	if (q.resinBy === 'shelf') return q.resinId;
+	const record = quickResin(q, undefined);
+	const same = (await listResins()).find(
+		(r) => r.record.name === record.name && r.record.potLifeS === record.potLifeS
+	);
+	return same?.id ?? saveMaterial('resin', record);
+}
+
+/**
+ * Keeps a question as master, mould and shot with what is known of them.
+ * @param id of the master, made in the page: the same press twice is one master
+ * @returns the shot
+ */
+export async function keepQuick(id: string, q: QuickInput, settings: WorkshopSettings): Promise<string> {
+	const known = await tables.shots().findOne({ where: { masterId: id } });
+	if (known) return plain(known).id;
+	const resinId = await onShelf(q);
+	const { record } = await getResin(resinId);
+	if (!(await tables.masters().findByPk(id)))
+		await saveMaster(quickMaster(q, record), null, undefined, undefined, id);
+	const master = await getMaster(id);
+	const kept = await tables.moulds().findOne({ where: { masterId: id } });
+	const mouldId = kept ? plain(kept).id : await saveMould(quickMould(id, master.record.name, q.roomTempC));
+	const mould = await getMould(mouldId);
+	if (mould.state !== 'active') await setMouldState(mouldId, mould.version, 'active');
+	const { inputs } = quickShot(q, record, settings);
+	return saveShot({ ...inputs, masterId: id, mouldIds: [mouldId], resinId }, settings);
+}
