@@ -1,4 +1,6 @@
 import { readBench } from '$lib/server/repositories/bench';
+import { listResins } from '$lib/server/repositories/materials';
+import { readSettings } from '$lib/server/repositories/settings';
 import { dueNow, pourableToday } from '$lib/server/repositories/benchToday';
 import type { PageServerLoad } from './$types';
 
@@ -11,5 +13,9 @@ export const load: PageServerLoad = async ({ locals }) => {
 		bench.free.map((m) => m.id),
 		locals.settings
 	);
-	return { bench, today, due, out };
+	// before anything is in the books the page asks for one amount instead of showing an empty bench
+	const fresh = bench.isFresh
+		? { resins: await listResins(), asked: (await readSettings()).version > 0 }
+		: null;
+	return { bench, today, due, out, fresh };
 };

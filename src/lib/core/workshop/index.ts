@@ -1,1 +1,1 @@
-export { WORKSHOP_DEFAULTS, workshopSettings, type WorkshopSettings } from './settings';
+export { WORKSHOP_DEFAULTS, workshopSettings, firstSettings, type WorkshopSettings } from './settings';

@@ -134,3 +134,15 @@ export const WORKSHOP_DEFAULTS: WorkshopSettings = {
 };
 
 export type WorkshopSettings = z.output<typeof workshopSettings>;
+
+const { units, roomTempC, relativeHumidity, scaleResolutionG, mixingCupMl } = workshopSettings.shape;
+/** What a new workshop is asked first; everything else can wait. */
+export const firstSettings = z.object({
+	units,
+	roomTempC,
+	relativeHumidity,
+	scaleResolutionG,
+	mixingCupMl,
+	/** Materials that are typical of their kinds are put on the shelf. */
+	starterShelf: z.boolean().default(true)
+});
