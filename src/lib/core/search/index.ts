@@ -1,0 +1,1 @@
+export { search, type Findable } from './search';
