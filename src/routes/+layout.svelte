@@ -5,6 +5,7 @@
 	import ClockStrip from '$lib/ui/ClockStrip.svelte';
 	import OutboxLine from '$lib/ui/OutboxLine.svelte';
 	import Rail from '$lib/ui/Rail.svelte';
+	import Search from '$lib/ui/search/Search.svelte';
 	import { followTheme } from '$lib/ui/theme';
 	import { provideUnits } from '$lib/ui/units.svelte';
 
@@ -12,6 +13,7 @@
 	provideUnits(() => data.settings.units);
 	$effect(() => followTheme(data.theme));
 	let awake = $state(false);
+	let finder: Search | undefined = $state.raw();
 	onMount(() => {
 		awake = true;
 	});
@@ -33,11 +35,12 @@
 
 <a href="#main" class="absolute left-2 z-50 -translate-y-20 rounded-lg bg-(--work) px-4 py-2 text-(--work-ink) focus:translate-y-2"
 	>Skip to the work</a>
+{#if !bare}<Search bind:this={finder} />{/if}
 <div class="flex h-dvh flex-col print:block print:h-auto">
 	<ClockStrip clocks={data.clocks} nowMs={data.nowMs} />
 	<OutboxLine />
 	<div class="flex min-h-0 flex-1 flex-col sm:flex-row print:block">
-		{#if !bare}<Rail />{/if}
+		{#if !bare}<Rail onfind={() => finder?.show()} />{/if}
 		<main
 			id="main"
 			tabindex="-1"

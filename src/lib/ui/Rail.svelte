@@ -1,7 +1,10 @@
 <script lang="ts">
 	import { page } from '$app/state';
 	import Settings from '@lucide/svelte/icons/settings';
+	import Magnifier from '@lucide/svelte/icons/search';
 	import { STATIONS } from './stations';
+
+	let { onfind }: { onfind: () => void } = $props();
 
 	const here = (href: string) => (href === '/' ? page.url.pathname === '/' : page.url.pathname.startsWith(href));
 </script>
@@ -37,10 +40,17 @@
 			</li>
 		{/each}
 	</ol>
+	<button
+		type="button"
+		onclick={onfind}
+		title="Find anything ( / )"
+		class="hidden cursor-pointer flex-col items-center gap-1 px-4 py-3 text-[0.85rem] font-semibold hover:text-(--work) sm:mt-auto sm:flex lg:flex-row lg:gap-3 lg:pl-6">
+		<Magnifier class="size-5" aria-hidden="true" /> Find
+	</button>
 	<a
 		href="/settings"
 		aria-current={here('/settings') ? 'page' : undefined}
-		class="hidden flex-col items-center gap-1 px-4 py-4 text-[0.85rem] font-semibold hover:text-(--work) sm:mt-auto sm:flex lg:flex-row lg:gap-3 lg:pl-6">
+		class="hidden flex-col items-center gap-1 px-4 py-4 text-[0.85rem] font-semibold hover:text-(--work) sm:flex lg:flex-row lg:gap-3 lg:pl-6">
 		<Settings class="size-5" aria-hidden="true" /> Workshop
 	</a>
 </nav>
