@@ -9,6 +9,7 @@
 	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import Segments from '$lib/ui/Segments.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
+	import TypicalNote from '$lib/ui/shelf/TypicalNote.svelte';
 
 	let { data } = $props();
 	const { form, errors, enhance, submitting, message } = benchForm(() => data.form, {
@@ -22,6 +23,7 @@
 	about="Dye, paste or powder. Powders take up room in the shot by their solid density." />
 <form method="POST" action={data.kept ? `?version=${data.kept.version}` : undefined} use:enhance class="slab max-w-[56rem] p-5">
 	<FormErrors errors={$errors._errors} />
+	<TypicalNote bind:typical={$form.typical} />
 	<div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
 		<TextField label="Name" name="name" bind:value={$form.name} error={$errors.name} />
 		<ChoiceField

@@ -9,6 +9,7 @@
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
+	import TypicalNote from '$lib/ui/shelf/TypicalNote.svelte';
 
 	let { data } = $props();
 	const { form, errors, enhance, submitting, message } = benchForm(() => data.form, {
@@ -22,6 +23,7 @@
 	about="With both densities: loose as it is scooped, solid as it takes up room." />
 <form method="POST" action={data.filler ? `?version=${data.filler.version}` : undefined} use:enhance class="slab p-5">
 	<FormErrors errors={$errors._errors} />
+	<TypicalNote bind:typical={$form.typical} />
 	<div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
 		<TextField label="Name" name="name" bind:value={$form.name} error={$errors.name} />
 		<ChoiceField

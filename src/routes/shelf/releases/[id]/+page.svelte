@@ -9,6 +9,7 @@
 	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import Segments from '$lib/ui/Segments.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
+	import TypicalNote from '$lib/ui/shelf/TypicalNote.svelte';
 	import { useUnits } from '$lib/ui/units.svelte';
 
 	let { data } = $props();
@@ -23,6 +24,7 @@
 	about="What keeps two things apart, how long it flashes off, and whether paint holds afterwards." />
 <form method="POST" action={data.kept ? `?version=${data.kept.version}` : undefined} use:enhance class="slab max-w-[56rem] p-5">
 	<FormErrors errors={$errors._errors} />
+	<TypicalNote bind:typical={$form.typical} />
 	<div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
 		<TextField label="Name" name="name" bind:value={$form.name} error={$errors.name} />
 		<ChoiceField

@@ -26,6 +26,7 @@
 	import Segments from '$lib/ui/Segments.svelte';
 	import SurerFields from '$lib/ui/shelf/SurerFields.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
+	import TypicalNote from '$lib/ui/shelf/TypicalNote.svelte';
 
 	let { data } = $props();
 	const { form, errors, enhance, submitting, message } = benchForm(() => data.form, {
@@ -83,6 +84,7 @@
 	class="grid gap-5 lg:grid-cols-[1fr_20rem]">
 	<div class="slab p-5">
 		<FormErrors errors={$errors._errors} />
+		<TypicalNote bind:typical={$form.typical} />
 		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
 			<TextField label="Name" name="name" bind:value={$form.name} error={$errors.name} />
 			<ChoiceField

@@ -9,6 +9,7 @@
 	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import Segments from '$lib/ui/Segments.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
+	import TypicalNote from '$lib/ui/shelf/TypicalNote.svelte';
 
 	let { data } = $props();
 	const { form, errors, enhance, submitting, message } = benchForm(() => data.form, {
@@ -19,6 +20,7 @@
 <PageHead title={data.rubber?.record.name ?? 'New rubber'} about="As its data sheet describes it." />
 <form method="POST" action={data.rubber ? `?version=${data.rubber.version}` : undefined} use:enhance class="slab p-5">
 	<FormErrors errors={$errors._errors} />
+	<TypicalNote bind:typical={$form.typical} />
 	<TextField label="Name" name="name" bind:value={$form.name} error={$errors.name} />
 	<div class="flex flex-wrap gap-6">
 		<Segments

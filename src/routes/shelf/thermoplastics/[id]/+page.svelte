@@ -7,6 +7,7 @@
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
+	import TypicalNote from '$lib/ui/shelf/TypicalNote.svelte';
 
 	let { data } = $props();
 	const { form, errors, enhance, submitting, message } = benchForm(() => data.form, {
@@ -19,6 +20,7 @@
 	about="A mould material that is softened in hot water, pressed on, and melted again." />
 <form method="POST" action={data.kept ? `?version=${data.kept.version}` : undefined} use:enhance class="slab max-w-[56rem] p-5">
 	<FormErrors errors={$errors._errors} />
+	<TypicalNote bind:typical={$form.typical} />
 	<div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
 		<TextField label="Name" name="name" bind:value={$form.name} error={$errors.name} />
 		<QuantityField label="Softens at" kind="temperature" name="softenTempC" bind:value={$form.softenTempC} error={$errors.softenTempC} />
