@@ -3,6 +3,7 @@
 	import { onMount } from 'svelte';
 	import { page } from '$app/state';
 	import ClockStrip from '$lib/ui/ClockStrip.svelte';
+	import DraftOffers from '$lib/ui/draft/DraftOffers.svelte';
 	import OutboxLine from '$lib/ui/OutboxLine.svelte';
 	import Rail from '$lib/ui/Rail.svelte';
 	import Search from '$lib/ui/search/Search.svelte';
@@ -47,7 +48,7 @@
 			class={['relative min-w-0 flex-1 overflow-y-auto focus:outline-none print:overflow-visible', bare ? '' : 'px-4 py-5 sm:px-7']}>
 			<!-- until the page listens nothing can be typed that it would then forget -->
 			<fieldset class="waking contents" disabled={!awake}>
-				<div class={bare ? 'h-full' : 'mx-auto max-w-[74rem]'}>{@render children()}</div>
+				<div class={bare ? 'h-full' : 'mx-auto max-w-[74rem]'}><DraftOffers nowMs={data.nowMs} />{@render children()}</div>
 			</fieldset>
 		</main>
 	</div>

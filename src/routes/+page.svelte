@@ -5,6 +5,7 @@
 	import { countdown, counted, wallTime } from '$lib/ui/clockText';
 	import { Now } from '$lib/ui/now.svelte';
 	import WhatToMix from '$lib/ui/quick/WhatToMix.svelte';
+	import Unfinished from '$lib/ui/draft/Unfinished.svelte';
 	import Tag from '$lib/ui/Tag.svelte';
 	import { useUnits } from '$lib/ui/units.svelte';
 
@@ -104,6 +105,7 @@
 	</section>
 {/if}
 
+<Unfinished nowMs={data.nowMs} />
 {#if bench.open.length > 0}
 	<section class="mb-6">
 		<h2 class="mb-2">At the bench</h2>

@@ -1,14 +1,17 @@
-import { untrack } from 'svelte';
+import { onMount, untrack } from 'svelte';
+import { get } from 'svelte/store';
 import { superForm, type FormOptions, type SuperValidated } from 'sveltekit-superforms';
+import { drafts, type DraftedForm } from './draft/drafts.svelte';
 
 /**
  * A form that keeps what was typed whatever the server answers: nothing is reset, an answer that is no
- * answer (too large, no network) becomes a sentence over the form.
+ * answer (too large, no network) becomes a sentence over the form. What is being typed is kept on the device as a draft.
  */
 export function benchForm<T extends Record<string, unknown>>(
 	data: () => SuperValidated<T>,
 	options: FormOptions<T> = {}
 ) {
+	let kept: ReturnType<typeof drafts.keep> | undefined;
 	const form = superForm<T>(untrack(data), {
 		dataType: 'json',
 		resetForm: false,
@@ -27,7 +30,25 @@ export function benchForm<T extends Record<string, unknown>>(
 				]
 			}));
 		},
-		...options
+		...options,
+		onResult(event) {
+			if (event.result.type === 'success' || event.result.type === 'redirect') kept?.saved();
+			return options.onResult?.(event);
+		}
 	});
+	// a form that only asks, and keeps nothing, has nothing to lose
+	if (!options.SPA)
+		onMount(() => {
+			const of: DraftedForm = {
+				read: () => get(form.form),
+				write: (typed) => form.form.set(typed as T, { taint: false })
+			};
+			kept = drafts.keep(options.id ?? 'form', of);
+			const unsubscribe = form.form.subscribe(() => kept?.changed());
+			return () => {
+				unsubscribe();
+				kept?.stop();
+			};
+		});
 	return form;
 }

@@ -9,6 +9,7 @@
 	import type { WorkshopSettings } from '$lib/core/workshop';
 	import { FreshPlanner } from '$lib/workers/planner';
 	import ChoiceField from '../ChoiceField.svelte';
+	import { drafts } from '../draft/drafts.svelte';
 	import { newId } from '../newId';
 	import QuantityField from '../QuantityField.svelte';
 	import Segments from '../Segments.svelte';
@@ -58,10 +59,19 @@
 		}, 60);
 		return () => clearTimeout(timer);
 	});
+	let kept: ReturnType<typeof drafts.keep> | undefined;
 	onMount(() => {
 		id = newId();
 		planner = new FreshPlanner();
-		return () => planner?.stop();
+		kept = drafts.keep('quick', { read: () => $state.snapshot(q), write: (typed) => (q = typed as typeof q) });
+		return () => {
+			planner?.stop();
+			kept?.stop();
+		};
+	});
+	$effect(() => {
+		void JSON.stringify(q);
+		kept?.changed();
 	});
 	/** The sentence at a field: what is typed wrongly at once, what is missing once it was tried to go on. */
 	const said = (field: keyof QuickInput) => {
@@ -176,6 +186,7 @@
 				if (!asked.success) return cancel();
 				problem = '';
 				return async ({ result, update }) => {
+					if (result.type === 'redirect') kept?.saved();
 					if (result.type === 'failure') problem = String(result.data?.['refused'] ?? 'It was not taken.');
 					else if (result.type === 'error') problem = 'The server did not answer: press again, it is poured once.';
 					else await update();
