@@ -18,6 +18,7 @@ import {
 	rubberChoices,
 	shoreFor,
 	sideBySide,
+	USUAL_HOURLY,
 	type ChooserInput
 } from '.';
 
@@ -37,6 +38,40 @@ describe('which way (common practice, no source)', () => {
 		const ranks = options.map((o) => rank[o.fit]);
 		expect([...ranks].sort((a, b) => a - b)).toEqual(ranks);
 		for (const o of options) expect(o.why.length).toBeGreaterThan(0);
+	});
+	it('a figure of 57 × 76 mm in ten copies: the cut block before the jacket (common practice, no source)', () => {
+		const figure = {
+			...piece,
+			lengthMm: 57,
+			widthMm: 57,
+			heightMm: 76,
+			readings: [{ method: 'typed', volumeMl: 90, on: '', remark: '' }],
+			used: 0
+		} as MasterRecord;
+		for (const undercuts of ['none', 'shallow', 'deep'] as const) {
+			const kinds = of({ undercuts, copies: 10 }, figure).map((o) => o.kind);
+			expect(kinds.indexOf('one-piece')).toBeLessThan(kinds.indexOf('jacket'));
+		}
+	});
+	it('the ways are ranked by material and hands in money; a dear hour puts the quick way first, a cheap one the sparing', () => {
+		const at = (hourly: number) =>
+			chooseMould(piece, chooserInput.parse({ undercuts: 'deep', masterId: 'm' }), materials, 21, hourly);
+		for (const o of at(30))
+			expect(o.cost).toBeCloseTo((o.massG * o.pricePerKg) / 1000 + (o.handsS / 3600) * 30, 9);
+		// nobody said what an hour costs: the usual counts
+		expect(at(0).map((o) => o.cost)).toEqual(at(USUAL_HOURLY).map((o) => o.cost));
+		const place = (hourly: number, kind: string) => at(hourly).findIndex((o) => o.kind === kind);
+		expect(place(100, 'one-piece')).toBeLessThan(place(100, 'jacket'));
+		expect(place(0.01, 'jacket')).toBeLessThan(place(0.01, 'one-piece'));
+	});
+	it('a way whose material is not chosen does not stand first for costing nothing', () => {
+		const without = chooseMould(
+			piece,
+			chooserInput.parse({ undercuts: 'none', masterId: 'm' }),
+			{ rubber: rubbers[0]!.record },
+			21
+		);
+		expect(without.find((o) => o.kind === 'press')!.fit).not.toBe('fits');
 	});
 	it('a flat back opens the open face; hollow casting closes it', () => {
 		expect(fit(of({ flatBack: 'no', undercuts: 'none' }), 'open-face')).toBe('does not fit');

@@ -3,7 +3,7 @@ import { InputError } from '../working';
 import type { ChooserInput, Lock } from './chooserInput';
 import { mouldInputs } from './inputs';
 import { MOULD_MODULES } from './kinds';
-import { MOULD_KINDS, type MouldKind } from './kinds/names';
+import { MADE_OF, MOULD_KINDS, type MouldKind } from './kinds/names';
 import type { Reasons } from './kinds/module';
 import type { MouldMaterials } from './planned';
 import { planMould } from './planMould';
@@ -15,7 +15,10 @@ export interface MouldOption {
 	why: string[];
 	/** What is mixed or melted for it, g; nothing where it is bought or printed. */
 	massG: number;
-	costPerKg?: number;
+	/** Of a kilogram of it: from its record, else what is usual. */
+	pricePerKg: number;
+	/** Material and hands together, in the workshop's money: what the ways are ranked by. */
+	cost: number;
 	/** Hands on, s (common practice, no source). */
 	handsS: number;
 	/** From the first pour until it may be used, s. */
@@ -23,6 +26,10 @@ export interface MouldOption {
 	/** What goes wrong most, in a few words. */
 	risk: string;
 }
+
+/** What an hour and a kilogram of rubber usually cost, where the workshop does not say (common practice, no source). */
+export const USUAL_HOURLY = 20;
+export const USUAL_PRICE_PER_KG = 25;
 
 /**
  * How deep the master locks, from its file or as the maker says it.
@@ -39,8 +46,9 @@ export function locksOf(master: MasterRecord, said: ChooserInput['undercuts']): 
 }
 
 /**
- * Every way for one master, the fitting ones first and among them the least rubber and work first. The
+ * Every way for one master, the fitting ones first and among them the least material and work first, both in money. The
  * figures are those of the planner with usual sizes; the reasons are common practice, no source.
+ * @param hourly what an hour of work costs here; 0: nobody said, and what is usual counts
  * @example
  * chooseMould(
  *   cube,
@@ -53,25 +61,26 @@ export function chooseMould(
 	master: MasterRecord,
 	answers: ChooserInput,
 	materials: MouldMaterials,
-	roomTempC: number
+	roomTempC: number,
+	hourly = 0
 ): MouldOption[] {
 	const lock = locksOf(master, answers.undercuts);
 	const order = { fits: 0, 'with care': 1, 'does not fit': 2 };
 	return MOULD_KINDS.map((kind): MouldOption => {
-		const { bad, care, good } = reasons(kind, master, answers, lock);
+		const { bad, care, good } = reasons(kind, master, answers, lock, materials);
+		const figures = figuresOf(kind, master, materials, roomTempC);
+		const handsS = MOULD_MODULES[kind].handsS * (1 + masterVolumeMl(master) / 2000);
 		return {
 			kind,
 			fit: bad.length > 0 ? 'does not fit' : care.length > 0 ? 'with care' : 'fits',
 			why: [...bad, ...care, ...good],
-			...figuresOf(kind, master, materials, roomTempC),
-			handsS: MOULD_MODULES[kind].handsS * (1 + masterVolumeMl(master) / 2000),
+			...figures,
+			handsS,
+			cost: (figures.massG * figures.pricePerKg) / 1000 + (handsS / 3600) * (hourly || USUAL_HOURLY),
 			risk: MOULD_MODULES[kind].words.risk
 		};
-	}).sort((a, b) => order[a.fit] - order[b.fit] || weigh(a) - weigh(b));
+	}).sort((a, b) => order[a.fit] - order[b.fit] || a.cost - b.cost);
 }
-
-/** Rubber and work against each other: an hour counts like 600 g (common practice, no source). */
-const weigh = (o: MouldOption) => o.massG + o.handsS / 6;
 
 function figuresOf(kind: MouldKind, master: MasterRecord, materials: MouldMaterials, roomTempC: number) {
 	const inputs = mouldInputs.safeParse({
@@ -85,25 +94,33 @@ function figuresOf(kind: MouldKind, master: MasterRecord, materials: MouldMateri
 		lossPercent: 4,
 		roomTempC
 	});
+	// powder and water cost next to nothing; a bought mould has no material here
+	const bought = MADE_OF[kind] === 'rubber' || MADE_OF[kind] === 'thermoplastic';
+	const pricePerKg = MOULD_MODULES[kind].pricePerKg(materials) ?? (bought ? USUAL_PRICE_PER_KG : 0);
 	try {
 		const plan = planMould(inputs.data!, master, materials);
-		const price = MOULD_MODULES[kind].pricePerKg(materials);
-		return {
-			massG: plan.rubber.massG,
-			readyInS: plan.readyInS,
-			...(price !== undefined && plan.rubber.massG > 0 ? { costPerKg: price } : {})
-		};
+		return { massG: plan.rubber.massG, readyInS: plan.readyInS, pricePerKg };
 	} catch (error) {
-		if (error instanceof InputError) return { massG: 0, readyInS: 0 };
+		if (error instanceof InputError) return { massG: 0, readyInS: 0, pricePerKg };
 		throw error;
 	}
 }
 
-function reasons(kind: MouldKind, master: MasterRecord, answers: ChooserInput, lock: Lock): Reasons {
+function reasons(
+	kind: MouldKind,
+	master: MasterRecord,
+	answers: ChooserInput,
+	lock: Lock,
+	materials: MouldMaterials
+): Reasons {
 	const r: Reasons = { bad: [], care: [], good: [] };
 	const largest = Math.max(master.lengthMm, master.widthMm, master.heightMm);
 	MOULD_MODULES[kind].judge(r, { ...answers, lock, largest, master });
 	if (lock === 'not known' && MOULD_MODULES[kind].mindsUndercuts)
 		r.care.push('its undercuts are not known: look it over or give it its 3D file');
+	if (MADE_OF[kind] === 'thermoplastic' && !materials.thermoplastic)
+		r.care.push('no thermoplastic is chosen: its amount is not known');
+	if (MADE_OF[kind] === 'rubber' && !materials.rubber)
+		r.care.push('no rubber is chosen: its amount is not known');
 	return r;
 }

@@ -14,6 +14,8 @@ export const chooserCalculation = calculation(
 		answers: chooserInput.omit({ masterId: true, rubberId: true, thermoplasticId: true, resinId: true }),
 		rubber: rubberRecord.optional(),
 		thermoplastic: thermoplasticRecord.optional(),
+		/** What an hour of work costs; 0: what is usual. */
+		hourly: z.number().min(0).max(10_000).default(0),
 		roomTempC: z.number().min(-20, 'It lies above −20 °C.').max(60, 'It lies under 60 °C.').default(21)
 	}),
 	{
@@ -39,7 +41,7 @@ export const chooserCalculation = calculation(
 			note: ''
 		}
 	},
-	({ master, answers, rubber, thermoplastic, roomTempC }) => ({
-		ways: chooseMould(master, chooserInput.parse(answers), { rubber, thermoplastic }, roomTempC)
+	({ master, answers, rubber, thermoplastic, roomTempC, hourly }) => ({
+		ways: chooseMould(master, chooserInput.parse(answers), { rubber, thermoplastic }, roomTempC, hourly)
 	})
 );

@@ -46,7 +46,7 @@ export {
 export { drawMould, sideBySide } from './draw';
 export { cavityPlaces } from './kinds/block/planView';
 export { shoreFor, rubberChoices, type RubberChoice, type RubberQuestion } from './rubberChoice';
-export { chooseMould, locksOf, type MouldOption } from './chooser';
+export { chooseMould, USUAL_HOURLY, USUAL_PRICE_PER_KG, locksOf, type MouldOption } from './chooser';
 export { chooserInput, type ChooserInput } from './chooserInput';
 export { costOf, jobsForSpare, type MouldCost, type WaitingJob } from './cost';
 export { faceTempC } from './faceTemp';

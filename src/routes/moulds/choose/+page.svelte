@@ -1,6 +1,16 @@
 <script lang="ts">
 	import { zod4Client } from 'sveltekit-superforms/adapters';
-	import { chooseMould, chooserInput, KIND_WORDS, locksOf, type MouldOption } from '$lib/core/mould';
+	import {
+		chooseMould,
+		chooserInput,
+		KIND_WORDS,
+		MADE_OF,
+		locksOf,
+		USUAL_HOURLY,
+		USUAL_PRICE_PER_KG,
+		type MadeOf,
+		type MouldOption
+	} from '$lib/core/mould';
 	import { digits } from '$lib/core/units';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import { benchForm } from '$lib/ui/form';
@@ -24,10 +34,11 @@
 			master.record,
 			parsed.data,
 			{
-				rubber: data.shelf.rubbers.find((r) => r.id === $form.rubberId)?.record,
+				rubber,
 				thermoplastic: data.shelf.thermoplastics.find((t) => t.id === $form.thermoplasticId)?.record
 			},
-			data.settings.roomTempC
+			data.settings.roomTempC,
+			data.settings.hourly
 		);
 	});
 	const LOCKS = { none: 'nothing locks', shallow: 'shallow undercuts', deep: 'deep undercuts', 'not known': 'undercuts not known' };
@@ -37,6 +48,16 @@
 	] as const;
 	const MARK = { fits: '●', 'with care': '◐', 'does not fit': '✕' };
 	const TONE = { fits: 'text-(--work)', 'with care': 'text-(--hot)', 'does not fit': 'text-(--harm)' };
+	const OF: Readonly<Record<MadeOf, string>> = {
+		rubber: 'rubber',
+		thermoplastic: 'thermoplastic',
+		powder: 'powder and water',
+		nothing: ''
+	};
+	const money = (amount: number) => `${data.settings.currency} ${digits(amount, 2)}`;
+	const rubber = $derived(data.shelf.rubbers.find((r) => r.id === $form.rubberId)?.record);
+	const priceKnown = $derived(rubber?.pricePerKg !== undefined);
+	const rubberPrice = $derived(rubber?.pricePerKg ?? USUAL_PRICE_PER_KG);
 	const link = (o: MouldOption) => {
 		const q = new URLSearchParams({
 			master: $form.masterId ?? '',
@@ -116,11 +137,9 @@
 				</div>
 				<div class="flex flex-col items-start gap-1 sm:items-end">
 					<p class="text-[1.5rem] leading-tight font-bold">{o.massG > 0 ? units.show(o.massG, 'mass') : 'no rubber'}</p>
-					{#if o.costPerKg !== undefined}<p class="font-semibold">
-							{data.settings.currency}
-							{digits((o.costPerKg * o.massG) / 1000, 2)}
-						</p>{/if}
-					<p class="soft text-[0.95rem]">{units.show(Math.round(o.handsS / 900) * 900, 'time')} of work</p>
+					{#if o.massG > 0}<p class="soft text-[0.95rem]">of {OF[MADE_OF[o.kind]]}</p>{/if}
+					<p class="soft text-[0.95rem]">and {units.show(Math.round(o.handsS / 900) * 900, 'time')} of work</p>
+					<p class="font-semibold">{money(o.cost)} together</p>
 					{#if o.readyInS > 0}<p class="soft text-[0.95rem]">ready {units.show(o.readyInS, 'time')} after the first pour</p>{/if}
 					<a
 						class="mt-1 inline-flex min-h-[2.75rem] items-center rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-4 font-semibold hover:bg-(--work-soft)"
@@ -129,7 +148,12 @@
 			</section>
 		{/each}
 		{#if master}<p class="soft text-[0.92rem]">
-				Rubber with 12 mm of clearance and cover; reasons and hours are common practice, no source.
+				Ranked by material and work together: an hour at {money(data.settings.hourly || USUAL_HOURLY)}{data.settings.hourly
+					? ''
+					: ', as is usual; set yours under Workshop'}, rubber at {money(rubberPrice)} a kilogram{priceKnown
+					? ''
+					: ', as is usual; set it on its page'}. Rubber with 12 mm of clearance and cover; reasons and hours are common practice, no
+				source.
 			</p>{/if}
 	</div>
 </div>
