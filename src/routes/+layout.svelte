@@ -1,7 +1,8 @@
 <script lang="ts">
 	import '../app.css';
-	import { onMount } from 'svelte';
+	import { onMount, untrack } from 'svelte';
 	import { page } from '$app/state';
+	import { setClockHours } from '$lib/ui/clockText';
 	import ClockStrip from '$lib/ui/ClockStrip.svelte';
 	import DraftOffers from '$lib/ui/draft/DraftOffers.svelte';
 	import OutboxLine from '$lib/ui/OutboxLine.svelte';
@@ -12,6 +13,8 @@
 
 	let { data, children } = $props();
 	provideUnits(() => data.settings.units);
+	$effect.pre(() => setClockHours(data.settings.clockHours));
+	untrack(() => setClockHours(data.settings.clockHours));
 	$effect(() => followTheme(data.theme));
 	let awake = $state(false);
 	let finder: Search | undefined = $state.raw();

@@ -2,6 +2,7 @@ import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import pdfmake from 'pdfmake';
 import type { TDocumentDefinitions } from 'pdfmake/interfaces';
+import type { Paper } from '$lib/core/workshop';
 
 const fontDir = join(
 	dirname(createRequire(import.meta.url).resolve('pdfmake/package.json')),
@@ -19,6 +20,9 @@ pdfmake.setFonts({
 // nothing is fetched for a sheet, and of the disk only the fonts are read
 pdfmake.setUrlAccessPolicy(() => false);
 pdfmake.setLocalAccessPolicy((path) => path.startsWith(fontDir));
+
+/** The papers by the names that the library has for them. */
+export const PAGE_SIZES = { A4: 'A4', Letter: 'LETTER' } as const satisfies Record<Paper, string>;
 
 /** Points in a millimetre. */
 export const PT_PER_MM = 72 / 25.4;

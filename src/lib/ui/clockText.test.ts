@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { countdown, counted, longDay, lowerFirst, shortTime, wallTime } from './clockText';
+import { countdown, counted, longDay, lowerFirst, setClockHours, shortTime, wallTime } from './clockText';
 
 // local time of the machine throughout: that is what a wall clock shows
 const at = (year: number, month: number, day: number, hour = 0, minute = 0) =>
@@ -10,6 +10,17 @@ it('today needs no day, another day is named', () => {
 	expect(wallTime(at(2026, 3, 14, 9, 5), now)).toBe('09:05');
 	expect(wallTime(at(2026, 3, 13, 23, 59), now)).toMatch(/^Fri,? 13 Mar, 23:59$/);
 	expect(wallTime(at(2026, 3, 15, 0, 0), now)).toMatch(/^Sun,? 15 Mar, 00:00$/);
+});
+
+it('a workshop with a clock of twelve hours reads it so', () => {
+	setClockHours('12');
+	try {
+		expect(wallTime(at(2026, 3, 14, 9, 5), now)).toMatch(/^9:05\sAM$/);
+		expect(wallTime(at(2026, 3, 14, 0, 30), now)).toMatch(/^12:30\sAM$/);
+		expect(shortTime(at(2026, 1, 2, 19, 0), now)).toMatch(/^2 Jan 7:00\sPM$/);
+	} finally {
+		setClockHours('24');
+	}
 });
 
 it('a column has the year only where it is another one', () => {

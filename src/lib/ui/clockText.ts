@@ -20,7 +20,17 @@ export function countdown(leftS: number): string {
 }
 
 // made once: building one of these costs a hundred times what using it does
-const HOUR_MINUTE = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
+const TIMES = {
+	'24': new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' }),
+	'12': new Intl.DateTimeFormat('en-US', { hour: 'numeric', minute: '2-digit', hour12: true })
+} as const;
+type ClockHours = keyof typeof TIMES;
+/** One workshop has one clock; its layout sets it before anything is shown. */
+let clockHours: ClockHours = '24';
+export const setClockHours = (hours: ClockHours): void => {
+	clockHours = hours;
+};
+const timeOf = (at: Date) => TIMES[clockHours].format(at);
 const WEEKDAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
 const DAY_MONTH = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' });
 const DAY_YEAR = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
@@ -28,7 +38,7 @@ const DAY_YEAR = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'shor
 /** A moment as the wall clock of this device says it: `14:05`, with the day when it is not today. */
 export function wallTime(atMs: number, nowMs: number): string {
 	const at = new Date(atMs);
-	const time = HOUR_MINUTE.format(at);
+	const time = timeOf(at);
 	if (at.toDateString() === new Date(nowMs).toDateString()) return time;
 	return `${WEEKDAY.format(at)}, ${time}`;
 }
@@ -37,7 +47,7 @@ export function wallTime(atMs: number, nowMs: number): string {
 export function shortTime(atMs: number, nowMs: number): string {
 	const at = new Date(atMs);
 	const otherYear = at.getFullYear() !== new Date(nowMs).getFullYear();
-	return `${(otherYear ? DAY_YEAR : DAY_MONTH).format(at)} ${HOUR_MINUTE.format(at)}`;
+	return `${(otherYear ? DAY_YEAR : DAY_MONTH).format(at)} ${timeOf(at)}`;
 }
 
 /** A day with its year: `22 Nov 2026`. */

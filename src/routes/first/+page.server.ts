@@ -19,7 +19,9 @@ export const actions: Actions = {
 		return attempt(form, async () => {
 			const { starterShelf, ...said } = form.data;
 			const { settings, version } = await readSettings();
-			await saveSettings({ ...settings, ...said }, version);
+			// who measures in inches prints on Letter and reads the clock by twelve hours, until they say otherwise
+			const local = said.units === 'us' ? { paper: 'Letter' as const, clockHours: '12' as const } : {};
+			await saveSettings({ ...settings, ...said, ...(version === 0 ? local : {}) }, version);
 			if (starterShelf) await fillShelf();
 			redirect(303, '/');
 		});

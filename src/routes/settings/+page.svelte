@@ -3,7 +3,7 @@
 	import { enhance as plainEnhance } from '$app/forms';
 	import { Button } from 'flowbite-svelte';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
-	import { workshopSettings } from '$lib/core/workshop';
+	import { PAPERS, workshopSettings } from '$lib/core/workshop';
 	import Save from '$lib/ui/Save.svelte';
 	import { benchForm } from '$lib/ui/form';
 	import DeviceSignals from '$lib/ui/DeviceSignals.svelte';
@@ -55,6 +55,19 @@
 				{ value: 'metric', label: 'mm, g, ml, °C' },
 				{ value: 'us', label: 'in, oz, fl oz, °F' }
 			]} />
+		<Segments
+			label="Times of the day"
+			name="clockHours"
+			bind:value={$form.clockHours}
+			options={[
+				{ value: '24', label: '14:05' },
+				{ value: '12', label: '2:05 PM' }
+			]} />
+		<Segments
+			label="Sheets are printed on"
+			name="paper"
+			bind:value={$form.paper}
+			options={PAPERS.map((value) => ({ value, label: value }))} />
 	</div>
 	<h2 class="mt-5 mb-2">Room and bench</h2>
 	<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">

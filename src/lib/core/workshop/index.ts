@@ -1,1 +1,8 @@
-export { WORKSHOP_DEFAULTS, workshopSettings, firstSettings, type WorkshopSettings } from './settings';
+export {
+	PAPERS,
+	WORKSHOP_DEFAULTS,
+	workshopSettings,
+	firstSettings,
+	type Paper,
+	type WorkshopSettings
+} from './settings';

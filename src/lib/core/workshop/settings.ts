@@ -8,6 +8,10 @@ const gear = (what: string, example: string) =>
 		.positive('It must take something.')
 		.max(1e6, 'Check the unit.');
 
+/** Sizes of paper that a workshop's printer takes. */
+export const PAPERS = ['A4', 'Letter'] as const;
+export type Paper = (typeof PAPERS)[number];
+
 /** What holds for the whole workshop. */
 export const workshopSettings = z
 	.object({
@@ -83,6 +87,10 @@ export const workshopSettings = z
 				'Type it whole and without a path, such as http://192.168.1.20:4620.'
 			)
 			.default(''),
+		/** Sheets are laid out for it. */
+		paper: z.enum(PAPERS).default('A4'),
+		/** Times of the day, by a clock of so many hours. */
+		clockHours: z.enum(['24', '12']).default('24'),
 		/** How the two parts are measured unless a shot says otherwise. */
 		measuring: z.enum(MEASURING_SCHOOLS).default('two-cups'),
 		/** What an hour of work costs; nothing: it is not counted. */
@@ -128,6 +136,8 @@ export const WORKSHOP_DEFAULTS: WorkshopSettings = {
 	vacuumPumpLPerMin: 70,
 	vacuumKpa: 3,
 	address: '',
+	paper: 'A4',
+	clockHours: '24',
 	measuring: 'two-cups',
 	hourly: 0,
 	currency: '€'

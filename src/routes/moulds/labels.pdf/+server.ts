@@ -2,7 +2,7 @@ import { error } from '@sveltejs/kit';
 import type { TableCell } from 'pdfmake/interfaces';
 import { KIND_WORDS } from '$lib/core/mould';
 import { addressOf, LOOPBACK_WORDS } from '$lib/server/address';
-import { PT_PER_MM, sheet } from '$lib/server/paper';
+import { PAGE_SIZES, PT_PER_MM, sheet } from '$lib/server/paper';
 import { listMoulds, type Mould } from '$lib/server/repositories/moulds';
 import type { RequestHandler } from './$types';
 
@@ -45,7 +45,7 @@ export const GET: RequestHandler = async ({ url, locals, platform }) => {
 	}
 	return sheet(
 		{
-			pageSize: 'A4',
+			pageSize: PAGE_SIZES[locals.settings.paper],
 			pageMargins: [10 * PT_PER_MM, 12 * PT_PER_MM, 10 * PT_PER_MM, 12 * PT_PER_MM],
 			info: { title: 'Mould labels' },
 			content: [

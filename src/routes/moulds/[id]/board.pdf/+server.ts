@@ -4,41 +4,46 @@ import { closingOf, drawMould, KIND_WORDS, MOULD_MODULES } from '$lib/core/mould
 import { formatQuantity } from '$lib/core/units';
 import { addressOf, LOOPBACK_WORDS } from '$lib/server/address';
 import { orPage } from '$lib/server/forms';
-import { onPaper, PT_PER_MM, sheet } from '$lib/server/paper';
+import { PAGE_SIZES, onPaper, PT_PER_MM, sheet } from '$lib/server/paper';
 import { getMaster } from '$lib/server/repositories/masters';
 import { getMould } from '$lib/server/repositories/moulds';
+import type { Paper } from '$lib/core/workshop';
 import type { RequestHandler } from './$types';
 
 /** Height of the letters on the sheet, mm. */
 const LETTER_MM = 3.2;
 /** What is left of the sheet, mm; the section goes to a second one where the first is full. */
-const A4 = { widthMm: 190, planMm: 190, sectionMm: 250 };
+const LEFT: Readonly<Record<Paper, { widthMm: number; planMm: number; sectionMm: number }>> = {
+	A4: { widthMm: 190, planMm: 190, sectionMm: 250 },
+	Letter: { widthMm: 195, planMm: 172, sectionMm: 232 }
+};
 
 /** Parts of the true size in which a drawing is put on paper: nothing between that a rule could not be laid to. */
 const PARTS = [1, 2, 5, 10, 20] as const;
 
 /** The largest of them that fits the sheet: a drawing is at its true size, or plainly at a part of it. */
-function scaleFor(drawing: { widthMm: number; heightMm: number }, mostMm: number): number {
-	const fits = (part: number) => drawing.widthMm / part <= A4.widthMm && drawing.heightMm / part <= mostMm;
+function scaleFor(drawing: { widthMm: number; heightMm: number }, widthMm: number, mostMm: number): number {
+	const fits = (part: number) => drawing.widthMm / part <= widthMm && drawing.heightMm / part <= mostMm;
 	return PARTS.find(fits) ?? PARTS[PARTS.length - 1]!;
 }
 
 /** The sheet that lies on the base board: the plan at its true size where it fits, how it will be opened. */
 export const GET: RequestHandler = async ({ params, locals, url, platform }) => {
 	const address = addressOf(locals.settings, url, platform);
+	const left = LEFT[locals.settings.paper];
 	const mould = await orPage(getMould(params.id));
 	const master = await getMaster(mould.masterId);
 	const { inputs, plan } = mould;
 	const show = (mm: number) => onPaper(formatQuantity(mm, 'length', locals.settings.units));
 	const small = drawMould(inputs, plan, master.record, show, LETTER_MM);
 	// the section is shrunk to its strip: its letters are drawn larger by as much
-	const shrink = 1 / scaleFor(small.section, A4.sectionMm);
+	const shrink = 1 / scaleFor(small.section, left.widthMm, left.sectionMm);
 	const drawings = {
 		plan: small.plan,
 		section: drawMould(inputs, plan, master.record, show, LETTER_MM / shrink).section
 	};
 	const placed = (title: string, drawing: typeof drawings.plan, mostMm: number): Content => {
-		const part = scaleFor(drawing, mostMm);
+		const part = scaleFor(drawing, left.widthMm, mostMm);
 		const svg = onPaper(toSvg(drawing, mould.label)).replaceAll('sans-serif', 'Roboto');
 		// a title never stands alone at the foot of a sheet
 		return {
@@ -61,7 +66,7 @@ export const GET: RequestHandler = async ({ params, locals, url, platform }) => 
 	);
 	return sheet(
 		{
-			pageSize: 'A4',
+			pageSize: PAGE_SIZES[locals.settings.paper],
 			pageMargins: [10 * PT_PER_MM, 10 * PT_PER_MM, 10 * PT_PER_MM, 10 * PT_PER_MM],
 			info: { title: `M${mould.number} ${mould.label}` },
 			content: [
@@ -85,8 +90,8 @@ export const GET: RequestHandler = async ({ params, locals, url, platform }) => 
 					],
 					columnGap: 14
 				},
-				placed('Plan', drawings.plan, A4.planMm),
-				placed('Section', drawings.section, A4.sectionMm),
+				placed('Plan', drawings.plan, left.planMm),
+				placed('Section', drawings.section, left.sectionMm),
 				// a bar to check the printer by
 				{
 					canvas: [{ type: 'line', x1: 0, y1: 0, x2: 100 * PT_PER_MM, y2: 0, lineWidth: 2 }],

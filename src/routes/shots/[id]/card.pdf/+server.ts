@@ -5,7 +5,7 @@ import { benchSteps, parseStepId, type BenchStep } from '$lib/core/bench';
 import { digits, formatDrops, formatOther, formatQuantity, formatTime, roundedBand } from '$lib/core/units';
 import { addressOf, LOOPBACK_WORDS } from '$lib/server/address';
 import { orPage } from '$lib/server/forms';
-import { onPaper, PT_PER_MM, sheet } from '$lib/server/paper';
+import { PAGE_SIZES, onPaper, PT_PER_MM, sheet } from '$lib/server/paper';
 import { batchPlans, getShot, type ShotMoved } from '$lib/server/repositories/shots';
 import type { RequestHandler } from './$types';
 
@@ -109,7 +109,7 @@ export const GET: RequestHandler = async ({ params, locals, url, platform }) => 
 	const first = plans[0]!;
 	return sheet(
 		{
-			pageSize: 'A4',
+			pageSize: PAGE_SIZES[locals.settings.paper],
 			pageMargins: [12 * PT_PER_MM, 10 * PT_PER_MM, 12 * PT_PER_MM, 10 * PT_PER_MM],
 			info: { title: `Shot S${shot.number}` },
 			content: [
