@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
+	import Explain from './Explain.svelte';
 	/** The one answer of a screen, large; the reason stands right under it. */
 	interface Props {
 		label: string;
@@ -14,7 +15,7 @@
 </script>
 
 <div>
-	<p class="label">{label}</p>
+	<p class="label flex items-center">{label}<Explain word={label} /></p>
 	<p class="answer mt-1.5 text-[3rem] break-words" style:color="var(--{tone})">
 		{#if parts.length === 2}<span class="whitespace-nowrap">{parts[0]}<span class="text-[0.62em]">&#x202f;{parts[1]}</span></span
 			>{:else}{value}{/if}

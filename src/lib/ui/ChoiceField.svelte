@@ -1,6 +1,7 @@
 <script lang="ts" generics="T extends string">
 	import { Label, Select } from 'flowbite-svelte';
 	import { fieldClass } from './fieldClass';
+	import Explain from './Explain.svelte';
 	import FieldNote from './FieldNote.svelte';
 
 	interface Props {
@@ -18,7 +19,7 @@
 </script>
 
 <div class="flex min-w-0 flex-col">
-	<Label class="label text-(--ink)!" for={uid}>{label}</Label>
+	<span class="flex items-center"><Label class="label text-(--ink)!" for={uid}>{label}</Label><Explain word={label} /></span>
 	<Select
 		id={uid}
 		classes={{ select: `${fieldClass(!!problem)} truncate pr-9!` }}

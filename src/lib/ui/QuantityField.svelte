@@ -2,6 +2,7 @@
 	import { formatQuantity, KINDS, parseQuantity, parseRange, type QuantityKind } from '$lib/core/units';
 	import { Input, Label } from 'flowbite-svelte';
 	import { fieldClass } from './fieldClass';
+	import Explain from './Explain.svelte';
 	import FieldNote from './FieldNote.svelte';
 	import { PasteGuard } from './paste.svelte';
 	import { useUnits } from './units.svelte';
@@ -92,7 +93,7 @@
 </script>
 
 <div class={compact ? 'grid grid-cols-[1fr_7.5rem] items-center gap-x-3' : 'flex min-w-0 flex-col'}>
-	<Label class="label text-(--ink)!" for={uid}>{label}</Label>
+	<span class="flex items-center"><Label class="label text-(--ink)!" for={uid}>{label}</Label><Explain word={label} /></span>
 	<Input
 		id={uid}
 		class={fieldClass(!!problem)}
