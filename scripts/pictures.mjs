@@ -13,6 +13,16 @@ const choose = async (page, name, label) => page.locator(`select[name=${name}]`)
 const VIEWS = [
 	{ name: 'bench', path: '/' },
 	{
+		name: 'what-to-mix',
+		path: '/quick',
+		async prepare(page) {
+			await page.getByText('Water it spilled').click();
+			await page.getByRole('textbox', { name: 'Water that it spilled' }).fill('85 g');
+			await page.locator('aside .answer').first().waitFor();
+			await page.waitForTimeout(400);
+		}
+	},
+	{
 		name: 'master',
 		path: '/masters',
 		async prepare(page) {
@@ -130,7 +140,6 @@ const VIEWS = [
 			await page.waitForTimeout(5200);
 		}
 	},
-	{ name: 'pots', path: '/pots' },
 	{
 		name: 'load',
 		path: '/pots/load',

@@ -3,6 +3,9 @@ import type { Page } from '@playwright/test';
 /** Every page that needs no record of its own. */
 export const PAGES = [
 	'/',
+	'/quick',
+	'/first',
+	'/keys',
 	'/masters',
 	'/masters/new',
 	'/masters/from-file',
