@@ -67,19 +67,19 @@
 	<dl class="grid grid-cols-3 gap-x-4 gap-y-2">
 		<div>
 			<dt class="label flex items-center">Pot life<Explain word="Pot life" /></dt>
-			<dd class="answer mt-1 text-[1.5rem] whitespace-nowrap">{units.show(batch.potLifeS, 'time')}</dd>
+			<dd class="answer mt-1 text-[1.4rem]">{units.show(batch.potLifeS, 'time')}</dd>
 			{#if batch.potLifeBand}<dd class="soft mt-1 text-[0.9rem]">{units.band(batch.potLifeBand)}</dd>{/if}
 		</div>
 		<div>
 			<dt class="label flex items-center">{batch.slackS >= 0 ? 'Slack' : 'Too long by'}<Explain word="Slack" /></dt>
-			<dd class="answer mt-1 text-[1.5rem] whitespace-nowrap" style:color={batch.slackS >= 0 ? 'var(--work)' : 'var(--hot)'}>
+			<dd class="answer mt-1 text-[1.4rem]" style:color={batch.slackS >= 0 ? 'var(--work)' : 'var(--hot)'}>
 				{units.show(Math.abs(batch.slackS), 'time')}
 			</dd>
 			<dd class="soft mt-1 text-[0.9rem]">after mixing and pouring</dd>
 		</div>
 		<div>
-			<dt class="label flex items-center">Demould after<Explain word="Demould after" /></dt>
-			<dd class="answer mt-1 text-[1.5rem] whitespace-nowrap">{units.show(planned.shot.demouldS, 'time')}</dd>
+			<dt class="label flex items-center">Demould<Explain word="Demould" /></dt>
+			<dd class="answer mt-1 text-[1.4rem]">{units.show(planned.shot.demouldS, 'time')}</dd>
 			{#if planned.shot.demouldBand}<dd class="soft mt-1 text-[0.9rem]">{units.band(planned.shot.demouldBand)}</dd>{/if}
 		</div>
 	</dl>

@@ -4,7 +4,7 @@
 	import { enhance } from '$app/forms';
 	import type { FieldError } from '$lib/core/fieldErrors';
 	import { AMOUNT_WAYS, AMOUNT_WORDS, quickInput, quickResin, quickShot, quickVolume, type QuickInput } from '$lib/core/quick';
-	import { mixedDensityGPerMl, TYPICAL_RESIN_NAMES, typicalResin, type ResinRecord } from '$lib/core/shelf';
+	import { isCatalysed, mixedDensityGPerMl, TYPICAL_RESIN_NAMES, typicalResin, type ResinRecord } from '$lib/core/shelf';
 	import type { PlannedShot } from '$lib/core/shot';
 	import type { WorkshopSettings } from '$lib/core/workshop';
 	import { FreshPlanner } from '$lib/workers/planner';
@@ -28,7 +28,8 @@
 			by: 'volume',
 			resinBy: resins.length > 0 ? 'shelf' : 'typical',
 			typical: 'fast',
-			resinId: resins[0]?.id ?? '',
+			// the everyday resins first: what cures by a share of catalyst is chosen on purpose
+			resinId: (resins.find((r) => !isCatalysed(r.record.family)) ?? resins[0])?.id ?? '',
 			ratioBy: 'volume',
 			roomTempC: settings.roomTempC,
 			name: ''
