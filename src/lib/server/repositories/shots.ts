@@ -195,14 +195,28 @@ function planNow(of: Gathered, inputs: ShotInputs, settings: WorkshopSettings): 
 	return { ...planShot(inputs, contextOf(of, settings)), stamps: stampsOf(of, inputs, settings) };
 }
 
-/** Keeps a shot; it is worked out again here from the records, whatever the browser showed. */
-export async function saveShot(typed: ShotInputs, settings: WorkshopSettings): Promise<string> {
+/**
+ * Keeps a shot, or changes one that was not poured yet; it is worked out again here from the records, whatever the
+ * browser showed.
+ */
+export async function saveShot(
+	typed: ShotInputs,
+	settings: WorkshopSettings,
+	existing?: { id: string; version: number }
+): Promise<string> {
 	const gathered = await gather(typed);
 	const { master, resin, vessel } = gathered;
 	// which pot it was sized for stays with it, whatever becomes the usual one
 	const inputs = { ...typed, potId: typed.usePot ? (vessel?.id ?? '') : '' };
 	const result = planNow(gathered, inputs, settings);
 	return inTransaction(async (transaction) => {
+		if (existing) {
+			if (await tables.pours().count({ where: { shotId: existing.id }, transaction }))
+				throw new RefusedError('It is at the bench, or was poured: size it anew from this one instead.');
+			const change = { masterId: master.id, resinId: resin.id, inputs, result };
+			await updateVersioned(tables.shots(), 'shot', existing.id, existing.version, change, transaction);
+			return existing.id;
+		}
 		const id = randomUUID();
 		const number = await nextNumber('shot', transaction);
 		await tables

@@ -31,12 +31,14 @@
 <PageHead
 	title="Shot S{data.shot.number}: {data.master.name}"
 	about="{cast.words.name}: {data.shot.inputs.copies} {data.shot.inputs.copies === 1 ? 'copy' : 'copies'} in {data.resin.name}" />
-<p class="no-print mb-3">
+<p class="no-print mb-3 flex flex-wrap gap-3">
 	<a
 		class="inline-flex min-h-[2.75rem] items-center gap-2 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-4 font-semibold hover:bg-(--work-soft)"
 		href="/shots/{data.shot.id}/card.pdf"
 		target="_blank"
 		rel="noopener"><FileDown class="size-5" aria-hidden="true" />Pour card</a>
+	{#if data.pours.length === 0}<Button href="/shots/new?change={data.shot.id}" color="alternative">Change it</Button>{/if}
+	<Button href="/shots/new?from={data.shot.id}" color="alternative">Size it anew</Button>
 </p>
 {#if form && 'refused' in form && form.refused}<p class="mb-3 font-semibold text-(--harm)" role="alert">{form.refused}</p>{/if}
 {#if form && 'moved' in form && form.moved}<MovedPlan moved={form.moved} batch={form.batch} />

@@ -1,21 +1,44 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
+import { z } from 'zod';
 import { costOf, MOULD_MODULES } from '$lib/core/mould';
 import { mouldFigures } from '$lib/core/plan';
 import { containerSpeed } from '$lib/core/shelf';
 import { shotInputs } from '$lib/core/shot';
 import { solidVolumeMl } from '$lib/core/volume';
-import { attempt } from '$lib/server/forms';
+import type { WorkshopSettings } from '$lib/core/workshop';
+import { attempt, orPage } from '$lib/server/forms';
 import { listContainers } from '$lib/server/repositories/containers';
 import { listMasters } from '$lib/server/repositories/masters';
 import { demouldPresses } from '$lib/server/repositories/demouldPresses';
 import { listExperiences } from '$lib/server/repositories/experiences';
 import { listMaterials, listResins, listRubbers } from '$lib/server/repositories/materials';
 import { listMoulds, takesResin } from '$lib/server/repositories/moulds';
-import { saveShot } from '$lib/server/repositories/shots';
+import { getShot, listShots, saveShot } from '$lib/server/repositories/shots';
 import { listVessels, withPot } from '$lib/server/repositories/vessels';
 import type { Actions, PageServerLoad } from './$types';
+
+/**
+ * What the form begins with: a kept shot that is changed or copied, else the last one that was sized for this mould.
+ * Room and air are those of today.
+ */
+async function begunWith(url: URL, mouldId: string | undefined, settings: WorkshopSettings) {
+	const wanted = url.searchParams.get('change') ?? url.searchParams.get('from');
+	const shot = wanted
+		? await orPage(getShot(wanted))
+		: mouldId && (await listShots(LOOKED_THROUGH)).find((s) => s.inputs.mouldIds.includes(mouldId));
+	const parsed = shot && shotInputs.safeParse(shot.inputs);
+	if (!shot || !parsed || !parsed.success) return undefined;
+	const { roomTempC, relativeHumidity } = settings;
+	const today = { startTempC: roomTempC, mouldTempC: roomTempC, roomTempC, relativeHumidity };
+	// of a shot over several moulds the one that was asked for
+	const only =
+		!wanted && mouldId && parsed.data.mouldIds.length > 1 ? { mouldIds: [mouldId], copies: 1 } : {};
+	return { shot, inputs: { ...parsed.data, ...today, ...only } };
+}
+/** Shots that are looked through for the last one of a mould. */
+const LOOKED_THROUGH = 300;
 
 export const load: PageServerLoad = async ({ url, locals }) => {
 	const [
@@ -52,24 +75,31 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 	const masterId = mould?.masterId ?? url.searchParams.get('master') ?? '';
 	const form = await superValidate(zod4(shotInputs));
 	const { roomTempC, relativeHumidity } = locals.settings;
-	Object.assign(form.data, {
-		masterId: masters.some((m) => m.id === masterId) ? masterId : '',
-		mouldIds: mould
-			? [mould.id]
-			: active.filter((m) => m.masterId === masterId && takesResin(m)).map((m) => m.id),
-		resinId: '',
-		copies: 1,
-		sprueVolumeMl: 0,
-		sectionMm: 6,
-		kind: 'solid',
-		measuring: locals.settings.measuring,
-		startTempC: roomTempC,
-		mouldTempC: roomTempC,
-		roomTempC,
-		relativeHumidity
-	});
+	const begun = await begunWith(url, mould?.id, locals.settings);
+	Object.assign(
+		form.data,
+		begun?.inputs ?? {
+			masterId: masters.some((m) => m.id === masterId) ? masterId : '',
+			mouldIds: mould
+				? [mould.id]
+				: active.filter((m) => m.masterId === masterId && takesResin(m)).map((m) => m.id),
+			resinId: '',
+			copies: 1,
+			sprueVolumeMl: 0,
+			sectionMm: 6,
+			kind: 'solid',
+			measuring: locals.settings.measuring,
+			startTempC: roomTempC,
+			mouldTempC: roomTempC,
+			roomTempC,
+			relativeHumidity
+		}
+	);
+	const changed = url.searchParams.has('change') && begun ? begun.shot : undefined;
 	return {
 		form,
+		changed: changed ? { id: changed.id, number: changed.number, version: changed.version } : null,
+		begunFrom: begun && !changed ? begun.shot.number : null,
 		masters,
 		resins,
 		releases,
@@ -129,11 +159,13 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 };
 
 export const actions: Actions = {
-	default: async ({ request, locals }) => {
+	default: async ({ request, url, locals }) => {
 		const form = await superValidate(request, zod4(shotInputs));
 		if (!form.valid) return fail(400, { form });
+		const changed = url.searchParams.get('change');
+		const version = z.coerce.number().int().min(0).catch(0).parse(url.searchParams.get('version'));
 		return attempt(form, async () => {
-			const id = await saveShot(form.data, locals.settings);
+			const id = await saveShot(form.data, locals.settings, changed ? { id: changed, version } : undefined);
 			redirect(303, `/shots/${id}`);
 		});
 	}

@@ -133,14 +133,22 @@
 	);
 </script>
 
-<PageHead title="Size a shot" about="Solid, rolled or filled: every cup against the time that the resin gives." />
+<PageHead
+	title={data.changed ? `Change shot S${data.changed.number}` : 'Size a shot'}
+	about={data.begunFrom === null
+		? 'Solid, rolled or filled: every cup against the time that the resin gives.'
+		: `Begun as shot S${data.begunFrom} was, at the room of today; change what is otherwise.`} />
 {#if planned}
 	{@const first = planned.shot.batches[0]!}
 	<section class="slab mb-5 px-5 pt-4 pb-3" aria-label="Steps against pot life">
 		<Fuse steps={first.steps} potLifeS={first.potLifeS} usableS={first.budget.usableS} slackS={first.slackS} />
 	</section>
 {/if}
-<form method="POST" use:enhance class="grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_27rem]">
+<form
+	method="POST"
+	action={data.changed ? `?change=${data.changed.id}&version=${data.changed.version}` : undefined}
+	use:enhance
+	class="grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_27rem]">
 	<div class="slab p-5">
 		<FormErrors errors={$errors._errors} />
 		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
@@ -265,7 +273,7 @@
 			refused={pot?.refused ?? ''}
 			potWords="{settings.potName}, {units.show(settings.potTargetGaugeKpa, 'pressure')}" />
 		<AirFields {form} {problemAt} />
-		<Save label="Keep this shot" submitting={$submitting} />
+		<Save label={data.changed ? 'Change this shot' : 'Keep this shot'} submitting={$submitting} />
 	</div>
 	<aside class="slab flex flex-col gap-4 p-5" aria-live="polite">
 		{#if planned}
