@@ -72,7 +72,8 @@
 
 <svelte:window onkeydown={opens} />
 
-<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_noninteractive_element_interactions: Escape closes a dialog by itself -->
+<!-- Escape closes a dialog by itself -->
+<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_noninteractive_element_interactions -->
 <dialog
 	bind:this={dialog}
 	aria-label="Find anything"
@@ -94,7 +95,8 @@
 		onkeydown={key} />
 	<ul id="{uid}-list" role="listbox" aria-label="Found" class="max-h-[60vh] overflow-y-auto py-1">
 		{#each shown as f, i (`${f.kind}${f.href}`)}
-			<!-- svelte-ignore a11y_click_events_have_key_events: the field above has the keys -->
+			<!-- the field above has the keys -->
+			<!-- svelte-ignore a11y_click_events_have_key_events -->
 			<li
 				id="{uid}-{i}"
 				role="option"
