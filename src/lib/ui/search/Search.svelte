@@ -73,7 +73,7 @@
 <svelte:window onkeydown={opens} />
 
 <!-- Escape closes a dialog by itself -->
-<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_noninteractive_element_interactions -->
+<!-- svelte-ignore a11y_click_events_have_key_events -->
 <dialog
 	bind:this={dialog}
 	aria-label="Find anything"
