@@ -20,7 +20,6 @@ export const GLOSSARY: Readonly<Record<string, string>> = {
 	Slack: SAME.slack,
 	'Too long by': SAME.slack,
 	Demould: SAME.demould,
-	'Demould after': SAME.demould,
 	'Thinnest section':
 		'The thinnest place of the cast that must be firm when it is taken out, measured through. It cures last, so the demould time goes by it.',
 	'Thickest section':
