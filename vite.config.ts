@@ -57,6 +57,9 @@ export default defineConfig({
 					include: ['src/**/*.test.ts'],
 					exclude: ['src/**/*.svelte.test.ts'],
 					environment: 'node',
+					// a busy machine takes longer for the same sum
+					testTimeout: 60_000,
+					hookTimeout: 60_000,
 					isolate: false
 				}
 			},
