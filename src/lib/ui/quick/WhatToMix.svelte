@@ -175,7 +175,7 @@
 				name="roomTempC"
 				bind:value={q.roomTempC}
 				error={said('roomTempC')}
-				hint="7 % of the pot life a degree" />
+				hint="warmer is quicker" />
 		</div>
 		{#each elsewhere as words (words)}<p class="mt-2 font-semibold text-(--harm)" role="alert">{words}</p>{/each}
 		<form
