@@ -9,6 +9,7 @@ import {
 } from '$lib/core/earlierIds';
 import { closeDb, db } from '$lib/server/db/connection';
 import { up } from '$lib/server/db/migrations/0016-ids';
+import { up as rename } from '$lib/server/db/migrations/0018-names';
 
 // the demo's database is put back to what the version before stored, and migrated once more
 afterAll(() => closeDb());
@@ -79,5 +80,53 @@ describe('a database of the version before', () => {
 		await up();
 		expect(await tell()).toEqual(before);
 		expect(await select('SELECT MAX(updatedAt) AS at FROM pulls')).toEqual([{ at }]);
+	});
+});
+
+describe('a database from before its keys had the names of today', () => {
+	const RECORDS = {
+		materials: ['body', 'potLifeConversion', 'potConversion'],
+		pours: ['plan', 'severity', 'level'],
+		shots: ['result', 'fillerMix', 'filled'],
+		device_commands: ['body', 'device', 'device']
+	} as const;
+	const stored = async () => ({
+		...Object.fromEntries(
+			await Promise.all(
+				Object.entries(RECORDS).map(async ([table, [column]]) => {
+					const rows = await select<{ id: string; body: unknown }>(
+						`SELECT id, ${column} AS body FROM ${table} ORDER BY id`
+					);
+					return [
+						table,
+						rows.map((r) => (typeof r.body === 'string' ? JSON.parse(r.body) : r.body) as unknown)
+					];
+				})
+			)
+		),
+		movements: await select('SELECT * FROM stock_movements ORDER BY pourId, containerId'),
+		instruments: await select('SELECT id, kind FROM instruments ORDER BY id')
+	});
+	it('is as it was after its migration; a second run changes nothing', async () => {
+		const [resin] = await select<{ id: string }>("SELECT id FROM materials WHERE kind = 'resin' ORDER BY id");
+		await db().query(
+			"UPDATE materials SET body = JSON_SET(body, '$.potLifeConversion', 0.3, '$.gelConversion', 0.6) WHERE id = ?",
+			{ replacements: [resin!.id] }
+		);
+		const is = await stored();
+		expect(is.movements.length).toBeGreaterThan(3);
+		for (const [table, [column, key, old]] of Object.entries(RECORDS))
+			await db().query(`UPDATE ${table} SET ${column} = REPLACE(${column}, ?, ?)`, {
+				replacements: [`"${key}":`, `"${old}":`]
+			});
+		await db().query('RENAME TABLE stock_movements TO bookings');
+		await rename();
+		expect(await stored()).toEqual(is);
+		await rename();
+		expect(await stored()).toEqual(is);
+		await db().query(
+			"UPDATE materials SET body = JSON_REMOVE(body, '$.potLifeConversion', '$.gelConversion') WHERE id = ?",
+			{ replacements: [resin!.id] }
+		);
 	});
 });

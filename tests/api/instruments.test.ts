@@ -35,7 +35,7 @@ const openPour = async () => {
 
 beforeAll(async () => {
 	const { text } = await sendForm('/settings/instruments?/add', [
-		['__superform_json', JSON.stringify([{ kind: 1, name: 2 }, 'gun', name])]
+		['__superform_json', JSON.stringify([{ kind: 1, name: 2 }, 'infraredThermometer', name])]
 	]);
 	token = /[\w-]{32}/.exec(JSON.parse(text).data)![0];
 	expect(token).toHaveLength(32);
@@ -45,7 +45,7 @@ describe('an instrument over HTTP', () => {
 	it('posts its reading with its token, and every bench hears it with its age and its name', async () => {
 		expect((await reading({ value: 27.5 })).status).toBe(200);
 		const heard = (await firstOf(await openPour())).find((r) => r.instrument === name)!;
-		expect(heard).toMatchObject({ device: 'gun', value: 27.5 });
+		expect(heard).toMatchObject({ device: 'infraredThermometer', value: 27.5 });
 		expect(heard.ageMs).toBeGreaterThanOrEqual(0);
 		expect(heard.ageMs).toBeLessThan(60_000);
 	});

@@ -87,7 +87,7 @@ describe('a book of the version before', () => {
 		// a simulated scale weighed nothing: the tin gave what was planned
 		const layered = open.find((p) => (p['plan'] as { layers?: unknown }).layers)!;
 		const [first] = (layered['plan'] as { layers: { a: { massG: number } }[] }).layers;
-		const booked = tables['bookings']!.filter((b) => b['pourId'] === layered.id).map((b) =>
+		const booked = tables['stock_movements']!.filter((b) => b['pourId'] === layered.id).map((b) =>
 			Number(b['massG'])
 		);
 		expect(booked.some((g) => Math.abs(g - first!.a.massG) < 0.01)).toBe(true);

@@ -115,7 +115,7 @@ describe('own experience', () => {
 			note: 'rust'
 		});
 		const said = whatMeets(master, rubber, await listExperiences());
-		expect(said[0]).toMatchObject({ code: 'own-never-again', level: 'harm' });
+		expect(said[0]).toMatchObject({ code: 'own-never-again', severity: 'harm' });
 		expect(said[0]!.message).toContain('rust');
 		await removeExperience(id);
 		expect(whatMeets(master, rubber, await listExperiences())).toEqual([]);

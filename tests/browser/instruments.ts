@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 
-type Kind = 'scale' | 'gun' | 'gauge' | 'air';
+type Kind = 'scale' | 'infraredThermometer' | 'gauge' | 'hygrometer';
 interface Said {
 	value: number;
 	second?: number;
@@ -8,9 +8,9 @@ interface Said {
 }
 const NAMES: Readonly<Record<Kind, string>> = {
 	scale: 'Scale',
-	gun: 'Gun thermometer',
+	infraredThermometer: 'Gun thermometer',
 	gauge: 'Pot gauge',
-	air: 'Thermo-hygrometer'
+	hygrometer: 'Thermo-hygrometer'
 };
 /** An instrument tells what it reads so often, ms. */
 const EVERY_MS = 300;
@@ -19,9 +19,9 @@ const EVERY_MS = 300;
 export class Instruments {
 	says: Record<Kind, Said> = {
 		scale: { value: 0, settled: true },
-		gun: { value: 22.5 },
+		infraredThermometer: { value: 22.5 },
 		gauge: { value: 0 },
-		air: { value: 21.4, second: 44 }
+		hygrometer: { value: 21.4, second: 44 }
 	};
 	readonly #page: Page;
 	readonly #url: string;

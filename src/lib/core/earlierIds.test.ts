@@ -97,7 +97,7 @@ describe('a book of version 1', () => {
 	};
 	it('has ids for its words, and what people wrote themselves stays', () => {
 		const upgraded = upgradeBackup({ version: 1, tables }) as { version: number; tables: typeof tables };
-		expect(upgraded.version).toBe(2);
+		expect(upgraded.version).toBe(3);
 		expect(upgraded.tables.pulls[0]).toMatchObject({
 			grade: 'needs-work',
 			body: { faults: ['face-bubbles'], note: 'good' }
@@ -121,7 +121,48 @@ describe('a book of version 1', () => {
 	it('read twice it is the same, and what is no book is left alone', () => {
 		const once = upgradeBackup({ version: 1, tables });
 		expect(upgradeBackup(once)).toEqual(once);
-		for (const other of [null, 3, 'book', [], { version: 3, tables }, { version: 1 }])
+		for (const other of [null, 3, 'book', [], { version: 4, tables }, { version: 1 }])
 			expect(upgradeBackup(other)).toBe(other);
+	});
+});
+
+describe('a book of version 2', () => {
+	const fillers = [{ massShare: 0.3, densityGPerMl: 2.7, conductivityWPerMK: 200, specificHeatJPerGK: 0.9 }];
+	const cure = { potLifeS: 150, demouldS: 900, character: 'quick', gelConversion: 0.6 };
+	const said = { code: 'hot-core', message: 'level: harm', action: 'Wait.' };
+	const mix = { fillers, viscosityFactor: 2 };
+	const tables = {
+		materials: [{ name: 'filled', body: { ...cure, potConversion: 0.4, level: 'of the water' } }],
+		pours: [
+			{ plan: { kind: 'filled', cure: { ...cure, filled: mix }, warnings: [{ ...said, level: 'harm' }] } }
+		],
+		pour_events: [
+			{ kind: 'device-lost', body: { kind: 'device-lost', device: 'gun', how: 'silent' } },
+			{ kind: 'step-done', body: { kind: 'step-done', stepId: 'air' } }
+		],
+		device_commands: [{ body: { kind: 'fails', device: 'air', how: 'not' } }],
+		bookings: [{ pourId: 'p', containerId: 'c', massG: 12.5, at: '2026-11-01T08:00:00.000Z' }]
+	};
+	it('has the names of today for its keys, devices and tables, its values kept', () => {
+		const upgraded = upgradeBackup({ version: 2, tables }) as { tables: Record<string, unknown[]> };
+		expect(upgraded.tables).toEqual({
+			materials: [{ name: 'filled', body: { ...cure, potLifeConversion: 0.4, level: 'of the water' } }],
+			pours: [
+				{
+					plan: {
+						kind: 'filled',
+						cure: { ...cure, fillerMix: mix },
+						warnings: [{ ...said, severity: 'harm' }]
+					}
+				}
+			],
+			pour_events: [
+				{ kind: 'device-lost', body: { kind: 'device-lost', device: 'infraredThermometer', how: 'silent' } },
+				tables.pour_events[1]
+			],
+			device_commands: [{ body: { kind: 'fails', device: 'hygrometer', how: 'not' } }],
+			stock_movements: tables.bookings
+		});
+		expect(upgradeBackup({ ...upgraded, version: 3 })).toEqual({ ...upgraded, version: 3 });
 	});
 });

@@ -28,6 +28,7 @@ export const EARLIER_CLOSINGS = {
 	'boards and clamps': 'boards-clamps'
 } as const;
 export const EARLIER_MEASURING = { 'two cups': 'two-cups', 'one cup': 'one-cup' } as const;
+export const EARLIER_DEVICES = { gun: 'infraredThermometer', air: 'hygrometer' } as const;
 export const EARLIER_CAUSES = {
 	'damp air': 'damp-air',
 	'damp or cold mould face': 'damp-face',

@@ -18,7 +18,7 @@ export interface Warning {
 	/** What to do about it. */
 	readonly action: string;
 	/** `harm` is kept for what hurts people or loses the shot. */
-	readonly level?: 'harm' | 'care' | undefined;
+	readonly severity?: 'harm' | 'care' | undefined;
 }
 
 /** An input that no sum can be made from: the sentence belongs at the field named by the path. */

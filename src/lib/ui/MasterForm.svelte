@@ -80,7 +80,7 @@
 				...whatMeets(masterThing($form.material, $form.sealing !== 'none'), thing, experiences),
 				...(release ? whatMeets(releaseThing(release.id, release.record), thing, experiences) : [])
 			];
-			return { id: r.id, name: r.record.name, said, harm: said.some((w) => w.level === 'harm') };
+			return { id: r.id, name: r.record.name, said, harm: said.some((w) => w.severity === 'harm') };
 		})
 	);
 	let photoError = $state('');

@@ -106,7 +106,7 @@
 	function harmfulResins(of: Thing) {
 		const said = shelf.resins.flatMap((r) =>
 			pourMeetings({ resin: resinThing(r.id, r.record), moulds: [of] }, shelf.experiences)
-				.filter((w) => w.level === 'harm')
+				.filter((w) => w.severity === 'harm')
 				.map((w) => ({ ...w, name: r.record.name }))
 		);
 		return [...new Set(said.map((w) => w.message))].map((text) => {

@@ -291,7 +291,7 @@
 					{desk}
 					{forecast}
 					{elapsedS}
-					gun={devices.live('gun')?.value}
+					gun={devices.live('infraredThermometer')?.value}
 					eyes={!source} />{/if}
 			{#if waiting && waitS > 20}{@render waiting(waitS)}{/if}
 		</Frame>

@@ -14,7 +14,7 @@
 				<li
 					class={[
 						'flex gap-3 rounded-lg border-l-[6px] px-3 py-2',
-						warning.level === 'harm' ? 'border-(--harm) bg-(--harm-soft)' : 'border-(--hot) bg-(--hot-soft)'
+						warning.severity === 'harm' ? 'border-(--harm) bg-(--harm-soft)' : 'border-(--hot) bg-(--hot-soft)'
 					]}>
 					<TriangleAlert class="mt-0.5 size-6 shrink-0" aria-hidden="true" />
 					<p>{warning.message} <strong>{warning.action}</strong></p>

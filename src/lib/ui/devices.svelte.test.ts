@@ -75,7 +75,7 @@ describe('devices of a pour on the server', () => {
 		const heard: number[] = [];
 		const stop = serverDevices('p', () => Date.now()).open((r) => heard.push(r[0]!.value));
 		const speak = (stream: Stream, value: number) =>
-			stream.onmessage!({ data: JSON.stringify([{ device: 'gun', ageMs: 0, value }]) });
+			stream.onmessage!({ data: JSON.stringify([{ device: 'infraredThermometer', ageMs: 0, value }]) });
 		for (let s = 0; s < 30; s++) {
 			speak(Stream.all[0]!, s);
 			await vi.advanceTimersByTimeAsync(1000);
@@ -227,11 +227,14 @@ describe('what the devices at this bench say', () => {
 	it('one that is typed by hand stays out, however it speaks', () => {
 		const devices = make();
 		devices.start(true);
-		devices.typed.gun = true;
-		reads('gun', 24);
-		expect([devices.state('gun'), devices.live('gun')]).toEqual(['typed', undefined]);
-		devices.typed.gun = false;
-		expect(devices.live('gun')?.value).toBe(24);
+		devices.typed.infraredThermometer = true;
+		reads('infraredThermometer', 24);
+		expect([devices.state('infraredThermometer'), devices.live('infraredThermometer')]).toEqual([
+			'typed',
+			undefined
+		]);
+		devices.typed.infraredThermometer = false;
+		expect(devices.live('infraredThermometer')?.value).toBe(24);
 	});
 
 	it('switched off it forgets, so that an old reading is never taken for a new one', () => {

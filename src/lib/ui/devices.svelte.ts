@@ -109,7 +109,12 @@ export class Devices {
 	/** Whether this browser listens to devices at all. */
 	on = $state(false);
 	/** Typed by hand although it speaks. */
-	typed = $state<Record<DeviceKind, boolean>>({ scale: false, gun: false, gauge: false, air: false });
+	typed = $state<Record<DeviceKind, boolean>>({
+		scale: false,
+		infraredThermometer: false,
+		gauge: false,
+		hygrometer: false
+	});
 	readings = $state.raw<Partial<Record<DeviceKind, DeviceReading>>>({});
 	/** In practice: what they say is made up, and they can be worked from the screen. */
 	simulated = $state(false);

@@ -45,7 +45,10 @@ export interface BenchForecast {
 type Cup = ClockCup & { roomTempC: number };
 
 /** A cup of this resin, as the cure engine is asked for it. */
-const asked = (resin: CureRecord, { filled, ...cup }: Cup) => ({ resin: resinIn({ filled }, resin), ...cup });
+const asked = (resin: CureRecord, { fillerMix, ...cup }: Cup) => ({
+	resin: resinIn({ fillerMix }, resin),
+	...cup
+});
 
 /**
  * Corrects a plan by what was read at the bench: the air and the mould before the pull, and a gun
@@ -229,7 +232,7 @@ function layersNow(
 		const model = calibrate(record);
 		return solveLayered(model, {
 			layersMm: layers.map((l) => l.thicknessMm),
-			filled: clockCups(plan).map((c) => c.filled),
+			fillerMix: clockCups(plan).map((c) => c.fillerMix),
 			mouldWallMm: plan.section!.mouldWallMm,
 			wall: WALLS[plan.section!.wall ?? 'silicone'],
 			...at,

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { DEVICES } from '../devices/reading';
-import { EARLIER_FAULTS, EARLIER_GRADES, idSchema, withIds } from '../earlierIds';
+import { EARLIER_DEVICES, EARLIER_FAULTS, EARLIER_GRADES, idSchema, withIds } from '../earlierIds';
 import { FAULTS } from '../faults/faults';
 import { SOURCES } from './source';
 
@@ -144,7 +144,7 @@ export const pourEvent = z.discriminatedUnion('kind', [
 	z.strictObject({
 		...base,
 		kind: z.literal('device-lost'),
-		device: z.enum(DEVICES),
+		device: idSchema(DEVICES, EARLIER_DEVICES),
 		how: z.enum(['silent', 'nonsense'])
 	}),
 	/** What the resin was seen to do, at the press of a button; or the left-over in its cup. */

@@ -46,7 +46,7 @@ export function lateAdvice(
 	if (hottest >= RUNAWAY_C) {
 		return {
 			code: 'runaway',
-			level: 'harm',
+			severity: 'harm',
 			message: `The cup is at ${digits(hottest, 0)} °C and running away.`,
 			action: 'Do not pour it. Spread it thin on a tray or foil, outdoors if it smokes, never a lid on it.'
 		};
@@ -71,7 +71,7 @@ export function lateAdvice(
 	if (leftS <= 0 && !poured) {
 		return {
 			code: 'past-pot-life',
-			level: 'harm',
+			severity: 'harm',
 			message: 'It is past its pot life: it tears and traps air instead of flowing.',
 			action:
 				'Stop pouring. Spread what is left thin; a mould that is half full is emptied now, while it still comes out.'

@@ -34,7 +34,7 @@ export function partAnswer(raw: z.input<typeof partQuery>) {
 	const { fillers: typed, ...rest } = raw;
 	const { fillers } = partQuery.parse(raw);
 	const resin = typed?.length
-		? { ...rest.resin, filled: { fillers: fillers.map(({ name: _name, ...f }) => f), viscosityFactor: 1 } }
+		? { ...rest.resin, fillerMix: { fillers: fillers.map(({ name: _name, ...f }) => f), viscosityFactor: 1 } }
 		: rest.resin;
 	const { flexibleS, ...result } = part({ ...rest, resin });
 	const { section, mouldWallMm, wall, open, startTempC, mouldTempC, roomTempC } = rest;

@@ -83,7 +83,7 @@ it('own experience comes first, the last word counts, and fine never hides a har
 	expect(whatMeets(a, b, [own('fine')]).map((w) => w.code)).toEqual(['own-fine', 'inhibition']);
 	expect(whatMeets(a, b, [own('fine'), own('never again')])[0]).toMatchObject({
 		code: 'own-never-again',
-		level: 'harm'
+		severity: 'harm'
 	});
 	const soaks = [resin('fast urethane'), platinum] as const;
 	const fine: Experience = { first: soaks[0].key, second: soaks[1].key, verdict: 'fine', note: '' };

@@ -31,7 +31,7 @@ export function masterAndRubber(
 	if (cureKind === 'addition' && inhibitor) {
 		out.push({
 			code: 'inhibition',
-			level: 'harm',
+			severity: 'harm',
 			message: `${inhibitor} stops a platinum rubber from curing: it stays tacky at the face.`,
 			action:
 				'Post-cure and wash a print, put a barrier coat on, or take a tin rubber. Always try a small patch first.'
@@ -47,7 +47,7 @@ export function masterAndRubber(
 	if (material.endsWith('cured rubber')) {
 		out.push({
 			code: 'bonds',
-			level: 'harm',
+			severity: 'harm',
 			message: 'Silicone bonds to cured silicone for good.',
 			action: 'Take a release that is made for it, not a silicone-oil spray. Try a small patch first.'
 		});
@@ -97,7 +97,7 @@ function resinAndMaster(family: ResinRecord['family'], material: MasterMaterial)
 		return [
 			{
 				code: 'dissolves',
-				level: 'harm',
+				severity: 'harm',
 				message: 'Polyester dissolves polystyrene.',
 				action: 'Take polyethylene or silicone.'
 			}
@@ -152,7 +152,7 @@ const SPARED_BY_RELEASE: readonly string[] = ['sticks'];
  * withoutRelease([]); // []
  */
 export function withoutRelease(warnings: readonly Warning[]): Warning[] {
-	return warnings.map((w) => (SPARED_BY_RELEASE.includes(w.code) ? { ...w, level: 'harm' } : w));
+	return warnings.map((w) => (SPARED_BY_RELEASE.includes(w.code) ? { ...w, severity: 'harm' } : w));
 }
 
 function releaseAndRubber(release: Extract<Thing, { kind: 'release' }>['release']): Warning[] {
@@ -223,7 +223,7 @@ function resinAndWater(family: ResinRecord['family']): Warning[] {
 					? 'The mould holds water and urethane foams on water.'
 					: 'The mould holds water: this resin stays cloudy and soft where it touches it.',
 			action: 'Cast plaster or wax in it, or make a mould of rubber.',
-			level: 'harm'
+			severity: 'harm'
 		}
 	];
 }
@@ -287,7 +287,7 @@ export function whatMeets(a: Thing, b: Thing, all: readonly Experience[] = []): 
 				: last.verdict === 'with care'
 					? 'Do as you noted, after a small trial patch.'
 					: 'Take another material.',
-		...(last.verdict === 'never again' ? { level: 'harm' as const } : {})
+		...(last.verdict === 'never again' ? { severity: 'harm' as const } : {})
 	};
-	return [said, ...(last.verdict === 'fine' ? rules.filter((w) => w.level === 'harm') : rules)];
+	return [said, ...(last.verdict === 'fine' ? rules.filter((w) => w.severity === 'harm') : rules)];
 }

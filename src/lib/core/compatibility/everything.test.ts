@@ -72,7 +72,7 @@ describe('whatever meets whatever', () => {
 			fc.property(thing, thing, fc.array(verdict, { maxLength: 5 }), (a, b, verdicts) => {
 				const own = verdicts.map((v): Experience => ({ first: b.key, second: a.key, verdict: v, note: 'x' }));
 				const said = whatMeets(a, b, own).map((w) => w.code);
-				for (const w of rulesFor(a, b).filter((r) => r.level === 'harm')) expect(said).toContain(w.code);
+				for (const w of rulesFor(a, b).filter((r) => r.severity === 'harm')) expect(said).toContain(w.code);
 				if (own.length > 0) expect(said[0]).toMatch(/^own-/);
 			})
 		);

@@ -40,7 +40,7 @@ it('every thing of a group meets every thing of the others, and none of its own'
 
 it('sulphur under platinum is said once, however many moulds of it there are (common practice, no source)', () => {
 	const said = meetings([[master], [rubber(1, 'addition'), rubber(1, 'addition')]]);
-	expect(said.some((w) => w.level === 'harm')).toBe(true);
+	expect(said.some((w) => w.severity === 'harm')).toBe(true);
 	expect(new Set(said.map((w) => w.message)).size).toBe(said.length);
 });
 

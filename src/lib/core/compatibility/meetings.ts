@@ -33,7 +33,7 @@ export function meetings(
  * pourMeetings({
  *   resin: resinThing('1', { name: 'White', family: 'fast urethane' }),
  *   moulds: [rigidThing('printed')]
- * })[0]?.level; // 'harm'
+ * })[0]?.severity; // 'harm'
  */
 export function pourMeetings(
 	of: { resin: Thing; moulds: readonly Thing[]; release?: Thing | undefined },

@@ -116,10 +116,10 @@ function withRecord(record: CureRecord, name: SpreadName, deviations: number): C
 			}
 			return { ...record, [name]: moved(name, record[name] ?? defaults[name], deviations) };
 		}
-		case 'potConversion': {
-			const pot = record.potConversion ?? defaults.potConversion;
+		case 'potLifeConversion': {
+			const pot = record.potLifeConversion ?? defaults.potLifeConversion;
 			const most = (record.gelConversion ?? defaults.gelConversion) * 0.97;
-			return { ...record, potConversion: Math.min(most, moved(name, pot, deviations)) };
+			return { ...record, potLifeConversion: Math.min(most, moved(name, pot, deviations)) };
 		}
 		case 'activationKjPerMol':
 		case 'deflectionTempC':
@@ -157,7 +157,7 @@ export function cupBands(question: CupInput): Record<'potLifeS' | 'gelTimeS' | '
 
 /** What a cup's forecast leads from. */
 export const cupMoves: Moves<CupInput> = {
-	...recordMoves<CupInput>(['speed', 'heatOfCureJPerG', 'activationKjPerMol', 'potConversion']),
+	...recordMoves<CupInput>(['speed', 'heatOfCureJPerG', 'activationKjPerMol', 'potLifeConversion']),
 	resinTempC: (q, k) => ({ ...q, startTempC: moved('resinTempC', q.startTempC, k) }),
 	roomTempC: (q, k) => ({ ...q, roomTempC: moved('roomTempC', q.roomTempC, k) })
 };

@@ -2,7 +2,7 @@ import { findRoot } from '../numeric/findRoot';
 import { remembering } from '../numeric/remembering';
 import { formatTime } from '../units';
 import { cupPotLifeS, cupPeakC } from './cupModel';
-import { filledModel } from './filledModel';
+import { fillerMixModel } from './fillerMixModel';
 import { arrhenius, isothermalKt, type Kinetics } from './kinetics';
 import type { CureModel } from './model';
 import { solvePart } from './partModel';
@@ -36,7 +36,7 @@ export const calibrate: (raw: CureRecord) => CureModel = remembering(
 		const wanted = wantsOf(ofSheet(record));
 		const maturityS = wanted.maturityS * (record.maturityFactor ?? 1);
 		const model = { ...calibrateCup(raw), ...wanted, maturityS };
-		return record.filled ? filledModel(model, record.filled) : model;
+		return record.fillerMix ? fillerMixModel(model, record.fillerMix) : model;
 	},
 	JSON.stringify,
 	256
@@ -45,7 +45,7 @@ export const calibrate: (raw: CureRecord) => CureModel = remembering(
 /** The same for a cup alone, filled or not: what a part wants after gel is not asked, which takes a tenth of the time. */
 export const cupResin: (raw: CureRecord) => SheetModel & Pick<CureModel, 'defaulted'> = (raw) => {
 	const model = calibrateCup(raw);
-	return raw.filled ? filledModel(model, cureRecord.parse(raw).filled!) : model;
+	return raw.fillerMix ? fillerMixModel(model, cureRecord.parse(raw).fillerMix!) : model;
 };
 
 const calibrateCup = remembering(
@@ -76,7 +76,7 @@ function ofSheet(record: ParsedCureRecord): ParsedCureRecord {
 	const {
 		rateFactor: _rate,
 		lengtheningPercent: _longer,
-		filled: _filled,
+		fillerMix: _fillerMix,
 		maturityFactor: _factor,
 		maturitySd: _sd,
 		...sheet
@@ -111,7 +111,7 @@ const CONSTANTS = [
 	'heatOfCureJPerG',
 	'activationKjPerMol',
 	'specificHeatJPerGK',
-	'potConversion',
+	'potLifeConversion',
 	'gelConversion',
 	'conductivityWPerMK',
 	'glassFreshC',
@@ -126,7 +126,7 @@ const CONSTANT_WORDS: Readonly<Record<Constant, string>> = {
 	heatOfCureJPerG: 'heat of cure',
 	activationKjPerMol: 'how much warmth hurries it',
 	specificHeatJPerGK: 'specific heat',
-	potConversion: 'how far it has cured when it is too thick',
+	potLifeConversion: 'how far it has cured when it is too thick',
 	gelConversion: 'how far it has cured at gel',
 	conductivityWPerMK: 'conductivity',
 	glassFreshC: 'where the fresh mix would turn to glass',
@@ -161,7 +161,7 @@ function atSheet(record: ParsedCureRecord, c: Constants): SheetModel {
 		specificHeatJPerGK: c.specificHeatJPerGK,
 		heatOfCureJPerG: c.heatOfCureJPerG,
 		conductivityWPerMK: c.conductivityWPerMK,
-		potConversion: c.potConversion,
+		potLifeConversion: c.potLifeConversion,
 		gelConversion: c.gelConversion,
 		speed: 1,
 		maturityS: 0,
@@ -211,10 +211,10 @@ function heatFromPeak(
 function potLifeKinetics(record: ParsedCureRecord, base: Base, c: Constants): Kinetics {
 	const potLifeS = record.potLifeS!;
 	const { potLifeMassG: massG, potLifeTempC: tempC } = record;
-	const ends = record.statedAs === 'gel' ? c.gelConversion : c.potConversion;
+	const ends = record.statedAs === 'gel' ? c.gelConversion : c.potLifeConversion;
 	const kinetics = (logK: number) => ({ ...base, k23PerS: Math.exp(logK), inductionPerS: Infinity });
 	const timeFor = (logK: number) => {
-		const model = { ...c, potConversion: ends, kinetics: kinetics(logK) };
+		const model = { ...c, potLifeConversion: ends, kinetics: kinetics(logK) };
 		const setup = { massG, startTempC: tempC, roomTempC: tempC };
 		return Math.log(Math.min(cupPotLifeS(model, setup, potLifeS * 50), potLifeS * 50) / potLifeS);
 	};

@@ -145,7 +145,7 @@ export function catalystPlan(raw: CatalystPlanInput): CatalystPlan {
 			: [
 					{
 						code: 'no-share-fits',
-						level: 'harm',
+						severity: 'harm',
 						message: `Even ${digits(last.percent)} % peaks at ${digits(last.peakTempC, 0)} °C or sets in ${formatTime(last.potLifeS)}.`,
 						action: 'Cast it in layers, each at the gel of the last, or cool the room and the resin.'
 					}

@@ -117,8 +117,8 @@ export function runCup(input: ParsedCupInput, model: CureModel): CupResult {
 	const pourTempC = input.pourTempC;
 	if (pourTempC !== undefined && input.startTempC >= pourTempC) marks.pour = 0;
 	const end = integrateCup(cupSetup(input, model), HORIZON_S, (step) => {
-		if (Number.isNaN(marks.pot) && step.y1[0]! >= model.potConversion)
-			marks.pot = crossing(step, 0, model.potConversion);
+		if (Number.isNaN(marks.pot) && step.y1[0]! >= model.potLifeConversion)
+			marks.pot = crossing(step, 0, model.potLifeConversion);
 		if (Number.isNaN(marks.gel) && step.y1[0]! >= model.gelConversion)
 			marks.gel = crossing(step, 0, model.gelConversion);
 		if (Number.isNaN(marks.pour) && pourTempC !== undefined && step.y1[1]! >= pourTempC)
@@ -191,7 +191,7 @@ function cupWarnings(
 	if (peakTempC > 120) {
 		warnings.push({
 			code: 'hot-cup',
-			level: 'harm',
+			severity: 'harm',
 			message: `Left in the cup this mass heats itself to about ${digits(peakTempC, 0)} °C: it can smoke and melt the cup.`,
 			action: 'Spread left-overs out thin, outdoors if they smoke; never put a lid on.'
 		});

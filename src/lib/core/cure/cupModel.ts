@@ -139,10 +139,10 @@ export const cupGelS = (
 
 /** When it is too thick to pour, s after combining; Infinity when it is not within the horizon. */
 export const cupPotLifeS = (
-	resin: CupResin & { potConversion: number },
+	resin: CupResin & { potLifeConversion: number },
 	cup: PlainCup,
 	horizonS = HORIZON_S
-): number => reachesS(resin, cup, resin.potConversion, horizonS);
+): number => reachesS(resin, cup, resin.potLifeConversion, horizonS);
 
 /** How hot it gets, °C. */
 export function cupPeakC(resin: CupResin, cup: PlainCup, horizonS = HORIZON_S): number {

@@ -294,7 +294,7 @@ describe('bad records', () => {
 		[{ demouldS: 900, character: 'quick' }, /pot life/],
 		[{ potLifeS: -1, demouldS: 900, character: 'quick' }, /pot life/i],
 		[{ potLifeS: 150, demouldS: 900, character: 'brisk' }, /snap, quick or gradual/],
-		[{ potLifeS: 150, demouldS: 900, character: 'quick', potConversion: 0.7 }, /Gel/],
+		[{ potLifeS: 150, demouldS: 900, character: 'quick', potLifeConversion: 0.7 }, /Gel/],
 		[{ potLifeS: 150, demouldS: 900, character: 'quick', heatOfCureJPerG: 1e9 }, /heat of cure/]
 	])('%j', (resin, message) => {
 		expect(() => calibrate(resin as CureRecord)).toThrow(message);

@@ -2,12 +2,12 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { calibrate } from './calibrate';
 import { cup } from './cup';
-import { filledModel, maxwellConductivity } from './filledModel';
+import { fillerMixModel, maxwellConductivity } from './fillerMixModel';
 import { glassTransitionC, mobility } from './glass';
 import { gradedWidths, stiffnessWeights } from './grid';
 import { solveLayered } from './layered';
 import { solvePart, type PartSetup } from './partModel';
-import type { Character, CureRecord, FilledMix } from './record';
+import type { Character, CureRecord, FillerMix } from './record';
 import { WALLS } from './wall';
 
 const CHARACTERS: Character[] = ['snap', 'quick', 'gradual'];
@@ -173,7 +173,7 @@ describe('what a cure at room temperature leaves', () => {
 
 describe('fillers in the heat', () => {
 	/** 60 % aluminium by mass: 2.70 g/ml, 237 W/m·K, 0.897 J/g·K (CRC Handbook of Chemistry and Physics). */
-	const aluminium: FilledMix = {
+	const aluminium: FillerMix = {
 		fillers: [{ massShare: 0.6, densityGPerMl: 2.7, conductivityWPerMK: 237, specificHeatJPerGK: 0.897 }],
 		viscosityFactor: 4
 	};
@@ -185,13 +185,13 @@ describe('fillers in the heat', () => {
 		expect(maxwellConductivity(0.2, 1e9, 0.2) / 0.2).toBeCloseTo(1.4 / 0.8, 6);
 	});
 	it('density, heat capacity and rise by hand', () => {
-		const m = filledModel(calibrate(plain), aluminium);
+		const m = fillerMixModel(calibrate(plain), aluminium);
 		expect(m.densityGPerMl).toBeCloseTo(1 / (0.4 / 1.05 + 0.6 / 2.7), 9);
 		expect(m.specificHeatJPerGK).toBeCloseTo(0.4 * 1.9 + 0.6 * 0.897, 9);
 		expect(m.kinetics.riseK).toBeCloseTo((0.4 * 200) / (0.4 * 1.9 + 0.6 * 0.897), 9);
 	});
 	it('lower the peak and lengthen the demould in the sheet’s section', () => {
-		const loaded = calibrate({ ...plain, filled: aluminium });
+		const loaded = calibrate({ ...plain, fillerMix: aluminium });
 		const [a, b] = [solvePart(calibrate(plain), slab(6)), solvePart(loaded, slab(6))];
 		expect(b.peakTempC).toBeLessThan(a.peakTempC - 5);
 		expect(b.demouldS).toBeGreaterThan(a.demouldS * 1.2);
@@ -200,7 +200,7 @@ describe('fillers in the heat', () => {
 		const cool = { ...aluminium, fillers: [{ ...aluminium.fillers[0]!, massShare: 0 }] };
 		const at = { massG: 100, startTempC: 23, roomTempC: 23 };
 		const thin = cup({ resin: plain, ...at }).potLifeS;
-		const thick = cup({ resin: { ...plain, filled: cool }, ...at }).potLifeS;
+		const thick = cup({ resin: { ...plain, fillerMix: cool }, ...at }).potLifeS;
 		expect(thick).toBeLessThan(thin);
 		expect(thick).toBeGreaterThan(0);
 	});

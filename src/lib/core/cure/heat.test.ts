@@ -32,7 +32,7 @@ describe('the heat of a part', () => {
 		expect(thick.softCoreAtMatured).toBe(true);
 		expect(thick.demouldS).toBeGreaterThan(thick.maturedS * 3);
 		const warning = thick.warnings.find((w) => w.code === 'hot-core')!;
-		expect(warning.level).toBe('harm');
+		expect(warning.severity).toBe('harm');
 		expect(warning.message).toContain(`${Math.round(thick.hottestAtMaturedC)} °C`);
 		// the sheet's own section comes out cool, and urethane gives way instead of cracking
 		expect(codes(fast, 6)).toEqual([]);

@@ -52,7 +52,7 @@ export function heatWarnings(heat: PartHeat, limitC: number | undefined): Warnin
 	if (limitC !== undefined && heat.peakTempC > limitC) {
 		warnings.push({
 			code: 'may-crack',
-			level: 'harm',
+			severity: 'harm',
 			message: `Its middle gets ${digits(heat.peakTempC, 0)} °C hot, and this resin may crack from about ${digits(limitC, 0)} °C.`,
 			action:
 				'Pour it in thinner layers, take less catalyst or a slower resin, or cool the room and the parts.'
@@ -63,14 +63,14 @@ export function heatWarnings(heat: PartHeat, limitC: number | undefined): Warnin
 		warnings.push({
 			code: 'hot-core',
 			// the demould that is told waits for it; past that temperature a hand is burnt all the same
-			level: heat.hottestAtDemouldC > HOT_CORE_C ? 'harm' : 'care',
+			severity: heat.hottestAtDemouldC > HOT_CORE_C ? 'harm' : 'care',
 			message: `After ${formatTime(heat.maturedS)} its face has had its time, but its middle is ${digits(heat.hottestAtMaturedC, 0)} °C hot and still soft.`,
 			action: `Leave it in the mould until it is stiff, ${formatTime(heat.demouldS)} after mixing.`
 		});
 	} else if (heat.softCoreAtMatured || heat.hottestAtDemouldC > HOT_CORE_C) {
 		warnings.push({
 			code: 'hot-core',
-			level: 'harm',
+			severity: 'harm',
 			message: `After ${formatTime(heat.demouldS)}, when it is stiff outside, its middle is still ${digits(heat.hottestAtDemouldC, 0)} °C hot${heat.softCoreAtMatured ? ' and soft' : ''}.`,
 			action: 'Leave it in the mould until the mould has cooled, and take hold of it with gloves.'
 		});

@@ -1,11 +1,11 @@
 import { conductionStepper } from './conduction';
 import { cupGelS } from './cupModel';
-import { filledModel } from './filledModel';
+import { fillerMixModel } from './fillerMixModel';
 import { gradedWidths, stiffnessWeights } from './grid';
 import type { CureModel } from './model';
 import { react } from './reaction';
 import { crossingS, firstStepS, nextStepS, strangStep } from './stepping';
-import type { FilledMix } from './record';
+import type { FillerMix } from './record';
 import { aboveGlassK, noteReady, notReady, ripen, stiffShare, type Ready } from './ripening';
 import { AIR_W_PER_M2K, WALLS, type WallMaterial } from './wall';
 
@@ -14,7 +14,7 @@ export interface LayeredSetup {
 	/** Thickness of each, mm, the outermost first. */
 	readonly layersMm: readonly number[];
 	/** What is stirred into each; nothing into those that are not named. */
-	readonly filled?: readonly (FilledMix | undefined)[] | undefined;
+	readonly fillerMix?: readonly (FillerMix | undefined)[] | undefined;
 	readonly mouldWallMm: number;
 	readonly wall?: WallMaterial | undefined;
 	readonly startTempC: number;
@@ -62,7 +62,7 @@ const HORIZON_S = 60 * 86_400;
  * next. A slab, open to the room's air inside; the same splitting and stepper as the part model.
  */
 export function solveLayered(model: CureModel, setup: LayeredSetup, stepConversion = 0.005): LayeredRun {
-	const mixes = setup.layersMm.map((_, i) => layerMix(model, setup, setup.filled?.[i]));
+	const mixes = setup.layersMm.map((_, i) => layerMix(model, setup, setup.fillerMix?.[i]));
 	const wall = setup.wall ?? WALLS.silicone;
 	const mould = { k: wall.conductivityWPerMK, c: wall.densityGPerMl * wall.specificHeatJPerGK * 1e6 };
 	const wallM = setup.mouldWallMm / 1000;
@@ -231,8 +231,8 @@ function watch(
 }
 
 /** What one layer is to the heat, and how far it has come when it is poured: it keeps its own heat while it is stirred. */
-function layerMix(plain: CureModel, { startTempC, mixS }: LayeredSetup, filled: FilledMix | undefined) {
-	const model = filled ? filledModel(plain, filled) : plain;
+function layerMix(plain: CureModel, { startTempC, mixS }: LayeredSetup, fillerMix: FillerMix | undefined) {
+	const model = fillerMix ? fillerMixModel(plain, fillerMix) : plain;
 	const temp = Float64Array.from([startTempC]);
 	const conversion = new Float64Array(1);
 	const inhibitor = new Float64Array(1).fill(Number.isFinite(model.kinetics.inductionPerS) ? 1 : 0);

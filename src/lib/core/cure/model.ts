@@ -9,7 +9,7 @@ export interface CureModel {
 	/** Released by a gram of the mix, fillers counted. */
 	readonly heatOfCureJPerG: number;
 	readonly conductivityWPerMK: number;
-	readonly potConversion: number;
+	readonly potLifeConversion: number;
 	readonly gelConversion: number;
 	/** Speed of this batch against its sheet: tin, colour, additive and catalyst share. 1 by the sheet. */
 	readonly speed: number;

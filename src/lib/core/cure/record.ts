@@ -19,7 +19,7 @@ export const CURE_DEFAULTS = {
 		heatOfCureJPerG: 200,
 		activationKjPerMol: 55,
 		specificHeatJPerGK: 1.9,
-		potConversion: 0.35,
+		potLifeConversion: 0.35,
 		gelConversion: 0.5,
 		conductivityWPerMK: 0.2,
 		...GLASS_DEFAULTS
@@ -29,7 +29,7 @@ export const CURE_DEFAULTS = {
 		heatOfCureJPerG: 350,
 		activationKjPerMol: 55,
 		specificHeatJPerGK: 1.9,
-		potConversion: 0.04,
+		potLifeConversion: 0.04,
 		gelConversion: 0.06,
 		conductivityWPerMK: 0.17,
 		...GLASS_DEFAULTS
@@ -39,7 +39,7 @@ export const CURE_DEFAULTS = {
 		heatOfCureJPerG: 400,
 		activationKjPerMol: 55,
 		specificHeatJPerGK: 1.9,
-		potConversion: 0.35,
+		potLifeConversion: 0.35,
 		gelConversion: 0.5,
 		conductivityWPerMK: 0.2,
 		...GLASS_DEFAULTS
@@ -64,7 +64,7 @@ const optional = (lo: number, hi: number, message: string) =>
 	z.number().min(lo, message).max(hi, message).optional();
 
 /** Fillers as heat sees them, each by its share of the mass, and how much thicker they make the fresh mix, ≥ 1. */
-export const filledInput = z.strictObject({
+export const fillerMixInput = z.strictObject({
 	fillers: z
 		.array(
 			z.strictObject({
@@ -93,7 +93,7 @@ export const filledInput = z.strictObject({
 	viscosityFactor: z.number().min(1, 'A filler does not thin a mix.').max(1e6).default(1)
 });
 
-export type FilledMix = z.output<typeof filledInput>;
+export type FillerMix = z.output<typeof fillerMixInput>;
 
 const cureCatalystInput = z.strictObject({
 	percent: z
@@ -132,7 +132,7 @@ export const cureRecord = z
 		heatOfCureJPerG: optional(1, 2000, 'A heat of cure is 1–2000 J/g.'),
 		activationKjPerMol: optional(5, 200, 'An activation energy is 5–200 kJ/mol.'),
 		specificHeatJPerGK: optional(0.3, 6, 'A specific heat is 0.3–6 J/g·K.'),
-		potConversion: optional(0.01, 0.95, 'A conversion at the end of pot life is 0.01–0.95.'),
+		potLifeConversion: optional(0.01, 0.95, 'A conversion at the end of pot life is 0.01–0.95.'),
 		gelConversion: optional(0.01, 0.97, 'A conversion at gel is 0.01–0.97.'),
 		/** Past this a new layer may peel off; 0.80 unless said (common practice, no source). */
 		recoatConversion: optional(0.05, 0.99, 'A recoat conversion is 0.05–0.99.'),
@@ -175,7 +175,7 @@ export const cureRecord = z
 		rateFactor: optional(0.1, 10, 'A rate factor is 0.1–10.'),
 		inductionShare: optional(0, 0.95, 'The induction share is 0–0.95.'),
 		/** What is stirred into the resin of this mix. */
-		filled: filledInput.optional()
+		fillerMix: fillerMixInput.optional()
 	})
 	.superRefine((record, ctx) => {
 		if (record.potLifeS === undefined && record.catalyst === undefined) {
@@ -193,7 +193,7 @@ export const cureRecord = z
 			});
 		}
 		const defaults = CURE_DEFAULTS[record.chemistry];
-		const pot = record.potConversion ?? defaults.potConversion;
+		const pot = record.potLifeConversion ?? defaults.potLifeConversion;
 		const gel = record.gelConversion ?? defaults.gelConversion;
 		if (pot > gel) {
 			ctx.addIssue({

@@ -48,7 +48,7 @@ export const SPREADS = {
 		by: { plus: 5 },
 		source: 'from memory'
 	},
-	potConversion: {
+	potLifeConversion: {
 		words: 'how thick is too thick',
 		surer: 'Press "It strings" when it does.',
 		by: { share: 0.1 },

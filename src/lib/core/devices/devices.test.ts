@@ -33,8 +33,11 @@ const shop: SimulatedShop = {
 	leakPerMin: 0.1,
 	overshootS: 0.25
 };
-const reads = (kind: 'scale' | 'gun' | 'gauge' | 'air', s: number, commands: DeviceCommand[] = []) =>
-	simulatedReading(kind, shop, commands, T0 + s * 1000)!;
+const reads = (
+	kind: 'scale' | 'infraredThermometer' | 'gauge' | 'hygrometer',
+	s: number,
+	commands: DeviceCommand[] = []
+) => simulatedReading(kind, shop, commands, T0 + s * 1000)!;
 
 describe('the simulated scale', () => {
 	it('what lies on it is stream times time, and what was in the air still falls (by hand)', () => {
@@ -78,7 +81,7 @@ describe('gun, gauge, air', () => {
 			cupTempC: (s, cup) => 20 + 30 * cup + s / 10
 		});
 		const gun = (layered: boolean, s: number, commands: DeviceCommand[] = []) =>
-			simulatedReading('gun', several(layered), commands, T0 + s * 1000)!.value;
+			simulatedReading('infraredThermometer', several(layered), commands, T0 + s * 1000)!.value;
 		const near = (value: number, tempC: number) => expect(Math.abs(value - tempC)).toBeLessThan(0.6);
 		const aim = [at(90, { kind: 'aim', cup: 1 })];
 		near(gun(false, 100), 30);
@@ -88,8 +91,9 @@ describe('gun, gauge, air', () => {
 		near(gun(true, 100), 54);
 	});
 	it('the gun follows the cup with little noise, and the mould before resin is combined', () => {
-		for (const s of [10, 60, 120]) expect(Math.abs(reads('gun', s).value - (22 + s / 10))).toBeLessThan(0.6);
-		expect(Math.abs(reads('gun', -60).value - 21)).toBeLessThan(0.6);
+		for (const s of [10, 60, 120])
+			expect(Math.abs(reads('infraredThermometer', s).value - (22 + s / 10))).toBeLessThan(0.6);
+		expect(Math.abs(reads('infraredThermometer', -60).value - 21)).toBeLessThan(0.6);
 	});
 	it('the pot fills in its time, leaks by its rate, lags on the gauge, and empties', () => {
 		const commands = [
@@ -107,7 +111,7 @@ describe('gun, gauge, air', () => {
 	it('the same shop, commands and moment always say the same', () => {
 		fc.assert(
 			fc.property(fc.integer({ min: -100, max: 4000 }), (s) => {
-				for (const kind of ['scale', 'gun', 'gauge', 'air'] as const)
+				for (const kind of ['scale', 'infraredThermometer', 'gauge', 'hygrometer'] as const)
 					expect(reads(kind, s)).toEqual(reads(kind, s));
 			})
 		);
@@ -116,23 +120,23 @@ describe('gun, gauge, air', () => {
 
 describe('what is believed', () => {
 	const reading = (value: number, s = 0, second?: number): DeviceReading => ({
-		device: 'air',
+		device: 'hygrometer',
 		atMs: T0 + s * 1000,
 		value,
 		...(second === undefined ? {} : { second })
 	});
 	const judge = (
-		device: 'scale' | 'gun' | 'gauge' | 'air',
+		device: 'scale' | 'infraredThermometer' | 'gauge' | 'hygrometer',
 		last: DeviceReading | undefined,
 		nowS: number,
 		before?: DeviceReading,
 		capacity?: number
 	) => judgeReading(device, last, before, T0 + nowS * 1000, T0, capacity).state;
 	it('silence is noticed after its time, never before', () => {
-		expect(judge('air', undefined, 1)).toBe('waiting');
-		expect(judge('air', undefined, SILENT_AFTER_S + 1)).toBe('silent');
-		expect(judge('air', reading(21, 0, 44), SILENT_AFTER_S - 0.5)).toBe('live');
-		expect(judge('air', reading(21, 0, 44), SILENT_AFTER_S + 0.5)).toBe('silent');
+		expect(judge('hygrometer', undefined, 1)).toBe('waiting');
+		expect(judge('hygrometer', undefined, SILENT_AFTER_S + 1)).toBe('silent');
+		expect(judge('hygrometer', reading(21, 0, 44), SILENT_AFTER_S - 0.5)).toBe('live');
+		expect(judge('hygrometer', reading(21, 0, 44), SILENT_AFTER_S + 0.5)).toBe('silent');
 	});
 	it('a silent and a mad device are known for what they are', () => {
 		const fails = (how: string) => [at(0, { kind: 'fails', device: 'scale', how })];
@@ -143,19 +147,19 @@ describe('what is believed', () => {
 		expect(simulatedReading('scale', shop, back, T0 + 6000)).toBeDefined();
 	});
 	it.each([
-		['air', 21, 140],
-		['air', 90, 44],
-		['gun', NaN, undefined],
+		['hygrometer', 21, 140],
+		['hygrometer', 90, 44],
+		['infraredThermometer', NaN, undefined],
 		['gauge', 1200, undefined],
-		['gun', 500, undefined]
+		['infraredThermometer', 500, undefined]
 	] as const)('%s saying %d, %s is nonsense', (device, value, second) => {
 		expect(
 			judge(device, reading(value, 0, second), 0.2, undefined, device === 'gauge' ? 400 : undefined)
 		).toBe('nonsense');
 	});
 	it('a gun that jumps a hundred degrees in a blink is not believed; a climb is', () => {
-		expect(judge('gun', reading(150, 1), 1.1, reading(30, 0.8))).toBe('nonsense');
-		expect(judge('gun', reading(60, 10), 10.1, reading(30, 0))).toBe('live');
+		expect(judge('infraredThermometer', reading(150, 1), 1.1, reading(30, 0.8))).toBe('nonsense');
+		expect(judge('infraredThermometer', reading(60, 10), 10.1, reading(30, 0))).toBe('live');
 	});
 });
 

@@ -7,9 +7,9 @@ export const SILENT_AFTER_S = 3;
 const POSSIBLE: Readonly<Record<DeviceKind, { from: number; to: number; perS: number }>> = {
 	// a cup that is lifted off takes its whole weight with it, so a scale may jump as it likes
 	scale: { from: -50_000, to: 200_000, perS: Infinity },
-	gun: { from: -20, to: 300, perS: 60 },
+	infraredThermometer: { from: -20, to: 300, perS: 60 },
 	gauge: { from: -5, to: 2000, perS: 1500 },
-	air: { from: -10, to: 60, perS: 10 }
+	hygrometer: { from: -10, to: 60, perS: 10 }
 };
 
 export type DeviceState = 'waiting' | 'live' | 'silent' | 'nonsense';
@@ -56,7 +56,7 @@ export function judgeReading(
 	if (device === 'scale' && capacity !== undefined && last.value < -capacity)
 		return off(`It says ${last.value}, which cannot be: type what you read.`);
 	if (
-		device === 'air' &&
+		device === 'hygrometer' &&
 		last.second !== undefined &&
 		!(Number.isFinite(last.second) && last.second >= 1 && last.second <= 100)
 	)

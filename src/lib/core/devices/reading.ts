@@ -1,15 +1,15 @@
 import { z } from 'zod';
 
 /** What stands at a bench and can be read by the application. */
-export const DEVICES = ['scale', 'gun', 'gauge', 'air'] as const;
+export const DEVICES = ['scale', 'infraredThermometer', 'gauge', 'hygrometer'] as const;
 export type DeviceKind = (typeof DEVICES)[number];
 
 /** What people call them. */
 export const DEVICE_NAMES: Readonly<Record<DeviceKind, string>> = {
 	scale: 'Scale',
-	gun: 'Gun thermometer',
+	infraredThermometer: 'Gun thermometer',
 	gauge: 'Pot gauge',
-	air: 'Thermo-hygrometer'
+	hygrometer: 'Thermo-hygrometer'
 };
 
 /**

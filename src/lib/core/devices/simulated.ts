@@ -136,7 +136,7 @@ function honest(
 	switch (device) {
 		case 'scale':
 			return scaleReading(shop, commands, atMs);
-		case 'gun': {
+		case 'infraredThermometer': {
 			const aimed = ordered(commands).findLast((c) => c.kind === 'aim' && c.atMs <= atMs);
 			const cup = cupAt(shop.cups, shop.layered, atMs, aimed?.kind === 'aim' ? aimed.cup : 0);
 			const tempC =
@@ -149,7 +149,7 @@ function honest(
 			const kpa = lagged((ms) => potGaugeKpa(shop, commands, ms), atMs, SIMULATED.gaugeLagS);
 			return { device, atMs, value: Math.max(0, Math.round(kpa + 0.6 * grain(2))) };
 		}
-		case 'air': {
+		case 'hygrometer': {
 			const slow = Math.sin(atMs / 400_000 + shop.seed);
 			return {
 				device,
@@ -166,11 +166,11 @@ function honest(
  * always say the same, so that any number of processes may answer for it.
  * @example
  * simulatedReading(
- *   'air',
+ *   'hygrometer',
  *   simulatedShop(planOf(), { seed: 7, scaleResolutionG: 0.1 }),
  *   [],
  *   Date.UTC(2026, 0, 1)
- * )?.device; // 'air'
+ * )?.device; // 'hygrometer'
  */
 export function simulatedReading(
 	device: DeviceKind,

@@ -43,7 +43,7 @@ describe('filling through a sprue', () => {
 			'fills-slowly'
 		]);
 		const late = sprue({ ...resin, remainingS: 0.5 * fillS });
-		expect(late.warnings[0]).toMatchObject({ code: 'never-fills', level: 'harm' });
+		expect(late.warnings[0]).toMatchObject({ code: 'never-fills', severity: 'harm' });
 		expect(late.warnings[0]!.action).toMatch(/syringe/);
 		// the wider one does what it promises
 		const wider = sprue({ ...resin, diameterMm: 1.0001 * late.neededDiameterMm!, remainingS: 0.5 * fillS });

@@ -118,7 +118,7 @@ function warningsFor(
 	if (needed !== undefined)
 		warnings.push({
 			code: fillS > input.remainingS! ? 'never-fills' : 'fills-slowly',
-			...(fillS > input.remainingS! ? { level: 'harm' as const } : {}),
+			...(fillS > input.remainingS! ? { severity: 'harm' as const } : {}),
 			message: `It takes ${formatTime(fillS)} to run through this sprue, and ${formatTime(input.remainingS!)} are left.`,
 			action: `A sprue ${digits(Math.ceil(needed * 2) / 2, 1)} mm wide fills in half of the time that is left; or syringe it from the lowest point, vents at the tops; or take a thinner or slower resin.`
 		});

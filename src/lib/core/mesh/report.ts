@@ -137,8 +137,8 @@ function turnOver({ indices }: Mesh): void {
 const OVERLAP_SHARE = 0.002;
 
 function explain(report: MeshReport, mesh: Mesh, signedMl: number): void {
-	const say = (code: string, message: string, action: string, level?: 'harm') =>
-		report.warnings.push({ code, message, action, ...(level ? { level } : {}) });
+	const say = (code: string, message: string, action: string, severity?: 'harm') =>
+		report.warnings.push({ code, message, action, ...(severity ? { severity } : {}) });
 	if (signedMl < 0) {
 		turnOver(mesh);
 		say(

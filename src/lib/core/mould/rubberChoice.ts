@@ -70,7 +70,7 @@ function judged(
 		rubberThing(id, record),
 		experiences
 	))
-		(w.level === 'harm' ? bad : care).push(w.message);
+		(w.severity === 'harm' ? bad : care).push(w.message);
 	if (bad.length + care.length === 0)
 		good.push(
 			record.cureKind === 'addition'

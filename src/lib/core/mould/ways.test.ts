@@ -292,7 +292,7 @@ describe('vacuum', () => {
 	it('a vessel too small is said with what would do; a pump cannot pass its end', () => {
 		const w = vacuum({ ...input, airShare: 0.3, vesselMl: 1000 });
 		expect(w.fits).toBe(false);
-		expect(w.warnings[0]).toMatchObject({ code: 'vessel-too-small', level: 'harm' });
+		expect(w.warnings[0]).toMatchObject({ code: 'vessel-too-small', severity: 'harm' });
 		expect(w.warnings[0]!.action).toContain('1500 ml');
 		expect(() => vacuum({ ...input, targetKpa: 0.4 })).toThrow(/ends at 0.5 kPa/);
 	});

@@ -15,4 +15,5 @@ export {
 	type BackupTable,
 	type Table
 } from './tables';
+export { withKeysOfToday } from './earlierKeys';
 export { upgradeBackup, WORDS_TO_IDS } from './upgrade';

@@ -24,7 +24,7 @@ import {
 } from './bodies';
 
 /** The book's own name and the version of its form; a reader refuses what is newer. */
-export const BACKUP = { form: 'workshop-book', version: 2 } as const;
+export const BACKUP = { form: 'workshop-book', version: 3 } as const;
 
 const id = z.uuid();
 const day = z.iso.datetime({ precision: 3 });
@@ -130,7 +130,8 @@ export const BACKUP_TABLES = {
 	}),
 	pour_events: row({ id, seq: whole, pourId: id, kind: text(24), at: day, body: pourEvent, receivedAt: day }),
 	device_commands: row({ id, pourId: id, at: day, body: deviceCommand }),
-	bookings: row({ pourId: id, containerId: id, massG: z.number(), at: day }),
+	/** What pours took out of tins. */
+	stock_movements: row({ pourId: id, containerId: id, massG: z.number(), at: day }),
 	pulls: row({
 		id,
 		pourId: id.nullable(),

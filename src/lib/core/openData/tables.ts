@@ -23,7 +23,7 @@ export const TABLES = {
 	pours: 'book',
 	pour_events: 'book',
 	device_commands: 'book',
-	bookings: 'book',
+	stock_movements: 'book',
 	pulls: 'book',
 	mould_pulls: 'derived',
 	pull_photos: 'book',

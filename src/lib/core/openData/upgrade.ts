@@ -1,6 +1,7 @@
 import {
 	EARLIER_CAUSES,
 	EARLIER_CLOSINGS,
+	EARLIER_DEVICES,
 	EARLIER_FAULTS,
 	EARLIER_GRADES,
 	EARLIER_MEASURING,
@@ -9,6 +10,7 @@ import {
 	idOf,
 	withIds
 } from '../earlierIds';
+import { withKeysOfToday } from './earlierKeys';
 import type { BackupTable } from './tables';
 
 type Row = Record<string, unknown>;
@@ -66,7 +68,10 @@ export const WORDS_TO_IDS: Readonly<Partial<Record<BackupTable, Readonly<Record<
 	making_events: { body: within({ faults: list(EARLIER_MOULD_FAULTS) }) },
 	shots: { inputs: measured },
 	pours: { plan: measured },
-	pour_events: { body: within({ grade: text(EARLIER_GRADES), faults, findings }) },
+	pour_events: {
+		body: within({ grade: text(EARLIER_GRADES), faults, findings, device: text(EARLIER_DEVICES) })
+	},
+	device_commands: { body: within({ device: text(EARLIER_DEVICES) }) },
 	pulls: { grade: text(EARLIER_GRADES), body: within({ faults, inspected: findings }) },
 	pull_faults: { fault: text(EARLIER_FAULTS) },
 	pull_causes: { fault: text(EARLIER_FAULTS), cause: text(EARLIER_CAUSES) },
@@ -74,22 +79,30 @@ export const WORDS_TO_IDS: Readonly<Partial<Record<BackupTable, Readonly<Record<
 	saved_views: { query }
 };
 
+/** Tables that had another name, by that name. */
+const EARLIER_TABLES: Readonly<Record<string, BackupTable>> = { bookings: 'stock_movements' };
+
 /**
- * A book of version 1 as version 2 writes it: ids in place of words, and nothing else. What an old device still
- * sent after the change may stand in a book of version 2 too.
+ * A book of versions 1 and 2 as version 3 writes it: ids in place of words, and today's names of keys and tables.
+ * What an old device still sent after the change may stand in a book of version 3 too.
  * @returns the book itself when there is nothing to do, or when it is no book
  * @example
- * upgradeBackup({ form: 'workshop-book', version: 2, tables: {} }); // { form: 'workshop-book', version: 2, tables: {  } }
+ * upgradeBackup({ form: 'workshop-book', version: 2, tables: {} }); // { form: 'workshop-book', version: 3, tables: {  } }
  */
 export function upgradeBackup(raw: unknown): unknown {
 	const book = raw as { version?: unknown; tables?: Record<string, unknown> } | null;
-	if ((book?.version !== 1 && book?.version !== 2) || typeof book.tables !== 'object' || book.tables === null)
+	if (
+		![1, 2, 3].includes(book?.version as number) ||
+		typeof book?.tables !== 'object' ||
+		book.tables === null
+	)
 		return raw;
 	const tables = Object.fromEntries(
 		Object.entries(book.tables).map(([name, rows]) => {
 			const changes = Object.hasOwn(WORDS_TO_IDS, name) ? WORDS_TO_IDS[name as BackupTable] : undefined;
-			return [name, changes && Array.isArray(rows) ? rows.map(within(changes)) : rows];
+			const today = Object.hasOwn(EARLIER_TABLES, name) ? EARLIER_TABLES[name]! : name;
+			return [today, withKeysOfToday(changes && Array.isArray(rows) ? rows.map(within(changes)) : rows)];
 		})
 	);
-	return { ...book, version: 2, tables };
+	return { ...book, version: 3, tables };
 }

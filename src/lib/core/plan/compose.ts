@@ -128,7 +128,7 @@ export function composePlan(shot: ShotToPour, batchIndex: number, records: PlanR
 		...(touches.length ? { touches } : {}),
 		cure: {
 			...cureOf(lengthenedResin(resin, recipe?.lengtheningPercent), tins.speed),
-			...(planned.filled ? { filled: planned.filled } : {})
+			...(planned.fillerMix ? { fillerMix: planned.fillerMix } : {})
 		},
 		section: planned.where ?? {
 			section: { shape: 'slab', thicknessMm: inputs.sectionMm },

@@ -15,7 +15,9 @@ const flexible = resinThing('r', { name: 'Fender', family: 'flexible urethane' }
 const fast = resinThing('f', { name: 'White', family: 'fast urethane' });
 const wax = releaseThing('w', { name: 'Wax', kind: 'wax', paintable: 'as its kind' });
 const levels = (resin: typeof flexible, source: 'printed' | 'bought' | 'cast resin', release?: typeof wax) =>
-	pourMeetings({ resin, moulds: [rigidThing(source)], release }).map((w) => `${w.code} ${w.level ?? 'care'}`);
+	pourMeetings({ resin, moulds: [rigidThing(source)], release }).map(
+		(w) => `${w.code} ${w.severity ?? 'care'}`
+	);
 
 describe('what touches in a pour (handbook of the trade: common practice, no source)', () => {
 	it('a flexible urethane in a bare printed mould harms; with a release it is a care', () => {
@@ -27,13 +29,13 @@ describe('what touches in a pour (handbook of the trade: common practice, no sou
 		expect(levels(flexible, 'bought')).toEqual([]);
 		const rubber = rubberThing('s', { name: 'Blue', cureKind: 'addition', use: 'pour' });
 		const said = pourMeetings({ resin: flexible, moulds: [rubber] });
-		expect(said.filter((w) => w.level === 'harm')).toEqual([]);
+		expect(said.filter((w) => w.severity === 'harm')).toEqual([]);
 	});
 	it('what was found "never again" here harms whatever the rules say', () => {
 		const [bought] = RIGID_THINGS;
 		const own = { first: flexible.key, second: bought!.key, verdict: 'never again' as const, note: 'tore' };
 		const said = pourMeetings({ resin: flexible, moulds: [bought!], release: wax }, [own]);
-		expect(said.map((w) => w.level)).toContain('harm');
+		expect(said.map((w) => w.severity)).toContain('harm');
 	});
 });
 

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { EARLIER_MEASURING, idSchema } from '../earlierIds';
 import { sectionsInput } from '../cure/sections';
-import { cureRecord, filledInput, type CureRecord, type FilledMix } from '../cure/record';
+import { cureRecord, fillerMixInput, type CureRecord, type FillerMix } from '../cure/record';
 import { MEASURING_SCHOOLS } from '../mix/measuring';
 import { MOULD_KINDS } from '../mould/kinds/names';
 import { amountShape, catalystShape, colourDose, layer, layerAmount, namedAmount } from '../shot/layer';
@@ -24,7 +24,7 @@ const colourCup = z.object({
 	warmS: z.number().optional(),
 	colours: z.array(colourDose),
 	/** Its fillers as heat and viscosity see them. */
-	filled: filledInput.optional(),
+	fillerMix: fillerMixInput.optional(),
 	catalyst: catalystShape.optional()
 });
 
@@ -166,7 +166,7 @@ export function marksOf(
 export interface ClockCup {
 	massG: number;
 	startTempC: number;
-	filled?: FilledMix | undefined;
+	fillerMix?: FillerMix | undefined;
 }
 
 /**
@@ -183,17 +183,17 @@ export function clockCups(
 	const { startTempC } = plan;
 	if (plan.cups)
 		return plan.cups.map((c) =>
-			c.filled
-				? { massG: c.massG, startTempC: c.startTempC, filled: filledInput.parse(c.filled) }
+			c.fillerMix
+				? { massG: c.massG, startTempC: c.startTempC, fillerMix: fillerMixInput.parse(c.fillerMix) }
 				: { massG: both(c), startTempC: c.startTempC }
 		);
 	if (plan.layers?.length)
 		return plan.layers.map((l) =>
-			l.filled
-				? { massG: layerAmount(l).massG, startTempC, filled: filledInput.parse(l.filled) }
+			l.fillerMix
+				? { massG: layerAmount(l).massG, startTempC, fillerMix: fillerMixInput.parse(l.fillerMix) }
 				: { massG: both(l), startTempC }
 		);
-	const fillersG = plan.cure?.filled ? 0 : (plan.fillers ?? []).reduce((sum, f) => sum + f.massG, 0);
+	const fillersG = plan.cure?.fillerMix ? 0 : (plan.fillers ?? []).reduce((sum, f) => sum + f.massG, 0);
 	return [{ massG: plan.massG - fillersG, startTempC }];
 }
 
@@ -202,8 +202,8 @@ export function clockCups(
  * @example
  * resinIn({}, whiteInMould.resin).potLifeS; // 150
  */
-export const resinIn = (cup: Pick<ClockCup, 'filled'>, cure: CureRecord): CureRecord =>
-	cup.filled ? { ...cure, filled: cup.filled } : cure;
+export const resinIn = (cup: Pick<ClockCup, 'fillerMix'>, cure: CureRecord): CureRecord =>
+	cup.fillerMix ? { ...cure, fillerMix: cup.fillerMix } : cure;
 
 /** Under this share of its target a hold loses what it is for (a default of ours). */
 const HOLD_FLOOR = 0.95;

@@ -142,4 +142,4 @@ export interface PlanTin {
  * })[0]?.code; // 'sticks'
  */
 export const harmsOf = (records: Pick<PlanRecords, 'touching' | 'experiences'>): Warning[] =>
-	pourMeetings(records.touching, records.experiences).filter((w) => w.level === 'harm');
+	pourMeetings(records.touching, records.experiences).filter((w) => w.severity === 'harm');

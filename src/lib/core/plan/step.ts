@@ -7,7 +7,7 @@ export const keptWarning = z.object({
 	code: z.string(),
 	message: z.string(),
 	action: z.string(),
-	level: z.enum(['harm', 'care']).optional()
+	severity: z.enum(['harm', 'care']).optional()
 });
 
 /** One thing to do at the bench. A plan keeps its steps from the moment when the pour begins. */

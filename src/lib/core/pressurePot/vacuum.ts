@@ -93,7 +93,7 @@ export function vacuum(raw: VacuumInput): VacuumPlan {
 			code: 'vessel-too-small',
 			message: `It rises to ${digits(risenMl)} ml and the vessel holds ${digits(input.vesselMl)} ml: it would run over.`,
 			action: `Take a vessel of ${digits(Math.ceil(risenMl / 100) * 100)} ml, or degas ${digits(input.vesselMl / rise)} ml at a time.`,
-			level: 'harm'
+			severity: 'harm'
 		});
 	}
 	if (input.vesselMl / 1000 > input.chamberL) {

@@ -3,7 +3,7 @@ import type { FieldError } from '../fieldErrors';
 import { valueOf, type Outcome } from '../outcome';
 import { outcomeOf } from '../outcomeOf';
 import { cupLossMl, mix, type MixResult } from '../mix';
-import { filledOf } from '../mix/filledOf';
+import { fillerMixOf } from '../mix/fillerMixOf';
 import { consistency, FILLER_HEAT, settlingMm, type FillerRecord } from './filler';
 import { colourLoad, scaleRecipe, type ColourRecord, type RecipeRecord } from './colour';
 import { cureOf, mixable, mixedDensityGPerMl, viscosityOf, type ResinRecord } from './resin';
@@ -181,12 +181,12 @@ function cureOfCup(
 		lengtheningPercent: (resin.lengtheningPercent ?? 0) + lengtheningPercent
 	});
 	// colours stand behind the fillers, and are grains like a mineral’s
-	const filled =
+	const fillerMix =
 		mixed.fillers.length > 0
-			? filledOf(mixed, (i) => FILLER_HEAT[families[i] ?? 'mineral powder'])
+			? fillerMixOf(mixed, (i) => FILLER_HEAT[families[i] ?? 'mineral powder'])
 			: undefined;
 	const question = {
-		resin: filled ? { ...record, filled } : record,
+		resin: fillerMix ? { ...record, fillerMix } : record,
 		massG: Math.max(0.1, mixed.total.massG),
 		startTempC: tempC,
 		roomTempC: tempC

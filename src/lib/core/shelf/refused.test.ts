@@ -38,7 +38,7 @@ const CASES: [string, z.ZodType, object, [object, string][]][] = [
 			[{ viscosityTempC: 200 }, 'viscosityTempC'],
 			[{ curedShade: 'plaid' }, 'curedShade'],
 			[{ colourSide: 'C' }, 'colourSide'],
-			[{ potConversion: 0.6, gelConversion: 0.5 }, 'gelConversion'],
+			[{ potLifeConversion: 0.6, gelConversion: 0.5 }, 'gelConversion'],
 			[{ recoatConversion: 0.3 }, 'recoatConversion'],
 			[{ note: long }, 'note']
 		]

@@ -93,7 +93,7 @@ const resinFields = z.object({
 	heatOfCureJPerG: constant(1, 2000, 'J/g'),
 	activationKjPerMol: constant(5, 200, 'kJ/mol'),
 	specificHeatJPerGK: constant(0.3, 6, 'J/g·K'),
-	potConversion: constant(0.01, 0.95, ''),
+	potLifeConversion: constant(0.01, 0.95, ''),
 	gelConversion: constant(0.01, 0.97, ''),
 	recoatConversion: constant(0.05, 0.99, ''),
 	lengtheningPercent: constant(-50, 400, '%'),
@@ -135,7 +135,7 @@ export const resinRecord = resinFields.superRefine((r, ctx) => {
 		if (r[b] !== undefined && r[a] === undefined) issue(a, `Type the parts of A by ${by} as well.`);
 	}
 	const defaults = CURE_DEFAULTS[chemistryOf(r.family)];
-	const pot = r.potConversion ?? defaults.potConversion;
+	const pot = r.potLifeConversion ?? defaults.potLifeConversion;
 	const gel = r.gelConversion ?? defaults.gelConversion;
 	if (pot > gel) issue('gelConversion', `Gel (${gel}) comes after the end of pot life (${pot}).`);
 	if ((r.recoatConversion ?? 1) <= gel)
@@ -313,7 +313,7 @@ export function cureOf(record: TaughtResin, rateFactor?: number): CureRecord {
 		...given('heatOfCureJPerG', record.heatOfCureJPerG),
 		...given('activationKjPerMol', record.activationKjPerMol),
 		...given('specificHeatJPerGK', record.specificHeatJPerGK),
-		...given('potConversion', record.potConversion),
+		...given('potLifeConversion', record.potLifeConversion),
 		...given('gelConversion', record.gelConversion),
 		...given('recoatConversion', record.recoatConversion),
 		...given('demouldLowS', record.demouldLowS),

@@ -94,7 +94,7 @@ describe('a catalysed record', () => {
 	});
 	it('gel before the end of pot life is refused for every family', () => {
 		for (const record of [amber, DEMO_RESINS[0]!]) {
-			const result = resinRecord.safeParse({ ...record, potConversion: 0.5, gelConversion: 0.3 });
+			const result = resinRecord.safeParse({ ...record, potLifeConversion: 0.5, gelConversion: 0.3 });
 			expect(result.error!.issues[0]!.path).toEqual(['gelConversion']);
 		}
 	});

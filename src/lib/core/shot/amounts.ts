@@ -1,5 +1,5 @@
 import { cup } from '../cure/cup';
-import { filledOf } from '../mix/filledOf';
+import { fillerMixOf } from '../mix/fillerMixOf';
 import { mix, type Filler } from '../mix/mix';
 import { FILLER_HEAT } from '../shelf/filler';
 import { cureOf, mixable } from '../shelf/resin';
@@ -50,14 +50,14 @@ export function cupOf(
 		fillers,
 		scaleResolutionG: context.settings.scaleResolutionG
 	});
-	const filled = mixed.fillers.length > 0 ? filledOf(mixed, () => grainsOf(context)) : undefined;
+	const fillerMix = mixed.fillers.length > 0 ? fillerMixOf(mixed, () => grainsOf(context)) : undefined;
 	const clock = cup({
-		resin: { ...cureOf(context.resin, context.rateFactor), ...(filled ? { filled } : {}) },
+		resin: { ...cureOf(context.resin, context.rateFactor), ...(fillerMix ? { fillerMix } : {}) },
 		massG: mixed.total.massG,
 		startTempC,
 		roomTempC: inputs.roomTempC
 	});
-	return { mixed, clock, ...(filled ? { filled } : {}) };
+	return { mixed, clock, ...(fillerMix ? { fillerMix } : {}) };
 }
 
 /** The chosen recipe's colours for so much mixed resin, each into its own side. */

@@ -1,6 +1,6 @@
 import type { BudgetResult } from '../budget/budget';
 import type { TimeBand } from '../cure/bands';
-import type { FilledMix } from '../cure/record';
+import type { FillerMix } from '../cure/record';
 import type { CatalystAmount } from '../mix/catalyst';
 import type { Amount, MixResult } from '../mix/mix';
 import type { Warning, WorkingLine } from '../working';
@@ -51,7 +51,7 @@ export type BatchBound = 'order' | 'moulds' | 'pot life' | 'cup' | 'scale' | 'po
 
 export interface SolidShot {
 	/** Fillers as heat and viscosity see them; of a plain resin nothing. */
-	filled?: FilledMix;
+	fillerMix?: FillerMix;
 	batches: ShotBatch[];
 	/** The most copies that one cup can fill in time; 0 when not even one fits. */
 	largestBatch: number;

@@ -56,7 +56,7 @@ export function colourCups(volumeMl: number, inputs: Inputs, context: ShotContex
 		.map((c): ColourCup => {
 			const of = lengthened(context, c.recipeId);
 			const startTempC = c.startTempC ?? inputs.startTempC;
-			const { mixed, clock, filled } = cupOf(
+			const { mixed, clock, fillerMix } = cupOf(
 				(volumeMl * c.sharePercent) / shares,
 				fillersOf(inputs, context),
 				inputs,
@@ -68,7 +68,7 @@ export function colourCups(volumeMl: number, inputs: Inputs, context: ShotContex
 				inputs.pourTempC === undefined
 					? undefined
 					: cup({
-							resin: { ...cureOf(of.resin, of.rateFactor), ...(filled ? { filled } : {}) },
+							resin: { ...cureOf(of.resin, of.rateFactor), ...(fillerMix ? { fillerMix } : {}) },
 							massG: mixed.total.massG,
 							startTempC,
 							roomTempC: inputs.roomTempC,
@@ -83,7 +83,7 @@ export function colourCups(volumeMl: number, inputs: Inputs, context: ShotContex
 				startTempC,
 				potLifeS: clock.potLifeS,
 				...(warm === undefined || warm === null ? {} : { warmS: warm }),
-				...(filled ? { filled } : {}),
+				...(fillerMix ? { fillerMix } : {}),
 				colours: coloursFor(c.recipeId, resinG, context)
 			};
 		})

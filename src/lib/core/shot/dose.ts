@@ -1,4 +1,4 @@
-import type { FilledMix } from '../cure/record';
+import type { FillerMix } from '../cure/record';
 import type { CatalystAmount } from '../mix/catalyst';
 import type { Amount } from '../mix/mix';
 
@@ -24,6 +24,6 @@ export interface ColourCup {
 	/** When it is as warm as wanted, s after its own combining; nothing when it never is in time. */
 	warmS?: number;
 	/** Its fillers as heat and viscosity see them. */
-	filled?: FilledMix;
+	fillerMix?: FillerMix;
 	colours: ColourDose[];
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { filledInput } from '../cure/record';
+import { fillerMixInput } from '../cure/record';
 
 export const amountShape = z.object({ massG: z.number(), volumeMl: z.number() });
 export const namedAmount = amountShape.extend({ name: z.string() });
@@ -51,7 +51,7 @@ export const layer = times.extend({
 	turns: z.number().optional(),
 	fillers: z.array(namedAmount).optional(),
 	/** The same as heat and viscosity see them; plans of earlier versions do not say. */
-	filled: filledInput.optional(),
+	fillerMix: fillerMixInput.optional(),
 	colours: z.array(colourDose).optional(),
 	/** Poured flat: how high it stands above the floor of the mould afterwards, mm. */
 	levelMm: z.number().optional(),

@@ -34,7 +34,7 @@ const TACKY_S = 86_400;
  */
 export function stackOf(
 	resin: CureRecord,
-	layers: Pick<LayeredSetup, 'layersMm' | 'filled'>,
+	layers: Pick<LayeredSetup, 'layersMm' | 'fillerMix'>,
 	inputs: Inputs,
 	context: ShotContext,
 	coolToC?: number
@@ -77,12 +77,12 @@ export function timeLayers(
 		);
 	}
 	const slowest = specs.some((s) => s.tinted) ? lengthened(context, inputs.recipeId) : context;
-	const filled = specs.map((s) =>
-		s.fillers.length ? cupOf(s.volumeMl, s.fillers, inputs, slowest).filled : undefined
+	const fillerMix = specs.map((s) =>
+		s.fillers.length ? cupOf(s.volumeMl, s.fillers, inputs, slowest).fillerMix : undefined
 	);
 	const stack = stackOf(
 		cureOf(slowest.resin, context.rateFactor),
-		{ layersMm: specs.map((s) => s.thicknessMm), filled },
+		{ layersMm: specs.map((s) => s.thicknessMm), fillerMix },
 		inputs,
 		context,
 		coolToC
@@ -150,7 +150,7 @@ export function layerShot(one: Layered, inputs: Inputs, context: ShotContext): P
 		const cups = one.layers.map((layer) => {
 			// a layer without colour is as quick as its sheet says, whatever lies on it
 			const of = layer.tinted ? lengthened(context, inputs.recipeId) : context;
-			const { mixed, clock, filled } = cupOf(layer.volumeMl * copies, layer.fillers, inputs, of);
+			const { mixed, clock, fillerMix } = cupOf(layer.volumeMl * copies, layer.fillers, inputs, of);
 			const resinG = mixed.a.massG + mixed.b.massG;
 			const cup: Layer = {
 				thicknessMm: layer.thicknessMm,
@@ -168,7 +168,7 @@ export function layerShot(one: Layered, inputs: Inputs, context: ShotContext): P
 				...(mixed.fillers.length
 					? { fillers: mixed.fillers.map(({ name, massG, volumeMl }) => ({ name, massG, volumeMl })) }
 					: {}),
-				...(filled ? { filled } : {}),
+				...(fillerMix ? { fillerMix } : {}),
 				...(layer.tinted ? { colours: coloursFor(inputs.recipeId ?? '', resinG, context) } : {}),
 				a: mixed.a,
 				b: mixed.b,
@@ -230,7 +230,7 @@ export function layerShot(one: Layered, inputs: Inputs, context: ShotContext): P
 		: [
 				{
 					code: 'does-not-fit',
-					level: 'harm',
+					severity: 'harm',
 					message: `The first layer runs ${formatTime(-first.slackS)} past the usable pot life.`,
 					action: 'Mix and pour quicker, cool the parts, or take a slower resin.'
 				}

@@ -45,10 +45,14 @@ export function planShot(inputs: Inputs, records: ShotContext, bands = true): Pl
 }
 
 /** Where four of five demoulds of a solid cast fall. */
-function demouldBand({ shot, where, filled }: PlannedShot, inputs: Inputs, context: ShotContext): TimeBand {
+function demouldBand(
+	{ shot, where, fillerMix }: PlannedShot,
+	inputs: Inputs,
+	context: ShotContext
+): TimeBand {
 	const { startTempC, mouldTempC, roomTempC } = inputs;
 	const band = sectionsBands({
-		resin: { ...cureOf(context.resin, context.rateFactor), ...(filled ? { filled } : {}) },
+		resin: { ...cureOf(context.resin, context.rateFactor), ...(fillerMix ? { fillerMix } : {}) },
 		where: where ?? {
 			section: { shape: 'slab', thicknessMm: Math.max(0.2, inputs.sectionMm) },
 			mouldWallMm: context.mouldWallMm,

@@ -1,5 +1,5 @@
 import type { TaughtDemould } from '../cure/demouldLearning';
-import type { FilledMix } from '../cure/record';
+import type { FillerMix } from '../cure/record';
 import type { Sections } from '../cure/sections';
 import type { WallKind } from '../cure/wall';
 import type { PotResult } from '../pressurePot/pressurePot';
@@ -83,7 +83,7 @@ export interface PlannedShot {
 	/** Of a solid cast: where it sets last and gets hottest. */
 	where?: Sections;
 	/** Fillers through and through, as the clock of its one cup heeds them. */
-	filled?: FilledMix;
+	fillerMix?: FillerMix;
 	pot?: PotResult;
 	/** What presses at demould taught of this resin, which its times heed; the maker's own time stands first. */
 	taught?: TaughtDemould;

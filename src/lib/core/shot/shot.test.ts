@@ -82,7 +82,7 @@ describe('solid shot', () => {
 		const shot = solidShot({ ...input, copies: 1, steps: [{ name: 'Mix', durationS: 400 }] });
 		expect(shot.largestBatch).toBe(0);
 		expect(shot.batches).toHaveLength(1);
-		expect(shot.warnings[0]).toMatchObject({ code: 'does-not-fit', level: 'harm' });
+		expect(shot.warnings[0]).toMatchObject({ code: 'does-not-fit', severity: 'harm' });
 	});
 
 	it('a coarse scale on a small shot is said with its figure', () => {

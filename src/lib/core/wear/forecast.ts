@@ -186,7 +186,7 @@ export function wearForecast(raw: WearInput): WearForecast {
 				? [
 						{
 							code: 'out-of-use',
-							level: 'harm' as const,
+							severity: 'harm' as const,
 							message: 'A sign has reached its limit.',
 							action: 'Retire it; pour its successor while the master is at hand.'
 						}

@@ -19,6 +19,7 @@ import * as keptSteps from './migrations/0014-kept-steps';
 import * as demouldPresses from './migrations/0015-demould-presses';
 import * as ids from './migrations/0016-ids';
 import * as loosePours from './migrations/0017-loose-pours';
+import * as names from './migrations/0018-names';
 
 const MIGRATIONS = [
 	{ name: '0001-loop', up: () => loop.up() },
@@ -37,7 +38,8 @@ const MIGRATIONS = [
 	{ name: '0014-kept-steps', up: () => keptSteps.up() },
 	{ name: '0015-demould-presses', up: () => demouldPresses.up() },
 	{ name: '0016-ids', up: () => ids.up() },
-	{ name: '0017-loose-pours', up: () => loosePours.up() }
+	{ name: '0017-loose-pours', up: () => loosePours.up() },
+	{ name: '0018-names', up: () => names.up() }
 ];
 
 const LOCK = 'anthypos-migrate';

@@ -37,13 +37,13 @@ type Joined = Omit<ContainerRow, 'body'> & {
 	body: unknown;
 	materialName: string;
 	movedG: number;
-	bookings: number;
+	movements: number;
 };
 
 const SELECT = `
 	SELECT c.*, m.name AS materialName,
-		COALESCE((SELECT SUM(b.massG) FROM bookings b WHERE b.containerId = c.id AND b.at >= c.weighedAt), 0) AS movedG,
-		(SELECT COUNT(*) FROM bookings b WHERE b.containerId = c.id) AS bookings
+		COALESCE((SELECT SUM(s.massG) FROM stock_movements s WHERE s.containerId = c.id AND s.at >= c.weighedAt), 0) AS movedG,
+		(SELECT COUNT(*) FROM stock_movements s WHERE s.containerId = c.id) AS movements
 	FROM containers c JOIN materials m ON m.id = c.materialId`;
 
 const records = new RowCache<ContainerRecord>();
@@ -52,7 +52,7 @@ function toContainer(row: Joined): Container {
 	const record = records.get(row.id, stampOf(row), () =>
 		containerRecord.parse(typeof row.body === 'string' ? JSON.parse(row.body) : row.body)
 	);
-	const openings = record.openings + Number(row.bookings);
+	const openings = record.openings + Number(row.movements);
 	return {
 		id: row.id,
 		version: row.version,
@@ -86,7 +86,7 @@ export async function getContainer(id: string): Promise<Container> {
 /** How often it had been opened by then: pours that came after do not count. */
 export async function openingsBy(container: Pick<Container, 'id' | 'openings'>, at: Date): Promise<number> {
 	const [row] = await db().query<{ n: number }>(
-		'SELECT COUNT(*) AS n FROM bookings WHERE containerId = :id AND at > :at',
+		'SELECT COUNT(*) AS n FROM stock_movements WHERE containerId = :id AND at > :at',
 		{
 			type: QueryTypes.SELECT,
 			replacements: { id: container.id, at: at.toISOString().replace('T', ' ').replace('Z', '') }
@@ -162,7 +162,7 @@ export async function moveStockForPour(
 	state: PourState,
 	transaction: Transaction
 ): Promise<void> {
-	await db().query('DELETE FROM bookings WHERE pourId = ?', { replacements: [pourId], transaction });
+	await db().query('DELETE FROM stock_movements WHERE pourId = ?', { replacements: [pourId], transaction });
 	if (state.combinedAtMs === undefined) return;
 	const { aG, bG } = takenG(plan, state);
 	const taken = [
@@ -171,18 +171,18 @@ export async function moveStockForPour(
 	];
 	for (const { containerId, massG } of taken) {
 		if (!containerId || !(massG > 0)) continue;
-		await db().query('INSERT INTO bookings (pourId, containerId, massG, at) VALUES (?, ?, ?, ?)', {
+		await db().query('INSERT INTO stock_movements (pourId, containerId, massG, at) VALUES (?, ?, ?, ?)', {
 			replacements: [pourId, containerId, massG, new Date(state.combinedAtMs)],
 			transaction
 		});
 	}
 }
 
-/** What stood in a container over time: the last weighing, less every booking since; earlier ones before it. */
+/** What stood in a container over time: the last weighing, less every movement since; earlier ones before it. */
 export async function stockThroughTime(id: string): Promise<{ atMs: number; massG: number }[]> {
 	const container = await getContainer(id);
 	const rows = await db().query<{ at: Date; massG: number }>(
-		'SELECT at, massG FROM bookings WHERE containerId = ? ORDER BY at',
+		'SELECT at, massG FROM stock_movements WHERE containerId = ? ORDER BY at',
 		{ type: QueryTypes.SELECT, replacements: [id] }
 	);
 	const weighedMs = container.weighedAt.getTime();

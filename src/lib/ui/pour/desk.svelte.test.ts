@@ -60,8 +60,8 @@ describe('air, pot and who let it out', () => {
 	it('what the devices say stands in the fields and is kept as theirs', () => {
 		begin();
 		upTo('air');
-		bench.says({ device: 'air', value: 24.5, second: 51 });
-		bench.says({ device: 'gun', value: 26 });
+		bench.says({ device: 'hygrometer', value: 24.5, second: 51 });
+		bench.says({ device: 'infraredThermometer', value: 26 });
 		press();
 		expect(noted('air-read')[0]).toMatchObject({
 			roomTempC: 24.5,
@@ -75,7 +75,7 @@ describe('air, pot and who let it out', () => {
 	it('a device that went silent is not believed: what stands there is typed', () => {
 		begin();
 		upTo('air');
-		bench.says({ device: 'air', value: 24.5, second: 51 });
+		bench.says({ device: 'hygrometer', value: 24.5, second: 51 });
 		vi.advanceTimersByTime(10_000);
 		desk.air.roomTempC = 22;
 		press();
@@ -208,7 +208,7 @@ describe('what is noted by itself', () => {
 		watched();
 		upTo('combine');
 		run.record({ kind: 'step-done', stepId: 'combine' });
-		const gun = (tempC: number) => bench.says({ device: 'gun', value: tempC });
+		const gun = (tempC: number) => bench.says({ device: 'infraredThermometer', value: tempC });
 		gun(24);
 		later(4);
 		gun(25);
@@ -244,9 +244,9 @@ describe('what is noted by itself', () => {
 		expect(noted('pressure-read').map((e) => e.gaugeKpa)).toEqual([275, 268]);
 		const lost = noted('device-lost').length;
 		later(5);
-		bench.says({ device: 'air', value: 21, second: 44 });
+		bench.says({ device: 'hygrometer', value: 21, second: 44 });
 		later(5);
-		bench.says({ device: 'air', value: 21, second: 44 });
+		bench.says({ device: 'hygrometer', value: 21, second: 44 });
 		expect(noted('device-lost').filter((e) => e.device === 'gauge').length).toBeGreaterThan(0);
 		expect(noted('device-lost').length).toBeGreaterThan(lost);
 	});

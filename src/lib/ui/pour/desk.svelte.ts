@@ -81,7 +81,11 @@ export class Desk {
 		}));
 		// what a device says stands in the field until it is kept, unless it is typed by hand
 		$effect(() => {
-			const [air, gun, gauge] = [devices.live('air'), devices.live('gun'), devices.live('gauge')];
+			const [air, gun, gauge] = [
+				devices.live('hygrometer'),
+				devices.live('infraredThermometer'),
+				devices.live('gauge')
+			];
 			const kind = run.current?.kind;
 			untrack(() => {
 				if (kind === 'air' && air) {
@@ -145,7 +149,7 @@ export class Desk {
 				if (!this.airRead) run.record(finished);
 				else
 					run.record(
-						{ kind: 'air-read', ...$state.snapshot(this.air), ...this.#devices.mark('air') },
+						{ kind: 'air-read', ...$state.snapshot(this.air), ...this.#devices.mark('hygrometer') },
 						finished
 					);
 				break;
@@ -185,7 +189,9 @@ export class Desk {
 
 	/** Whether room, humidity and mould were read, by an instrument or by somebody who touched a figure. */
 	get airRead(): boolean {
-		const live = this.#devices.live('air') !== undefined || this.#devices.live('gun') !== undefined;
+		const live =
+			this.#devices.live('hygrometer') !== undefined ||
+			this.#devices.live('infraredThermometer') !== undefined;
 		return live || this.confirmed.air || JSON.stringify(this.air) !== this.#untouched.air;
 	}
 	/** The gauge was read: a figure that nobody touched is the plan's. */

@@ -29,7 +29,7 @@ export function watchDevices(
 		untrack(() => {
 			if (!open) return;
 			const nowMs = run.nowMs();
-			const gun = devices.live('gun');
+			const gun = devices.live('infraredThermometer');
 			// held at another cup, it is noted at once
 			if (heldAt !== cup()) [heldAt, movedMs] = [cup(), nowMs];
 			const { tempMs, holdMs, holdKpa } = run.byDevice;
@@ -39,7 +39,7 @@ export function watchDevices(
 				run.record({
 					kind: 'temp-read',
 					tempC: gun.value,
-					...devices.mark('gun'),
+					...devices.mark('infraredThermometer'),
 					...(cup() > 0 ? { cup: cup() } : {})
 				});
 			}

@@ -35,7 +35,7 @@
 		if (!first || !second || !said) return undefined;
 		const own = experiencesWith(first, second, data.experiences).at(-1)?.verdict;
 		if (own) return own === 'never again' ? 'harm' : own === 'fine' ? 'fine' : 'care';
-		return said.some((w) => w.level === 'harm') ? 'harm' : said.length > 0 ? 'care' : 'fine';
+		return said.some((w) => w.severity === 'harm') ? 'harm' : said.length > 0 ? 'care' : 'fine';
 	});
 	const nameOf = (key: string) => thing(key)?.name ?? 'something that is gone';
 </script>

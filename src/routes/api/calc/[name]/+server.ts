@@ -1,5 +1,6 @@
 import { json } from '@sveltejs/kit';
 import { CALCULATIONS, runCalculation } from '$lib/core/calc';
+import { withKeysOfToday } from '$lib/core/openData';
 import { readJson } from '$lib/server/body';
 import type { RequestHandler } from './$types';
 
@@ -15,7 +16,7 @@ export const POST: RequestHandler = async ({ params, request }) => {
 	if (!CALCULATIONS.some((c) => c.name === params.name)) return unknown(params.name);
 	const body = await readJson(request);
 	if (!body.ok) return json({ errors: body.errors }, { status: body.status });
-	const outcome = runCalculation(params.name, body.value);
+	const outcome = runCalculation(params.name, withKeysOfToday(body.value));
 	if (!outcome) return unknown(params.name);
 	return outcome.ok ? json(outcome.value) : json({ errors: outcome.errors }, { status: 422 });
 };

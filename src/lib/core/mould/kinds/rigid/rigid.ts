@@ -90,7 +90,7 @@ export function planRigid(raw: RigidInput): RigidPlan {
 			code: 'rigid-warps',
 			message: `The resin heats the face to about ${digits(faceTempC, 0)} °C and this mould softens at ${digits(softensC, 0)} °C: it warps.`,
 			action: 'A slower resin, thinner or rotocast shots, longer pauses between pulls.',
-			level: 'harm'
+			severity: 'harm'
 		});
 	}
 	return {

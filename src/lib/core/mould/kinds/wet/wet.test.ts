@@ -73,7 +73,7 @@ describe('a wet mould', () => {
 		const said = (family: 'fast urethane' | 'epoxy') =>
 			rulesFor(resinThing('r', { name: 'R', family }), wetThing)[0]!;
 		expect(said('fast urethane').message).toMatch(/foams/);
-		expect(said('epoxy').level).toBe('harm');
+		expect(said('epoxy').severity).toBe('harm');
 		expect(priorPulls({ family: 'wet' })).toBe(2);
 	});
 });

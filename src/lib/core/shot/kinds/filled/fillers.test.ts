@@ -64,9 +64,9 @@ describe('hollow casts with filler through and through', () => {
 			wallMm: 3,
 			...loaded
 		});
-		const { filled: grains } = filled.shot.batches[0]!.layers![0]!;
+		const { fillerMix: grains } = filled.shot.batches[0]!.layers![0]!;
 		const asThin = rotocast({
-			resin: { ...cureOf(context.resin, context.rateFactor), filled: grains! },
+			resin: { ...cureOf(context.resin, context.rateFactor), fillerMix: grains! },
 			areaMm2: 9000,
 			wallMm: 3,
 			densityGPerMl: resinDensity,

@@ -42,7 +42,7 @@ export function planRolled(
 	const areaMm2 = skinFor(inputs, context);
 	const fillers = fillersOf(inputs, context);
 	// a filler through and through makes every layer heavier or lighter, and thicker
-	const { mixed, filled } = cupOf((areaMm2 * inputs.wallMm) / 1000, fillers, inputs, context);
+	const { mixed, fillerMix } = cupOf((areaMm2 * inputs.wallMm) / 1000, fillers, inputs, context);
 	if (mixed.viscosityFactor === null) {
 		throw new InputError(
 			['fillerPercent'],
@@ -51,7 +51,7 @@ export function planRolled(
 	}
 	const resin = cureOf(lengthened(context, inputs.recipeId).resin, context.rateFactor);
 	const one = rotocast({
-		resin: { ...resin, ...(filled ? { filled } : {}) },
+		resin: { ...resin, ...(fillerMix ? { fillerMix } : {}) },
 		areaMm2,
 		wallMm: inputs.wallMm,
 		...(inputs.layers === undefined ? {} : { layers: inputs.layers }),
@@ -101,7 +101,7 @@ export function planRolled(
 			run: one,
 			stack: stackOf(
 				resin,
-				{ layersMm: one.layers.map((l) => l.thicknessMm), filled: one.layers.map(() => filled) },
+				{ layersMm: one.layers.map((l) => l.thicknessMm), fillerMix: one.layers.map(() => fillerMix) },
 				inputs,
 				context
 			),

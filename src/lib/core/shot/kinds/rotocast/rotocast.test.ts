@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { calibrate } from '../../../cure/calibrate';
-import { filledModel } from '../../../cure/filledModel';
+import { fillerMixModel } from '../../../cure/fillerMixModel';
 import { solveLayered } from '../../../cure/layered';
 import { solvePart } from '../../../cure/partModel';
 import { carriedFilmMm, CARRIED, curingViscosity, keptFilmMm, lockingViscosityMpaS } from '../../../flow';
@@ -173,7 +173,7 @@ describe('a rotocast', () => {
 	});
 });
 
-describe('a filled copy', () => {
+describe('a fillerMix copy', () => {
 	const shell = { cavityMl: 300, castMl: 100, castG: 105 };
 	it('by hand: 200 ml of plaster at 1.7 in a shell of 105 g', () => {
 		const b = copyBalance({
@@ -230,12 +230,12 @@ describe('layers with grains in them', () => {
 		nextAt: 0.5,
 		recoatUntil: 0.8
 	};
-	const run = (filled: readonly (typeof aluminium | undefined)[]) =>
-		solveLayered(model, { ...setup, filled });
+	const run = (fillerMix: readonly (typeof aluminium | undefined)[]) =>
+		solveLayered(model, { ...setup, fillerMix });
 
 	it('all of one mix are the model of that mix', () => {
 		const each = run([aluminium, aluminium, aluminium]);
-		const whole = solveLayered(filledModel(model, aluminium), setup);
+		const whole = solveLayered(fillerMixModel(model, aluminium), setup);
 		expect(each.peakTempC).toBeCloseTo(whole.peakTempC, 9);
 		expect(each.demouldS).toBeCloseTo(whole.demouldS, 6);
 	});

@@ -138,7 +138,7 @@ export function planSolid(inputs: Inputs, context: ShotContext): PlannedShot {
 			? [
 					{
 						code: 'cups-late',
-						level: 'harm',
+						severity: 'harm',
 						message: 'Combined one after another, the first cup is too thick before the last is poured.',
 						action: 'Fewer colours, a second pair of hands, cooler parts, or smaller cups.'
 					}
@@ -148,7 +148,7 @@ export function planSolid(inputs: Inputs, context: ShotContext): PlannedShot {
 		kind: 'solid',
 		where,
 		// colours poured together have clocks of their own, of the resin alone: the quicker, careful case
-		...(shot.filled && !inputs.cups?.length ? { filled: shot.filled } : {}),
+		...(shot.fillerMix && !inputs.cups?.length ? { fillerMix: shot.fillerMix } : {}),
 		shot: {
 			...shot,
 			// it stays in the pot until the pressure may be let out

@@ -3,7 +3,7 @@ import { budget, stepInput, DEFAULT_MARGIN_PERCENT } from '../../../budget/budge
 import { bandOfTime, cupBands, type Band } from '../../../cure/bands';
 import { cup, tempC } from '../../../cure/cup';
 import { cureRecord } from '../../../cure/record';
-import { filledOf } from '../../../mix/filledOf';
+import { fillerMixOf } from '../../../mix/fillerMixOf';
 import { sections, sectionsInput } from '../../../cure/sections';
 import { cupLossMl, cupMarkHeightMm, squareCupDiameterMm } from '../../../mix/cupLoss';
 import { catalystInput } from '../../../mix/catalyst';
@@ -167,7 +167,7 @@ function solveBatch(
  */
 export function solidShot(raw: SolidShotInput): SolidShot {
 	const input = solidShotInput.parse(raw);
-	const filled = raw.fillers?.length
+	const mixed = raw.fillers?.length
 		? mix({
 				resin: raw.resin,
 				...(raw.catalyst ? { catalyst: raw.catalyst } : {}),
@@ -175,8 +175,8 @@ export function solidShot(raw: SolidShotInput): SolidShot {
 				fillers: raw.fillers
 			})
 		: undefined;
-	const mixed = filled && filledOf(filled, () => input.fillerHeat);
-	const cure = mixed ? { ...raw.cure, filled: mixed } : raw.cure;
+	const fillerMix = mixed && fillerMixOf(mixed, () => input.fillerHeat);
+	const cure = fillerMix ? { ...raw.cure, fillerMix } : raw.cure;
 	// how sure a pot life is hangs little on the mass: worked out once, for one copy
 	const sure = cupBands({
 		resin: cure,
@@ -188,7 +188,7 @@ export function solidShot(raw: SolidShotInput): SolidShot {
 	const batchOf = (copies: number) => {
 		// past the packing limit there is no thickness, and the warning says so
 		const known =
-			solved.get(copies) ?? solveBatch(input, { ...raw, cure }, copies, filled?.viscosityFactor ?? 1, sure);
+			solved.get(copies) ?? solveBatch(input, { ...raw, cure }, copies, mixed?.viscosityFactor ?? 1, sure);
 		solved.set(copies, known);
 		return known;
 	};
@@ -200,7 +200,7 @@ export function solidShot(raw: SolidShotInput): SolidShot {
 	const firm = sections(cure, input.where, input);
 	const first = batches[0]!;
 	return {
-		...(mixed ? { filled: mixed } : {}),
+		...(fillerMix ? { fillerMix } : {}),
 		batches,
 		largestBatch,
 		bound,
@@ -243,7 +243,7 @@ export function solidShot(raw: SolidShotInput): SolidShot {
 		],
 		warnings: [
 			...firm.warnings,
-			...(filled?.warnings.filter((w) => w.code === 'too-much-filler') ?? []),
+			...(mixed?.warnings.filter((w) => w.code === 'too-much-filler') ?? []),
 			...shotWarnings(input, largestBatch, bound, first)
 		]
 	};
@@ -293,7 +293,7 @@ function shotWarnings(input: Parsed, largestBatch: number, bound: BatchBound, fi
 	if (largestBatch === 0) {
 		warnings.push({
 			code: 'does-not-fit',
-			level: 'harm',
+			severity: 'harm',
 			message: `Even one copy runs ${formatTime(-first.slackS)} past the usable pot life.`,
 			action:
 				'Pour from two cups with a second person, cool the parts, shorten a step or take a slower resin.'

@@ -1,6 +1,6 @@
 import { curingViscosity } from '../flow/film';
 import type { CureModel } from './model';
-import type { FilledMix } from './record';
+import type { FillerMix } from './record';
 
 /** What is left of the resin's own conversion at the end of pot life where the mix is that thick from the start. */
 const LEAST_POT_SHARE = 0.1;
@@ -22,9 +22,9 @@ export function maxwellConductivity(resin: number, grain: number, share: number)
  * Maxwell, heat released by the resin's share alone. Too thick to pour is where the mix is as thick as the plain resin
  * is when that is too thick (viscosity after Castro & Macosko, AIChE J. 28 (1982) 250).
  */
-export function filledModel<M extends Omit<CureModel, 'warnings' | 'defaulted'>>(
+export function fillerMixModel<M extends Omit<CureModel, 'warnings' | 'defaulted'>>(
 	model: M,
-	mix: FilledMix
+	mix: FillerMix
 ): M {
 	const resinShare = 1 - mix.fillers.reduce((sum, f) => sum + f.massShare, 0);
 	const volume =
@@ -43,12 +43,12 @@ export function filledModel<M extends Omit<CureModel, 'warnings' | 'defaulted'>>
 			model.conductivityWPerMK
 		),
 		kinetics: { ...model.kinetics, riseK: heatOfCureJPerG / specificHeatJPerGK },
-		potConversion: potConversion(model, mix.viscosityFactor)
+		potLifeConversion: potLifeConversion(model, mix.viscosityFactor)
 	};
 }
 
-function potConversion(
-	{ potConversion: plain, gelConversion }: Pick<CureModel, 'potConversion' | 'gelConversion'>,
+function potLifeConversion(
+	{ potLifeConversion: plain, gelConversion }: Pick<CureModel, 'potLifeConversion' | 'gelConversion'>,
 	viscosityFactor: number
 ): number {
 	if (!(viscosityFactor > 1) || plain >= gelConversion) return plain;

@@ -10,7 +10,7 @@ interface GrainHeat {
  * Fillers of a mix as its cure heeds them: shares of the mass, and how much thicker than the resin the mix is.
  * @param heatOf of the filler at this place of the mix
  */
-export function filledOf(mixed: MixResult, heatOf: (index: number) => GrainHeat) {
+export function fillerMixOf(mixed: MixResult, heatOf: (index: number) => GrainHeat) {
 	return {
 		fillers: mixed.fillers.map((f, i) => ({
 			massShare: f.massG / mixed.total.massG,
