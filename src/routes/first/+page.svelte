@@ -7,7 +7,7 @@
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import Save from '$lib/ui/Save.svelte';
-	import Segments from '$lib/ui/Segments.svelte';
+	import UnitsChoice from '$lib/ui/UnitsChoice.svelte';
 
 	let { data } = $props();
 	const { form, errors, enhance, submitting } = benchForm(() => data.form, { validators: zod4Client(firstSettings) });
@@ -18,14 +18,7 @@
 	<FormErrors errors={$errors._errors} />
 	<section>
 		<h2 class="mb-2">1. Units</h2>
-		<Segments
-			label="Numbers are shown in"
-			name="units"
-			bind:value={$form.units}
-			options={[
-				{ value: 'metric', label: 'mm, g, ml, °C' },
-				{ value: 'us', label: 'in, oz, fl oz, °F' }
-			]} />
+		<UnitsChoice bind:value={$form.units} />
 		<p class="soft mt-1">Typed in either, whatever is shown: 2 3/8 in, 60 mm, 3 oz, 95 F.</p>
 	</section>
 	<section>

@@ -14,6 +14,7 @@
 	import Segments from '$lib/ui/Segments.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 	import Caution from '$lib/ui/Caution.svelte';
+	import UnitsChoice from '$lib/ui/UnitsChoice.svelte';
 
 	let { data } = $props();
 	const { form, errors, enhance, submitting, message } = benchForm(() => data.form, {
@@ -47,14 +48,7 @@
 <form method="POST" action="?/save&version={data.version}" use:enhance class="slab p-5">
 	<FormErrors errors={$errors._errors} />
 	<div class="flex flex-wrap gap-8">
-		<Segments
-			label="Numbers are shown in"
-			name="units"
-			bind:value={$form.units}
-			options={[
-				{ value: 'metric', label: 'mm, g, ml, °C' },
-				{ value: 'us', label: 'in, oz, fl oz, °F' }
-			]} />
+		<UnitsChoice bind:value={$form.units} />
 		<Segments
 			label="Times of the day"
 			name="clockHours"

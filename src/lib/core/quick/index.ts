@@ -8,5 +8,5 @@ export {
 	type AmountWay,
 	type QuickInput
 } from './input';
-export { QUICK_SECTION_MM, QUICK_WALL_MM, quickShot, quickSizes, quickVolume } from './quick';
+export { QUICK_SECTION_MM, QUICK_WALL_MM, quickAmounts, quickShot, quickSizes, quickVolume } from './quick';
 export { quickMaster, quickMould, quickPlan } from './keep';

@@ -1,5 +1,5 @@
 import { mixedDensityGPerMl, type ResinRecord } from '../shelf';
-import { shotInputs, type ShotContext, type ShotInputs } from '../shot';
+import { orderTakesG, shotInputs, type PlannedShot, type ShotContext, type ShotInputs } from '../shot';
 import { digits } from '../units';
 import { displacement, solidVolumeMl } from '../volume';
 import type { WorkingLine } from '../working';
@@ -137,4 +137,27 @@ export function quickShot(
 		settings
 	};
 	return { inputs, context };
+}
+
+/**
+ * What is measured in all, A and B with their volumes, and what of it stays in the cup and on tools, ml. Of layers it is
+ * the whole of their cups; what their cups keep is in each of them already.
+ * @example
+ * const q = quickInput.parse({ volumeMl: 85, roomTempC: 21 });
+ * const { inputs: typed, context: known } = quickShot(q, quickResin(q, undefined), WORKSHOP_DEFAULTS);
+ * quickAmounts(planShot(typed, known, false), 85).totalG; // 94.77
+ */
+export function quickAmounts({ shot }: Pick<PlannedShot, 'shot'>, volumeMl: number) {
+	const batch = shot.batches[0]!;
+	const { aG, bG } = orderTakesG(shot.batches);
+	const of = (massG: number, part: { massG: number; volumeMl: number }) => ({
+		massG,
+		volumeMl: part.massG > 0 ? (massG * part.volumeMl) / part.massG : 0
+	});
+	return {
+		a: of(aG, batch.a),
+		b: of(bG, batch.b),
+		totalG: aG + bG,
+		leftMl: batch.layers ? 0 : Math.max(0, batch.volumeMl - volumeMl)
+	};
 }

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { cautionsFor } from '$lib/core/cautions';
-	import { QUICK_SECTION_MM, QUICK_WALL_MM } from '$lib/core/quick';
+	import { QUICK_SECTION_MM, QUICK_WALL_MM, quickAmounts } from '$lib/core/quick';
 	import { chemistryOf, type ResinRecord } from '$lib/core/shelf';
-	import { orderTakesG, type PlannedShot } from '$lib/core/shot';
+	import type { PlannedShot } from '$lib/core/shot';
 	import { digits, formatDrops } from '$lib/core/units';
 	import type { WorkingLine } from '$lib/core/working';
 	import Caution from '../Caution.svelte';
@@ -27,10 +27,7 @@
 	const units = useUnits();
 	const batch = $derived(planned.shot.batches[0]!);
 	const layers = $derived(batch.layers);
-	const takes = $derived(orderTakesG(planned.shot.batches));
-	const leftMl = $derived(layers ? 0 : batch.volumeMl - volume.volumeMl);
-	const whole = (massG: number, part: { massG: number; volumeMl: number }) =>
-		layers ? { massG, volumeMl: (massG * part.volumeMl) / part.massG } : part;
+	const amounts = $derived(quickAmounts(planned, volume.volumeMl));
 	const catalysed = $derived(batch.catalyst);
 </script>
 
@@ -41,7 +38,7 @@
 			<dl class="grid grid-cols-2 gap-3">
 				<div class="rounded-lg border border-(--line) bg-(--paper) px-3 py-2">
 					<dt class="text-[1.05rem] font-bold">Resin</dt>
-					<dd class="answer text-[2.1rem] whitespace-nowrap">{units.show(takes.aG, 'mass')}</dd>
+					<dd class="answer text-[2.1rem] whitespace-nowrap">{units.show(amounts.a.massG, 'mass')}</dd>
 				</div>
 				<div class="rounded-lg border border-(--line) bg-(--paper) px-3 py-2">
 					<dt class="text-[1.05rem] font-bold">Catalyst</dt>
@@ -56,11 +53,11 @@
 				</div>
 			</dl>
 		{:else}
-			<Parts a={whole(takes.aG, batch.a)} b={whole(takes.bG, batch.b)} resolutionG={batch.schools.scale.resolutionG} />
+			<Parts a={amounts.a} b={amounts.b} resolutionG={batch.schools.scale.resolutionG} />
 		{/if}
 		<p class="soft mt-2">
-			{units.show(takes.aG + takes.bG, 'mass')} for {units.show(volume.volumeMl, 'volume')}{leftMl > 0.05
-				? `; ${units.show(leftMl, 'volume')} of it stay in the cup and on tools`
+			{units.show(amounts.totalG, 'mass')} for {units.show(volume.volumeMl, 'volume')}{amounts.leftMl > 0.05
+				? `; ${units.show(amounts.leftMl, 'volume')} of it stay in the cup and on tools`
 				: ''}.
 		</p>
 	</div>
