@@ -4,7 +4,7 @@ test('the ledger is searched, filtered and paged', async ({ page }) => {
 	await page.goto('/ledger');
 	await expect(page.getByText(/\d+ pulls, newest first/)).toBeVisible();
 	await page.getByLabel('Grade', { exact: true }).selectOption('scrap');
-	await page.locator('main').getByRole('button', { name: 'Find' }).click();
+	await page.getByRole('button', { name: 'Show these' }).click();
 	await expect(page).toHaveURL(/grade=scrap/);
 	for (const cell of await page.locator('tbody tr td:last-child').allTextContents())
 		expect(cell).toContain('scrap');

@@ -84,7 +84,7 @@
 			name="grade"
 			bind:value={f['grade']}
 			options={[{ value: '', label: 'All' }, ...GRADES.map((value) => ({ value: value as string, label: GRADE_WORDS[value] }))]} />
-		<Button type="submit" color="alternative" class="mt-[1.62rem] min-h-[2.75rem]">Find</Button>
+		<Button type="submit" color="alternative" class="mt-[1.62rem] min-h-[2.75rem]">Show these</Button>
 	</div>
 	<details bind:open={more}>
 		<summary class="w-fit font-semibold">Fault, resin, days</summary>
