@@ -19,13 +19,27 @@
 		hint?: string;
 		/** What is used while the field is empty; it stands in it greyed. */
 		inForce?: number | undefined;
+		/** What is usual where it is left empty, because the sheet does not say. */
+		usual?: number | undefined;
 		disabled?: boolean;
 		/** A range may be typed as a sheet prints it, "2–3 min"; its middle is the value, its ends are told; nothing: no range any more. */
 		onRange?: (ends: { low: number; high: number } | undefined) => void;
 		/** Label and field on one line; a note only where something is wrong. */
 		compact?: boolean;
 	}
-	let { label, kind, value = $bindable(), name, error, hint = '', inForce, onRange, disabled = false, compact = false }: Props = $props();
+	let {
+		label,
+		kind,
+		value = $bindable(),
+		name,
+		error,
+		hint = '',
+		usual,
+		inForce = usual,
+		onRange,
+		disabled = false,
+		compact = false
+	}: Props = $props();
 
 	const units = useUnits();
 	const uid = $props.id();
@@ -72,7 +86,9 @@
 	const note = $derived(
 		understood && kind !== 'number' && kind !== 'percent'
 			? `${understood}${wantsNote ? ` (${wantsNote})` : ''}${hint ? ` · ${hint}` : ''}`
-			: hint || (text === '' && inForce === undefined ? example : '')
+			: usual !== undefined && text === ''
+				? `usual for its kind${hint ? ` · ${hint}` : ''}`
+				: hint || (text === '' && inForce === undefined ? example : '')
 	);
 
 	function take(input: string) {

@@ -4,6 +4,7 @@
 	import { digits } from '$lib/core/units';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import { useUnits } from '$lib/ui/units.svelte';
+	import Unsaid from '$lib/ui/shelf/Unsaid.svelte';
 
 	let { data } = $props();
 	const units = useUnits();
@@ -37,7 +38,7 @@
 						<td
 							><a class="plain font-semibold" href="/shelf/resins/{id}">{record.name}</a><br /><span class="soft text-[0.9rem]"
 								>{record.family}</span
-							></td>
+							><Unsaid {record} /></td>
 						<td class="num text-[1.15rem] font-bold"
 							>{units.show(record.potLifeS ?? record.referenceGelS, 'time')}{#if record.potLifeS === undefined}<span
 									class="soft block text-[0.85rem] font-normal">gel at {record.referencePercent} %</span
@@ -111,7 +112,7 @@
 								>{record.cureKind === 'addition' ? 'platinum (addition)' : 'tin (condensation)'}{record.use === 'pour'
 									? ''
 									: `, ${record.use}`}</span
-							></td>
+							><Unsaid {record} /></td>
 						<td class="num text-[1.15rem] font-bold">{units.show(record.workingTimeS, 'time')}</td>
 						<td class="num text-[1.15rem] font-bold">{units.show(record.cureTimeS, 'time')}</td>
 						<td class="num">{digits(record.ratioA)} : {digits(record.ratioB)} {record.ratioBy}</td>
@@ -138,7 +139,7 @@
 						<td
 							><a class="plain font-semibold" href="/shelf/fillers/{id}">{record.name}</a><br /><span class="soft text-[0.9rem]"
 								>{record.family}</span
-							></td>
+							><Unsaid {record} /></td>
 						<td class="num">{units.show(record.densityGPerMl, 'density')}</td>
 						<td class="num">{units.show(record.bulkDensityGPerMl, 'density')}</td>
 						<td class="num soft">{record.grainMm === undefined ? '–' : units.show(record.grainMm, 'length')}</td>
@@ -174,7 +175,7 @@
 						<td
 							><a class="plain font-semibold" href="/shelf/colours/{id}">{record.name}</a><br /><span class="soft text-[0.9rem]"
 								>{record.kind}</span
-							></td>
+							><Unsaid {record} /></td>
 						<td>{record.side}</td>
 						<td class="num">{units.show(record.densityGPerMl, 'density')}</td>
 						<td class="num">{record.mostPercent === undefined ? '–' : `${digits(record.mostPercent)} %`}</td>
@@ -221,7 +222,7 @@
 			<tbody>
 				{#each data.thermoplastics as { id, record } (id)}
 					<tr>
-						<td><a class="plain font-semibold" href="/shelf/thermoplastics/{id}">{record.name}</a></td>
+						<td><a class="plain font-semibold" href="/shelf/thermoplastics/{id}">{record.name}</a><Unsaid {record} /></td>
 						<td class="num">{units.show(record.softenTempC, 'temperature')}</td>
 						<td class="num">{units.show(record.coolS, 'time')}</td>
 					</tr>

@@ -1,4 +1,5 @@
 import type { MasterRecord } from '../master/master';
+import { usualWarnings } from '../shelf/usual';
 import type { MouldInputs } from './inputs';
 import { MOULD_MODULES } from './kinds';
 import type { MouldMaterials, MouldPlan } from './planned';
@@ -17,5 +18,7 @@ export function planMould(
 	materials: MouldMaterials,
 	faceTempC?: number
 ): MouldPlan {
-	return MOULD_MODULES[inputs.kind].plan(inputs, master, materials, faceTempC);
+	const plan = MOULD_MODULES[inputs.kind].plan(inputs, master, materials, faceTempC);
+	const said = materials.rubber ? usualWarnings(materials.rubber) : [];
+	return said.length > 0 ? { ...plan, warnings: [...plan.warnings, ...said] } : plan;
 }

@@ -145,7 +145,7 @@ export function quickShot(
  * @example
  * const q = quickInput.parse({ volumeMl: 85, roomTempC: 21 });
  * const { inputs: typed, context: known } = quickShot(q, quickResin(q, undefined), WORKSHOP_DEFAULTS);
- * quickAmounts(planShot(typed, known, false), 85).totalG; // 94.77
+ * quickAmounts(planShot(typed, known, false), 85).totalG; // 89.6
  */
 export function quickAmounts({ shot }: Pick<PlannedShot, 'shot'>, volumeMl: number) {
 	const batch = shot.batches[0]!;

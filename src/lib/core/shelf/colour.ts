@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { digits } from '../units';
 import type { Warning } from '../working';
-import { name, note, typical } from './fields';
+import { name, note, typical, usual } from './fields';
 import { isCatalysed, type ResinRecord } from './resin';
 
 /** What a colour may be. */
@@ -18,53 +18,55 @@ export function isPowder(kind: ColourKind): boolean {
 }
 
 /** A colour as it stands on the shelf. */
-export const colourRecord = z
-	.object({
-		name: name('colour'),
-		kind: z.enum(COLOUR_KINDS, { error: 'Choose what kind of colour it is.' }),
-		/** Where it goes; a resin may say otherwise for its own system. */
-		side: z.enum(['as the resin says', 'A', 'B']).default('as the resin says'),
-		/** Density of the dye or paste, or of the grains of a powder, g/ml. */
-		densityGPerMl: z
-			.number({ error: 'Type the density, such as 1.1 g/ml.' })
-			.min(0.3, 'Under 0.3 g/ml: check the unit.')
-			.max(20, 'Over 20 g/ml: check the unit.'),
-		/** Loose density of a powder, as it is scooped, g/ml. */
-		bulkDensityGPerMl: z
-			.number({ error: 'Type the loose density, or leave it empty.' })
-			.min(0.02, 'Under 0.02 g/ml: check the unit.')
-			.max(20, 'Over 20 g/ml: check the unit.')
-			.optional(),
-		/** Counted once with the bottle’s own dropper. */
-		dropsPerMl: z
-			.number({ error: 'Count the drops in a millilitre, such as 25, or leave it empty.' })
-			.min(1, 'At least one drop to a millilitre.')
-			.max(200, 'Over 200 drops to a millilitre: count again.')
-			.optional(),
-		/** The most that the sheet allows, % of the mixed resin. */
-		mostPercent: z
-			.number({ error: 'Type the most that the sheet allows, such as 3 %, or leave it empty.' })
-			.positive('The most must be more than nothing.')
-			.max(60, 'Over 60 % of the mix: check the sheet.')
-			.optional(),
-		/** How much longer a full load makes the cure, %. */
-		lengtheningPercent: z
-			.number({ error: 'Type by how much it lengthens the cure, or leave it empty.' })
-			.min(0, 'A lengthening is 0–400 %.')
-			.max(400, 'A lengthening is 0–400 %.')
-			.optional(),
-		note,
-		typical
-	})
-	.superRefine((c, ctx) => {
-		if ((c.bulkDensityGPerMl ?? 0) > c.densityGPerMl * 1.001) {
-			ctx.addIssue({
-				code: 'custom',
-				path: ['bulkDensityGPerMl'],
-				message: 'Loose powder holds air: its density cannot be above the solid one.'
-			});
-		}
-	});
+export const colourFields = z.object({
+	name: name('colour'),
+	kind: z.enum(COLOUR_KINDS, { error: 'Choose what kind of colour it is.' }),
+	/** Where it goes; a resin may say otherwise for its own system. */
+	side: z.enum(['as the resin says', 'A', 'B']).default('as the resin says'),
+	/** Density of the dye or paste, or of the grains of a powder, g/ml. */
+	densityGPerMl: z
+		.number({ error: 'Type the density, such as 1.1 g/ml.' })
+		.min(0.3, 'Under 0.3 g/ml: check the unit.')
+		.max(20, 'Over 20 g/ml: check the unit.'),
+	/** Loose density of a powder, as it is scooped, g/ml. */
+	bulkDensityGPerMl: z
+		.number({ error: 'Type the loose density, or leave it empty.' })
+		.min(0.02, 'Under 0.02 g/ml: check the unit.')
+		.max(20, 'Over 20 g/ml: check the unit.')
+		.optional(),
+	/** Counted once with the bottle’s own dropper. */
+	dropsPerMl: z
+		.number({ error: 'Count the drops in a millilitre, such as 25, or leave it empty.' })
+		.min(1, 'At least one drop to a millilitre.')
+		.max(200, 'Over 200 drops to a millilitre: count again.')
+		.optional(),
+	/** The most that the sheet allows, % of the mixed resin. */
+	mostPercent: z
+		.number({ error: 'Type the most that the sheet allows, such as 3 %, or leave it empty.' })
+		.positive('The most must be more than nothing.')
+		.max(60, 'Over 60 % of the mix: check the sheet.')
+		.optional(),
+	/** How much longer a full load makes the cure, %. */
+	lengtheningPercent: z
+		.number({ error: 'Type by how much it lengthens the cure, or leave it empty.' })
+		.min(0, 'A lengthening is 0–400 %.')
+		.max(400, 'A lengthening is 0–400 %.')
+		.optional(),
+	note,
+	typical,
+	usual
+});
+
+/** The same, its densities checked against each other. */
+export const colourRecord = colourFields.superRefine((c, ctx) => {
+	if ((c.bulkDensityGPerMl ?? 0) > c.densityGPerMl * 1.001) {
+		ctx.addIssue({
+			code: 'custom',
+			path: ['bulkDensityGPerMl'],
+			message: 'Loose powder holds air: its density cannot be above the solid one.'
+		});
+	}
+});
 export type ColourRecord = z.output<typeof colourRecord>;
 
 /** Drops of a dropper that nobody counted yet (common practice, no source). */

@@ -16,6 +16,8 @@ export const note = z.string().max(4000, 'Keep the note under 4000 characters.')
 
 /** Not from its own sheet: figures that are typical of its kind, until somebody replaces them. */
 export const typical = z.boolean().default(false);
+/** Fields whose figure is usual for the kind because the sheet does not say. */
+export const usual = z.array(z.string().max(40)).max(20).default([]);
 
 export const density = (of: string) =>
 	z

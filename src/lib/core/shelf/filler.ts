@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { name, note, typical } from './fields';
+import { name, note, typical, usual } from './fields';
 
 const density = (of: string) =>
 	z
@@ -15,56 +15,58 @@ const scoops = z
 	.optional();
 
 /** A filler with both of its densities: loose as it is scooped, solid as it takes up room in the resin. */
-export const fillerRecord = z
-	.object({
-		name: name('filler'),
-		family: z.enum(
-			[
-				'hollow spheres',
-				'metal powder',
-				'mineral powder',
-				'fibre',
-				'fumed silica',
-				'water',
-				'glow or pearl powder'
-			],
-			{ error: 'Choose a family.' }
-		),
-		densityGPerMl: density('solid'),
-		bulkDensityGPerMl: density('loose'),
-		/** Grain size, mm; it decides settling. */
-		grainMm: z
-			.number({ error: 'Type the grain size, such as 0.05 mm, or leave it empty.' })
-			.min(0.0001, 'Under 0.1 µm: check the unit.')
-			.max(20, 'Over 20 mm: check the unit.')
-			.optional(),
-		creamyScoopsPerB: scoops,
-		pasteScoopsPerB: scoops,
-		/** Yield stress of its paste: what stays up on a wall, Pa. */
-		yieldPa: z
-			.number({ error: 'Type the yield stress in Pa, or leave it empty.' })
-			.min(0.1, 'Under 0.1 Pa it runs: check it.')
-			.max(10_000, 'Over 10 kPa it is stiff as clay: check it.')
-			.optional(),
-		note,
-		typical
-	})
-	.superRefine((f, ctx) => {
-		if (f.bulkDensityGPerMl > f.densityGPerMl * 1.001) {
-			ctx.addIssue({
-				code: 'custom',
-				path: ['bulkDensityGPerMl'],
-				message: 'Loose powder holds air: its density cannot be above the solid one.'
-			});
-		}
-		if ((f.creamyScoopsPerB ?? 0) > (f.pasteScoopsPerB ?? Infinity)) {
-			ctx.addIssue({
-				code: 'custom',
-				path: ['pasteScoopsPerB'],
-				message: 'Paste takes more scoops than cream.'
-			});
-		}
-	});
+export const fillerFields = z.object({
+	name: name('filler'),
+	family: z.enum(
+		[
+			'hollow spheres',
+			'metal powder',
+			'mineral powder',
+			'fibre',
+			'fumed silica',
+			'water',
+			'glow or pearl powder'
+		],
+		{ error: 'Choose a family.' }
+	),
+	densityGPerMl: density('solid'),
+	bulkDensityGPerMl: density('loose'),
+	/** Grain size, mm; it decides settling. */
+	grainMm: z
+		.number({ error: 'Type the grain size, such as 0.05 mm, or leave it empty.' })
+		.min(0.0001, 'Under 0.1 µm: check the unit.')
+		.max(20, 'Over 20 mm: check the unit.')
+		.optional(),
+	creamyScoopsPerB: scoops,
+	pasteScoopsPerB: scoops,
+	/** Yield stress of its paste: what stays up on a wall, Pa. */
+	yieldPa: z
+		.number({ error: 'Type the yield stress in Pa, or leave it empty.' })
+		.min(0.1, 'Under 0.1 Pa it runs: check it.')
+		.max(10_000, 'Over 10 kPa it is stiff as clay: check it.')
+		.optional(),
+	note,
+	typical,
+	usual
+});
+
+/** The same, its densities checked against each other. */
+export const fillerRecord = fillerFields.superRefine((f, ctx) => {
+	if (f.bulkDensityGPerMl > f.densityGPerMl * 1.001) {
+		ctx.addIssue({
+			code: 'custom',
+			path: ['bulkDensityGPerMl'],
+			message: 'Loose powder holds air: its density cannot be above the solid one.'
+		});
+	}
+	if ((f.creamyScoopsPerB ?? 0) > (f.pasteScoopsPerB ?? Infinity)) {
+		ctx.addIssue({
+			code: 'custom',
+			path: ['pasteScoopsPerB'],
+			message: 'Paste takes more scoops than cream.'
+		});
+	}
+});
 export type FillerRecord = z.output<typeof fillerRecord>;
 
 /** Conductivity, W/m·K, and specific heat, J/g·K, of a filler's grains by family (from memory: field values). */

@@ -1,4 +1,18 @@
 export { starterShelf, TYPICAL_RESIN_NAMES, typicalResin, type TypicalResin } from './starter';
+export {
+	colourSheet,
+	fillerSheet,
+	resinSheet,
+	rubberSheet,
+	sheetOf,
+	thermoplasticSheet,
+	USUAL_WORDS,
+	usualOf,
+	usualWarnings,
+	usualWords,
+	withUsual,
+	type SheetKind
+} from './usual';
 export { name, note } from './fields';
 export {
 	chemistryOf,

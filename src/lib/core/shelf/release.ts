@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { name, note, typical } from './fields';
+import { name, note, typical, usual } from './fields';
 
 /** What keeps two things apart. */
 export const RELEASE_KINDS = ['silicone spray', 'non-silicone spray', 'wax', 'talc', 'barrier coat'] as const;
@@ -87,6 +87,7 @@ export const thermoplasticRecord = z.object({
 		.max(100_000, 'Over 100 000 a kilogram: check it.')
 		.optional(),
 	note,
-	typical
+	typical,
+	usual
 });
 export type ThermoplasticRecord = z.output<typeof thermoplasticRecord>;

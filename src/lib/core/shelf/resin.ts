@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { constant, density, name, note, parts, share, timeS, typical, viscosity } from './fields';
+import { constant, density, name, note, parts, share, timeS, typical, usual, viscosity } from './fields';
 import { DEFAULT_CATALYST_DENSITY } from '../mix/catalyst';
 import { bPerAByVolume, bPerAByWeight, checkRatio, type Ratio } from '../mix/ratio';
 import type { TaughtDemould } from '../cure/demouldLearning';
@@ -9,7 +9,7 @@ import { flowEnergyKjPerMol, viscosityAt, type ViscosityPoint } from '../mix/vis
 import { digits } from '../units';
 import type { CureRecord } from '../cure/record';
 
-const resinFields = z.object({
+export const resinFields = z.object({
 	name: name('resin'),
 	family: z.enum(
 		[
@@ -104,7 +104,8 @@ const resinFields = z.object({
 		.max(100_000, 'Over 100 000 a kilogram: check it.')
 		.optional(),
 	note,
-	typical
+	typical,
+	usual
 });
 type ResinFields = z.output<typeof resinFields>;
 

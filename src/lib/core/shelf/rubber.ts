@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { name, note, typical, viscosity } from './fields';
+import { name, note, typical, usual, viscosity } from './fields';
 
 /** A mould rubber as its sheet describes it. */
 export const rubberRecord = z.object({
@@ -58,7 +58,8 @@ export const rubberRecord = z.object({
 		.max(100_000, 'Over 100 000 a kilogram: check it.')
 		.optional(),
 	note,
-	typical
+	typical,
+	usual
 });
 export type RubberRecord = z.output<typeof rubberRecord>;
 

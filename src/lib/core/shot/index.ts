@@ -38,10 +38,17 @@ export {
 	copyInput,
 	FILL_KINDS,
 	FILLS,
-	insertInput,
 	type CopyBalance,
 	type Fill
 } from './kinds/filled/filled';
+export {
+	INSERT_MATERIALS,
+	INSERT_WAYS,
+	insertInput,
+	settleInsert,
+	type Insert,
+	type InsertMaterial
+} from './kinds/filled/insert';
 export { sensitivity, whatHelps, type OtherResin, type WhatIf } from './whatIf';
 export { copyCost, costInput, handsPerCopyS, type CopyCost, type CostInput } from './cost';
 export { shotAnswer, shotQuery, type ShotAnswer, type ShotQuery } from './open';

@@ -1,6 +1,7 @@
 import { isTooDamp } from '../humidity';
 import { bandOfTime, layersBand, sectionsBands, type LayersQuestion, type TimeBand } from '../cure/bands';
 import { chemistryOf, cureOf, isCatalysed, type TaughtResin } from '../shelf/resin';
+import { usualWarnings } from '../shelf/usual';
 import { digits } from '../units';
 import type { Warning } from '../working';
 import type { SolidShot } from './batch';
@@ -39,7 +40,7 @@ export function planShot(inputs: Inputs, records: ShotContext, bands = true): Pl
 			...(bands
 				? { demouldBand: stack ? stackBand(shot, stack) : demouldBand(planned, inputs, context) }
 				: {}),
-			warnings: [...shot.warnings, ...airWarnings(inputs, context)]
+			warnings: [...shot.warnings, ...airWarnings(inputs, context), ...usualWarnings(context.resin)]
 		}
 	};
 }

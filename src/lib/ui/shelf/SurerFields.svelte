@@ -2,14 +2,14 @@
 	import type { Writable } from 'svelte/store';
 	import type { z } from 'zod';
 	import { CURE_DEFAULTS } from '$lib/core/cure';
-	import { chemistryOf, type resinRecord } from '$lib/core/shelf';
+	import { chemistryOf, type resinSheet } from '$lib/core/shelf';
 	import ChoiceField from '../ChoiceField.svelte';
 	import QuantityField from '../QuantityField.svelte';
 
 	/** What a sheet may say besides its two times: each narrows a band. */
-	type Typed = z.input<typeof resinRecord>;
+	type Typed = Omit<z.input<typeof resinSheet>, 'usual'>;
 	interface Props {
-		form: Writable<Typed>;
+		form: Writable<z.input<typeof resinSheet>>;
 		errors: Readonly<Partial<Record<keyof Typed, string[] | undefined>>>;
 		catalysed: boolean;
 	}

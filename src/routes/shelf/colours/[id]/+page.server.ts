@@ -1,18 +1,17 @@
 import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
-import { colourRecord } from '$lib/core/shelf';
-import { blank, orPage } from '$lib/server/forms';
+import { colourSheet, sheetOf } from '$lib/core/shelf';
+import { orPage } from '$lib/server/forms';
 import { materialAction } from '$lib/server/materialAction';
 import { getMaterial } from '$lib/server/repositories/materials';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params }) => {
 	if (params.id === 'new') {
-		const form = await superValidate(zod4(colourRecord));
-		return { form: blank(form, 'densityGPerMl'), kept: null };
+		return { form: await superValidate(zod4(colourSheet)), kept: null };
 	}
 	const kept = await orPage(getMaterial('colour', params.id));
-	return { form: await superValidate(kept.record, zod4(colourRecord)), kept };
+	return { form: await superValidate(sheetOf(kept.record), zod4(colourSheet)), kept };
 };
 
 export const actions: Actions = {

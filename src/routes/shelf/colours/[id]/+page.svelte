@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { zod4Client } from 'sveltekit-superforms/adapters';
-	import { COLOUR_DROPS_PER_ML, COLOUR_KINDS, colourRecord, isPowder } from '$lib/core/shelf';
+	import { COLOUR_DROPS_PER_ML, COLOUR_KINDS, colourSheet, isPowder, usualOf } from '$lib/core/shelf';
 	import Save from '$lib/ui/Save.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import { benchForm } from '$lib/ui/form';
@@ -13,9 +13,10 @@
 
 	let { data } = $props();
 	const { form, errors, enhance, submitting, message } = benchForm(() => data.form, {
-		validators: zod4Client(colourRecord)
+		validators: zod4Client(colourSheet)
 	});
 	const powder = $derived(isPowder($form.kind));
+	const usual = $derived(usualOf('colour', $form));
 </script>
 
 <PageHead
@@ -38,6 +39,7 @@
 			name="densityGPerMl"
 			bind:value={$form.densityGPerMl}
 			error={$errors.densityGPerMl}
+			usual={usual.densityGPerMl}
 			hint={powder ? 'of the grains' : ''} />
 		{#if powder}
 			<QuantityField

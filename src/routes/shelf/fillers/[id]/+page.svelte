@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { zod4Client } from 'sveltekit-superforms/adapters';
-	import { fillerRecord } from '$lib/core/shelf';
+	import { fillerSheet, usualOf } from '$lib/core/shelf';
 	import { digits } from '$lib/core/units';
 	import Save from '$lib/ui/Save.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
@@ -13,9 +13,10 @@
 
 	let { data } = $props();
 	const { form, errors, enhance, submitting, message } = benchForm(() => data.form, {
-		validators: zod4Client(fillerRecord)
+		validators: zod4Client(fillerSheet)
 	});
-	const swell = $derived($form.densityGPerMl / $form.bulkDensityGPerMl);
+	const usual = $derived(usualOf('filler', $form));
+	const swell = $derived(($form.densityGPerMl ?? usual.densityGPerMl ?? NaN) / ($form.bulkDensityGPerMl ?? usual.bulkDensityGPerMl ?? NaN));
 </script>
 
 <PageHead
@@ -30,7 +31,7 @@
 			label="Family"
 			name="family"
 			bind:value={$form.family}
-			options={fillerRecord.shape.family.options.map((value) => ({ value, label: value }))}
+			options={fillerSheet.shape.family.options.map((value) => ({ value, label: value }))}
 			error={$errors.family} />
 		<QuantityField
 			label="Solid density"
@@ -38,13 +39,15 @@
 			name="densityGPerMl"
 			bind:value={$form.densityGPerMl}
 			error={$errors.densityGPerMl}
-			hint="of the grain itself" />
+			usual={usual.densityGPerMl}
+			hint={$form.family === 'metal powder' ? 'aluminium 2.7, copper 8.9 g/ml' : 'of the grain itself'} />
 		<QuantityField
 			label="Loose density"
 			kind="density"
 			name="bulkDensityGPerMl"
 			bind:value={$form.bulkDensityGPerMl}
 			error={$errors.bulkDensityGPerMl}
+			usual={usual.bulkDensityGPerMl}
 			hint="weigh a level cup of it" />
 		<QuantityField
 			label="Grain size"

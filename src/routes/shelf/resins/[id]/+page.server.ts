@@ -1,6 +1,6 @@
 import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
-import { resinRecord } from '$lib/core/shelf';
+import { resinSheet, sheetOf } from '$lib/core/shelf';
 import { taughtFor } from '$lib/core/plan';
 import { blank, orPage } from '$lib/server/forms';
 import { materialAction } from '$lib/server/materialAction';
@@ -10,13 +10,13 @@ import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params }) => {
 	if (params.id === 'new') {
-		const form = await superValidate(zod4(resinRecord));
-		blank(form, 'densityAGPerMl', 'potLifeS', 'demouldS', 'viscosityMpaS');
+		const form = await superValidate(zod4(resinSheet));
+		blank(form, 'potLifeS', 'demouldS');
 		return { form, resin: null, taught: null };
 	}
 	const resin = await orPage(getResin(params.id));
 	const [form, presses] = await Promise.all([
-		superValidate(resin.record, zod4(resinRecord)),
+		superValidate(sheetOf(resin.record), zod4(resinSheet)),
 		demouldPresses(resin.id)
 	]);
 	return { form, resin, taught: taughtFor(presses, resin.id, []) ?? null };

@@ -14,7 +14,7 @@
 		viscosityAt
 	} from '$lib/core/mix';
 	import { cautionsFor } from '$lib/core/cautions';
-	import { chemistryOf, isCatalysed, ratiosOf, resinRecord } from '$lib/core/shelf';
+	import { chemistryOf, isCatalysed, ratiosOf, resinRecord, resinSheet, USUAL_WORDS, usualOf, withUsual } from '$lib/core/shelf';
 	import { digits, formatDrops } from '$lib/core/units';
 	import Save from '$lib/ui/Save.svelte';
 	import Caution from '$lib/ui/Caution.svelte';
@@ -30,22 +30,29 @@
 
 	let { data } = $props();
 	const { form, errors, enhance, submitting, message } = benchForm(() => data.form, {
-		validators: zod4Client(resinRecord)
+		validators: zod4Client(resinSheet)
 	});
-	const FAMILIES = resinRecord.shape.family.options;
+	const FAMILIES = resinSheet.shape.family.options;
 	const catalysed = $derived(isCatalysed($form.family));
+	const usual = $derived(usualOf('resin', $form));
+	/** What is left empty and stands at what is usual for the family. */
+	const taken = $derived(
+		Object.keys(usual)
+			.filter((field) => $form[field as keyof typeof $form] === undefined)
+			.map((field) => USUAL_WORDS[field])
+	);
 	/** Both ratios, as soon as what is typed settles them; whatever else is still missing does not matter. */
 	const ratios = $derived.by(() => {
 		if (catalysed) return undefined;
-		const stand = { name: 'x', potLifeS: 60, demouldS: 600, viscosityMpaS: 100, note: '' };
-		const checked = resinRecord.safeParse({ ...$form, ...stand });
+		const stand = { name: 'x', potLifeS: 60, demouldS: 600, note: '' };
+		const checked = resinRecord.safeParse(withUsual('resin', { ...$form, ...stand }));
 		return checked.success ? ratiosOf(checked.data) : undefined;
 	});
 	const CONSTANTS = [
 		['heatOfCureJPerG', 'Heat of cure, J/g'],
 		['activationKjPerMol', 'Activation energy, kJ/mol'],
 		['specificHeatJPerGK', 'Specific heat, J/g·K'],
-		['potConversion', 'Conversion, too thick'],
+		['potLifeConversion', 'Conversion, too thick'],
 		['gelConversion', 'Conversion at gel'],
 		['recoatConversion', 'Conversion, last recoat']
 	] as const;
@@ -56,7 +63,7 @@
 			densityGPerMl: $form.catalystDensityGPerMl,
 			dropsPerMl: $form.dropsPerMl
 		});
-		return checked.success ? catalystAmount(100, $form.densityAGPerMl || 1, checked.data) : undefined;
+		return checked.success ? catalystAmount(100, $form.densityAGPerMl ?? usual.densityAGPerMl ?? 1, checked.data) : undefined;
 	});
 	const defaults = $derived({ ...CURE_DEFAULTS[chemistryOf($form.family)], recoatConversion: RECOAT_CONVERSION });
 	/** What the cure engine still takes from its own defaults, said beside the sheet. */
@@ -68,7 +75,7 @@
 		const firstTempC = $form.viscosityTempC ?? $form.potLifeTempC ?? 23;
 		if (viscosity2MpaS === undefined || viscosity2TempC === undefined) return undefined;
 		const points = [
-			{ tempC: firstTempC, viscosityMpaS },
+			{ tempC: firstTempC, viscosityMpaS: viscosityMpaS ?? usual.viscosityMpaS ?? NaN },
 			{ tempC: viscosity2TempC, viscosityMpaS: viscosity2MpaS }
 		];
 		const energy = flowEnergyKjPerMol(points);
@@ -140,7 +147,8 @@
 					kind="density"
 					name="densityAGPerMl"
 					bind:value={$form.densityAGPerMl}
-					error={$errors.densityAGPerMl} />
+					error={$errors.densityAGPerMl}
+					usual={usual.densityAGPerMl} />
 				<QuantityField
 					label="Demould"
 					kind="time"
@@ -154,7 +162,8 @@
 					kind="viscosity"
 					name="viscosityMpaS"
 					bind:value={$form.viscosityMpaS}
-					error={$errors.viscosityMpaS} />
+					error={$errors.viscosityMpaS}
+					usual={usual.viscosityMpaS} />
 			</div>
 		{:else}
 			<h2 class="mt-4 mb-1">Ratio</h2>
@@ -174,6 +183,7 @@
 					name="densityAGPerMl"
 					bind:value={$form.densityAGPerMl}
 					error={$errors.densityAGPerMl}
+					usual={usual.densityAGPerMl}
 					hint="or in³/lb" />
 				<QuantityField
 					label="Density of B"
@@ -181,7 +191,8 @@
 					name="densityBGPerMl"
 					bind:value={$form.densityBGPerMl}
 					error={$errors.densityBGPerMl}
-					hint="may be left out when both ratios are given" />
+					usual={usual.densityBGPerMl}
+					hint={usual.densityBGPerMl === undefined ? 'follows from both ratios' : ''} />
 				<QuantityField
 					label="Price of a kilogram"
 					kind="number"
@@ -228,7 +239,8 @@
 					kind="viscosity"
 					name="viscosityMpaS"
 					bind:value={$form.viscosityMpaS}
-					error={$errors.viscosityMpaS} />
+					error={$errors.viscosityMpaS}
+					usual={usual.viscosityMpaS} />
 			</div>
 		{/if}
 		<Segments
@@ -357,6 +369,10 @@
 				{digits($form.catalystPercent ?? 0)} % by weight is {catalyst ? digits(catalyst.mlPer100G) : '–'} ml to 100 g.
 			</p>
 		{:else}<p class="soft">Both ratios appear here once the ratio and the densities agree.</p>{/if}
+		{#if taken.length > 0}<p>
+				<strong>Usual for its kind, not from your sheet:</strong>
+				{taken.join(', ')}.
+			</p>{/if}
 		{#if stillDefault.length > 0}<p class="soft">
 				<strong>Still defaults, not from your sheet:</strong>
 				{stillDefault.join(', ')}.

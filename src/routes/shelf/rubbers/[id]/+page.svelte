@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { zod4Client } from 'sveltekit-superforms/adapters';
-	import { rubberRecord } from '$lib/core/shelf';
+	import { rubberSheet, usualOf } from '$lib/core/shelf';
 	import Save from '$lib/ui/Save.svelte';
 	import Caution from '$lib/ui/Caution.svelte';
 	import { benchForm } from '$lib/ui/form';
@@ -13,8 +13,9 @@
 
 	let { data } = $props();
 	const { form, errors, enhance, submitting, message } = benchForm(() => data.form, {
-		validators: zod4Client(rubberRecord)
+		validators: zod4Client(rubberSheet)
 	});
+	const usual = $derived(usualOf('rubber', $form));
 </script>
 
 <PageHead title={data.rubber?.record.name ?? 'New rubber'} about="As its data sheet describes it." />
@@ -60,11 +61,18 @@
 			name="densityGPerMl"
 			bind:value={$form.densityGPerMl}
 			error={$errors.densityGPerMl}
+			usual={usual.densityGPerMl}
 			hint="or in³/lb" />
 		<QuantityField label="Working time" kind="time" name="workingTimeS" bind:value={$form.workingTimeS} error={$errors.workingTimeS} />
 		<QuantityField label="Demould" kind="time" name="cureTimeS" bind:value={$form.cureTimeS} error={$errors.cureTimeS} />
 		<QuantityField label="both at" kind="temperature" name="refTempC" bind:value={$form.refTempC} error={$errors.refTempC} />
-		<QuantityField label="Viscosity" kind="viscosity" name="viscosityMpaS" bind:value={$form.viscosityMpaS} error={$errors.viscosityMpaS} />
+		<QuantityField
+			label="Viscosity"
+			kind="viscosity"
+			name="viscosityMpaS"
+			bind:value={$form.viscosityMpaS}
+			error={$errors.viscosityMpaS}
+			usual={usual.viscosityMpaS} />
 		<QuantityField label="Shore A" kind="number" name="shoreA" bind:value={$form.shoreA} error={$errors.shoreA} hint="if the sheet says" />
 		{#if $form.use === 'brush-on'}
 			<QuantityField

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { zod4Client } from 'sveltekit-superforms/adapters';
-	import { thermoplasticRecord } from '$lib/core/shelf';
+	import { thermoplasticSheet, usualOf } from '$lib/core/shelf';
 	import Save from '$lib/ui/Save.svelte';
 	import { benchForm } from '$lib/ui/form';
 	import FormErrors from '$lib/ui/FormErrors.svelte';
@@ -11,8 +11,9 @@
 
 	let { data } = $props();
 	const { form, errors, enhance, submitting, message } = benchForm(() => data.form, {
-		validators: zod4Client(thermoplasticRecord)
+		validators: zod4Client(thermoplasticSheet)
 	});
+	const usual = $derived(usualOf('thermoplastic', $form));
 </script>
 
 <PageHead
@@ -23,14 +24,27 @@
 	<TypicalNote bind:typical={$form.typical} />
 	<div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
 		<TextField label="Name" name="name" bind:value={$form.name} error={$errors.name} />
-		<QuantityField label="Softens at" kind="temperature" name="softenTempC" bind:value={$form.softenTempC} error={$errors.softenTempC} />
-		<QuantityField label="Density" kind="density" name="densityGPerMl" bind:value={$form.densityGPerMl} error={$errors.densityGPerMl} />
+		<QuantityField
+			label="Softens at"
+			kind="temperature"
+			name="softenTempC"
+			bind:value={$form.softenTempC}
+			error={$errors.softenTempC}
+			usual={usual.softenTempC} />
+		<QuantityField
+			label="Density"
+			kind="density"
+			name="densityGPerMl"
+			bind:value={$form.densityGPerMl}
+			error={$errors.densityGPerMl}
+			usual={usual.densityGPerMl} />
 		<QuantityField
 			label="Cools in the room for"
 			kind="time"
 			name="coolS"
 			bind:value={$form.coolS}
 			error={$errors.coolS}
+			usual={usual.coolS}
 			hint="chilling shrinks it" />
 		<QuantityField
 			label="Price of a kilogram"

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { insertInput } from './insert';
 import { digits } from '../../../units';
 import { InputError, type Warning, type WorkingLine } from '../../../working';
 
@@ -11,19 +12,6 @@ export const FILLS = {
 } as const;
 export type Fill = keyof typeof FILLS;
 export const FILL_KINDS = Object.keys(FILLS) as [Fill, ...Fill[]];
-
-/** Something set into a cast: wire, a weight, a hanging plate. */
-export const insertInput = z.object({
-	name: z.string().trim().min(1, 'Say what is set in.').max(60, 'Keep it under 60 characters.'),
-	massG: z
-		.number({ error: 'Type what it weighs, such as 12 g.' })
-		.min(0, 'It cannot weigh less than nothing.')
-		.max(1e6, 'Over a tonne: check the unit.'),
-	volumeMl: z
-		.number({ error: 'Type its volume, such as 2 ml: by water, or weight by density.' })
-		.min(0, 'It cannot take less than nothing.')
-		.max(1e6, 'Over a cubic metre: check the unit.')
-});
 
 export const copyInput = z.strictObject({
 	/** Everything inside the skin of the copy, ml. */

@@ -1,0 +1,189 @@
+/**
+ * What a sheet does not say: the figure that is usual for the kind (common practice, no source). A record says which
+ * of its figures are usual, so that nobody takes them for the sheet's.
+ */
+import { z } from 'zod';
+import type { Warning } from '../working';
+import { colourFields, colourRecord, type ColourRecord } from './colour';
+import { fillerFields, fillerRecord, type FillerRecord } from './filler';
+import { thermoplasticRecord } from './release';
+import { resinFields, resinRecord, type ResinRecord } from './resin';
+import { rubberRecord, type RubberRecord } from './rubber';
+import { starterShelf, TYPICAL_RESIN_NAMES, typicalResin } from './starter';
+
+/** Solid and loose density of grains by family, g/ml; metals differ too much to have a usual one. */
+const GRAINS: Readonly<Record<FillerRecord['family'], { solid?: number; looseShare: number }>> = {
+	'hollow spheres': { solid: 0.2, looseShare: 0.6 },
+	'metal powder': { looseShare: 0.4 },
+	'mineral powder': { solid: 2.7, looseShare: 0.33 },
+	fibre: { solid: 2.55, looseShare: 0.2 },
+	'fumed silica': { solid: 2.2, looseShare: 0.023 },
+	water: { solid: 1, looseShare: 1 },
+	'glow or pearl powder': { solid: 3.3, looseShare: 0.35 }
+};
+
+/** Density of dyes and pastes, and of the grains of powders, g/ml. */
+const COLOURS: Readonly<Record<ColourRecord['kind'], number>> = {
+	dye: 1.05,
+	'pigment paste': 1.4,
+	mica: 2.8,
+	'glow powder': 3.6,
+	'pearl powder': 3
+};
+
+/** Kinds of which a sheet may leave something out. */
+export type SheetKind = 'resin' | 'rubber' | 'filler' | 'colour' | 'thermoplastic';
+type Typed = Readonly<Record<string, unknown>>;
+type Usual = Partial<Record<string, number>>;
+
+const positive = (value: unknown) => (typeof value === 'number' && value > 0 ? value : undefined);
+const rounded = (value: number) => Number(value.toPrecision(3));
+
+function usualResin(typed: Typed): Usual {
+	const kind = TYPICAL_RESIN_NAMES.map(typicalResin).find((r) => r.family === typed['family']);
+	if (!kind) return {};
+	const [wa, wb, va, vb] = ['weightA', 'weightB', 'volumeA', 'volumeB'].map((k) => positive(typed[k]));
+	const both = wa && wb && va && vb;
+	const b = positive(typed['densityBGPerMl']);
+	return {
+		// two ratios tie the densities: the one that is missing follows from the other, and is nobody's guess
+		densityAGPerMl: both && b ? (b * (wa / wb) * vb) / va : kind.densityAGPerMl,
+		...(both || kind.densityBGPerMl === undefined ? {} : { densityBGPerMl: kind.densityBGPerMl }),
+		viscosityMpaS: kind.viscosityMpaS
+	};
+}
+
+function usualRubber(typed: Typed): Usual {
+	const made = starterShelf().rubber.filter((r) => r.use === (typed['use'] ?? 'pour'));
+	const kind = made.find((r) => r.cureKind === typed['cureKind']) ?? made[0];
+	return kind ? { densityGPerMl: kind.densityGPerMl, viscosityMpaS: kind.viscosityMpaS } : {};
+}
+
+function usualFiller(typed: Typed): Usual {
+	const grain = GRAINS[typed['family'] as FillerRecord['family']];
+	if (!grain) return {};
+	const solid = positive(typed['densityGPerMl']) ?? grain.solid;
+	return {
+		...(grain.solid === undefined ? {} : { densityGPerMl: grain.solid }),
+		...(solid === undefined ? {} : { bulkDensityGPerMl: rounded(solid * grain.looseShare) })
+	};
+}
+
+const USUAL: Readonly<Record<SheetKind, (typed: Typed) => Usual>> = {
+	resin: usualResin,
+	rubber: usualRubber,
+	filler: usualFiller,
+	colour: (typed) => {
+		const densityGPerMl = COLOURS[typed['kind'] as ColourRecord['kind']];
+		return densityGPerMl === undefined ? {} : { densityGPerMl };
+	},
+	thermoplastic: () => {
+		const [{ softenTempC, densityGPerMl, coolS } = {}] = starterShelf().thermoplastic;
+		return { softenTempC, densityGPerMl, coolS } as Usual;
+	}
+};
+
+/**
+ * What is usual for a material where its sheet says nothing, by field: densities g/ml, viscosity mPa·s,
+ * temperatures °C, times s. Fields that have no usual figure are left out.
+ * @example
+ * usualOf('filler', { family: 'mineral powder' }); // { densityGPerMl: 2.7, bulkDensityGPerMl: 0.891 }
+ */
+export const usualOf = (kind: SheetKind, typed: Typed): Usual => USUAL[kind](typed);
+
+/**
+ * A sheet as it was typed, with what is usual where it says nothing, and the names of those fields.
+ * @example
+ * withUsual('colour', { name: 'Sea', kind: 'dye' }); // { name: 'Sea', kind: 'dye', densityGPerMl: 1.05, usual: ['densityGPerMl'] }
+ */
+export function withUsual<T extends Typed>(kind: SheetKind, typed: T): T & { usual: string[] } {
+	const missing = Object.entries(usualOf(kind, typed)).filter(([field]) => typed[field] === undefined);
+	return {
+		...typed,
+		...Object.fromEntries(missing),
+		usual: missing.map(([field]) => field).sort()
+	};
+}
+
+/**
+ * A record as its sheet said it: what is only usual is empty again.
+ * @example
+ * sheetOf({ densityGPerMl: 1.05, name: 'Sea', usual: ['densityGPerMl'] }); // { name: 'Sea', usual: ['densityGPerMl'] }
+ */
+export function sheetOf<T extends { usual: readonly string[] }>(record: T): Partial<T> {
+	return Object.fromEntries(
+		Object.entries(record).filter(([key]) => !record.usual.includes(key))
+	) as Partial<T>;
+}
+
+/** The fields of a sheet, checked by the rules of the record that it makes with what is usual. */
+const sheet = <S extends z.ZodObject>(fields: S, kind: SheetKind, record: z.ZodType): S =>
+	fields.superRefine((typed, ctx) => {
+		const made = record.safeParse(withUsual(kind, typed));
+		for (const issue of made.error?.issues ?? []) {
+			// what a field says of its own figure is said by it already
+			const isRule = issue.code === 'custom' || (typed as Typed)[String(issue.path[0])] === undefined;
+			if (isRule) ctx.addIssue({ code: 'custom', path: [...issue.path], message: issue.message });
+		}
+	}) as S;
+
+/** Forms of the shelf: what surely stands on every sheet is asked, the rest may be left empty. */
+export const resinSheet = sheet(
+	resinFields.partial({ densityAGPerMl: true, viscosityMpaS: true }),
+	'resin',
+	resinRecord
+);
+export const rubberSheet = sheet(
+	rubberRecord.partial({ densityGPerMl: true, viscosityMpaS: true }),
+	'rubber',
+	rubberRecord
+);
+export const fillerSheet = sheet(
+	fillerFields.partial({ densityGPerMl: true, bulkDensityGPerMl: true }),
+	'filler',
+	fillerRecord
+);
+export const colourSheet = sheet(colourFields.partial({ densityGPerMl: true }), 'colour', colourRecord);
+export const thermoplasticSheet = sheet(
+	thermoplasticRecord.partial({ softenTempC: true, densityGPerMl: true, coolS: true }),
+	'thermoplastic',
+	thermoplasticRecord
+);
+
+/** Names of figures that may be usual, as the screens call them. */
+export const USUAL_WORDS: Readonly<Record<string, string>> = {
+	densityAGPerMl: 'density of A',
+	densityBGPerMl: 'density of B',
+	densityGPerMl: 'density',
+	bulkDensityGPerMl: 'loose density',
+	viscosityMpaS: 'viscosity',
+	softenTempC: 'softening',
+	coolS: 'time to cool'
+};
+
+/**
+ * Which figures of a record are usual for its kind and not from its sheet, in words; nothing when none is.
+ * @example
+ * usualWords({ usual: ['densityAGPerMl', 'viscosityMpaS'] }); // 'density of A, viscosity'
+ */
+export const usualWords = (record: Pick<ResinRecord | RubberRecord, 'usual'>): string | undefined =>
+	record.usual.length > 0 ? record.usual.map((f) => USUAL_WORDS[f] ?? f).join(', ') : undefined;
+
+/** Two thirds of what is sold of a kind lie this near to its usual density (a judgement of ours). */
+const DENSITY_OFF_PERCENT = 4;
+
+/**
+ * A density that no sheet says makes grams that are only about right: said wherever grams follow from it.
+ * @example
+ * usualWarnings({ name: 'Sea', usual: ['densityGPerMl'] })[0]?.code; // 'usual-density'
+ */
+export function usualWarnings({ name, usual }: { name: string; usual: readonly string[] }): Warning[] {
+	if (!usual.some((field) => /density/i.test(field))) return [];
+	return [
+		{
+			code: 'usual-density',
+			message: `The density of ${name} is the usual one of its kind and not from its sheet: grams may be off by ${DENSITY_OFF_PERCENT} % and more.`,
+			action: 'Type it from the sheet, or weigh 100 ml of each part.'
+		}
+	];
+}
