@@ -7,7 +7,7 @@ import { shotInputs } from '$lib/core/shot';
 import { closeDb, db } from '$lib/server/db/connection';
 import { NotFoundError, RefusedError } from '$lib/server/errors';
 import { addMakingEvents, beginMaking, getMaking, readMakingEvents } from '$lib/server/repositories/makings';
-import { saveMaster } from '$lib/server/repositories/masters';
+import { getMaster, saveMaster } from '$lib/server/repositories/masters';
 import { listMaterials, listResins, listRubbers, saveMaterial } from '$lib/server/repositories/materials';
 import { emptyMoulds, getMould, saveMould, setMouldState } from '$lib/server/repositories/moulds';
 import { addPicture, listPictures, removePicture } from '$lib/server/repositories/pictures';
@@ -256,5 +256,55 @@ describe('pictures', () => {
 		expect(await listPictures('mould', id)).toHaveLength(1);
 		await expect(addPicture('mould', id, Buffer.from('text'), '')).rejects.toThrow(RefusedError);
 		await expect(addPicture('mould', randomUUID(), png, '')).rejects.toThrow(NotFoundError);
+	});
+});
+
+describe('a master that nobody measured', () => {
+	it('has the most rubber planned for it, and the water of the first look is its volume', async () => {
+		const { record } = await getMaster(masterId);
+		const unknown = await saveMaster({ ...record, name: `${name} unknown`, readings: [] }, null);
+		const { id, steps } = await begun({ masterId: unknown });
+		const [mould, known] = [await getMould(id), await getMould(await saveMould(inputsOf()))];
+		expect(mould.plan.rubber.volumeMl - known.plan.rubber.volumeMl).toBeCloseTo(80 * 1.04, 6);
+		expect(mould.plan.warnings.map((w) => w.code)).toContain('upper-bound');
+		const shot = shotInputs.parse({
+			masterId: unknown,
+			mouldIds: [id],
+			resinId: (await listResins())[0]!.id,
+			copies: 1,
+			sprueVolumeMl: 0,
+			sectionMm: 6,
+			startTempC: 21,
+			mouldTempC: 21,
+			roomTempC: 21,
+			relativeHumidity: 45
+		});
+		await expect(saveShot(shot, settings)).rejects.toThrow(/volume is not known/);
+		const looked = (waterMl: number): MakingEvent[] => [
+			{ id: randomUUID(), atMs: (clockMs += 1), kind: 'inspected', faults: [], note: '', waterMl },
+			{ id: randomUUID(), atMs: (clockMs += 1), kind: 'finished' }
+		];
+		await addMakingEvents(id, [...steps.slice(0, -1).map((s) => done(s.id)), ...looked(77)]);
+		const measured = await getMaster(unknown);
+		expect(measured.volumeMl).toBe(77);
+		expect(measured.record.readings[0]).toMatchObject({ remark: expect.stringMatching(/^water in M\d+/) });
+		// what is measured stays: a second mould's water does not take its place
+		const second = await begun({ masterId: unknown });
+		await addMakingEvents(second.id, [...second.steps.slice(0, -1).map((s) => done(s.id)), ...looked(70)]);
+		expect((await getMaster(unknown)).volumeMl).toBe(77);
+		await setMouldState(id, (await getMould(id)).version, 'active');
+		expect(await saveShot(shot, settings)).toBeTruthy();
+	});
+	it('more water than its sizes hold measures nothing, and what is cast wet is refused at the master', async () => {
+		const { record } = await getMaster(masterId);
+		const unknown = await saveMaster({ ...record, name: `${name} unknown two`, readings: [] }, null);
+		await expect(saveMould(inputsOf({ masterId: unknown, kind: 'wet' }))).rejects.toThrow(/measure it first/);
+		const { id, steps } = await begun({ masterId: unknown });
+		await addMakingEvents(id, [
+			...steps.slice(0, -1).map((s) => done(s.id)),
+			{ id: randomUUID(), atMs: (clockMs += 1), kind: 'inspected', faults: [], note: '', waterMl: 5000 },
+			{ id: randomUUID(), atMs: (clockMs += 1), kind: 'finished' }
+		]);
+		expect((await getMaster(unknown)).volumeMl).toBeNull();
 	});
 });

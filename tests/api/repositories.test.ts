@@ -178,7 +178,7 @@ describe('shots', () => {
 		const shot = await getShot(await saveShot(shotOf([id]), settings));
 		const [batch] = shot.planned.shot.batches;
 		const master = await getMaster(masterId);
-		expect(batch!.pouredMl).toBeCloseTo(master.volumeMl + 2, 6);
+		expect(batch!.pouredMl).toBeCloseTo(master.volumeMl! + 2, 6);
 	});
 });
 

@@ -10,7 +10,7 @@ import {
 	withUsual,
 	type SheetKind
 } from '$lib/core/shelf';
-import type { MaterialKind, MaterialRecords } from './db/models';
+import type { MaterialKind } from './db/models';
 import { attempt } from './forms';
 import { MATERIAL_SCHEMAS, saveMaterial } from './repositories/materials';
 

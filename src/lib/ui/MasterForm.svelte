@@ -201,7 +201,10 @@
 			<p class="soft mt-1">{units.other(volume.volumeMl, 'volume')}</p>
 			<div class="mt-3"><Working lines={[volume.working]} open /></div>
 		{:else}
-			<p class="soft mt-2">It appears as soon as the fields beside it are filled.</p>
+			<p class="soft mt-2">
+				It appears as soon as the fields beside it are filled. It may stay empty: a mould can be planned for the most rubber that it takes,
+				and its water tells the volume. A shot waits for it.
+			</p>
 		{/if}
 		{#if meets.length > 0}
 			<h2 class="mt-5 mb-1">Under your rubbers</h2>

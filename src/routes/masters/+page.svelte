@@ -41,7 +41,10 @@
 								)} × {units.show(master.record.widthMm, 'length')}{/if}
 							× {units.show(master.record.heightMm, 'length')}
 						</td>
-						<td class="num text-[1.15rem] font-bold">{units.show(master.volumeMl, 'volume')}</td>
+						<td class="num text-[1.15rem] font-bold"
+							>{#if master.volumeMl !== null}{units.show(master.volumeMl, 'volume')}{:else}<span class="soft text-[1rem] font-normal"
+									>not known yet</span
+								>{/if}</td>
 						<td>
 							{#each master.moulds as mould (mould.id)}
 								<a class={['plain mr-2 font-semibold', mould.state === 'retired' && 'soft line-through']} href="/moulds/{mould.id}"

@@ -121,7 +121,7 @@ export function readingSoFar(f: Fields): VolumeReading | undefined {
 }
 
 function candidate(f: Fields) {
-	const typed = f.readings.length === 0 || hasDraft(f);
+	const typed = hasDraft(f);
 	return {
 		name: f.name,
 		material: f.material,

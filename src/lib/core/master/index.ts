@@ -1,5 +1,7 @@
 export {
 	masterRecord,
+	displacedMl,
+	UNMEASURED,
 	masterVolumeMl,
 	referenceSize,
 	SEALINGS,

@@ -31,10 +31,8 @@ const fields = z.object({
 	sealing: z.enum(SEALINGS).default('none'),
 	releaseId: z.string().max(40).default(''),
 	...masterSizeInput.shape,
-	readings: z
-		.array(volumeReading)
-		.min(1, 'Measure its volume in one of these ways.')
-		.max(40, 'At most 40 readings of one piece.'),
+	/** None while its volume is not known: a mould can be planned, a shot cannot. */
+	readings: z.array(volumeReading).max(40, 'At most 40 readings of one piece.').default([]),
 	/** Which reading the shots go by. */
 	used: z.number().int().min(0).default(0),
 	references: z.array(referenceSize).max(20, 'At most 20 sizes.').default([]),
@@ -58,7 +56,7 @@ function upgrade(raw: unknown): unknown {
 export const masterRecord = z.preprocess(
 	upgrade,
 	fields.superRefine((m, ctx) => {
-		if (m.used >= m.readings.length) {
+		if (m.used >= Math.max(1, m.readings.length)) {
 			ctx.addIssue({ code: 'custom', path: ['used'], message: 'Choose the reading that the shots go by.' });
 			return;
 		}
@@ -77,19 +75,34 @@ export const masterRecord = z.preprocess(
 export type MasterRecord = z.output<typeof masterRecord>;
 
 /**
- * The reading that the shots go by.
+ * The reading that the shots go by; none while its volume is not known.
  * @example
- * usedReading(cube).method; // 'typed'
+ * usedReading(cube)?.method; // 'typed'
  */
-export function usedReading(record: Pick<MasterRecord, 'readings' | 'used'>): VolumeReading {
-	return record.readings[record.used]!;
+export function usedReading(record: Pick<MasterRecord, 'readings' | 'used'>): VolumeReading | undefined {
+	return record.readings[record.used];
 }
 
 /**
- * Volume of one copy, ml, by the reading in use.
+ * Volume of one copy, ml, by the reading in use; nothing while it is not known.
  * @example
  * masterVolumeMl(cube); // 64
  */
-export function masterVolumeMl(record: Pick<MasterRecord, 'readings' | 'used'>): number {
-	return readVolume(usedReading(record)).volumeMl;
+export function masterVolumeMl(record: Pick<MasterRecord, 'readings' | 'used'>): number | undefined {
+	const reading = usedReading(record);
+	return reading && readVolume(reading).volumeMl;
+}
+
+/** Why no shot is sized for a master yet. */
+export const UNMEASURED =
+	'Its volume is not known yet: measure it on its page, or fill its mould with water at the first look.';
+
+/**
+ * What a master takes up in its rubber at the least, ml: all that is known of it. While nothing is, the rubber that is
+ * worked out with it is the most that the mould can take.
+ * @example
+ * displacedMl({ readings: [], used: 0 }); // 0
+ */
+export function displacedMl(record: Pick<MasterRecord, 'readings' | 'used'>): number {
+	return masterVolumeMl(record) ?? 0;
 }

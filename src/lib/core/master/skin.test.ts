@@ -7,7 +7,9 @@ import {
 	formFromMaster,
 	hasDraft,
 	masterForm,
+	displacedMl,
 	masterFromForm,
+	masterVolumeMl,
 	readingSoFar,
 	readVolume,
 	type MasterRecord
@@ -111,11 +113,13 @@ describe('the form of a master', () => {
 		expect(JSON.stringify(result.error!.issues.map((i) => i.path))).toMatch(/pieces.*0.*heightMm/);
 	});
 
-	it('untouched, it keeps what it had; a first one without a reading asks for one', () => {
+	it('untouched, it keeps what it had; without a reading its volume is not known, and half a reading is asked for', () => {
 		expect(hasDraft(form)).toBe(false);
 		expect(masterFromForm(masterForm.parse(form)).readings).toEqual(plain.readings);
-		const none = masterForm.safeParse({ ...form, readings: [] });
-		expect(none.success).toBe(false);
+		const none = masterFromForm(masterForm.parse({ ...form, readings: [] }));
+		expect([masterVolumeMl(none), displacedMl(none)]).toEqual([undefined, 0]);
+		const half = masterForm.safeParse({ ...form, readings: [], method: 'rise', beforeMl: 200 });
+		expect(half.error?.issues[0]?.path).toEqual(['afterMl']);
 	});
 
 	it('a 3D file’s volume is never taken from a form', () => {

@@ -1,4 +1,4 @@
-import { masterVolumeMl, type MasterRecord } from '../master/master';
+import { displacedMl, type MasterRecord } from '../master/master';
 import { InputError } from '../working';
 import type { ChooserInput, Lock } from './chooserInput';
 import { mouldInputs } from './inputs';
@@ -69,7 +69,7 @@ export function chooseMould(
 	return MOULD_KINDS.map((kind): MouldOption => {
 		const { bad, care, good } = reasons(kind, master, answers, lock, materials);
 		const figures = figuresOf(kind, master, materials, roomTempC);
-		const handsS = MOULD_MODULES[kind].handsS * (1 + masterVolumeMl(master) / 2000);
+		const handsS = MOULD_MODULES[kind].handsS * (1 + displacedMl(master) / 2000);
 		return {
 			kind,
 			fit: bad.length > 0 ? 'does not fit' : care.length > 0 ? 'with care' : 'fits',

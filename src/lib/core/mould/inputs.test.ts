@@ -24,7 +24,7 @@ describe.each(DEMO_PIECES.map((p) => [p.master.name, p.master] as const))('%s', 
 		(kind) => {
 			for (const shape of ['box', 'tube'] as const) {
 				const plan = planMould(inputs({ kind, shape }), master, { rubber });
-				expect(plan.netVolumeMl + masterVolumeMl(master)).toBeCloseTo(plan.grossVolumeMl, 6);
+				expect(plan.netVolumeMl + masterVolumeMl(master)!).toBeCloseTo(plan.grossVolumeMl, 6);
 				expect(plan.a.massG + plan.b.massG).toBeCloseTo(plan.rubber.massG, 6);
 				expect(plan.rubber.massG).toBeCloseTo(plan.netVolumeMl * rubber.densityGPerMl, 6);
 				expect(plan.others!.map((o) => o.netMl)).toEqual(

@@ -4,6 +4,7 @@ import { name, note } from '../shelf/fields';
 import { blockPlanInput } from './boxedBlock';
 import { USUAL_GAP_MM } from './cavities';
 import { CLOSINGS, SEAM_SIDES } from './details';
+import { givenFields } from './given';
 import { jacketFields } from './kinds/jacket/jacket';
 import { MADE_OF, MOULD_KINDS } from './kinds/names';
 import { rigidFields } from './kinds/rigid/rigid';
@@ -31,7 +32,14 @@ const fields = z.object({
 	rubberLot: z.string().trim().max(60, 'Keep the lot under 60 characters.').default(''),
 	/** What keeps the rubber off the master; empty: nothing. */
 	releaseId: z.string().max(40).default(''),
-	shape: z.enum(['box', 'tube', 'bricks']).default('box'),
+	shape: z.enum(['box', 'tube', 'bricks', 'given']).default('box'),
+	...givenFields,
+	/** Rubber that is mixed in all, g, where somebody would rather have a little over; empty: what is worked out. */
+	rubberMassG: z
+		.number({ error: 'Type how much you mix, such as 500 g, or leave it empty.' })
+		.positive('It is more than nothing.')
+		.max(1e6, 'Over a tonne: check the unit.')
+		.optional(),
 	clearanceMm: blockPlanInput.shape.clearanceMm,
 	coverMm: blockPlanInput.shape.coverMm,
 	cavities: z
@@ -75,6 +83,8 @@ const fields = z.object({
 	...wetFields,
 	/** Resin that it will mostly be poured with; empty: not known yet. */
 	pourResinId: z.string().max(40).default(''),
+	/** Whether it is poured through a channel, or just into its opening. */
+	sprue: z.enum(['channel', 'none']).default('channel'),
 	sprueDiameterMm: sprueInput.shape.diameterMm.default(8),
 	sprueLengthMm: sprueInput.shape.lengthMm.default(20),
 	/** The mould that this one follows; empty: none. */

@@ -38,6 +38,8 @@ export interface MouldPour {
 export interface MouldPlan {
 	kind: MouldKind;
 	/** What touches the copies: rubber, thermoplastic or wet mix; nothing for a rigid mould. */
+	/** What a container at hand leaves round the master; nothing where clearances were typed. */
+	left?: { clearanceMm: number; coverMm: number };
 	rubber: { volumeMl: number; massG: number };
 	a: Parts;
 	b: Parts;

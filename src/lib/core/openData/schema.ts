@@ -58,7 +58,7 @@ export const BACKUP_TABLES = {
 	masters: row({
 		id,
 		name: text(120),
-		volumeMl: z.number(),
+		volumeMl: z.number().nullable(),
 		body: masterRecord,
 		photoId: id.nullable(),
 		...versioned

@@ -38,7 +38,9 @@ export function mouldFigures(mould: MadeMould, masterVolumeMl: number): MouldFig
 		outsideMl: outsideMl(mould, masterVolumeMl),
 		// moulds of the first kind knew no cavities
 		cavities: mould.inputs.cavities ?? 1,
-		...(!MOULD_MODULES[mould.inputs.kind].open && mould.inputs.sprueDiameterMm
+		...(!MOULD_MODULES[mould.inputs.kind].open &&
+		mould.inputs.sprue !== 'none' &&
+		mould.inputs.sprueDiameterMm
 			? { sprue: { diameterMm: mould.inputs.sprueDiameterMm, lengthMm: mould.inputs.sprueLengthMm } }
 			: {})
 	};

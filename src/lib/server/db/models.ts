@@ -58,7 +58,8 @@ interface PhotoRow extends Stamped {
 export interface MasterRow extends Versioned {
 	id: string;
 	name: string;
-	volumeMl: number;
+	/** Nothing while it is not known. */
+	volumeMl: number | null;
 	body: MasterRecord;
 	photoId: string | null;
 }
@@ -248,7 +249,7 @@ export const tables = {
 		define<MasterRow>('masters', {
 			id,
 			name: text(120),
-			volumeMl: { type: DataTypes.DOUBLE, allowNull: false },
+			volumeMl: { type: DataTypes.DOUBLE, allowNull: true },
 			body: json,
 			photoId: { type: DataTypes.CHAR(36), allowNull: true },
 			...versioned

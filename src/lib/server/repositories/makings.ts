@@ -17,9 +17,9 @@ import { flashOffS } from '$lib/core/shelf';
 import { InputError } from '$lib/core/working';
 import type { WorkshopSettings } from '$lib/core/workshop';
 import { db, inTransaction } from '../db/connection';
-import { plain, tables } from '../db/models';
+import { plain, tables, type MouldRow } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
-import { getMaster } from './masters';
+import { getMaster, measureByWater } from './masters';
 import { getMaterial } from './materials';
 import { getMould, type Mould } from './moulds';
 
@@ -45,6 +45,7 @@ async function makingPlan(mould: Mould, settings: WorkshopSettings): Promise<Mak
 			: undefined;
 	const { mixes, vacuum: air } = mixing(plan, { rubber: rubber?.record }, inputs.degas, settings);
 	const setS = MOULD_MODULES[plan.kind].settingS(plan);
+	const volumeMl = masterVolumeMl(master.record);
 	return {
 		number: mould.number,
 		label: mould.label,
@@ -89,7 +90,7 @@ async function makingPlan(mould: Mould, settings: WorkshopSettings): Promise<Mak
 			rubber: rubber?.record,
 			thermoplastic: thermoplastic?.record
 		}),
-		masterVolumeMl: masterVolumeMl(master.record),
+		...(volumeMl === undefined ? {} : { masterVolumeMl: volumeMl }),
 		cavities: inputs.cavities
 	};
 }
@@ -159,18 +160,18 @@ export async function addMakingEvents(mouldId: string, events: readonly MakingEv
 		const all = await readMakingEvents(mouldId, 0, transaction);
 		const steps = makingSteps(plan);
 		const state = reduceMaking(steps, all.events);
-		await project(mouldId, plain(row).state, steps, state, transaction);
+		await project(plain(row), steps, state, transaction);
 		return state;
 	});
 }
 
 async function project(
-	mouldId: string,
-	before: Mould['state'],
+	mould: Pick<MouldRow, 'id' | 'masterId' | 'number' | 'state'>,
 	steps: ReturnType<typeof makingSteps>,
 	state: MakingState,
 	transaction: Transaction
 ): Promise<void> {
+	const { id: mouldId, state: before } = mould;
 	const { firstMs } = placed(steps, state);
 	const ready = firstMs === undefined ? undefined : (state.endedAtMs ?? readyAtMs(steps, state, Date.now()));
 	const to = { open: 'being-made', finished: 'new', abandoned: 'retired' } as const;
@@ -186,6 +187,16 @@ async function project(
 		},
 		{ where: { id: mouldId }, transaction }
 	);
+	if (state.inspection?.waterMl && state.endedAtMs !== undefined)
+		await measureByWater(
+			mould.masterId,
+			{
+				volumeMl: state.inspection.waterMl,
+				mould: `M${mould.number}`,
+				on: new Date(state.endedAtMs).toISOString().slice(0, 10)
+			},
+			transaction
+		);
 }
 
 /** The making of a mould as it stands; nothing when it was never begun. */

@@ -1,16 +1,17 @@
 import { randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
-import { masterRecord, masterVolumeMl, type MasterRecord } from '$lib/core/master';
+import { masterRecord, masterVolumeMl, UNMEASURED, type MasterRecord } from '$lib/core/master';
 import { RowCache, stampOf } from '../db/rowCache';
 import { plain, tables, type MasterRow } from '../db/models';
-import { NotFoundError } from '../errors';
+import { NotFoundError, RefusedError } from '../errors';
 import { updateVersioned } from './versioned';
 
 export interface Master {
 	id: string;
 	version: number;
 	record: MasterRecord;
-	volumeMl: number;
+	/** Nothing while it is not known. */
+	volumeMl: number | null;
 	photoId: string | null;
 	createdAt: Date;
 }
@@ -34,6 +35,39 @@ export async function getMaster(id: string): Promise<Master> {
 	return toMaster(plain(row));
 }
 
+/**
+ * A master of which a shot can be sized.
+ * @throws NotFoundError
+ * @throws RefusedError while its volume is not known
+ */
+export async function measuredMaster(id: string): Promise<Master & { volumeMl: number }> {
+	const master = await getMaster(id);
+	const { volumeMl } = master;
+	if (volumeMl === null) throw new RefusedError(UNMEASURED, 'masterId');
+	return { ...master, volumeMl };
+}
+
+/** The water that a mould took at its first look is the volume of a master that nobody measured. */
+export async function measureByWater(
+	id: string,
+	water: { volumeMl: number; mould: string; on: string },
+	transaction: Transaction
+): Promise<void> {
+	const row = await tables.masters().findByPk(id, { transaction, lock: transaction.LOCK.UPDATE });
+	if (!row) return;
+	const { record, version, photoId } = toMaster(plain(row));
+	if (record.readings.length > 0) return;
+	const reading = {
+		method: 'typed',
+		volumeMl: water.volumeMl,
+		on: water.on,
+		remark: `water in ${water.mould} at its first look`
+	} as const;
+	const measured = masterRecord.safeParse({ ...record, readings: [reading], used: 0 });
+	// more water than the outer sizes hold is said on the mould's page, and measures nothing
+	if (measured.success) await saveMaster(measured.data, photoId, { id, version }, transaction);
+}
+
 /** Adds a master or changes one. The volume is worked out here, whatever the browser showed. */
 export async function saveMaster(
 	record: MasterRecord,
@@ -42,7 +76,7 @@ export async function saveMaster(
 	transaction?: Transaction,
 	id: string = randomUUID()
 ): Promise<string> {
-	const volumeMl = masterVolumeMl(record);
+	const volumeMl = masterVolumeMl(record) ?? null;
 	const change = { name: record.name, body: record, volumeMl, photoId };
 	if (existing) {
 		await updateVersioned(tables.masters(), 'master', existing.id, existing.version, change, transaction);

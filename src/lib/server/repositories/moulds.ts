@@ -243,7 +243,8 @@ export async function saveMould(
 		rubberId: materials.rubber?.id ?? materials.thermoplastic?.id ?? null,
 		predecessorId: inputs.predecessorId || null,
 		place: inputs.place,
-		inputs,
+		// the wall that a container leaves is the wall that heat and wear go by
+		inputs: { ...inputs, ...plan.left },
 		plan
 	};
 	return inTransaction(async (transaction) => {

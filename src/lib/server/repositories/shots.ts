@@ -34,7 +34,7 @@ import { plain, tables, type ShotRow } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
 import { nextNumber } from './counters';
 import { inUse } from './containers';
-import { getMaster, listMasters } from './masters';
+import { listMasters, measuredMaster } from './masters';
 import { listExperiences } from './experiences';
 import { getMaterial, getResin, listMaterials, type Resin } from './materials';
 import { demouldPresses } from './demouldPresses';
@@ -95,7 +95,7 @@ async function recipesFor(resin: Resin): Promise<ShotRecipe[]> {
 
 async function gather(inputs: ShotInputs) {
 	const [master, resin, ...moulds] = await Promise.all([
-		getMaster(inputs.masterId),
+		measuredMaster(inputs.masterId),
 		getResin(inputs.resinId),
 		...[...new Set(inputs.mouldIds)].map(getMould)
 	]);
@@ -235,7 +235,11 @@ async function sparesFor(except: readonly string[], leftMl: number) {
 	const volumes = new Map(masters.map((m) => [m.id, m.volumeMl]));
 	const free = moulds
 		.filter((m) => !except.includes(m.id))
-		.map(({ id, number, label, masterId }) => ({ id, number, label, volumeMl: volumes.get(masterId) ?? 0 }));
+		// a mould of which nobody knows what it takes is no place for a left-over
+		.flatMap(({ id, number, label, masterId }) => {
+			const volumeMl = volumes.get(masterId);
+			return volumeMl ? [{ id, number, label, volumeMl }] : [];
+		});
 	return rankSpares(leftMl, free)
 		.slice(0, 3)
 		.map(({ number, label, volumeMl }) => ({ number, label, volumeMl }));

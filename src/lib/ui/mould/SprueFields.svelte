@@ -9,6 +9,7 @@
 	import { cureOf, mixedDensityGPerMl, viscosityOf, type ResinRecord } from '$lib/core/shelf';
 	import ChoiceField from '../ChoiceField.svelte';
 	import QuantityField from '../QuantityField.svelte';
+	import Segments from '../Segments.svelte';
 	import { useUnits } from '../units.svelte';
 	import Warnings from '../Warnings.svelte';
 	import Working from '../Working.svelte';
@@ -28,9 +29,9 @@
 	const resin = $derived(resins.find((r) => r.id === $form.pourResinId));
 	const open = $derived(MOULD_MODULES[$form.kind].open);
 	const filled = $derived.by((): Outcome<SprueResult> | undefined => {
-		if (!master || !resin || open) return undefined;
+		const volumeMl = master && masterVolumeMl(master.record);
+		if (volumeMl === undefined || !resin || open || $form.sprue === 'none') return undefined;
 		return outcomeOf(() => {
-			const volumeMl = masterVolumeMl(master.record);
 			const tempC = $form.roomTempC;
 			const massG = volumeMl * mixedDensityGPerMl(resin.record);
 			const { potLifeS } = cup({ resin: cureOf(resin.record), massG, startTempC: tempC, roomTempC: tempC });
@@ -59,7 +60,7 @@
 		bind:value={$form.pourResinId}
 		options={[{ value: '', label: 'Not known yet' }, ...resins.map((r) => ({ value: r.id, label: r.record.name }))]}
 		error={said('pourResinId')} />
-	{#if !open}
+	{#if !open && $form.sprue !== 'none'}
 		<QuantityField
 			label="Sprue, wide"
 			kind="length"
@@ -75,6 +76,18 @@
 			hint="through the cover to the cavity" />
 	{/if}
 </div>
+{#if !open}
+	<div class="mb-2">
+		<Segments
+			label="Poured through"
+			name="sprue"
+			bind:value={$form.sprue}
+			options={[
+				{ value: 'channel', label: 'a sprue' },
+				{ value: 'none', label: 'its opening: no sprue' }
+			]} />
+	</div>
+{/if}
 {#if through}
 	<p class="text-[1.15rem]" role="status">
 		<strong>Fills in {units.show(through.fillS, 'time')}</strong>

@@ -36,7 +36,9 @@
 	const paper =
 		'inline-flex min-h-[2.75rem] items-center gap-2 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-4 font-semibold hover:bg-(--work-soft)';
 	const inspected = $derived(mould.inspection);
-	const off = $derived(inspected?.waterMl && mould.making ? waterOffPercent(inspected.waterMl, mould.making.masterVolumeMl) : undefined);
+	const off = $derived(
+		inspected?.waterMl && mould.making?.masterVolumeMl ? waterOffPercent(inspected.waterMl, mould.making.masterVolumeMl) : undefined
+	);
 </script>
 
 <PageHead title="M{mould.number} {mould.label}" about="{KIND_WORDS[kind]} round {mould.masterName}, {counted(mould.pulls, 'pull')}">

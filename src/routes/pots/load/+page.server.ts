@@ -32,7 +32,7 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 					id: m.id,
 					name: `M${m.number} ${m.label}`,
 					...standingOf(m, master.record),
-					outsideMl: outsideMl(m, master.volumeMl),
+					outsideMl: outsideMl(m, master.volumeMl ?? 0),
 					...(batch && before !== undefined ? { gelS: Math.max(0, batch.potLifeS - before) } : {})
 				}
 			];

@@ -34,18 +34,16 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 	const used = moulds.filter((m) => shot.inputs.mouldIds.includes(m.id));
 	return {
 		shot,
-		master: { id: master.id, name: master.record.name, volumeMl: master.volumeMl },
+		master: { id: master.id, name: master.record.name, volumeMl: master.volumeMl ?? 0 },
 		resin: { id: resin.id, name: resin.record.name },
 		moulds: used.map(({ id, number, label, state }) => ({ id, number, label, state })),
 		moved,
 		spares: empty
 			.filter((m) => !shot.inputs.mouldIds.includes(m.id))
-			.map((m) => ({
-				id: m.id,
-				number: m.number,
-				label: m.label,
-				volumeMl: masters.find((a) => a.id === m.masterId)?.volumeMl ?? 0
-			})),
+			.flatMap(({ id, number, label, masterId }) => {
+				const volumeMl = masters.find((a) => a.id === masterId)?.volumeMl;
+				return volumeMl ? [{ id, number, label, volumeMl }] : [];
+			}),
 		trials,
 		trialForm: blank(trialForm, 'addedG', 'massG', 'sat', 'underWaterPercent'),
 		pours: pours.map(({ id, status, plan }) => ({ id, status, batchIndex: plan.batchIndex }))

@@ -147,13 +147,14 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 				costOf(m.plan, { rubber: rubbers.find((r) => r.id === m.rubberId)?.record }, m.inputs.lossPercent)
 					.cost ?? 0,
 			// moulds of the first kind knew no sprue
-			sprueMl: m.inputs.sprueDiameterMm
-				? solidVolumeMl({
-						shape: 'tube',
-						diameterMm: m.inputs.sprueDiameterMm,
-						heightMm: m.inputs.sprueLengthMm
-					})
-				: 0
+			sprueMl:
+				m.inputs.sprueDiameterMm && m.inputs.sprue !== 'none'
+					? solidVolumeMl({
+							shape: 'tube',
+							diameterMm: m.inputs.sprueDiameterMm,
+							heightMm: m.inputs.sprueLengthMm
+						})
+					: 0
 		}))
 	};
 };

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { UNMEASURED } from '$lib/core/master';
 	import { onDestroy, untrack } from 'svelte';
 	import type { SuperValidated } from 'sveltekit-superforms';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
@@ -47,6 +48,8 @@
 	});
 
 	const master = $derived(data.masters.find((m) => m.id === $form.masterId));
+	/** No shot of a piece whose volume nobody knows. */
+	const measured = $derived(master && master.volumeMl !== null ? { record: master.record, volumeMl: master.volumeMl } : undefined);
 	const moulds = $derived(data.moulds.filter((m) => m.masterId === $form.masterId));
 	const chosen = $derived(moulds.filter((m) => $form.mouldIds.includes(m.id)));
 	const resin = $derived(data.resins.find((r) => r.id === $form.resinId));
@@ -82,9 +85,9 @@
 	const short = $derived(planned ? shortOnShelf(planned.shot.batches, tins) : []);
 
 	const context = $derived(
-		master && resin && chosen.length > 0
+		measured && resin && chosen.length > 0
 			? shotContextOf({
-					master,
+					master: measured,
 					moulds: chosen,
 					resin: resin.record,
 					settings,
@@ -158,8 +161,8 @@
 				bind:value={() => $form.masterId, chooseMaster}
 				placeholder="Choose a master"
 				options={data.masters.map((m) => ({ value: m.id, label: m.record.name }))}
-				error={$errors.masterId}
-				hint={master ? `${units.show(master.volumeMl, 'volume')} a copy` : ''} />
+				error={master && !measured ? [UNMEASURED] : $errors.masterId}
+				hint={measured ? `${units.show(measured.volumeMl, 'volume')} a copy` : ''} />
 			<ChoiceField
 				label="Resin"
 				name="resinId"

@@ -1,3 +1,4 @@
+import type { MouldInputs } from '../inputs';
 import type { KindField } from './module';
 
 /** What several kinds ask for. */
@@ -22,7 +23,7 @@ export const BOARDS: KindField = {
 	label: 'Boards, thick',
 	as: 'quantity',
 	quantity: 'length',
-	when: (i) => i.shape !== 'bricks'
+	when: (i) => i.shape === 'box' || i.shape === 'tube'
 };
 export const CUP_LOSS: KindField = {
 	name: 'lossPercent',
@@ -44,9 +45,45 @@ const BOXED_IN: KindField = {
 	options: [
 		{ value: 'box', label: 'A box' },
 		{ value: 'tube', label: 'A tube' },
-		{ value: 'bricks', label: 'Bricks' }
+		{ value: 'bricks', label: 'Bricks' },
+		{ value: 'given', label: 'This container' }
 	]
 };
+const isGiven = (i: MouldInputs) => i.shape === 'given';
+const inside = (
+	name: 'givenLengthMm' | 'givenWidthMm' | 'givenDiameterMm' | 'givenTopMm' | 'givenFillMm',
+	label: string,
+	when: (i: MouldInputs) => boolean = () => true
+): KindField => ({ name, label, as: 'quantity', quantity: 'length', when: (i) => isGiven(i) && when(i) });
+/** A container at hand, by its inside: the clearances follow. */
+const GIVEN: readonly KindField[] = [
+	{
+		name: 'givenAs',
+		label: 'It is a',
+		as: 'choice',
+		options: [
+			{ value: 'tube', label: 'Tube' },
+			{ value: 'box', label: 'Box' },
+			{ value: 'bucket', label: 'Bucket' }
+		],
+		when: isGiven
+	},
+	inside('givenLengthMm', 'Length inside', (i) => i.givenAs === 'box'),
+	inside('givenWidthMm', 'Width inside', (i) => i.givenAs === 'box'),
+	inside('givenDiameterMm', 'Diameter inside', (i) => i.givenAs !== 'box'),
+	inside('givenTopMm', 'At the fill mark', (i) => i.givenAs === 'bucket'),
+	inside('givenFillMm', 'Rubber stands')
+];
+const MIXED: KindField = {
+	name: 'rubberMassG',
+	label: 'You mix',
+	as: 'quantity',
+	quantity: 'mass',
+	inForce: (plan) => plan.rubber.massG,
+	hint: ({ inputs }) =>
+		inputs.rubberMassG === undefined ? 'as worked out; type more for a little over' : 'in all'
+};
+const unlessGiven = (field: KindField): KindField => ({ ...field, when: (i) => !isGiven(i) });
 const BUBBLES: KindField = {
 	name: 'degas',
 	label: 'Bubbles out by',
@@ -67,7 +104,7 @@ const IN_POT: KindField = {
 	]
 };
 
-const BRICKS: readonly KindField[] = [
+export const BRICKS: readonly KindField[] = [
 	{
 		name: 'brickPitchMm',
 		label: 'Brick, wide',
@@ -83,7 +120,7 @@ const BRICKS: readonly KindField[] = [
 		when: (i) => i.shape === 'bricks'
 	}
 ];
-const CAVITIES: readonly KindField[] = [
+export const CAVITIES: readonly KindField[] = [
 	{ name: 'cavities', label: 'Cavities', as: 'quantity', quantity: 'number' },
 	{
 		name: 'gapMm',
@@ -94,21 +131,24 @@ const CAVITIES: readonly KindField[] = [
 	}
 ];
 
-/** The fields of a block in its box, tube or bricks. @param between what its kind asks for besides */
+/** The fields of a block in its box, tube or bricks. @param between what its kind asks for besides; @param pours one, whose amount may be typed, or two */
 export const blockFields = (
 	choices: readonly KindField[] = [],
-	between: readonly KindField[] = []
+	between: readonly KindField[] = [],
+	pours: 1 | 2 = 1
 ): readonly KindField[] => [
 	BOXED_IN,
+	...GIVEN,
 	...choices,
 	BUBBLES,
 	IN_POT,
-	CLEARANCE,
-	COVER,
+	unlessGiven(CLEARANCE),
+	unlessGiven(COVER),
 	...between,
 	...CAVITIES,
 	...BRICKS,
 	BOARDS,
 	CUP_LOSS,
+	...(pours === 1 ? [MIXED] : []),
 	ROOM
 ];

@@ -11,7 +11,11 @@ export function lookedOver(plan: MakingPlan, show: ShowQuantity): MakingStep {
 		id: 'inspect',
 		kind: 'inspect',
 		title: 'Look the mould over',
-		detail: `Fill it with water and weigh what it takes: ${show(plan.masterVolumeMl, 'volume')}${plan.cavities > 1 ? ` in each of ${plan.cavities} cavities` : ''} is what the master has. Then dry it for a day.`,
+		detail: `Fill it with water and weigh what it takes: ${
+			plan.masterVolumeMl === undefined
+				? 'that is one copy, and it goes into the books of the master'
+				: `${show(plan.masterVolumeMl, 'volume')}${plan.cavities > 1 ? ` in each of ${plan.cavities} cavities` : ''} is what the master has`
+		}. Then dry it for a day.`,
 		action: 'It goes on the shelf',
 		cautions: []
 	};

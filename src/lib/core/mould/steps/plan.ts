@@ -41,7 +41,7 @@ export interface MakingPlan {
 	soften?: { tempC: number; softenS: number };
 	/** Wet: how cold the water is, what it is mixed with, and what goes in within which time. */
 	wet?: { waterTempC: number; setS: number; usableS: number; cast: string };
-	/** Volume that the finished cavity should take, ml. */
-	masterVolumeMl: number;
+	/** Volume that the finished cavity should take, ml; nothing while the master's is not known. */
+	masterVolumeMl?: number;
 	cavities: number;
 }

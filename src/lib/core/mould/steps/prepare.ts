@@ -20,17 +20,19 @@ export const fixDown = (cut = ''): MakingStep =>
 		['hot-glue']
 	);
 
-/** Everything before the first pour. */
+/** Everything before the first pour: a brush reaches the master only while no wall stands round it. */
 export const prepared = (plan: MakingPlan, fix: MakingStep, box = true): MakingStep[] => [
-	fix,
-	...(box ? boxing(plan) : []),
 	...sealing(plan),
-	...release(plan, '', plan.masterName)
+	fix,
+	...release(plan, '', plan.masterName),
+	...(box ? boxing(plan) : [])
 ];
 
 /** Walls up, and every joint shut. */
 export function boxing(plan: MakingPlan): MakingStep[] {
-	const walls = { box: 'the boards', tube: 'the tube', bricks: 'the bricks' }[plan.shape];
+	const walls = { box: 'the boards', tube: 'the tube', bricks: 'the bricks', given: 'the container' }[
+		plan.shape
+	];
 	return [
 		check(
 			'box',

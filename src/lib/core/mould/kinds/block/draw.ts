@@ -76,7 +76,9 @@ function section(
 		const x = (i - (columns - 1) / 2) * (master.lengthMm + inputs.gapMm);
 		marks.push({ kind: 'path', d: silhouette(o, x, footY), tone: 'master' });
 		const sprueHalf = inputs.sprueDiameterMm / 2;
-		if (halves)
+		if (inputs.sprue === 'none') {
+			// poured straight into its opening
+		} else if (halves)
 			marks.push({
 				kind: 'rect',
 				x: x - sprueHalf,

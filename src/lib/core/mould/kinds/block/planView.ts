@@ -58,7 +58,7 @@ export function planView(
 						dash: true
 					}
 		);
-		if (plan.partingMm !== undefined)
+		if (plan.partingMm !== undefined && inputs.sprue !== 'none')
 			marks.push({
 				kind: 'circle',
 				cx: p.xMm,

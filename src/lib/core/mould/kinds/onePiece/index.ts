@@ -40,10 +40,10 @@ export const onePiece: MouldModule = {
 	mindsUndercuts: true,
 	closing: 'boards-bands',
 	handsS: 4500,
-	plan: (inputs, master, materials) => ({
-		...planBoxed(inputs, master, materials, 1, onePour),
-		seam: seamFor(inputs.seamSide, inputs.clearanceMm)
-	}),
+	plan(inputs, master, materials) {
+		const plan = planBoxed(inputs, master, materials, 1, onePour);
+		return { ...plan, seam: seamFor(inputs.seamSide, plan.left?.clearanceMm ?? inputs.clearanceMm) };
+	},
 	opening: (inputs) =>
 		`Cut wavy on its ${inputs.seamSide}; the far side keeps a hinge. Write this on the board before the rubber covers it.`,
 	judge(r, c) {

@@ -2,7 +2,7 @@ import { calculation } from '../../../calculation';
 import { thermoplasticThing } from '../../../compatibility/things';
 import { LARGE_MM, yes } from '../../chooserInput';
 import { blockReachMm, drawBlock } from '../block/draw';
-import { CLEARANCE, COVER, PARTING, ROOM } from '../fields';
+import { BOARDS, BRICKS, CAVITIES, CLEARANCE, COVER, PARTING, ROOM } from '../fields';
 import type { MouldModule } from '../module';
 import { planAsPress } from './plan';
 import { planPress, pressInput, SOFTEN_S } from './press';
@@ -44,10 +44,21 @@ export const press: MouldModule = {
 	},
 	fields: [
 		{ name: 'thermoplasticId', label: 'Pressed from which thermoplastic', as: 'thermoplastic' },
+		{
+			name: 'shape',
+			label: 'Boxed in',
+			as: 'choice',
+			options: [
+				{ value: 'box', label: 'A box' },
+				{ value: 'bricks', label: 'Bricks' }
+			]
+		},
 		CLEARANCE,
 		COVER,
 		PARTING,
-		{ name: 'boardMm', label: 'Boards, thick', as: 'quantity', quantity: 'length' },
+		...CAVITIES,
+		...BRICKS,
+		BOARDS,
 		ROOM
 	],
 	asksForSprue: true,

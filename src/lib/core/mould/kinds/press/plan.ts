@@ -1,17 +1,26 @@
-import { masterVolumeMl, type MasterRecord } from '../../../master/master';
+import { displacedMl, type MasterRecord } from '../../../master/master';
 import { cavityVolumeMl, type Cavity } from '../../block';
-import { boardsFor } from '../../boxing';
+import { brickCourses } from '../../boxing';
+import { gridFor } from '../../cavities';
 import { keysFor } from '../../details';
 import { NO_THERMOPLASTIC, type MouldInputs } from '../../inputs';
 import { sizeOf, wanted, type MouldMaterials, type MouldPlan } from '../../planned';
+import { cutList } from '../block/plan';
 import { planPress } from './press';
 
 /** Two pressed halves round a master. @throws InputError when no thermoplastic is chosen */
 export function planAsPress(inputs: MouldInputs, master: MasterRecord, materials: MouldMaterials): MouldPlan {
 	const material = wanted(materials.thermoplastic, 'thermoplasticId', NO_THERMOPLASTIC);
+	const shape = inputs.shape === 'bricks' ? 'bricks' : 'box';
+	const grid = gridFor(inputs.cavities, sizeOf(master), inputs.gapMm, shape, inputs.clearanceMm);
+	const bricks = { pitchMm: inputs.brickPitchMm, heightMm: inputs.brickHeightMm };
+	const courses =
+		shape === 'bricks' ? brickCourses(grid.size, inputs.clearanceMm, 2 * inputs.coverMm, bricks, []) : [];
+	const [course] = courses;
 	const plan = planPress({
-		master: sizeOf(master),
-		masterVolumeMl: masterVolumeMl(master),
+		master: grid.size,
+		masterVolumeMl: inputs.cavities * displacedMl(master),
+		...(course ? { inside: { lengthMm: course.lengthMm, widthMm: course.widthMm } } : {}),
 		clearanceMm: inputs.clearanceMm,
 		coverMm: inputs.coverMm,
 		partingMm: inputs.partingMm ?? master.heightMm / 2,
@@ -40,11 +49,13 @@ export function planAsPress(inputs: MouldInputs, master: MasterRecord, materials
 		working: plan.working,
 		warnings: plan.warnings,
 		cavity,
+		grid,
+		...(course ? { brickUnits: courses.reduce((sum, c) => sum + c.units, 0) } : {}),
 		partingMm: plan.partingMm,
 		clay: plan.clay,
 		first: plan.first,
 		second: plan.second,
-		cutList: boardsFor(cavity, inputs.boardMm),
+		cutList: cutList({ ...inputs, shape }, cavity),
 		keys: keysFor(cavity.lengthMm, cavity.widthMm, inputs.clearanceMm, false)
 	};
 }

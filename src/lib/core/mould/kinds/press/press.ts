@@ -23,6 +23,8 @@ export const pressInput = z.strictObject({
 	masterVolumeMl: blockPlanInput.shape.masterVolumeMl,
 	clearanceMm: blockPlanInput.shape.clearanceMm,
 	coverMm: blockPlanInput.shape.coverMm,
+	/** Inside of a box whose sides come in steps, such as bricks; from the clearance when absent. */
+	inside: z.strictObject({ lengthMm: z.number().positive(), widthMm: z.number().positive() }).optional(),
 	/** Parting line above the master's lowest point, mm. */
 	partingMm: z.number({ error: 'Type where the halves part, such as 25 mm.' }),
 	material: thermoplastic,
@@ -60,7 +62,9 @@ export function planPress(raw: PressInput): PressPlan {
 			`The parting line runs round the master: between 0 and ${digits(master.heightMm)} mm above its lowest point.`
 		);
 	}
-	const flat = cavityFor(master, 'box', input.clearanceMm, 0);
+	const flat: Cavity = input.inside
+		? { shape: 'box', ...input.inside, heightMm: 1 }
+		: cavityFor(master, 'box', input.clearanceMm, 0);
 	const half = (heightMm: number, masterMl: number) => {
 		const volumeMl = cavityVolumeMl({ ...flat, heightMm } as Cavity) - masterMl;
 		if (volumeMl <= 0)

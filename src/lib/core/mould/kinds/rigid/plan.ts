@@ -1,4 +1,4 @@
-import { masterVolumeMl, type MasterRecord } from '../../../master/master';
+import { displacedMl, type MasterRecord } from '../../../master/master';
 import type { MouldInputs } from '../../inputs';
 import { sizeOf, type MouldPlan } from '../../planned';
 import { planRigid } from './rigid';
@@ -11,7 +11,7 @@ export function planAsRigid(
 ): MouldPlan {
 	const plan = planRigid({
 		master: sizeOf(master),
-		masterVolumeMl: masterVolumeMl(master),
+		masterVolumeMl: displacedMl(master),
 		source: inputs.rigidSource,
 		parts: inputs.rigidParts,
 		wallMm: inputs.rigidWallMm,

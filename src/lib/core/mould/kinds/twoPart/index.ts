@@ -3,6 +3,7 @@ import { calculation } from '../../../calculation';
 import { planBlock } from '../../boxedBlock';
 import { LARGE_MM, yes } from '../../chooserInput';
 import { keysFor } from '../../details';
+import { givenBox } from '../../given';
 import { outlineOf } from '../../slices';
 import { BOXED, RUBBER_WORDS } from '../block/module';
 import { planBoxed, type BlockCase } from '../block/plan';
@@ -15,11 +16,12 @@ import { planTwoPart, twoPartInput } from './twoPart';
 /** Rubber of both halves in this shape of box. */
 function halves({ inputs, master, bricks, common }: BlockCase, as: 'box' | 'tube' | 'bricks') {
 	const { lengthMm, widthMm } = bricks.courses[0]!;
+	const box = givenBox(inputs);
 	const plan = planTwoPart({
 		...common,
 		partingMm: inputs.partingMm ?? master.heightMm / 2,
 		shape: as === 'tube' ? 'tube' : 'box',
-		...(as === 'bricks' ? { inside: { lengthMm, widthMm } } : {})
+		...(as === 'bricks' ? { inside: { lengthMm, widthMm } } : as === 'box' && box ? { inside: box } : {})
 	});
 	return { ...plan, warnings: [...plan.warnings, ...planBlock({ ...common, shape: 'box' }).warnings] };
 }
@@ -39,7 +41,7 @@ export const twoPart: MouldModule = {
 		hollow: 'M22 4V9Q13 16 24 21Q35 16 26 9V4Z',
 		seam: 'M24 21V27M24 4V9'
 	},
-	fields: blockFields([], [PARTING]),
+	fields: blockFields([], [PARTING], 2),
 	mindsUndercuts: true,
 	closing: 'boards-bands',
 	handsS: 10_800,
@@ -52,7 +54,7 @@ export const twoPart: MouldModule = {
 				{ name: 'First half, on the clay', ...plan.first!, startS: 0 },
 				{ name: 'Second half, where the clay was', ...plan.second!, startS: plan.readyInS / 2 }
 			],
-			keys: keysFor(lengthMm, widthMm, inputs.clearanceMm, round)
+			keys: keysFor(lengthMm, widthMm, plan.left?.clearanceMm ?? inputs.clearanceMm, round)
 		};
 	},
 	opening: () => 'Parts all round at the line shown in the section; keys go together one way only.',

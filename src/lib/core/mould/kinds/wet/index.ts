@@ -1,6 +1,7 @@
+import { InputError } from '../../../working';
 import { calculation } from '../../../calculation';
 import { wetThing } from '../../../compatibility/things';
-import { masterVolumeMl } from '../../../master/master';
+import { displacedMl, masterVolumeMl } from '../../../master/master';
 import { formatTime } from '../../../units';
 import { yes } from '../../chooserInput';
 import { blockReachMm, drawBlock } from '../block/draw';
@@ -110,9 +111,15 @@ export const wet: MouldModule = {
 	closing: 'nothing',
 	handsS: 1500,
 	plan(inputs, master) {
+		// what is cast into it is weighed out by the volume
+		if (masterVolumeMl(master) === undefined)
+			throw new InputError(
+				['masterVolumeMl'],
+				'Its volume is not known yet, and the cast goes by it: measure it first.'
+			);
 		const plan = planWet({
 			master: sizeOf(master),
-			masterVolumeMl: masterVolumeMl(master),
+			masterVolumeMl: displacedMl(master),
 			shape: inputs.shape === 'tube' ? 'tube' : 'box',
 			clearanceMm: inputs.clearanceMm,
 			coverMm: inputs.coverMm,

@@ -75,7 +75,7 @@ export function wetSteps(plan: MakingPlan, show: ShowQuantity): MakingStep[] {
 			kind: 'inspect',
 			title: 'Look into it, and cast',
 			// filled with water and dried like a rubber it would be spoilt
-			detail: `No tears, nothing of the master left in it; shake out what stands in it. Then the ${wet.cast}: ${show(plan.masterVolumeMl, 'volume')}, now.`,
+			detail: `No tears, nothing of the master left in it; shake out what stands in it. Then the ${wet.cast}: ${plan.masterVolumeMl === undefined ? 'up to the brim' : show(plan.masterVolumeMl, 'volume')}, now.`,
 			action: 'It is cast',
 			cautions: wet.cast === 'wax' ? ['scald'] : ['powder']
 		}
