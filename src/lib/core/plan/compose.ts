@@ -3,7 +3,7 @@ import type { TimeBand } from '../cure/bands';
 import { slowestWall } from '../cure/wall';
 import { closingOf, spread, wallMm, wallOf } from '../mould';
 import type { PourPlan } from './pourPlan';
-import { chemistryOf, cureOf, flashOffS } from '../shelf';
+import { chemistryOf, cureOf, flashOffS, isCatalysed, stockWarnings } from '../shelf';
 import {
 	FILLS,
 	lengthenedResin,
@@ -100,6 +100,7 @@ export function composePlan(shot: ShotToPour, batchIndex: number, records: PlanR
 			: records.recipes.find((r) => r.id === inputs.recipeId);
 	const lots = [tins.a?.lot, tins.b?.lot].filter((l): l is string => Boolean(l));
 	const touches = harmsOf(records);
+	const stock = stockWarnings({ a: tins.a?.health, b: tins.b?.health, whole: isCatalysed(resin.family) });
 	return {
 		version: PLAN_VERSION,
 		stamps: [...records.stamps],
@@ -126,6 +127,7 @@ export function composePlan(shot: ShotToPour, batchIndex: number, records: PlanR
 			? { release: { name: release.name, kind: release.kind, flashOffS: flashOffS(release) } }
 			: {}),
 		...(touches.length ? { touches } : {}),
+		...(stock.length ? { stock } : {}),
 		cure: {
 			...cureOf(lengthenedResin(resin, recipe?.lengtheningPercent), tins.speed),
 			...(planned.fillerMix ? { fillerMix: planned.fillerMix } : {})

@@ -66,6 +66,8 @@ export const pourPlan = z.object({
 	release: z.object({ name: z.string(), kind: z.string(), flashOffS: z.number() }).optional(),
 	/** Pairs that are known to harm, said before anything is poured. */
 	touches: z.array(keptWarning).optional(),
+	/** What is old or doubtful about the tins that it takes from. */
+	stock: z.array(keptWarning).optional(),
 	/** The cure engine's record as it stood, so that readings at the bench can correct the forecast. */
 	cure: cureRecord.optional(),
 	section: sectionsInput.optional(),

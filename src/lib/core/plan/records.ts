@@ -5,7 +5,7 @@ import type { MasterRecord } from '../master/master';
 import { skinOf } from '../master/skin';
 import { MOULD_MODULES, outsideMl, wallMm, wallOf, type MouldInputs, type MouldPlan } from '../mould';
 import type { TaughtDemould } from '../cure';
-import type { ReleaseRecord, ResinRecord } from '../shelf';
+import type { ContainerHealth, ReleaseRecord, ResinRecord } from '../shelf';
 import type { ShotContext, ShotFiller, ShotRecipe, SprueSizes } from '../shot';
 import type { Warning } from '../working';
 import type { WorkshopSettings } from '../workshop';
@@ -130,6 +130,8 @@ export interface PlanRecords {
 export interface PlanTin {
 	id: string;
 	lot: string;
+	/** How far it may be trusted today; left out: nothing against it is known. */
+	health?: ContainerHealth;
 }
 
 /**

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { isTooDamp } from '../humidity';
 import { digits } from '../units';
+import type { Warning } from '../working';
 
 const DAY_MS = 86_400_000;
 const day = (what: string) =>
@@ -129,6 +130,33 @@ export function containerHealth(
 	if (reasons.length > 0 && limits === LIMITS.isocyanate && !c.flushed)
 		reasons.push('never flushed with dry gas');
 	return { level, reasons, ...(openDays === undefined ? {} : { openDays }) };
+}
+
+/**
+ * What is old or doubtful about the tins that a pour takes from, said before anything is poured out of them.
+ * @example
+ * stockWarnings({ a: { level: 'doubtful', reasons: ['open for 212 days'] } })[0]?.message; // 'A in use is doubtful: open for 212 days.'
+ */
+export function stockWarnings(tins: {
+	a?: ContainerHealth | undefined;
+	b?: ContainerHealth | undefined;
+	/** There is one tin, and no A and B. */
+	whole?: boolean;
+}): Warning[] {
+	return (['a', 'b'] as const).flatMap((part) => {
+		const health = tins[part];
+		if (!health || health.level === 'fine') return [];
+		const doubtful = health.level === 'doubtful';
+		return [
+			{
+				code: `old-stock-${part}`,
+				message: `${tins.whole ? 'The tin' : part.toUpperCase()} in use is ${doubtful ? 'doubtful' : 'no longer fresh'}: ${health.reasons.join(', ')}.`,
+				action: doubtful
+					? 'Try a small cup first: foam, soft spots or another speed show there, not in the cast.'
+					: 'Look into the tin: skin, crystals or cloudiness mean a trial cup first.'
+			}
+		];
+	});
 }
 
 /**

@@ -46,6 +46,7 @@ export {
 	tinsInUse,
 	LOW_SHARE,
 	remainingG,
+	stockWarnings,
 	type ContainerHealth,
 	type ContainerRecord
 } from './container';

@@ -14,7 +14,7 @@ import {
 	type Stamp
 } from '$lib/core/plan';
 import type { PourPlan } from '$lib/core/plan';
-import { containerSpeed } from '$lib/core/shelf';
+import { chemistryOf, containerHealth, containerSpeed } from '$lib/core/shelf';
 import {
 	keptLayer,
 	planShot,
@@ -264,6 +264,12 @@ async function recordsOf(
 	leftMl: number
 ): Promise<PlanRecords> {
 	const { master, resin, moulds, release, recipes, tins, vessel } = of;
+	const today = new Date().toISOString().slice(0, 10);
+	const tinOf = (tin: NonNullable<typeof tins.a>) => ({
+		id: tin.id,
+		lot: tin.record.lot,
+		health: containerHealth(tin.record, chemistryOf(resin.record.family), today, settings)
+	});
 	const [faces, experiences, spares] = await Promise.all([
 		facesOf(moulds),
 		listExperiences(),
@@ -275,8 +281,8 @@ async function recordsOf(
 		resin: resin.record,
 		release: release?.record,
 		tins: {
-			...(tins.a ? { a: { id: tins.a.id, lot: tins.a.record.lot } } : {}),
-			...(tins.b ? { b: { id: tins.b.id, lot: tins.b.record.lot } } : {}),
+			...(tins.a ? { a: tinOf(tins.a) } : {}),
+			...(tins.b ? { b: tinOf(tins.b) } : {}),
 			speed: speedOf(of)
 		},
 		vesselId: vessel?.id,

@@ -4,7 +4,7 @@ import { zod4 } from 'sveltekit-superforms/adapters';
 import { z } from 'zod';
 import { costOf, MOULD_MODULES } from '$lib/core/mould';
 import { mouldFigures } from '$lib/core/plan';
-import { containerSpeed } from '$lib/core/shelf';
+import { chemistryOf, containerHealth, containerSpeed, type ContainerRecord } from '$lib/core/shelf';
 import { shotInputs } from '$lib/core/shot';
 import { solidVolumeMl } from '$lib/core/volume';
 import type { WorkshopSettings } from '$lib/core/workshop';
@@ -95,6 +95,16 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 			relativeHumidity
 		}
 	);
+	const today = new Date().toISOString().slice(0, 10);
+	const healthOf = (record: ContainerRecord) => {
+		const resin = resins.find((r) => r.id === record.materialId);
+		return containerHealth(
+			record,
+			resin ? chemistryOf(resin.record.family) : 'silicone',
+			today,
+			locals.settings
+		);
+	};
 	const changed = url.searchParams.has('change') && begun ? begun.shot : undefined;
 	return {
 		form,
@@ -124,6 +134,7 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 			.filter((t) => !t.emptied && t.remainingG > 0)
 			.map(({ id, record, remainingG, rateFactor }) => ({
 				id,
+				health: healthOf(record),
 				materialId: record.materialId,
 				part: record.part,
 				remainingG,

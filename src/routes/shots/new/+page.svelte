@@ -6,7 +6,7 @@
 	import { pourMeetings, releaseThing, resinThing } from '$lib/core/compatibility';
 	import { shotContextOf, taughtFor } from '$lib/core/plan';
 	import { cautionsFor } from '$lib/core/cautions';
-	import { chemistryOf, isCatalysed, tinsInUse } from '$lib/core/shelf';
+	import { chemistryOf, isCatalysed, stockWarnings, tinsInUse } from '$lib/core/shelf';
 	import { skinOf } from '$lib/core/master/skin';
 	import {
 		handsPerCopyS,
@@ -81,6 +81,15 @@
 	});
 
 	const tins = $derived(data.tins.filter((t) => t.materialId === $form.resinId));
+	/** What is old about the tins that it would be poured from. */
+	const inUse = $derived(tinsInUse(tins));
+	const old = $derived(
+		stockWarnings({
+			a: inUse.a?.health,
+			b: inUse.b?.health,
+			whole: resin !== undefined && isCatalysed(resin.record.family)
+		})
+	);
 	/** Parts of which the tin in use does not hold enough for the whole order. */
 	const short = $derived(planned ? shortOnShelf(planned.shot.batches, tins) : []);
 
@@ -93,7 +102,7 @@
 					settings,
 					filler: filler && shotFiller(filler.record),
 					recipes,
-					tinSpeed: tinsInUse(tins).a?.speed,
+					tinSpeed: inUse.a?.speed,
 					taught: taughtFor(
 						data.presses,
 						resin.id,
@@ -280,6 +289,7 @@
 	</div>
 	<aside class="slab flex flex-col gap-4 p-5" aria-live="polite">
 		{#if planned}
+			<Warnings warnings={old} />
 			{#if short.length > 0}
 				<Warnings
 					warnings={short.map((p) => ({

@@ -97,6 +97,7 @@ const isCatalysedPlan = (plan: Pick<PourPlan, 'catalyst' | 'layers' | 'cups'>): 
 
 function shakeStep(plan: PourPlan): BenchStep {
 	const cautions = cautionsForResin(plan.chemistry);
+	const old = plan.stock?.length ? { warnings: plan.stock } : {};
 	if (isCatalysedPlan(plan)) {
 		return {
 			id: 'shake',
@@ -104,6 +105,7 @@ function shakeStep(plan: PourPlan): BenchStep {
 			title: 'Stir the resin',
 			detail: `${plan.resinName}: in its own container, from the floor up. The catalyst’s bottle stays shut and is left alone: it is never shaken or stirred.`,
 			action: 'It is stirred',
+			...old,
 			cautions
 		};
 	}
@@ -113,6 +115,7 @@ function shakeStep(plan: PourPlan): BenchStep {
 		title: 'Stir or shake each part',
 		detail: `${plan.resinName}: each in its own container, each with its own clean stick.`,
 		action: 'Both are stirred',
+		...old,
 		cautions
 	};
 }

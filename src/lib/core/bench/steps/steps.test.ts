@@ -1,3 +1,4 @@
+import { stockWarnings } from '../../shelf';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { MOULD_KINDS, type MouldKind } from '../../mould/kinds/names';
@@ -161,6 +162,17 @@ describe('before the pull', () => {
 		const talc: PourPlan = { ...plain, release: { name: 'Talc', kind: 'talc', flashOffS: 0 } };
 		expect(ids(talc)).not.toContain('flash-off');
 		expect(step(talc, 'coat').cautions).toEqual(['powder']);
+	});
+	it('old stock is said where its tin is opened, in words that fit one tin or two', () => {
+		const [old] = stockWarnings({ a: { level: 'doubtful', reasons: ['open for 212 days'] } });
+		expect(old!.message).toBe('A in use is doubtful: open for 212 days.');
+		expect(step({ ...plain, stock: [old!] }, 'shake').warnings).toEqual([old]);
+		expect(step(plain, 'shake').warnings).toBeUndefined();
+		const tin = { level: 'watch', reasons: ['opened 14 times'] } as const;
+		expect(stockWarnings({ a: { ...tin, reasons: [...tin.reasons] }, whole: true })[0]!.message).toMatch(
+			/^The tin in use/
+		);
+		expect(stockWarnings({ a: { level: 'fine', reasons: [] } })).toEqual([]);
 	});
 	it('dust, things set in, closing and spare moulds, in this order', () => {
 		const full: PourPlan = {
