@@ -1,6 +1,7 @@
 <script lang="ts">
 	import '../app.css';
 	import { onMount, untrack } from 'svelte';
+	import { afterNavigate } from '$app/navigation';
 	import { page } from '$app/state';
 	import { setClockHours } from '$lib/ui/clockText';
 	import ClockStrip from '$lib/ui/ClockStrip.svelte';
@@ -12,17 +13,24 @@
 	import { provideUnits } from '$lib/ui/units.svelte';
 
 	let { data, children } = $props();
+	// a page that began on a sheet stays on it, wherever its form leads
+	const framed = untrack(() => data.framed);
 	provideUnits(() => data.settings.units);
 	$effect.pre(() => setClockHours(data.settings.clockHours));
 	untrack(() => setClockHours(data.settings.clockHours));
 	$effect(() => followTheme(data.theme));
+	/** On a sheet over another page: what is kept here is told to it. */
+	afterNavigate(({ from, to }) => {
+		const kept = /^\/shelf\/(\w+)s\/([\da-f-]{36})$/.exec(to?.url.pathname ?? '');
+		if (framed && from && kept) window.parent.postMessage({ added: { kind: kept[1], id: kept[2] } }, location.origin);
+	});
 	let awake = $state(false);
 	let finder: Search | undefined = $state.raw();
 	onMount(() => {
 		awake = true;
 	});
 	/** At the pour the bench has the whole screen; its own clock is on it. */
-	const bare = $derived(/^\/(pour\/[^/]+|practice\/[^/]+|moulds\/[^/]+\/make)$/.test(page.url.pathname));
+	const bare = $derived(framed || /^\/(pour\/[^/]+|practice\/[^/]+|moulds\/[^/]+\/make)$/.test(page.url.pathname));
 </script>
 
 <svelte:head>
@@ -41,17 +49,24 @@
 	>Skip to the work</a>
 {#if !bare}<Search bind:this={finder} />{/if}
 <div class="flex h-dvh flex-col print:block print:h-auto">
-	<ClockStrip clocks={data.clocks} nowMs={data.nowMs} />
-	<OutboxLine />
+	{#if !framed}
+		<ClockStrip clocks={data.clocks} nowMs={data.nowMs} />
+		<OutboxLine />
+	{/if}
 	<div class="flex min-h-0 flex-1 flex-col sm:flex-row print:block">
 		{#if !bare}<Rail onfind={() => finder?.show()} />{/if}
 		<main
 			id="main"
 			tabindex="-1"
-			class={['relative min-w-0 flex-1 overflow-y-auto focus:outline-none print:overflow-visible', bare ? '' : 'px-4 py-5 sm:px-7']}>
+			class={[
+				'relative min-w-0 flex-1 overflow-y-auto focus:outline-none print:overflow-visible',
+				bare && !framed ? '' : 'px-4 py-5 sm:px-7'
+			]}>
 			<!-- until the page listens nothing can be typed that it would then forget -->
 			<fieldset class="waking contents" disabled={!awake}>
-				<div class={bare ? 'h-full' : 'mx-auto max-w-[74rem]'}><DraftOffers nowMs={data.nowMs} />{@render children()}</div>
+				<div class={bare && !framed ? 'h-full' : 'mx-auto max-w-[74rem]'}>
+					{#if !framed}<DraftOffers nowMs={data.nowMs} />{/if}{@render children()}
+				</div>
 			</fieldset>
 		</main>
 	</div>

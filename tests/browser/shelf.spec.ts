@@ -232,9 +232,57 @@ test('a refused save leads to the first field, says at the button how many, and 
 	// it was far above; now it is in sight and has the keyboard
 	await expect(page.getByLabel('Name', { exact: true })).toBeInViewport();
 	await expect(page.getByLabel('Name', { exact: true })).toBeFocused();
-	await page.getByRole('link', { name: 'Viscosity, mixed' }).click();
-	await expect(page.getByLabel('Viscosity, mixed')).toBeFocused();
-	await page.getByLabel('Viscosity, mixed').fill('150 mPas');
+	await page.getByRole('link', { name: 'Pot life', exact: true }).click();
+	await expect(page.getByLabel('Pot life', { exact: true })).toBeFocused();
+	await page.getByLabel('Pot life', { exact: true }).fill('2:30');
 	await page.getByLabel('Demould', { exact: true }).fill('15 min');
 	await expect(page.getByText(/Not saved: 2 fields want a look/)).toBeVisible();
+});
+
+test('a sheet that says little is enough: what is usual stands greyed in its field, and is marked on the shelf', async ({
+	page
+}) => {
+	const name = `Thin sheet ${Date.now() % 100_000}`;
+	await page.goto('/shelf/resins/new');
+	await page.getByLabel('Name', { exact: true }).fill(name);
+	await page.getByLabel('A, volume').fill('1');
+	await page.getByLabel('B, volume').fill('1');
+	await page.getByLabel('Pot life', { exact: true }).fill('2:30');
+	await page.getByLabel('Demould', { exact: true }).fill('15 min');
+	await expect(page.getByLabel('Density of A')).toHaveAttribute('placeholder', /g\/ml/);
+	await page.getByRole('button', { name: 'Keep this resin' }).click();
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText(name);
+	await expect(page.getByText('Usual for its kind, not from your sheet:')).toBeVisible();
+	await page.goto('/shelf');
+	await expect(page.getByRole('row', { name: new RegExp(name) })).toContainText(
+		'usual, not from its sheet: density of A'
+	);
+});
+
+test('what is missing on the shelf is added on a sheet over the page, and chosen; what was typed stays', async ({
+	page
+}) => {
+	const name = `Late tin ${Date.now() % 100_000}`;
+	await page.goto('/shots/new');
+	await page.getByLabel('Copies').fill('7');
+	await page.getByRole('button', { name: 'Add a resin' }).click();
+	const sheet = page.frameLocator('iframe[title="Add a resin"]');
+	await expect(sheet.getByRole('heading', { level: 1 })).toHaveText('New resin');
+	// refused on the sheet it stays there
+	await sheet.getByRole('button', { name: 'Keep this resin' }).click();
+	await expect(sheet.getByText(/Not saved: \d fields want a look/)).toBeAttached();
+	await sheet.getByLabel('Name', { exact: true }).fill(name);
+	await sheet.getByLabel('A, volume').fill('1');
+	await sheet.getByLabel('B, volume').fill('1');
+	await sheet.getByLabel('Pot life', { exact: true }).fill('2:30');
+	await sheet.getByLabel('Demould', { exact: true }).fill('15 min');
+	await sheet.getByRole('button', { name: 'Keep this resin' }).click();
+	await expect(page.locator('dialog iframe')).toHaveCount(0);
+	await expect(page.getByLabel('Resin', { exact: true }).first().locator('option:checked')).toHaveText(name);
+	await expect(page.getByLabel('Copies')).toHaveValue('7');
+	// closed without adding, nothing is chosen and nothing lost
+	await page.getByRole('button', { name: 'Add a release' }).click();
+	await page.getByRole('button', { name: 'Close without adding' }).click();
+	await expect(page.locator('dialog iframe')).toHaveCount(0);
+	await expect(page.getByLabel('Copies')).toHaveValue('7');
 });

@@ -1,4 +1,5 @@
 <script lang="ts" generics="T extends string">
+	import type { Snippet } from 'svelte';
 	import { Label, Select } from 'flowbite-svelte';
 	import { fieldClass } from './fieldClass';
 	import Explain from './Explain.svelte';
@@ -12,8 +13,10 @@
 		error?: string[] | undefined;
 		hint?: string;
 		placeholder?: string;
+		/** Under the field: a way to add what is not in the list. */
+		add?: Snippet;
 	}
-	let { label, value = $bindable(), name, options, error, hint = '', placeholder }: Props = $props();
+	let { label, value = $bindable(), name, options, error, hint = '', placeholder, add }: Props = $props();
 	const uid = $props.id();
 	const problem = $derived(error?.[0] ?? '');
 </script>
@@ -31,4 +34,5 @@
 		{#each options as option (option.value)}<option value={option.value}>{option.label}</option>{/each}
 	</Select>
 	<FieldNote id="{uid}-note" {problem} note={hint} />
+	{@render add?.()}
 </div>

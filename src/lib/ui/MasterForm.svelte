@@ -17,6 +17,7 @@
 	import { masterThing, releaseThing, rubberThing, whatMeets, type Experience } from '$lib/core/compatibility';
 	import type { ReleaseRecord, RubberRecord } from '$lib/core/shelf';
 	import Save from './Save.svelte';
+	import AddInPlace from './shelf/AddInPlace.svelte';
 	import ChoiceField from './ChoiceField.svelte';
 	import { benchForm } from './form';
 	import FormErrors from './FormErrors.svelte';
@@ -120,7 +121,9 @@
 				label="Release on it"
 				name="releaseId"
 				bind:value={$form.releaseId}
-				options={[{ value: '', label: 'none' }, ...releases.map((r) => ({ value: r.id, label: r.record.name }))]} />
+				options={[{ value: '', label: 'none' }, ...releases.map((r) => ({ value: r.id, label: r.record.name }))]}>
+				{#snippet add()}<AddInPlace kind="release" {form} field="releaseId" />{/snippet}
+			</ChoiceField>
 		</div>
 		<h2 class="mt-4 mb-2">Outer sizes, as it stands on the base board</h2>
 		<Segments

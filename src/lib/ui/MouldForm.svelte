@@ -28,6 +28,7 @@
 	import { flashOffS, type ReleaseRecord, type ResinRecord, type RubberRecord, type ThermoplasticRecord } from '$lib/core/shelf';
 	import type { WorkshopSettings } from '$lib/core/workshop';
 	import Save from './Save.svelte';
+	import AddInPlace from './shelf/AddInPlace.svelte';
 	import ChoiceField from './ChoiceField.svelte';
 	import { benchForm } from './form';
 	import FormErrors from './FormErrors.svelte';
@@ -184,7 +185,9 @@
 					bind:value={$form.rubberId}
 					placeholder="Choose a rubber"
 					options={shelf.rubbers.map((r) => ({ value: r.id, label: r.record.name }))}
-					error={said('rubberId')} />
+					error={said('rubberId')}>
+					{#snippet add()}<AddInPlace kind="rubber" {form} field="rubberId" />{/snippet}
+				</ChoiceField>
 			{/if}
 			{#if kind.words.release}
 				<ChoiceField
@@ -195,7 +198,9 @@
 					error={said('releaseId')}
 					hint={release
 						? `flashes off ${flashOffS(release.record) === 0 ? 'at once' : `in ${units.show(flashOffS(release.record), 'time')}`}; wet, it leaves pinholes`
-						: ''} />
+						: ''}>
+					{#snippet add()}<AddInPlace kind="release" {form} field="releaseId" />{/snippet}
+				</ChoiceField>
 			{/if}
 		</div>
 		{#if inRubber($form.kind) && choices.length > 0 && !fixed}

@@ -4,15 +4,20 @@
 		title: string;
 		about?: string;
 		actions?: Snippet;
+		/** A picture of what the page is about. */
+		face?: Snippet;
 	}
-	let { title, about = '', actions }: Props = $props();
+	let { title, about = '', actions, face }: Props = $props();
 </script>
 
 <svelte:head><title>{title} · Anthypos</title></svelte:head>
 <header class="mb-5 flex flex-wrap items-end justify-between gap-x-6 gap-y-3">
-	<div class="min-w-0">
-		<h1 class="break-words">{title}</h1>
-		{#if about}<p class="soft mt-1 break-words">{about}</p>{/if}
+	<div class="flex min-w-0 items-center gap-4">
+		{@render face?.()}
+		<div class="min-w-0">
+			<h1 class="break-words">{title}</h1>
+			{#if about}<p class="soft mt-1 break-words">{about}</p>{/if}
+		</div>
 	</div>
 	{#if actions}<div class="no-print flex flex-wrap gap-2">{@render actions()}</div>{/if}
 </header>

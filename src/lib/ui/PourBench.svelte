@@ -1,4 +1,5 @@
 <script lang="ts">
+	import type { PieceOutline } from '$lib/core/mould';
 	import { onMount, untrack, type Snippet } from 'svelte';
 	import { type PourPlan } from '$lib/core/plan';
 	import {
@@ -37,6 +38,7 @@
 	import type { PourRun } from './pourRun.svelte';
 	import { ownClocks } from './ownClocks.svelte';
 	import { keepAwake } from './signals';
+	import PieceFace from './PieceFace.svelte';
 	import { sound } from './sound.svelte';
 	import { useUnits } from './units.svelte';
 	import Warnings from './Warnings.svelte';
@@ -47,6 +49,8 @@
 		nowMs: number;
 		/** The workshop has instruments that can be listened to. */
 		instruments?: boolean;
+		/** What is cast, drawn. */
+		outline?: PieceOutline | undefined;
 		/** Other devices than the server's: a shop simulated in this page. */
 		source?: DeviceSource;
 		/** Stands where the pour ends, instead of what a real one says. */
@@ -56,7 +60,7 @@
 		/** Stands beside a wait that may be shortened. */
 		waiting?: Snippet<[number]>;
 	}
-	let { run, nowMs, source, instruments = false, ended, happened, waiting }: Props = $props();
+	let { run, nowMs, source, instruments = false, outline, ended, happened, waiting }: Props = $props();
 
 	const units = useUnits();
 	const layout = new HandLayout();
@@ -187,6 +191,7 @@
 		{#snippet title()}
 			{#if source}<span class="mr-1 rounded-md border-2 border-(--hot) bg-(--hot-soft) px-2 py-0.5 font-bold text-(--ink)">Practice</span
 				>{/if}
+			{#if outline}<span class="mr-1 inline-block align-middle"><PieceFace {outline} rem={2.2} /></span>{/if}
 			<strong>{plan.masterName}</strong>
 			<span class="soft"
 				>{plan.moulds.map((m) => `M${m.number}`).join(' ')} · {plan.resinName} · cup {plan.batchIndex + 1} of {plan.batchCount}</span>

@@ -1,3 +1,4 @@
+import { faceOf } from '$lib/server/faces';
 import { listMasters } from '$lib/server/repositories/masters';
 import { listMoulds } from '$lib/server/repositories/moulds';
 import type { PageServerLoad } from './$types';
@@ -5,6 +6,7 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async () => {
 	const [masters, moulds] = await Promise.all([listMasters(), listMoulds()]);
 	return {
+		faces: Object.fromEntries(masters.map((m) => [m.id, faceOf(m)])),
 		masters: masters.map((m) => ({
 			...m,
 			moulds: moulds

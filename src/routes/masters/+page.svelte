@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
+	import PieceFace from '$lib/ui/PieceFace.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import { useUnits } from '$lib/ui/units.svelte';
 
@@ -27,9 +28,7 @@
 					<tr>
 						<td>
 							<a class="flex items-center gap-3 font-semibold" href="/masters/{master.id}">
-								{#if master.photoId}
-									<img class="size-11 rounded-md object-cover" src="/photos/{master.photoId}" alt="" loading="lazy" />
-								{/if}
+								<PieceFace {...data.faces[master.id]} rem={3.4} />
 								<span class="plain underline decoration-(--line-strong) underline-offset-3">{master.record.name}</span>
 							</a>
 						</td>

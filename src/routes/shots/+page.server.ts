@@ -1,3 +1,4 @@
+import { faceOf } from '$lib/server/faces';
 import { listMasters } from '$lib/server/repositories/masters';
 import { listResins } from '$lib/server/repositories/materials';
 import { listShots } from '$lib/server/repositories/shots';
@@ -8,6 +9,7 @@ export const load: PageServerLoad = async () => {
 	const nameOf = (list: { id: string; record: { name: string } }[], id: string) =>
 		list.find((x) => x.id === id)?.record.name ?? '';
 	return {
+		faces: Object.fromEntries(masters.map((m) => [m.id, faceOf(m)])),
 		shots: shots.map((shot) => {
 			const first = shot.planned.shot.batches[0]!;
 			return {
@@ -18,6 +20,7 @@ export const load: PageServerLoad = async () => {
 				batches: shot.planned.shot.batches.length,
 				massG: first.massG,
 				slackS: first.slackS,
+				masterId: shot.masterId,
 				masterName: nameOf(masters, shot.masterId),
 				resinName: nameOf(resins, shot.resinId)
 			};

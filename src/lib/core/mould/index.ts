@@ -12,6 +12,7 @@ export { MOULD_STATES, nextMouldStates, STATE_WORDS, type MouldState } from './s
 export { mouldInputs, type MouldInputs } from './inputs';
 export { planMould } from './planMould';
 export type { MouldMaterials, MouldPlan, MouldPour } from './planned';
+export { masterOutline, type PieceOutline } from './outline';
 export { outlineOf, slicesOf } from './slices';
 export { inRubber, MADE_OF, MOULD_KINDS, type MadeOf, type MouldKind } from './kinds/names';
 export { KIND_WORDS, MOULD_MODULES, USUAL_CLOSING } from './kinds';

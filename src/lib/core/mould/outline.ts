@@ -39,6 +39,29 @@ export function outline(master: MasterRecord): Outline {
 	return { left: at(0), right: at(1) };
 }
 
+/** A piece from the front: a path that stands on y = 0, and its sizes, mm. */
+export interface PieceOutline {
+	d: string;
+	widthMm: number;
+	heightMm: number;
+}
+
+/**
+ * How a master looks from the front, as a path to scale that stands on y = 0 and reaches up to minus its height, mm: by
+ * its 3D file where it has one, else by its outer sizes.
+ * @example
+ * masterOutline(cube); // { d: 'M-20 0L-20 -40L20 -40L20 0Z', widthMm: 40, heightMm: 40 }
+ */
+export function masterOutline(master: MasterRecord): PieceOutline {
+	const o = outline(master);
+	const reach = [...o.left, ...o.right].map(([x]) => x);
+	return {
+		d: silhouette(o, 0, 0),
+		widthMm: Math.max(...reach) - Math.min(...reach),
+		heightMm: o.left.at(-1)![1]
+	};
+}
+
 /** The outline as a shape at a place, grown on all sides but its foot. */
 export function silhouette(o: Outline, xMm: number, footY: number, growMm = 0): string {
 	const top = (h: number, last: number) => (h === last ? h + growMm : h);

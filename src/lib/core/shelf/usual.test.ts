@@ -60,6 +60,7 @@ describe('a sheet that says little', () => {
 		const paths = (typed: object) =>
 			resinSheet.safeParse({ ...said, ...typed }).error?.issues.map((i) => i.path[0]);
 		expect(paths({})).toEqual(['weightA']);
+		expect(paths({ demouldS: undefined, potLifeS: undefined })).toEqual(['demouldS', 'potLifeS', 'weightA']);
 		expect(paths({ weightA: 100 })).toContain('weightB');
 		expect(paths({ weightA: 100, weightB: 90, densityAGPerMl: 90 })).toEqual(['densityAGPerMl']);
 	});

@@ -116,22 +116,34 @@ export function sheetOf<T extends { usual: readonly string[] }>(record: T): Part
 	) as Partial<T>;
 }
 
-/** The fields of a sheet, checked by the rules of the record that it makes with what is usual. */
-const sheet = <S extends z.ZodObject>(fields: S, kind: SheetKind, record: z.ZodType): S =>
-	fields.superRefine((typed, ctx) => {
-		const made = record.safeParse(withUsual(kind, typed));
-		for (const issue of made.error?.issues ?? []) {
+/**
+ * The fields of a sheet, checked by the rules of the record that it makes with what is usual.
+ * @param stand in for what is still missing, so that the rules about the rest are said in the same breath
+ */
+const sheet = <S extends z.ZodObject>(fields: S, kind: SheetKind, record: z.ZodType, stand: Typed = {}): S =>
+	fields.superRefine((values, ctx) => {
+		const typed = values as Typed;
+		const filled = Object.fromEntries(Object.entries(stand).filter(([field]) => typed[field] === undefined));
+		const found = [typed, { ...typed, ...filled }].flatMap(
+			(t) => record.safeParse(withUsual(kind, t)).error?.issues ?? []
+		);
+		const said = new Set<string>();
+		for (const { code, path, message } of found) {
+			const at = path.join('.');
 			// what a field says of its own figure is said by it already
-			const isRule = issue.code === 'custom' || (typed as Typed)[String(issue.path[0])] === undefined;
-			if (isRule) ctx.addIssue({ code: 'custom', path: [...issue.path], message: issue.message });
+			const isRule = code === 'custom' || typed[String(path[0])] === undefined;
+			if (!isRule || said.has(at)) continue;
+			said.add(at);
+			ctx.addIssue({ code: 'custom', path: [...path], message });
 		}
 	}) as S;
 
 /** Forms of the shelf: what surely stands on every sheet is asked, the rest may be left empty. */
 export const resinSheet = sheet(
-	resinFields.partial({ densityAGPerMl: true, viscosityMpaS: true }),
+	resinFields.partial({ densityAGPerMl: true, viscosityMpaS: true, demouldS: true }),
 	'resin',
-	resinRecord
+	resinRecord,
+	{ demouldS: 900 }
 );
 export const rubberSheet = sheet(
 	rubberRecord.partial({ densityGPerMl: true, viscosityMpaS: true }),

@@ -3,12 +3,8 @@ import { makingSteps } from '$lib/core/making';
 import { mouldInputs } from '$lib/core/mould';
 import { WORKSHOP_DEFAULTS } from '$lib/core/workshop';
 import { addMakingEvents, beginMaking, getMaking } from '../repositories/makings';
-import { getMaster, saveMaster } from '../repositories/masters';
 import { listMaterials } from '../repositories/materials';
-import { saveMesh } from '../repositories/meshes';
 import { saveMould } from '../repositories/moulds';
-import { studied, withShape } from '../shapeAction';
-import { lamplighterStl } from './figure';
 import type { DemoPiece } from './pieces';
 import type { Story } from './story';
 
@@ -93,30 +89,4 @@ export async function quickCast(masterId: string): Promise<void> {
 			note: 'To see the face in plaster before rubber is spent on it.'
 		})
 	);
-}
-
-/** The figure's 3D file, poured head down through its base. */
-export async function addFigure(masterId: string): Promise<void> {
-	const fileName = 'lamplighter.stl';
-	const bytes = lamplighterStl();
-	const { sha256 } = await saveMesh(
-		fileName,
-		(async function* () {
-			yield bytes;
-		})()
-	);
-	const found = await studied({
-		sha256,
-		fileName,
-		unit: 'mm',
-		scale: 1,
-		up: [0, 0, -1],
-		openings: [],
-		openFaces: []
-	});
-	const { record, version } = await getMaster(masterId);
-	await saveMaster(withShape(record, found, { useVolume: false, useSizes: false }), null, {
-		id: masterId,
-		version
-	});
 }

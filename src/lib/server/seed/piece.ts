@@ -3,7 +3,8 @@ import { mouldInputs } from '$lib/core/mould';
 import { tables } from '../db/models';
 import { saveMaster } from '../repositories/masters';
 import { getMould, saveMould, setMouldState } from '../repositories/moulds';
-import { addFigure, otherWays, quickCast } from './moulds';
+import { showPiece } from './looksLike';
+import { otherWays, quickCast } from './moulds';
 import type { DemoPiece } from './pieces';
 import { openPour, pullSeries } from './pulls';
 import { hollowShot, MORE_SHOTS, moreShots } from './shots';
@@ -12,7 +13,7 @@ import { DAY_MS, type Story } from './story';
 /** One piece with its moulds, pulls and plans. */
 export async function tellPiece(story: Story, piece: DemoPiece): Promise<void> {
 	const masterId = await saveMaster(piece.master, null);
-	if (piece.master.name === 'Lamplighter figure') await addFigure(masterId);
+	await showPiece(masterId, piece);
 	const mouldIds: string[] = [];
 	for (const ageDays of piece.mouldAgesDays) {
 		mouldIds.push(await makeMould(story, piece, masterId, story.nowMs - ageDays * DAY_MS));

@@ -2,6 +2,7 @@
 	import type { Writable } from 'svelte/store';
 	import { MOULD_MODULES, type KindField, type MouldInputs, type MouldPlan } from '$lib/core/mould';
 	import type { ThermoplasticRecord } from '$lib/core/shelf';
+	import AddInPlace from '../shelf/AddInPlace.svelte';
 	import ChoiceField from '../ChoiceField.svelte';
 	import QuantityField from '../QuantityField.svelte';
 	import Segments from '../Segments.svelte';
@@ -32,7 +33,9 @@
 			bind:value={() => read<string>(f.name), (v) => write(f.name, v)}
 			placeholder="Choose a thermoplastic"
 			options={thermoplastics.map((t) => ({ value: t.id, label: t.record.name }))}
-			error={said(f.name)} />
+			error={said(f.name)}>
+			{#snippet add()}<AddInPlace kind="thermoplastic" {form} field="thermoplasticId" />{/snippet}
+		</ChoiceField>
 	</div>
 {/each}
 <div class="mb-2 flex flex-wrap gap-x-6 gap-y-2">

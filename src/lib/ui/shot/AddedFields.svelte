@@ -2,6 +2,7 @@
 	import type { Writable } from 'svelte/store';
 	import { flashOffS, type FillerRecord, type ReleaseRecord } from '$lib/core/shelf';
 	import { CAST_MODULES, type ShotInputs } from '$lib/core/shot';
+	import AddInPlace from '../shelf/AddInPlace.svelte';
 	import ChoiceField from '../ChoiceField.svelte';
 	import QuantityField from '../QuantityField.svelte';
 	import { useUnits } from '../units.svelte';
@@ -33,13 +34,17 @@
 			? flashOffS(release.record) === 0
 				? release.record.kind
 				: `${release.record.kind}, flashes off in ${units.show(flashOffS(release.record), 'time')}`
-			: 'stays paintable'} />
+			: 'stays paintable'}>
+		{#snippet add()}<AddInPlace kind="release" {form} field="releaseId" />{/snippet}
+	</ChoiceField>
 	{#if words.filler}<ChoiceField
 			label={words.filler}
 			name="fillerId"
 			bind:value={$form.fillerId}
 			options={[{ value: '', label: 'None' }, ...fillers.map((f) => ({ value: f.id, label: f.record.name }))]}
-			error={problemAt('fillerId')} />{/if}
+			error={problemAt('fillerId')}>
+			{#snippet add()}<AddInPlace kind="filler" {form} field="fillerId" />{/snippet}
+		</ChoiceField>{/if}
 	{#if filler && words.share}<QuantityField
 			label={words.share}
 			kind="percent"

@@ -1,6 +1,7 @@
 import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { formFromMaster, masterForm } from '$lib/core/master';
+import { faceOf } from '$lib/server/faces';
 import { orPage } from '$lib/server/forms';
 import { masterFormContext } from '$lib/server/masterContext';
 import { masterAction } from '$lib/server/masterAction';
@@ -16,7 +17,7 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 		masterFormContext()
 	]);
 	form.data.waterTempC = locals.settings.roomTempC;
-	return { form, master, moulds, ...context };
+	return { form, master, face: faceOf(master), moulds, ...context };
 };
 
 export const actions: Actions = {

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
 	import MasterForm from '$lib/ui/MasterForm.svelte';
+	import PieceFace from '$lib/ui/PieceFace.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import Tag from '$lib/ui/Tag.svelte';
 	import { digits } from '$lib/core/units';
@@ -14,6 +15,7 @@
 </script>
 
 <PageHead title={data.master.record.name} about="Master">
+	{#snippet face()}<PieceFace {...data.face} rem={5} alt={data.master.record.name} />{/snippet}
 	{#snippet actions()}
 		<Button href="/masters/{data.master.id}/shape" size="lg" color="alternative">{shape ? 'Its 3D file' : 'Add a 3D file'}</Button>
 		<Button href="/masters/{data.master.id}/look" size="lg" color="alternative">Look it over</Button>

@@ -1,3 +1,5 @@
+import { faceOf } from '$lib/server/faces';
+import { getMaster } from '$lib/server/repositories/masters';
 import { fail, redirect } from '@sveltejs/kit';
 import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
@@ -15,16 +17,18 @@ const LAST_PULLS = 8;
 
 export const load: PageServerLoad = async ({ params, locals }) => {
 	const mould = await orPage(getMould(params.id));
-	const [form, context, pulls, photos, cuts] = await Promise.all([
+	const [form, context, pulls, photos, cuts, master] = await Promise.all([
 		superValidate(mould.inputs, zod4(mouldInputs)),
 		mouldContext(),
 		listPulls({ mouldId: params.id }, { offset: 0, limit: LAST_PULLS }),
 		listPictures('mould', params.id),
-		mould.making ? cutsOfMaking(params.id) : []
+		mould.making ? cutsOfMaking(params.id) : [],
+		getMaster(mould.masterId)
 	]);
 	return {
 		form,
 		mould,
+		face: faceOf(master),
 		...context,
 		pulls: { total: pulls.total, pulls: pulls.pulls.map(pullLine) },
 		photos,

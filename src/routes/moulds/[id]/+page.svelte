@@ -8,6 +8,7 @@
 	import MouldPhotos from '$lib/ui/mould/MouldPhotos.svelte';
 	import SpareRubber from '$lib/ui/mould/SpareRubber.svelte';
 	import MouldForm from '$lib/ui/MouldForm.svelte';
+	import PieceFace from '$lib/ui/PieceFace.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import PullTable from '$lib/ui/PullTable.svelte';
 	import Tag from '$lib/ui/Tag.svelte';
@@ -42,6 +43,7 @@
 </script>
 
 <PageHead title="M{mould.number} {mould.label}" about="{KIND_WORDS[kind]} round {mould.masterName}, {counted(mould.pulls, 'pull')}">
+	{#snippet face()}<PieceFace {...data.face} rem={5} alt={mould.masterName} />{/snippet}
 	{#snippet actions()}
 		{#if unmade}
 			<form method="POST" action="?/make" use:enhance><Button type="submit" size="lg">Make it, step by step</Button></form>

@@ -1,7 +1,8 @@
 import { error } from '@sveltejs/kit';
-import type { TableCell } from 'pdfmake/interfaces';
-import { KIND_WORDS } from '$lib/core/mould';
+import type { Content, TableCell } from 'pdfmake/interfaces';
+import { KIND_WORDS, type PieceOutline } from '$lib/core/mould';
 import { addressOf, LOOPBACK_WORDS } from '$lib/server/address';
+import { allFaces } from '$lib/server/faces';
 import { PAGE_SIZES, PT_PER_MM, sheet } from '$lib/server/paper';
 import { listMoulds, type Mould } from '$lib/server/repositories/moulds';
 import type { RequestHandler } from './$types';
@@ -10,12 +11,26 @@ const COLUMNS = 3;
 const CELL = { widthMm: 62, heightMm: 36 };
 const day = (date: Date | null) => (date ? date.toISOString().slice(0, 10) : 'not poured');
 
-function label(mould: Mould, origin: string): TableCell {
+const DRAWN_PT = 40;
+
+/** The piece from the front, as high or as wide as its place. */
+function drawn({ d, widthMm, heightMm }: PieceOutline): Content {
+	const box = Math.max(widthMm, heightMm);
+	const svg = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${-box / 2} ${-box} ${box} ${box}"><path d="${d}" fill="#444444"/></svg>`;
+	return { svg, width: DRAWN_PT, height: DRAWN_PT };
+}
+
+function label(mould: Mould, origin: string, outline: PieceOutline | undefined): TableCell {
 	return {
 		columns: [
 			{ qr: `${origin}/moulds/${mould.id}`, fit: 66, width: 70 },
 			[
-				{ text: `M${mould.number}`, fontSize: 22, bold: true },
+				{
+					columns: [
+						{ text: `M${mould.number}`, fontSize: 22, bold: true },
+						...(outline ? [drawn(outline)] : [])
+					]
+				},
 				{ text: mould.label.slice(0, 40), bold: true, fontSize: 8.5 },
 				{ text: KIND_WORDS[mould.plan.kind ?? mould.inputs.kind], fontSize: 7.5 },
 				{
@@ -34,10 +49,10 @@ function label(mould: Mould, origin: string): TableCell {
 export const GET: RequestHandler = async ({ url, locals, platform }) => {
 	const address = addressOf(locals.settings, url, platform);
 	const wanted = url.searchParams.get('ids')?.split(',').filter(Boolean);
-	const all = await listMoulds();
+	const [all, faces] = await Promise.all([listMoulds(), allFaces()]);
 	const chosen = all.filter((m) => (wanted ? wanted.includes(m.id) : m.state !== 'retired'));
 	if (chosen.length === 0) error(404, 'No such mould: choose at least one for its label.');
-	const cells = chosen.slice(0, 300).map((m) => label(m, address.base));
+	const cells = chosen.slice(0, 300).map((m) => label(m, address.base, faces[m.masterId]?.outline));
 	const rows: TableCell[][] = [];
 	for (let i = 0; i < cells.length; i += COLUMNS) {
 		const row = cells.slice(i, i + COLUMNS);

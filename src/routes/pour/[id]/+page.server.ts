@@ -1,11 +1,17 @@
 import { hasInstruments } from '$lib/server/devices/driver';
-import { orFail, orPage } from '$lib/server/forms';
+import { outlineOfShot } from '$lib/server/faces';
+import { orFail, orNothing, orPage } from '$lib/server/forms';
 import { getPour, keepSpeed, readEvents } from '$lib/server/repositories/pours';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params }) => {
 	const pour = await orPage(getPour(params.id));
-	return { pour, known: await readEvents(params.id), instruments: await hasInstruments() };
+	const [known, instruments, outline] = await Promise.all([
+		readEvents(params.id),
+		hasInstruments(),
+		pour.plan.shotId ? orNothing(outlineOfShot(pour.plan.shotId)) : undefined
+	]);
+	return { pour, known, instruments, outline };
 };
 
 export const actions: Actions = {

@@ -18,4 +18,4 @@
 </script>
 
 <svelte:head><title>Pour {data.pour.plan.masterName} · Anthypos</title></svelte:head>
-<PourBench {run} nowMs={data.nowMs} instruments={data.instruments} />
+<PourBench {run} nowMs={data.nowMs} instruments={data.instruments} outline={data.outline} />

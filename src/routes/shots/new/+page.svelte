@@ -20,6 +20,7 @@
 	} from '$lib/core/shot';
 	import Save from '$lib/ui/Save.svelte';
 	import Caution from '$lib/ui/Caution.svelte';
+	import AddInPlace from '$lib/ui/shelf/AddInPlace.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import { benchForm } from '$lib/ui/form';
 	import Fuse from '$lib/ui/Fuse.svelte';
@@ -181,7 +182,9 @@
 				error={$errors.resinId}
 				hint={resin
 					? `${resin.record.character}, pot life ${units.show(resin.record.potLifeS ?? resin.record.referenceGelS, 'time')}`
-					: ''} />
+					: ''}>
+				{#snippet add()}<AddInPlace kind="resin" {form} field="resinId" />{/snippet}
+			</ChoiceField>
 		</div>
 		<div class="mb-3">
 			<Segments

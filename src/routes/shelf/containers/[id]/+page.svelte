@@ -9,6 +9,7 @@
 	import Save from '$lib/ui/Save.svelte';
 	import Answer from '$lib/ui/Answer.svelte';
 	import Chart from '$lib/ui/Chart.svelte';
+	import AddInPlace from '$lib/ui/shelf/AddInPlace.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import DayField from '$lib/ui/DayField.svelte';
 	import { benchForm } from '$lib/ui/form';
@@ -52,7 +53,9 @@
 				bind:value={$form.materialId}
 				placeholder="Choose a material"
 				options={data.materials.map((m) => ({ value: m.id, label: m.name }))}
-				error={$errors.materialId} />
+				error={$errors.materialId}>
+				{#snippet add()}<AddInPlace kind="resin" {form} field="materialId" />{/snippet}
+			</ChoiceField>
 			<Segments
 				label="It holds"
 				name="part"

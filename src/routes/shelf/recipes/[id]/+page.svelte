@@ -18,6 +18,7 @@
 	} from '$lib/core/shelf';
 	import { digits } from '$lib/core/units';
 	import Save from '$lib/ui/Save.svelte';
+	import AddInPlace from '$lib/ui/shelf/AddInPlace.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import { benchForm } from '$lib/ui/form';
 	import FormErrors from '$lib/ui/FormErrors.svelte';
@@ -93,7 +94,9 @@
 				bind:value={$form.resinId}
 				placeholder="Choose a resin"
 				options={data.resins.map((r) => ({ value: r.id, label: r.record.name }))}
-				error={$errors.resinId} />
+				error={$errors.resinId}>
+				{#snippet add()}<AddInPlace kind="resin" {form} field="resinId" />{/snippet}
+			</ChoiceField>
 			<QuantityField
 				label="Doses are for"
 				kind="mass"
@@ -131,7 +134,9 @@
 				bind:value={nextId}
 				placeholder="Choose a colour"
 				options={data.colours.map((c) => ({ value: c.id, label: c.record.name }))}
-				error={problems.get('colour')} />
+				error={problems.get('colour')}>
+				{#snippet add()}<AddInPlace kind="colour" {form} field="name" choose={(id) => (nextId = id)} />{/snippet}
+			</ChoiceField>
 			{#if asDrops}
 				<QuantityField label="Drops" kind="number" name="nextDrops" bind:value={nextAmount} error={problems.get('amount')} />
 			{:else}
