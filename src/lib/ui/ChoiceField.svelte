@@ -13,7 +13,7 @@
 		error?: string[] | undefined;
 		hint?: string;
 		placeholder?: string;
-		/** Under the field: a way to add what is not in the list. */
+		/** Beside the label: a way to add what is not in the list. */
 		add?: Snippet;
 	}
 	let { label, value = $bindable(), name, options, error, hint = '', placeholder, add }: Props = $props();
@@ -22,7 +22,10 @@
 </script>
 
 <div class="flex min-w-0 flex-col">
-	<span class="flex items-center"><Label class="label text-(--ink)!" for={uid}>{label}</Label><Explain word={label} /></span>
+	<div class="flex items-center justify-between gap-2">
+		<span class="flex items-center"><Label class="label text-(--ink)!" for={uid}>{label}</Label><Explain word={label} /></span>
+		{@render add?.()}
+	</div>
 	<Select
 		id={uid}
 		classes={{ select: `${fieldClass(!!problem)} truncate pr-9!` }}
@@ -34,5 +37,4 @@
 		{#each options as option (option.value)}<option value={option.value}>{option.label}</option>{/each}
 	</Select>
 	<FieldNote id="{uid}-note" {problem} note={hint} />
-	{@render add?.()}
 </div>

@@ -21,6 +21,7 @@
 	import ChoiceField from './ChoiceField.svelte';
 	import { benchForm } from './form';
 	import FormErrors from './FormErrors.svelte';
+	import PhotoInput from './PhotoInput.svelte';
 	import QuantityField from './QuantityField.svelte';
 	import ReadingFields from './ReadingFields.svelte';
 	import ReadingList from './ReadingList.svelte';
@@ -85,12 +86,6 @@
 		})
 	);
 	let photoError = $state('');
-
-	function checkPhoto(event: Event & { currentTarget: HTMLInputElement }) {
-		const file = event.currentTarget.files?.[0];
-		photoError =
-			file && file.size > 8 * 1024 * 1024 ? `This photo has ${(file.size / 1048576).toFixed(1)} MB: at most 8 MB are taken.` : '';
-	}
 </script>
 
 <form method="POST" enctype="multipart/form-data" use:enhance class="grid gap-5 lg:grid-cols-[1fr_21rem]">
@@ -179,19 +174,7 @@
 			>Add a size</Button>
 		<div class="mt-3 grid gap-x-5 sm:grid-cols-2">
 			<TextField label="Note" name="note" rows={3} bind:value={$form.note} error={$errors.note} />
-			<div>
-				<label class="label" for="master-photo">Photo, if you like</label>
-				<input
-					id="master-photo"
-					class="mt-1 block w-full rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) p-2 text-[0.95rem]"
-					type="file"
-					name="photo"
-					accept="image/jpeg,image/png,image/webp"
-					onchange={checkPhoto} />
-				<p class="mt-0.5 min-h-[1.35rem] text-[0.87rem] font-semibold text-(--harm)" aria-live="polite">
-					{photoError}
-				</p>
-			</div>
+			<PhotoInput label="Photo, if you like" bind:problem={photoError} />
 		</div>
 		<Save label={submit} submitting={$submitting} disabled={!!photoError} />
 	</div>

@@ -1,5 +1,7 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
+	import { page } from '$app/state';
+	import { HOW } from './how/pages';
 	interface Props {
 		title: string;
 		about?: string;
@@ -8,6 +10,8 @@
 		face?: Snippet;
 	}
 	let { title, about = '', actions, face }: Props = $props();
+	/** The short page of the station on whose front page this stands. */
+	const how = $derived(Object.hasOwn(HOW, page.url.pathname.slice(1)) ? page.url.pathname.slice(1) : '');
 </script>
 
 <svelte:head><title>{title} · Anthypos</title></svelte:head>
@@ -16,7 +20,9 @@
 		{@render face?.()}
 		<div class="min-w-0">
 			<h1 class="break-words">{title}</h1>
-			{#if about}<p class="soft mt-1 break-words">{about}</p>{/if}
+			{#if about || how}<p class="soft mt-1 break-words">
+					{about}{#if how}&nbsp; <a class="plain whitespace-nowrap print:hidden" href="/how/{how}">How this is done</a>{/if}
+				</p>{/if}
 		</div>
 	</div>
 	{#if actions}<div class="no-print flex flex-wrap gap-2">{@render actions()}</div>{/if}

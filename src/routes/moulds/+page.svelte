@@ -15,6 +15,8 @@
 	let { data } = $props();
 	const units = useUnits();
 	type Row = (typeof data.moulds)[number];
+	/** A list of so many is grouped by piece at first. */
+	const MANY = 40;
 	const ORDER = { active: 0, 'being-made': 1, new: 2, resting: 3, worn: 4, retired: 5 };
 	const COLUMNS: readonly Column<Row>[] = [
 		{ key: 'mould', label: 'Mould', value: (m) => `M${m.number} ${m.label}`, always: true },
@@ -24,7 +26,9 @@
 		{ key: 'rubber', label: 'Rubber', value: (m) => m.rubberName || KIND_WORDS[m.kind] },
 		{ key: 'place', label: 'Kept where', value: (m) => m.place }
 	];
-	const view = new TableView<Row>('moulds', COLUMNS, untrack(() => data.moulds.length) > 40 ? 'piece' : '');
+	const view = new TableView<Row>('moulds', COLUMNS, untrack(() => data.moulds.length) > MANY ? 'piece' : '');
+	// its picture and its name say the piece already
+	view.hidden = ['piece'];
 	const usual = $derived([...data.moulds].sort((a, b) => ORDER[a.state] - ORDER[b.state] || b.number - a.number));
 	const groups = $derived(view.groups(usual));
 	const found = $derived(groups.reduce((n, g) => n + g.rows.length, 0));

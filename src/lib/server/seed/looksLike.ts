@@ -22,7 +22,7 @@ const TINTS: Readonly<Record<string, P>> = {
 /** Pieces that have a 3D file, and its name. */
 const FILES: Readonly<Record<string, string>> = {
 	'Lamplighter figure': 'lamplighter.stl',
-	'Ice shard': 'shard.stl'
+	'Rope fender': 'fender.stl'
 };
 
 const facesFor = ({ name, lengthMm, heightMm }: DemoPiece['master']): Face[] =>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import PhotoInput from '../PhotoInput.svelte';
 	import { enhance } from '$app/forms';
 	import { Button } from 'flowbite-svelte';
 
@@ -51,9 +52,7 @@
 				else await update({ reset: result.type === 'success' });
 			};
 		}}>
-		<label class="label"
-			>Picture
-			<input type="file" name="photo" accept="image/jpeg,image/png,image/webp" class="mt-1 block min-h-[2.75rem] max-w-[19rem]" /></label>
+		<PhotoInput label="Picture" />
 		<label class="label"
 			>What it shows
 			<input

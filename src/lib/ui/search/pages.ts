@@ -1,4 +1,5 @@
 import type { Findable } from '$lib/core/search';
+import { HOW } from '../how/pages';
 import { STATIONS } from '../stations';
 
 const page = (title: string, detail: string, href: string, also = ''): Findable => ({
@@ -12,6 +13,9 @@ const page = (title: string, detail: string, href: string, also = ''): Findable 
 /** Pages and what can be done, by the words that people have for them. */
 export const PAGES: readonly Findable[] = [
 	...STATIONS.map((s) => page(s.name, 'station', s.href)),
+	...Object.entries(HOW).map(([station, how]) =>
+		page(how.title, 'how this is done', `/how/${station}`, 'help guide learn drawing')
+	),
 	page('What do I mix?', 'one amount, at once', '/quick', 'quick grams how much'),
 	page('New master', 'measure a piece', '/masters/new', 'add piece volume'),
 	page('Master from a 3D file', 'measure a piece', '/masters/from-file', 'stl obj mesh'),

@@ -53,8 +53,9 @@
 <svelte:window onmessage={heard} />
 <button
 	type="button"
-	class="plain -mt-1 mb-1 inline-flex min-h-[2.2rem] cursor-pointer items-center gap-1 self-start text-[0.95rem] font-semibold text-(--work)"
-	onclick={show}><Plus class="size-4" aria-hidden="true" /> Add a {kind}</button>
+	class="plain -my-2 inline-flex min-h-[2.4rem] shrink-0 cursor-pointer items-center gap-1 text-[0.92rem] font-semibold text-(--work)"
+	aria-label="Add a {kind}"
+	onclick={show}><Plus class="size-4" aria-hidden="true" /> Add</button>
 {#if open}
 	<dialog
 		bind:this={dialog}

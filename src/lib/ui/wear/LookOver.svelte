@@ -1,4 +1,5 @@
 <script lang="ts">
+	import PhotoInput from '../PhotoInput.svelte';
 	import { Button } from 'flowbite-svelte';
 	import { enhance } from '$app/forms';
 	import { LIMIT, SIGNS, type MouldLook, type Sign, type Spot } from '$lib/core/wear';
@@ -73,8 +74,7 @@
 	</ul>
 	<Sketch bind:spots />
 	<TextField label="Note" name="lookNote" bind:value={note} />
-	<label class="label" for="look-photo">A picture, JPEG, PNG or WebP</label>
-	<input id="look-photo" type="file" name="photo" accept="image/jpeg,image/png,image/webp" class="mt-1 mb-3 block w-full" />
+	<PhotoInput label="A picture, JPEG, PNG or WebP" />
 	{#if said.length > 0}<p class="mb-2 font-semibold text-(--harm)" role="alert">{said.join(' ')}</p>{/if}
 	<div class="flex items-center gap-3">
 		<Button type="submit" size="lg">Keep this look</Button>
