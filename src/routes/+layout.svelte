@@ -9,6 +9,7 @@
 	import OutboxLine from '$lib/ui/OutboxLine.svelte';
 	import Rail from '$lib/ui/Rail.svelte';
 	import Search from '$lib/ui/search/Search.svelte';
+	import { followPrint } from '$lib/ui/print';
 	import { followTheme } from '$lib/ui/theme';
 	import { provideUnits } from '$lib/ui/units.svelte';
 
@@ -28,6 +29,7 @@
 	let finder: Search | undefined = $state.raw();
 	onMount(() => {
 		awake = true;
+		return followPrint(document.documentElement);
 	});
 	/** At the pour the bench has the whole screen; its own clock is on it. */
 	const bare = $derived(framed || /^\/(pour\/[^/]+|practice\/[^/]+|moulds\/[^/]+\/make)$/.test(page.url.pathname));

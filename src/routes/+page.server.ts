@@ -1,3 +1,4 @@
+import { environment } from '$lib/server/environment';
 import { readBench } from '$lib/server/repositories/bench';
 import { listResins } from '$lib/server/repositories/materials';
 import { readSettings } from '$lib/server/repositories/settings';
@@ -17,5 +18,5 @@ export const load: PageServerLoad = async ({ locals }) => {
 	const fresh = bench.isFresh
 		? { resins: await listResins(), asked: (await readSettings()).version > 0 }
 		: null;
-	return { bench, today, due, out, fresh };
+	return { bench, today, due, out, fresh, demo: environment().ANTHYPOS_DEMO === '1' };
 };

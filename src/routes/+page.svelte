@@ -5,6 +5,7 @@
 	import { countdown, counted, wallTime } from '$lib/ui/clockText';
 	import { Now } from '$lib/ui/now.svelte';
 	import WhatToMix from '$lib/ui/quick/WhatToMix.svelte';
+	import DemoLine from '$lib/ui/DemoLine.svelte';
 	import Unfinished from '$lib/ui/draft/Unfinished.svelte';
 	import Tag from '$lib/ui/Tag.svelte';
 	import { useUnits } from '$lib/ui/units.svelte';
@@ -27,6 +28,7 @@
 
 <svelte:head><title>The bench · Anthypos</title></svelte:head>
 
+{#if data.demo}<DemoLine />{/if}
 {#if data.fresh && !next}
 	<section class="mb-5 flex flex-wrap items-end gap-x-6 gap-y-3">
 		<div class="min-w-[16rem] flex-1">

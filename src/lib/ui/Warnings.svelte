@@ -1,7 +1,9 @@
 <script lang="ts">
 	import type { Warning } from '$lib/core/working';
+	import { useUnits } from './units.svelte';
 	import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
 
+	const units = useUnits();
 	let { warnings }: { warnings: readonly Warning[] } = $props();
 	/** Each sentence once: one code may have several, such as two resins that stick for two reasons. */
 	const said = $derived(new Map(warnings.map((w) => [w.message, w])));
@@ -17,7 +19,7 @@
 						warning.severity === 'harm' ? 'border-(--harm) bg-(--harm-soft)' : 'border-(--hot) bg-(--hot-soft)'
 					]}>
 					<TriangleAlert class="mt-0.5 size-6 shrink-0" aria-hidden="true" />
-					<p>{warning.message} <strong>{warning.action}</strong></p>
+					<p>{units.text(warning.message)} <strong>{units.text(warning.action)}</strong></p>
 				</li>
 			{/each}
 		</ul>

@@ -5,6 +5,7 @@ import {
 	formatQuantity,
 	onAxis,
 	roundedBand,
+	textInUnits,
 	type AxisKind,
 	type QuantityKind,
 	type UnitSystem
@@ -23,6 +24,10 @@ export class Units {
 	}
 	show(value: number | undefined | null, kind: QuantityKind): string {
 		return formatQuantity(value, kind, this.system);
+	}
+	/** A sentence of the core with its quantities as they are shown. */
+	text(sentence: string): string {
+		return textInUnits(sentence, this.system);
 	}
 	/** A band of times, rounded to what it is sure of. */
 	band({ lowS, highS }: { lowS: number; highS: number }): string {

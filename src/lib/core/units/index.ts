@@ -6,3 +6,4 @@ export { digits, formatDrops, formatOther, formatQuantity, formatTime } from './
 export { axisUnit, onAxis, type AxisKind } from './axis';
 export { roundedBand } from './band';
 export { parseRange, type QuantityRange } from './parseRange';
+export { textInUnits } from './textInUnits';

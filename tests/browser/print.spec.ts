@@ -1,0 +1,85 @@
+import { expect, test } from '@playwright/test';
+
+const PAGES = [
+	'/',
+	'/masters',
+	'/moulds',
+	'/shelf',
+	'/cure',
+	'/mix',
+	'/shots/new',
+	'/pots',
+	'/ledger',
+	'/keys',
+	'/how/moulds',
+	'/settings'
+];
+
+test('a browser print of any page prints all of it, in ink on white', async ({ page }) => {
+	test.setTimeout(120_000);
+	await page.emulateMedia({ colorScheme: 'dark' });
+	for (const path of PAGES) {
+		await page.goto(path);
+		await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();
+		await page.emulateMedia({ media: 'print', colorScheme: 'dark' });
+		await page.evaluate(() => dispatchEvent(new Event('beforeprint')));
+		const found = await page.evaluate(() => {
+			const main = document.querySelector('main')!;
+			const clipped = [...main.querySelectorAll<HTMLElement>('*')].filter((e) => {
+				const { overflowY, display, position } = getComputedStyle(e);
+				const hides = overflowY === 'auto' || overflowY === 'scroll';
+				return (
+					hides &&
+					display !== 'none' &&
+					position !== 'absolute' &&
+					e.tagName !== 'TEXTAREA' &&
+					e.scrollHeight > e.clientHeight + 4
+				);
+			});
+			return {
+				whole: document.documentElement.scrollHeight >= main.scrollHeight,
+				clipped: clipped.map((e) => e.className),
+				folded: document.querySelectorAll('main details:not([open], .no-print)').length,
+				dark: document.documentElement.classList.contains('dark'),
+				rail: [...document.querySelectorAll('nav')].some(
+					(n) => !main.contains(n) && n.getClientRects().length > 0
+				)
+			};
+		});
+		expect({ path, ...found }).toEqual({
+			path,
+			whole: true,
+			clipped: [],
+			folded: 0,
+			dark: false,
+			rail: false
+		});
+		await page.evaluate(() => dispatchEvent(new Event('afterprint')));
+		await page.emulateMedia({ media: 'screen', colorScheme: 'dark' });
+		expect(await page.evaluate(() => document.documentElement.classList.contains('dark'))).toBe(true);
+	}
+});
+
+test('a list is found in, sorted, grouped and keeps its columns over a reload', async ({ page }) => {
+	await page.goto('/moulds');
+	const rows = page.locator('tbody tr:has(a)');
+	const all = await rows.count();
+	expect(all).toBeGreaterThan(10);
+	await page.getByLabel('Only those with').fill('ice');
+	await expect(rows).toHaveCount(2);
+	await page.getByLabel('Only those with').fill('');
+	await page.getByRole('button', { name: 'Pulls' }).click();
+	await expect(page.getByRole('columnheader', { name: 'Pulls' })).toHaveAttribute('aria-sort', 'ascending');
+	await page.getByRole('button', { name: 'Pulls' }).click();
+	await expect(rows.first()).toContainText('34');
+	await page.getByLabel('Grouped by').selectOption('state');
+	// the groups come in the order of their first rows: most pulls first
+	await expect(page.locator('th[scope=rowgroup]').first()).toContainText('retired');
+	await page.getByText('Columns', { exact: true }).click();
+	await page.getByLabel('Kept where').uncheck();
+	await expect(page.getByRole('columnheader', { name: 'Kept where' })).toHaveCount(0);
+	await page.reload();
+	await expect(page.getByRole('columnheader', { name: 'Kept where' })).toHaveCount(0);
+	await expect(page.getByRole('columnheader', { name: 'Pulls' })).toHaveAttribute('aria-sort', 'descending');
+	await expect(page.getByLabel('Grouped by')).toHaveValue('state');
+});
