@@ -28,7 +28,7 @@ const valueOf = (text: string) => Number(text.replace('−', '-'));
  * A sentence of the core, whose quantities are metric, with them in the units that are shown: `12 mm`, `6 to 12 mm`,
  * `70 × 50 mm`. A difference of temperatures is one. Where both systems stand side by side already, its own words stay.
  * @example
- * textInUnits('Leave 12 mm over it, at 23 °C.', 'us'); // 'Leave 0.472\u202fin over it, at 73.4\u202f°F.'
+ * textInUnits('Leave 25.4 mm over it.', 'us'); // 'Leave 1\u202fin over it.'
  */
 export function textInUnits(text: string, system: UnitSystem): string {
 	if (system === 'metric') return text;
