@@ -62,6 +62,21 @@ export function waterOffPercent(waterMl: number, masterVolumeMl: number): number
 export const makingEvent = z.discriminatedUnion('kind', [
 	z.strictObject({ ...base, kind: z.literal('step-done'), stepId: z.string().min(1).max(40) }),
 	z.strictObject({ ...base, kind: z.literal('inspected'), ...inspectionInput.shape }),
+	/** What really stood on the scale at a step, g, in the order of its amounts. */
+	z.strictObject({
+		...base,
+		kind: z.literal('weighed'),
+		stepId: z.string().min(1).max(40),
+		massesG: z
+			.array(
+				z
+					.number({ error: 'Type what was weighed, such as 128 g.' })
+					.positive('It weighs more than nothing.')
+					.max(1e6, 'Over a tonne: check the unit.')
+			)
+			.min(1)
+			.max(10)
+	}),
 	z.strictObject({ ...base, kind: z.literal('undone'), eventId }),
 	z.strictObject({ ...base, kind: z.literal('finished') }),
 	z.strictObject({

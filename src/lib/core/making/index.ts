@@ -8,5 +8,6 @@ export {
 	type Inspection,
 	type MakingEvent
 } from './events';
+export { weighedPours, weighedProblem, type WeighedPour } from './weighed';
 export { makingCut, makingCuts } from './waits';
 export { makingClocks, placed, readyAtMs, reduceMaking, type MakingState } from './reduce';

@@ -21,7 +21,9 @@ import {
 	readyAtMs,
 	reduceMaking,
 	type MakingEvent,
-	waterOffPercent
+	waterOffPercent,
+	weighedPours,
+	weighedProblem
 } from '.';
 
 const rubber = rubberRecord.parse(DEMO_RUBBERS[0]);
@@ -259,4 +261,38 @@ it('a wait that is ended with much of it to go is known as cut short, at its end
 		makingCuts(steps, { doneAtMs: { ...state.doneAtMs, [steps[i]!.id]: at(share) } });
 	expect(ended(0.5)).toEqual([{ title: steps[i]!.title, waitedS: waitS / 2, wantedS: waitS }]);
 	expect(ended(1)).toEqual([]);
+});
+
+describe('what is really weighed', () => {
+	const plan = planOf('one-piece');
+	const steps = makingSteps(plan);
+	const measure = steps.find((s) => s.amounts)!;
+	const [pa, pb] = measure.amounts!.map((a) => a.massG) as [number, number];
+	const weighed = (massesG: number[], atMs = T0): MakingEvent => ({
+		id: uuid(),
+		atMs,
+		kind: 'weighed',
+		stepId: measure.id,
+		massesG
+	});
+	it('is kept by its step, the last word counts, and it can be taken back', () => {
+		const [first, second] = [weighed([pa, pb]), weighed([pa + 10, pb + 10], T0 + 1000)];
+		const [pour] = weighedPours(steps, reduceMaking(steps, [second, first]));
+		expect(pour!.weighedG).toBeCloseTo(pa + pb + 20, 9);
+		expect(pour!.plannedG).toBeCloseTo(plan.pours[0]!.massG, 6);
+		const undone: MakingEvent = { id: uuid(), atMs: T0 + 2000, kind: 'undone', eventId: second.id };
+		const [back] = weighedPours(steps, reduceMaking(steps, [first, second, undone]));
+		expect(back!.weighedG).toBeCloseTo(pa + pb, 9);
+		expect(weighedPours(steps, reduceMaking(steps, []))).toEqual([]);
+	});
+	it('a ratio that is off is said before it is combined; a little over in the right ratio is not', () => {
+		expect(weighedProblem(measure, [1.2 * pa, 1.2 * pb])).toBeUndefined();
+		expect(weighedProblem(measure, [pa, 1.12 * pb])).toMatch(/12 % off: there is too much/);
+		expect(weighedProblem(measure, [1.2 * pa, pb])).toMatch(/too little/);
+		expect(weighedProblem(measure, [pa, undefined])).toBeUndefined();
+	});
+	it('nothing, or less, is no weight', () => {
+		for (const massesG of [[], [0], [-3, 5], [NaN]])
+			expect(makingEvent.safeParse(weighed(massesG)).success).toBe(false);
+	});
 });

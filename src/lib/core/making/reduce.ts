@@ -11,6 +11,8 @@ export interface MakingState {
 	readonly current: number;
 	/** When each pour was combined and when it was in place. */
 	readonly pours: readonly { combinedAtMs?: number; placedAtMs?: number }[];
+	/** What was really weighed at a step, g; the last word counts. */
+	readonly weighed: Readonly<Record<string, readonly number[]>>;
 	readonly inspection?: Inspection;
 	readonly endedAtMs?: number;
 	readonly lastUndoable?: string;
@@ -29,6 +31,7 @@ export function reduceMaking(steps: readonly MakingStep[], events: readonly Maki
 		.filter((e) => !undone.has(e.id) && e.kind !== 'undone')
 		.sort((a, b) => a.atMs - b.atMs || (a.id < b.id ? -1 : 1));
 	const doneAtMs: Record<string, number> = {};
+	const weighed: Record<string, readonly number[]> = {};
 	let status: MakingState['status'] = 'open';
 	let inspection: Inspection | undefined;
 	let endedAtMs: number | undefined;
@@ -37,6 +40,8 @@ export function reduceMaking(steps: readonly MakingStep[], events: readonly Maki
 		if (e.kind === 'step-done') {
 			doneAtMs[e.stepId] ??= e.atMs;
 			lastUndoable = e.id;
+		} else if (e.kind === 'weighed') {
+			weighed[e.stepId] = e.massesG;
 		} else if (e.kind === 'inspected') {
 			const { faults, note, waterMl } = e;
 			inspection = { faults, note, ...(waterMl === undefined ? {} : { waterMl }) };
@@ -63,6 +68,7 @@ export function reduceMaking(steps: readonly MakingStep[], events: readonly Maki
 		doneAtMs,
 		current: open === -1 ? steps.length : open,
 		pours,
+		weighed,
 		...(inspection ? { inspection } : {}),
 		...(endedAtMs === undefined ? {} : { endedAtMs }),
 		...(status === 'open' && lastUndoable ? { lastUndoable } : {})

@@ -7,8 +7,10 @@ import {
 	placed,
 	readyAtMs,
 	reduceMaking,
+	weighedPours,
 	type MakingEvent,
-	type MakingState
+	type MakingState,
+	type WeighedPour
 } from '$lib/core/making';
 import { masterVolumeMl } from '$lib/core/master';
 import { inRubber, MADE_OF, mixingOf, MOULD_MODULES, type MakingPlan } from '$lib/core/mould';
@@ -213,6 +215,12 @@ async function madeSoFar(id: string) {
 export async function clocksOfMaking(id: string): Promise<Clock[]> {
 	const made = await madeSoFar(id);
 	return made ? makingClocks(id, made.making, made.steps, made.state) : [];
+}
+
+/** What was really weighed while it was made. */
+export async function weighedInMaking(id: string): Promise<WeighedPour[]> {
+	const made = await madeSoFar(id);
+	return made ? weighedPours(made.steps, made.state) : [];
 }
 
 /** Waits of its making that were ended early. */

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { onMount, untrack } from 'svelte';
 	import { Button } from 'flowbite-svelte';
-	import { makingCut, MOULD_FAULT_WORDS, MOULD_FAULTS, readyAtMs } from '$lib/core/making';
+	import { makingCut, MOULD_FAULT_WORDS, MOULD_FAULTS, readyAtMs, weighedProblem } from '$lib/core/making';
 	import Frame from '../bench/Frame.svelte';
 	import Head from '../bench/Head.svelte';
 	import { countdown, wallTime } from '../clockText';
@@ -34,6 +34,14 @@
 	const waitS = $derived(step?.waitS !== undefined && sinceMs !== undefined ? step.waitS - (now.ms - sinceMs) / 1000 : undefined);
 	const readyMs = $derived(readyAtMs(run.steps, state_, now.ms));
 
+	/** What was really weighed at this step, by the place of its amount. */
+	let massesG = $state<(number | undefined)[]>([]);
+	$effect(() => {
+		void step?.id;
+		massesG = [];
+	});
+	const typedG = $derived(step?.amounts ? step.amounts.map((_, i) => massesG[i]) : []);
+	const ratioOff = $derived(step ? weighedProblem(step, typedG) : undefined);
 	let waterMl = $state<number>();
 	let faults = $state<string[]>([]);
 	let note = $state('');
@@ -55,6 +63,15 @@
 	function done() {
 		if (!step || state_.status !== 'open' || asksFirst()) return;
 		const finished = { kind: 'step-done' as const, stepId: step.id };
+		if (typedG.some((m) => m !== undefined)) {
+			if (!typedG.every((m) => m !== undefined && m > 0)) {
+				wrong = 'Type what each of them weighed, or leave all of them empty.';
+				return;
+			}
+			wrong = '';
+			return run.record({ kind: 'weighed', stepId: step.id, massesG: $state.snapshot(typedG) as number[] }, finished);
+		}
+		wrong = '';
 		if (step.kind !== 'inspect') return run.record(finished);
 		if (waterMl !== undefined && !(waterMl > 0)) {
 			wrong = 'Type what the cavity takes, such as 84 ml, or leave it empty.';
@@ -158,6 +175,20 @@
 						</div>
 					{/each}
 				</dl>
+				<div class="mx-auto flex w-full max-w-[40rem] flex-wrap justify-center gap-x-5">
+					{#each step.amounts as amount, i (i)}
+						<div class="w-[15rem]">
+							<QuantityField
+								label="{amount.label}, really weighed"
+								kind="mass"
+								name="weighed-{i}"
+								bind:value={() => massesG[i], (v) => (massesG = step!.amounts!.map((_, k) => (k === i ? v : massesG[k])))}
+								error={wrong && massesG[i] === undefined ? [wrong] : undefined}
+								hint="if you like it kept" />
+						</div>
+					{/each}
+				</div>
+				{#if ratioOff}<p class="text-center text-[1.15rem] font-semibold text-(--hot)" role="alert">{ratioOff}</p>{/if}
 			{/if}
 			{#if workingS !== undefined}
 				<div class="text-center" style:color={workingS < 0 ? 'var(--hot)' : 'inherit'}>

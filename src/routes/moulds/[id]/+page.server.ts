@@ -8,7 +8,7 @@ import { attempt, orFail, orPage } from '$lib/server/forms';
 import { mouldContext } from '$lib/server/mouldContext';
 import { pullLine } from '$lib/core/ledger';
 import { listPulls } from '$lib/server/repositories/ledger';
-import { beginMaking, cutsOfMaking } from '$lib/server/repositories/makings';
+import { beginMaking, cutsOfMaking, weighedInMaking } from '$lib/server/repositories/makings';
 import { getMould, pourRubber, saveMould, setMouldState } from '$lib/server/repositories/moulds';
 import { addPicture, listPictures, removePicture } from '$lib/server/repositories/pictures';
 import type { Actions, PageServerLoad } from './$types';
@@ -17,12 +17,13 @@ const LAST_PULLS = 8;
 
 export const load: PageServerLoad = async ({ params, locals }) => {
 	const mould = await orPage(getMould(params.id));
-	const [form, context, pulls, photos, cuts, master] = await Promise.all([
+	const [form, context, pulls, photos, cuts, weighed, master] = await Promise.all([
 		superValidate(mould.inputs, zod4(mouldInputs)),
 		mouldContext(),
 		listPulls({ mouldId: params.id }, { offset: 0, limit: LAST_PULLS }),
 		listPictures('mould', params.id),
 		mould.making ? cutsOfMaking(params.id) : [],
+		mould.making ? weighedInMaking(params.id) : [],
 		getMaster(mould.masterId)
 	]);
 	return {
@@ -33,6 +34,7 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 		pulls: { total: pulls.total, pulls: pulls.pulls.map(pullLine) },
 		photos,
 		cuts,
+		weighed,
 		settings: locals.settings,
 		next: nextMouldStates(mould.state)
 	};

@@ -84,6 +84,21 @@
 	<a class={paper} href="/moulds/labels.pdf?ids={mould.id}" target="_blank" rel="noopener"
 		><FileDown class="size-5" aria-hidden="true" />Label</a>
 </div>
+{#if data.weighed.length > 0}
+	<section class="slab mb-4 p-4" aria-label="Really weighed">
+		<h2 class="mb-1">Really weighed</h2>
+		<ul>
+			{#each data.weighed as w, i (i)}
+				<li class="text-[1.1rem]">
+					{w.title}: <strong>{units.show(w.weighedG, 'mass')}</strong> of {units.show(w.plannedG, 'mass')} planned{w.ratioOffPercent !==
+						undefined && Math.abs(w.ratioOffPercent) > 1
+						? `, its ratio ${Math.abs(w.ratioOffPercent).toFixed(0)} % off`
+						: ''}.
+				</li>
+			{/each}
+		</ul>
+	</section>
+{/if}
 {#if inspected}
 	<section class="slab mb-4 p-4" aria-label="First look">
 		<h2 class="mb-1">First look at it</h2>
