@@ -1,7 +1,8 @@
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import pdfmake from 'pdfmake';
-import type { TDocumentDefinitions } from 'pdfmake/interfaces';
+import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
+import type { PieceOutline } from '$lib/core/mould';
 import type { Paper } from '$lib/core/workshop';
 
 const fontDir = join(
@@ -28,6 +29,16 @@ export const PAGE_SIZES = { A4: 'A4', Letter: 'LETTER' } as const satisfies Reco
 export const PT_PER_MM = 72 / 25.4;
 /** Signs that the paper's font does not have. */
 export const onPaper = (text: string) => text.replace(/\u202f/g, '\u00a0').replace(/⌀/g, 'Ø');
+
+/** A piece from the front, as high or as wide as its place on the paper, pt. */
+export function drawnOnPaper({ d, widthMm, heightMm }: PieceOutline, placePt: number): Content {
+	const box = Math.max(widthMm, heightMm);
+	return {
+		svg: `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${-box / 2} ${-box} ${box} ${box}"><path d="${d}" fill="#444444"/></svg>`,
+		width: placePt,
+		height: placePt
+	};
+}
 
 /** A sheet as a response that the browser shows, named for when it is kept. */
 export async function sheet(definition: TDocumentDefinitions, fileName: string): Promise<Response> {

@@ -1,6 +1,7 @@
 import { chemistryOf, containerHealth, LOW_SHARE, ratiosOf } from '$lib/core/shelf';
 import { listContainers } from '$lib/server/repositories/containers';
 import { listFillers, listMaterials, listResins, listRubbers } from '$lib/server/repositories/materials';
+import { newestPictures } from '$lib/server/repositories/pictures';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
@@ -15,6 +16,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 			listMaterials('release'),
 			listMaterials('thermoplastic')
 		]);
+	const looks = await newestPictures('container');
 	const today = new Date().toISOString().slice(0, 10);
 	return {
 		rubbers,
@@ -29,6 +31,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 			const chemistry = resin ? chemistryOf(resin.record.family) : ('silicone' as const);
 			return {
 				...c,
+				photoId: looks[c.id] ?? null,
 				low: !c.emptied && c.remainingG < LOW_SHARE * c.record.sizeG,
 				health: containerHealth(c.record, chemistry, today, locals.settings)
 			};

@@ -2,6 +2,7 @@
 	import { Button } from 'flowbite-svelte';
 	import { flashOffS, isPaintable } from '$lib/core/shelf';
 	import { digits } from '$lib/core/units';
+	import PieceFace from '$lib/ui/PieceFace.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import { useUnits } from '$lib/ui/units.svelte';
 	import Unsaid from '$lib/ui/shelf/Unsaid.svelte';
@@ -68,8 +69,12 @@
 				{#each data.tins as tin (tin.id)}
 					<tr>
 						<td
-							><a class="plain font-semibold" href="/shelf/containers/{tin.id}">{tin.materialName}</a>
-							<strong>{tin.record.part === 'whole' ? '' : tin.record.part}</strong></td>
+							><span class="flex items-center gap-3"
+								><PieceFace photoId={tin.photoId} rem={2.4} /><span
+									><a class="plain font-semibold" href="/shelf/containers/{tin.id}">{tin.materialName}</a>
+									<strong>{tin.record.part === 'whole' ? '' : tin.record.part}</strong></span
+								></span
+							></td>
 						<td class="soft">{tin.record.lot}</td>
 						<td class={['num text-[1.15rem] font-bold', tin.low && 'text-(--hot)']}
 							>{tin.emptied ? 'empty' : units.show(tin.remainingG, 'mass')}{#if tin.low}<span class="block text-[0.85rem] font-normal"

@@ -4,7 +4,7 @@ import { name, note } from '../shelf/fields';
 import { blockPlanInput } from './boxedBlock';
 import { USUAL_GAP_MM } from './cavities';
 import { CLOSINGS, SEAM_SIDES } from './details';
-import { givenFields } from './given';
+import { givenFields } from './givenFields';
 import { jacketFields } from './kinds/jacket/jacket';
 import { MADE_OF, MOULD_KINDS } from './kinds/names';
 import { rigidFields } from './kinds/rigid/rigid';

@@ -145,6 +145,7 @@ export const BACKUP_TABLES = {
 		searchText: text(600),
 		...stamps
 	}),
+	container_photos: row({ id, containerId: id, photoId: id, caption: text(200), ...stamps }),
 	pull_photos: row({ id, pullId: id, photoId: id, caption: text(200), ...stamps }),
 	pull_faults: row({ pullId: id, fault: faultId }),
 	pull_corrections: row({ id, pullId: id, at: day, body: correctionBody, ...stamps }),

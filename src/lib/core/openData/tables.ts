@@ -27,6 +27,7 @@ export const TABLES = {
 	pulls: 'book',
 	mould_pulls: 'derived',
 	pull_photos: 'book',
+	container_photos: 'book',
 	pull_faults: 'book',
 	pull_corrections: 'book',
 	pull_causes: 'book',

@@ -20,6 +20,7 @@ import * as demouldPresses from './migrations/0015-demould-presses';
 import * as ids from './migrations/0016-ids';
 import * as loosePours from './migrations/0017-loose-pours';
 import * as names from './migrations/0018-names';
+import * as containerPhotos from './migrations/0020-container-photos';
 import * as unmeasured from './migrations/0019-unmeasured-masters';
 
 const MIGRATIONS = [
@@ -41,7 +42,8 @@ const MIGRATIONS = [
 	{ name: '0016-ids', up: () => ids.up() },
 	{ name: '0017-loose-pours', up: () => loosePours.up() },
 	{ name: '0018-names', up: () => names.up() },
-	{ name: '0019-unmeasured-masters', up: () => unmeasured.up() }
+	{ name: '0019-unmeasured-masters', up: () => unmeasured.up() },
+	{ name: '0020-container-photos', up: () => containerPhotos.up() }
 ];
 
 const LOCK = 'anthypos-migrate';

@@ -135,7 +135,13 @@ function toDb(key: string, value: unknown): unknown {
 /** Columns that point to a picture. */
 const POINTS_TO_PHOTO: Readonly<Partial<Record<BackupTable, string>>> = { masters: 'photoId' };
 /** Tables that are nothing but pictures or files, or what points to them. */
-const ONLY_FILES: readonly BackupTable[] = ['photos', 'meshes', 'mould_photos', 'pull_photos'];
+const ONLY_FILES: readonly BackupTable[] = [
+	'photos',
+	'meshes',
+	'mould_photos',
+	'pull_photos',
+	'container_photos'
+];
 
 /**
  * The book without what it does not hold: the JSON alone names pictures and 3D files, and their bytes stand in the zip.

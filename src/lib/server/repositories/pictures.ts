@@ -4,7 +4,7 @@ import { db, inTransaction } from '../db/connection';
 import { NotFoundError, RefusedError } from '../errors';
 import { savePhoto } from './photos';
 
-/** A picture of a mould or a pull. */
+/** A picture of a mould, a pull or a tin. */
 export interface Picture {
 	id: string;
 	photoId: string;
@@ -15,9 +15,10 @@ export interface Picture {
 /** What pictures are kept with, and where. */
 const OF = {
 	mould: { table: 'mould_photos', column: 'mouldId', owner: 'moulds' },
-	pull: { table: 'pull_photos', column: 'pullId', owner: 'pulls' }
+	pull: { table: 'pull_photos', column: 'pullId', owner: 'pulls' },
+	container: { table: 'container_photos', column: 'containerId', owner: 'containers' }
 } as const;
-type Pictured = keyof typeof OF;
+export type Pictured = keyof typeof OF;
 
 /** Most pictures of one thing. */
 const MOST = 60;
@@ -76,4 +77,14 @@ export async function removePicture(of: Pictured, ownerId: string, id: string): 
 		type: QueryTypes.DELETE,
 		replacements: { id, ownerId }
 	});
+}
+
+/** The newest picture of each of them, by its id. */
+export async function newestPictures(of: Pictured): Promise<Record<string, string>> {
+	const { table, column } = OF[of];
+	const rows = await db().query<{ ownerId: string; photoId: string }>(
+		`SELECT ${column} AS ownerId, photoId FROM ${table} ORDER BY createdAt, id`,
+		{ type: QueryTypes.SELECT }
+	);
+	return Object.fromEntries(rows.map((r) => [r.ownerId, r.photoId]));
 }

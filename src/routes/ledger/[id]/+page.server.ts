@@ -1,3 +1,4 @@
+import { pictureActions } from '$lib/server/pictureActions';
 import { fail } from '@sveltejs/kit';
 import { z } from 'zod';
 import { cup } from '$lib/core/cure';
@@ -31,7 +32,7 @@ import {
 	correctPull,
 	listCorrections
 } from '$lib/server/repositories/ledgerCorrections';
-import { addPicture, listPictures, removePicture } from '$lib/server/repositories/pictures';
+import { listPictures } from '$lib/server/repositories/pictures';
 import { listResins } from '$lib/server/repositories/materials';
 import { getPour, readEvents } from '$lib/server/repositories/pours';
 import { listLooks } from '$lib/server/repositories/wear';
@@ -265,19 +266,5 @@ export const actions: Actions = {
 		await orPage(getPull(params.id));
 		await confirmCause(params.id, fault, cause, new Date());
 	},
-	photo: async ({ params, request }) => {
-		const data = await request.formData();
-		const photo = data.get('photo');
-		if (!(photo instanceof File) || photo.size === 0)
-			return fail(400, { photoProblem: 'Choose a picture first: JPEG, PNG or WebP.' });
-		await orPage(getPull(params.id));
-		const bytes = Buffer.from(await photo.arrayBuffer());
-		return orFail(
-			() => addPicture('pull', params.id, bytes, String(data.get('caption') ?? '')),
-			(photoProblem) => ({ photoProblem })
-		);
-	},
-	unphoto: async ({ params, request }) => {
-		await removePicture('pull', params.id, String((await request.formData()).get('id')));
-	}
+	...pictureActions('pull')
 };

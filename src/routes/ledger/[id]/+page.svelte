@@ -9,7 +9,7 @@
 	import Correct from '$lib/ui/ledger/Correct.svelte';
 	import PullCurves from '$lib/ui/ledger/PullCurves.svelte';
 	import LayerStories from '$lib/ui/ledger/LayerStories.svelte';
-	import MouldPhotos from '$lib/ui/mould/MouldPhotos.svelte';
+	import Pictures from '$lib/ui/Pictures.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import Tag from '$lib/ui/Tag.svelte';
 	import { useUnits } from '$lib/ui/units.svelte';
@@ -202,5 +202,5 @@
 	</aside>
 </div>
 <div class="mt-5">
-	<MouldPhotos photos={data.photos} problem={form && 'photoProblem' in form ? String(form.photoProblem) : ''} of="The cast" />
+	<Pictures photos={data.photos} problem={form && 'photoProblem' in form ? String(form.photoProblem) : ''} of="The cast" />
 </div>

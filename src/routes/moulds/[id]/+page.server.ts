@@ -1,3 +1,4 @@
+import { pictureActions } from '$lib/server/pictureActions';
 import { faceOf } from '$lib/server/faces';
 import { getMaster } from '$lib/server/repositories/masters';
 import { fail, redirect } from '@sveltejs/kit';
@@ -10,7 +11,7 @@ import { pullLine } from '$lib/core/ledger';
 import { listPulls } from '$lib/server/repositories/ledger';
 import { beginMaking, cutsOfMaking, weighedInMaking } from '$lib/server/repositories/makings';
 import { getMould, pourRubber, saveMould, setMouldState } from '$lib/server/repositories/moulds';
-import { addPicture, listPictures, removePicture } from '$lib/server/repositories/pictures';
+import { listPictures } from '$lib/server/repositories/pictures';
 import type { Actions, PageServerLoad } from './$types';
 
 const LAST_PULLS = 8;
@@ -66,19 +67,5 @@ export const actions: Actions = {
 		if (!MOULD_STATES.includes(state)) return fail(400, { refused: 'A mould has no such state.' });
 		return move(() => setMouldState(params.id, Number(data.get('version')), state));
 	},
-	photo: async ({ params, request }) => {
-		const data = await request.formData();
-		const photo = data.get('photo');
-		if (!(photo instanceof File) || photo.size === 0)
-			return fail(400, { photoProblem: 'Choose a picture first: JPEG, PNG or WebP.' });
-		const bytes = Buffer.from(await photo.arrayBuffer());
-		return orFail(
-			() => addPicture('mould', params.id, bytes, String(data.get('caption') ?? '')),
-			(photoProblem) => ({ photoProblem })
-		);
-	},
-	unphoto: async ({ params, request }) => {
-		const data = await request.formData();
-		await removePicture('mould', params.id, String(data.get('id')));
-	}
+	...pictureActions('mould')
 };

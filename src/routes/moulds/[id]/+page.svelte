@@ -5,7 +5,7 @@
 	import FileDown from '@lucide/svelte/icons/file-down';
 	import { costOf, inRubber, KIND_WORDS, MOULD_MODULES, type MouldState } from '$lib/core/mould';
 	import { counted, wallTime } from '$lib/ui/clockText';
-	import MouldPhotos from '$lib/ui/mould/MouldPhotos.svelte';
+	import Pictures from '$lib/ui/Pictures.svelte';
 	import SpareRubber from '$lib/ui/mould/SpareRubber.svelte';
 	import MouldForm from '$lib/ui/MouldForm.svelte';
 	import PieceFace from '$lib/ui/PieceFace.svelte';
@@ -151,7 +151,7 @@
 		<SpareRubber rubberId={mould.rubberId} rubberName={mould.rubberName} {waiting} usualG={wasteG} />
 	{/if}
 </div>
-<div class="mt-5"><MouldPhotos photos={data.photos} problem={said('photoProblem')} /></div>
+<div class="mt-5"><Pictures photos={data.photos} problem={said('photoProblem')} /></div>
 {#if data.pulls.pulls.length > 0}
 	<h2 class="mt-6 mb-2">Last pulls</h2>
 	<PullTable pulls={data.pulls.pulls} nowMs={data.nowMs} showMould={false} />

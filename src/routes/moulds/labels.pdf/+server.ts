@@ -1,24 +1,15 @@
 import { error } from '@sveltejs/kit';
-import type { Content, TableCell } from 'pdfmake/interfaces';
+import type { TableCell } from 'pdfmake/interfaces';
 import { KIND_WORDS, type PieceOutline } from '$lib/core/mould';
 import { addressOf, LOOPBACK_WORDS } from '$lib/server/address';
 import { allFaces } from '$lib/server/faces';
-import { PAGE_SIZES, PT_PER_MM, sheet } from '$lib/server/paper';
+import { drawnOnPaper, PAGE_SIZES, PT_PER_MM, sheet } from '$lib/server/paper';
 import { listMoulds, type Mould } from '$lib/server/repositories/moulds';
 import type { RequestHandler } from './$types';
 
 const COLUMNS = 3;
 const CELL = { widthMm: 62, heightMm: 36 };
 const day = (date: Date | null) => (date ? date.toISOString().slice(0, 10) : 'not poured');
-
-const DRAWN_PT = 40;
-
-/** The piece from the front, as high or as wide as its place. */
-function drawn({ d, widthMm, heightMm }: PieceOutline): Content {
-	const box = Math.max(widthMm, heightMm);
-	const svg = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${-box / 2} ${-box} ${box} ${box}"><path d="${d}" fill="#444444"/></svg>`;
-	return { svg, width: DRAWN_PT, height: DRAWN_PT };
-}
 
 function label(mould: Mould, origin: string, outline: PieceOutline | undefined): TableCell {
 	return {
@@ -28,7 +19,7 @@ function label(mould: Mould, origin: string, outline: PieceOutline | undefined):
 				{
 					columns: [
 						{ text: `M${mould.number}`, fontSize: 22, bold: true },
-						...(outline ? [drawn(outline)] : [])
+						...(outline ? [drawnOnPaper(outline, 40)] : [])
 					]
 				},
 				{ text: mould.label.slice(0, 40), bold: true, fontSize: 8.5 },

@@ -2,6 +2,7 @@ import { fail, redirect } from '@sveltejs/kit';
 import { message, superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { chemistryOf, containerChange, containerHealth, containerRecord } from '$lib/core/shelf';
+import { pictureActions } from '$lib/server/pictureActions';
 import { attempt, blank, orPage } from '$lib/server/forms';
 import {
 	changeContainer,
@@ -11,6 +12,7 @@ import {
 	setRateFactor,
 	stockThroughTime
 } from '$lib/server/repositories/containers';
+import { listPictures } from '$lib/server/repositories/pictures';
 import { getResin, listResins, listRubbers } from '$lib/server/repositories/materials';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -24,7 +26,7 @@ export const load: PageServerLoad = async ({ params, url, locals }) => {
 		form.data.materialId = url.searchParams.get('material') ?? '';
 		form.data.openedOn = today();
 		blank(form, 'sizeG', 'weighedG');
-		return { form, container: null, health: null, materials, stock: [] };
+		return { form, container: null, health: null, materials, stock: [], photos: [] };
 	}
 	const container = await orPage(getContainer(params.id));
 	const resin = resins.find((r) => r.id === container.record.materialId);
@@ -35,6 +37,7 @@ export const load: PageServerLoad = async ({ params, url, locals }) => {
 		form: await superValidate(shown, zod4(containerChange)),
 		container,
 		stock: await stockThroughTime(params.id),
+		photos: await listPictures('container', params.id),
 		health: containerHealth(container.record, chemistry, today(), locals.settings),
 		materials
 	};
@@ -66,5 +69,6 @@ export const actions: Actions = {
 		const data = await request.formData();
 		await setEmptied(params.id, Number(data.get('version')), data.get('emptied') === '1');
 	},
-	forget: async ({ params }) => setRateFactor(params.id, null)
+	forget: async ({ params }) => setRateFactor(params.id, null),
+	...pictureActions('container')
 };

@@ -15,12 +15,13 @@
 	import { benchForm } from '$lib/ui/form';
 	import FormErrors from '$lib/ui/FormErrors.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
+	import Pictures from '$lib/ui/Pictures.svelte';
 	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import Segments from '$lib/ui/Segments.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 	import { useUnits } from '$lib/ui/units.svelte';
 
-	let { data } = $props();
+	let { data, form: answer } = $props();
 	const units = useUnits();
 	const isNew = untrack(() => data.container === null);
 	const { form, errors, enhance, submitting, message } = benchForm<ContainerChange>(() => data.form as SuperValidated<ContainerChange>, {
@@ -128,6 +129,11 @@
 		</aside>
 	{/if}
 </div>
+{#if tin}
+	<div class="mt-5">
+		<Pictures photos={data.photos} problem={answer && 'photoProblem' in answer ? String(answer.photoProblem) : ''} of="The tin" />
+	</div>
+{/if}
 {#if data.stock.length > 2}
 	<section class="slab mt-5 p-5">
 		<h2>Through time</h2>

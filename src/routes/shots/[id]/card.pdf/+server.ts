@@ -2,10 +2,19 @@ import type { Content } from 'pdfmake/interfaces';
 import { caution, CAUTION_ORDER } from '$lib/core/cautions';
 import { marksOf, type PourPlan } from '$lib/core/plan';
 import { benchSteps, parseStepId, type BenchStep } from '$lib/core/bench';
-import { digits, formatDrops, formatOther, formatQuantity, formatTime, roundedBand } from '$lib/core/units';
+import {
+	digits,
+	formatDrops,
+	formatOther,
+	formatQuantity,
+	formatTime,
+	roundedBand,
+	textInUnits
+} from '$lib/core/units';
+import { outlineOfShot } from '$lib/server/faces';
 import { addressOf, LOOPBACK_WORDS } from '$lib/server/address';
 import { orPage } from '$lib/server/forms';
-import { PAGE_SIZES, onPaper, PT_PER_MM, sheet } from '$lib/server/paper';
+import { drawnOnPaper, PAGE_SIZES, onPaper, PT_PER_MM, sheet } from '$lib/server/paper';
 import { batchPlans, getShot, type ShotMoved } from '$lib/server/repositories/shots';
 import type { RequestHandler } from './$types';
 
@@ -40,6 +49,7 @@ export const GET: RequestHandler = async ({ params, locals, url, platform }) => 
 	const address = addressOf(locals.settings, url, platform);
 	const shot = await orPage(getShot(params.id));
 	const { units } = locals.settings;
+	const outline = await outlineOfShot(params.id);
 	const both = (massG: number) =>
 		onPaper(`${formatQuantity(massG, 'mass', units)}  (${formatOther(massG, 'mass', units)})`);
 	const show = (v: number, kind: 'length' | 'volume' | 'temperature') =>
@@ -97,7 +107,10 @@ export const GET: RequestHandler = async ({ params, locals, url, platform }) => 
 					text: [
 						{ text: `${onPaper(s.title)}. `, bold: true },
 						onPaper(s.detail),
-						...(s.warnings ?? []).map((w) => ({ text: onPaper(` ${w.message} ${w.action}`), bold: true }))
+						...(s.warnings ?? []).map((w) => ({
+							text: onPaper(` ${textInUnits(`${w.message} ${w.action}`, units)}`),
+							bold: true
+						}))
 					]
 				},
 				{ text: whenOf(s, plan), noWrap: true, bold: s.deadlineS !== undefined }
@@ -131,6 +144,7 @@ export const GET: RequestHandler = async ({ params, locals, url, platform }) => 
 								}
 							]
 						},
+						drawnOnPaper(outline, 62),
 						{ qr: `${address.base}/shots/${shot.id}`, fit: 70, width: 75 }
 					],
 					columnGap: 14

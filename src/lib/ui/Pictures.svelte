@@ -1,9 +1,9 @@
 <script lang="ts">
-	import PhotoInput from '../PhotoInput.svelte';
+	import PhotoInput from './PhotoInput.svelte';
 	import { enhance } from '$app/forms';
 	import { Button } from 'flowbite-svelte';
 
-	/** Pictures of a mould or a pull: added, looked at large, taken off. */
+	/** Pictures of a mould, a pull or a tin: added, looked at large, taken off. */
 	interface Props {
 		photos: readonly { id: string; photoId: string; caption: string }[];
 		problem: string;
