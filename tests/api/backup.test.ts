@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import Ajv from 'ajv/dist/2020.js';
 import { strToU8, unzipSync, zipSync } from 'fflate';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { checkBackup } from '../../src/lib/core/openData';
+import { checkBackup, upgradeBackup } from '../../src/lib/core/openData';
 import { startDatabase } from '../../scripts/lib/mariadb.mjs';
 import { freePort } from '../../scripts/lib/ports.mjs';
 import { startWeb } from '../../scripts/lib/web.mjs';
@@ -102,6 +102,26 @@ describe('the open book', () => {
 		expect(answer.status).toBe(status);
 		expect(JSON.stringify(answer.json)).toMatch(words);
 		expect(await isEmpty()).toBe(true);
+	});
+
+	it('written as the version before wrote it, it is read as it is today', () => {
+		const text = new TextDecoder().decode(files['workshop.json']);
+		const earlier = text
+			.replaceAll('"severity":"harm"', '"level":"harm"')
+			.replaceAll('"severity":"care"', '"level":"care"')
+			.replaceAll('"fillerMix":{', '"filled":{')
+			.replace('"stock_movements":[', '"bookings":[')
+			.replace(/"version":3,/, '"version":2,');
+		expect(earlier).not.toBe(text);
+		const old = JSON.parse(earlier) as { tables: Record<string, unknown[]> };
+		delete old.tables['container_photos'];
+		expect(checkBackup(old).length).toBeGreaterThan(0);
+		const read = upgradeBackup(old);
+		expect(checkBackup(read)).toEqual([]);
+		expect(read).toEqual({
+			...JSON.parse(text),
+			tables: { ...tablesOf(files['workshop.json']!), container_photos: [] }
+		});
 	});
 
 	it('goes round without a loss: in another workshop it is the same to the letter', async () => {

@@ -161,7 +161,8 @@ describe('a book of version 2', () => {
 				tables.pour_events[1]
 			],
 			device_commands: [{ body: { kind: 'fails', device: 'hygrometer', how: 'not' } }],
-			stock_movements: tables.bookings
+			stock_movements: tables.bookings,
+			container_photos: []
 		});
 		expect(upgradeBackup({ ...upgraded, version: 3 })).toEqual({ ...upgraded, version: 3 });
 	});

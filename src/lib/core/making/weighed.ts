@@ -46,7 +46,8 @@ export function weighedPours(
  * What is to be said of amounts before they are combined: a ratio that is off, or less than stands in the box.
  * @param massesG as typed, in the order of the step's amounts; what is not typed yet is undefined
  * @example
- * weighedProblem(makingSteps(makingOf('one-piece')).find((s) => s.amounts)!, [50, 80])?.slice(0, 13); // 'The ratio is '
+ * const amounts = [{ label: 'A', massG: 50 }, { label: 'B', massG: 50 }];
+ * weighedProblem({ id: 'measure-0', title: 'Weigh', amounts }, [50, 80])?.slice(0, 21); // 'The ratio is 60 % off'
  */
 export function weighedProblem(
 	step: Pick<MakingStep, 'amounts' | 'id' | 'title'>,

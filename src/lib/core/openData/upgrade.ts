@@ -82,12 +82,15 @@ export const WORDS_TO_IDS: Readonly<Partial<Record<BackupTable, Readonly<Record<
 /** Tables that had another name, by that name. */
 const EARLIER_TABLES: Readonly<Record<string, BackupTable>> = { bookings: 'stock_movements' };
 
+/** Tables that came with version 3: an earlier book has no rows of them. */
+const NEW_TABLES: readonly BackupTable[] = ['container_photos'];
+
 /**
  * A book of versions 1 and 2 as version 3 writes it: ids in place of words, and today's names of keys and tables.
  * What an old device still sent after the change may stand in a book of version 3 too.
  * @returns the book itself when there is nothing to do, or when it is no book
  * @example
- * upgradeBackup({ form: 'workshop-book', version: 2, tables: {} }); // { form: 'workshop-book', version: 3, tables: {  } }
+ * upgradeBackup({ form: 'workshop-book', version: 2, tables: {} }); // { form: 'workshop-book', version: 3, tables: { container_photos: [  ] } }
  */
 export function upgradeBackup(raw: unknown): unknown {
 	const book = raw as { version?: unknown; tables?: Record<string, unknown> } | null;
@@ -104,5 +107,6 @@ export function upgradeBackup(raw: unknown): unknown {
 			return [today, withKeysOfToday(changes && Array.isArray(rows) ? rows.map(within(changes)) : rows)];
 		})
 	);
-	return { ...book, version: 3, tables };
+	const absent = book.version === 3 ? [] : NEW_TABLES.filter((t) => !Object.hasOwn(tables, t));
+	return { ...book, version: 3, tables: { ...tables, ...Object.fromEntries(absent.map((t) => [t, []])) } };
 }
