@@ -1,3 +1,4 @@
+import { allFaces } from '$lib/server/faces';
 import { environment } from '$lib/server/environment';
 import { readBench } from '$lib/server/repositories/bench';
 import { listResins } from '$lib/server/repositories/materials';
@@ -18,5 +19,13 @@ export const load: PageServerLoad = async ({ locals }) => {
 	const fresh = bench.isFresh
 		? { resins: await listResins(), asked: (await readSettings()).version > 0 }
 		: null;
-	return { bench, today, due, out, fresh, demo: environment().ANTHYPOS_DEMO === '1' };
+	return {
+		bench,
+		faces: await allFaces(),
+		today,
+		due,
+		out,
+		fresh,
+		demo: environment().ANTHYPOS_DEMO === '1'
+	};
 };

@@ -6,6 +6,7 @@
 	import { Now } from '$lib/ui/now.svelte';
 	import WhatToMix from '$lib/ui/quick/WhatToMix.svelte';
 	import DemoLine from '$lib/ui/DemoLine.svelte';
+	import PieceFace from '$lib/ui/PieceFace.svelte';
 	import Unfinished from '$lib/ui/draft/Unfinished.svelte';
 	import Tag from '$lib/ui/Tag.svelte';
 	import { useUnits } from '$lib/ui/units.svelte';
@@ -143,8 +144,11 @@
 					{@const now = data.today[mould.id]}
 					<!-- the button stands at the right at every width -->
 					<li class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 px-5 py-1.5 xl:flex">
-						<a class="plain min-w-0 flex-1 truncate xl:min-w-[13rem]" href="/moulds/{mould.id}"
-							><strong class="text-[1.1rem]">M{mould.number}</strong> {mould.label}</a>
+						<a class="flex min-w-0 flex-1 items-center gap-3 xl:min-w-[13rem]" href="/moulds/{mould.id}"
+							><PieceFace {...data.faces[mould.masterId]} rem={2.4} /><span
+								class="plain min-w-0 truncate underline decoration-(--line-strong) underline-offset-3"
+								><strong class="text-[1.1rem]">M{mould.number}</strong> {mould.label}</span
+							></a>
 						<span class={['col-start-1 min-w-0 text-[0.93rem]', now?.wait ? 'text-(--hot)' : 'soft']}
 							>{#if now}{now.resinName}
 								{units.show(now.massG, 'mass')}{now.potLifeS === null ? '' : `, ${units.show(now.potLifeS, 'time')} to pour`}{now.wait

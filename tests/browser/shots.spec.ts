@@ -39,6 +39,10 @@ test('a shell that is filled is poured layer by layer, filled, and goes into the
 	await page.getByLabel('Wall', { exact: true }).fill('2 mm');
 	await page.getByRole('button', { name: 'Set something in' }).click();
 	await page.getByLabel('Set in', { exact: true }).fill('hook');
+	// by its weight and what it is made of the room that it takes is said at once
+	await page.getByLabel('Weighs', { exact: true }).fill('78.5 g');
+	await expect(page.getByText(/takes 10.ml/)).toBeVisible();
+	await page.getByLabel('Known by').selectOption('both');
 	await page.getByLabel('Weighs', { exact: true }).fill('500 g');
 	await page.getByLabel('Takes', { exact: true }).fill('900 ml');
 	await expect(page.getByText(/the cavity holds/).first()).toBeVisible();

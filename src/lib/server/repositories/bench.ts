@@ -10,6 +10,7 @@ import { listPours } from './pours';
 /** A mould as the bench shows it. */
 interface BenchMould {
 	id: string;
+	masterId: string;
 	number: number;
 	label: string;
 	state: Mould['state'];

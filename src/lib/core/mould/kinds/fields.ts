@@ -79,9 +79,8 @@ const MIXED: KindField = {
 	label: 'You mix',
 	as: 'quantity',
 	quantity: 'mass',
-	inForce: (plan) => plan.rubber.massG,
-	hint: ({ inputs }) =>
-		inputs.rubberMassG === undefined ? 'as worked out; type more for a little over' : 'in all'
+	inForce: (plan) => Math.round(plan.rubber.massG),
+	hint: ({ inputs }) => (inputs.rubberMassG === undefined ? 'empty: as worked out' : 'in all')
 };
 const unlessGiven = (field: KindField): KindField => ({ ...field, when: (i) => !isGiven(i) });
 const BUBBLES: KindField = {
