@@ -41,6 +41,7 @@ const LAST = 5;
 
 const onBench = (m: Mould): BenchMould => ({
 	id: m.id,
+	masterId: m.masterId,
 	number: m.number,
 	label: m.label,
 	state: m.state,
