@@ -12,7 +12,7 @@ export interface WeighedPour {
 }
 
 /** From so far off its sheet a ratio shows in the rubber (common practice, no source). */
-const RATIO_TOLERANCE_PERCENT = 5;
+const RUBBER_RATIO_PERCENT = 5;
 
 /**
  * What was really weighed while a mould was made, in the order of its steps; steps of which nothing was noted are left out.
@@ -57,7 +57,7 @@ export function weighedProblem(
 	const [pour] = weighedPours([step as MakingStep], { weighed: { [step.id]: massesG as number[] } });
 	if (!pour) return undefined;
 	const off = pour.ratioOffPercent ?? 0;
-	if (Math.abs(off) > RATIO_TOLERANCE_PERCENT)
+	if (Math.abs(off) > RUBBER_RATIO_PERCENT)
 		return `The ratio is ${digits(Math.abs(off), 0)} % off: there is too ${off > 0 ? 'much' : 'little'} of the second part. Add of the other until it fits.`;
 	return undefined;
 }

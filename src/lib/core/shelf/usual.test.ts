@@ -39,6 +39,8 @@ describe('a sheet that says little', () => {
 		const typed = { ...said, weightA: 100, weightB: 90, volumeA: 1, volumeB: 1, densityBGPerMl: 0.99 };
 		const record = resinRecord.parse(withUsual('resin', typed));
 		expect(record.densityAGPerMl).toBeCloseTo(1.1, 9);
+		// it follows from the sheet: no guess, and no warning that it is one
+		expect([record.usual, usualWarnings(record)]).toEqual([['viscosityMpaS'], []]);
 		expect(ratiosOf(record)!.weightB).toBeCloseTo(90, 9);
 	});
 	it('what the sheet says stands, and nothing is marked', () => {

@@ -39,16 +39,26 @@ type Usual = Partial<Record<string, number>>;
 const positive = (value: unknown) => (typeof value === 'number' && value > 0 ? value : undefined);
 const rounded = (value: number) => Number(value.toPrecision(3));
 
+/** Density of A for each g/ml of B, where both ratios are typed and tie the two. */
+function densityTie(typed: Typed): number | undefined {
+	const [wa, wb, va, vb] = ['weightA', 'weightB', 'volumeA', 'volumeB'].map((k) => positive(typed[k]));
+	return wa && wb && va && vb ? ((wa / wb) * vb) / va : undefined;
+}
+
+/** What follows from the sheet itself, and is nobody's guess: the density of A from two ratios and the density of B. */
+function following(kind: SheetKind, typed: Typed): Usual {
+	const [tie, b] = [densityTie(typed), positive(typed['densityBGPerMl'])];
+	const follows = kind === 'resin' && tie && b && typed['densityAGPerMl'] === undefined;
+	return follows ? { densityAGPerMl: b * tie } : {};
+}
+
 function usualResin(typed: Typed): Usual {
 	const kind = TYPICAL_RESIN_NAMES.map(typicalResin).find((r) => r.family === typed['family']);
 	if (!kind) return {};
-	const [wa, wb, va, vb] = ['weightA', 'weightB', 'volumeA', 'volumeB'].map((k) => positive(typed[k]));
-	const both = wa && wb && va && vb;
-	const b = positive(typed['densityBGPerMl']);
+	const tied = densityTie(typed) !== undefined;
 	return {
-		// two ratios tie the densities: the one that is missing follows from the other, and is nobody's guess
-		densityAGPerMl: both && b ? (b * (wa / wb) * vb) / va : kind.densityAGPerMl,
-		...(both || kind.densityBGPerMl === undefined ? {} : { densityBGPerMl: kind.densityBGPerMl }),
+		...(tied && positive(typed['densityBGPerMl']) ? {} : { densityAGPerMl: kind.densityAGPerMl }),
+		...(tied || kind.densityBGPerMl === undefined ? {} : { densityBGPerMl: kind.densityBGPerMl }),
 		viscosityMpaS: kind.viscosityMpaS
 	};
 }
@@ -100,6 +110,7 @@ export function withUsual<T extends Typed>(kind: SheetKind, typed: T): T & { usu
 	const missing = Object.entries(usualOf(kind, typed)).filter(([field]) => typed[field] === undefined);
 	return {
 		...typed,
+		...following(kind, typed),
 		...Object.fromEntries(missing),
 		usual: missing.map(([field]) => field).sort()
 	};

@@ -12,8 +12,8 @@ const COLUMNS: readonly Column<Row>[] = [
 	{ key: 'pulls', label: 'Pulls', value: (r) => r.pulls, num: true }
 ];
 const ROWS: readonly Row[] = [
-	{ no: 10, piece: 'Anvil', pulls: 3 },
 	{ no: 2, piece: 'Bollard', pulls: null },
+	{ no: 10, piece: 'Anvil', pulls: 3 },
 	{ no: 1, piece: 'Anvil', pulls: 12 }
 ];
 const view = (group = '') => new TableView<Row>('test', COLUMNS, group);
@@ -35,7 +35,7 @@ describe('a list', () => {
 		v.sortBy('no');
 		expect(numbers(v)).toEqual([10, 2, 1]);
 		v.sortBy('no');
-		expect(numbers(v)).toEqual([10, 2, 1].toSorted(() => 0));
+		expect(numbers(v)).toEqual([2, 10, 1]);
 		expect(v.sort).toBeNull();
 	});
 	it('what is not known stands last both ways', () => {
@@ -58,8 +58,8 @@ describe('a list', () => {
 				.groups(ROWS)
 				.map((g) => [g.head, g.rows.length])
 		).toEqual([
-			['Anvil', 2],
-			['Bollard', 1]
+			['Bollard', 1],
+			['Anvil', 2]
 		]);
 		expect(view().groups(ROWS)).toEqual([{ head: '', rows: [...ROWS] }]);
 	});
