@@ -4,6 +4,7 @@ import { json, type Handle, type HandleServerError, type ServerInit } from '@sve
 import { BaseError, ConnectionError } from 'sequelize';
 import { refusal } from '$lib/server/access';
 import { drain } from '$lib/server/body';
+import { compressed } from '$lib/server/compressed';
 import { closeDb } from '$lib/server/db/connection';
 import { migrate } from '$lib/server/db/migrate';
 import { environment } from '$lib/server/environment';
@@ -67,7 +68,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 	response.headers.set('x-content-type-options', 'nosniff');
 	response.headers.set('referrer-policy', 'same-origin');
 	response.headers.set('x-frame-options', 'SAMEORIGIN');
-	return response;
+	return compressed(response, event.request.headers);
 };
 
 /** A page that failed says so plainly, with a reference that stands in the log once. */
