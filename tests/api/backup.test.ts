@@ -104,14 +104,16 @@ describe('the open book', () => {
 		expect(await isEmpty()).toBe(true);
 	});
 
-	it('written as the version before wrote it, it is read as it is today', () => {
+	it('written with the names of version 2, it is read as it is today', () => {
 		const text = new TextDecoder().decode(files['workshop.json']);
 		const earlier = text
 			.replaceAll('"severity":"harm"', '"level":"harm"')
 			.replaceAll('"severity":"care"', '"level":"care"')
 			.replaceAll('"fillerMix":{', '"filled":{')
 			.replace('"stock_movements":[', '"bookings":[')
-			.replace(/"version":3,/, '"version":2,');
+			.replace('"mould_inspections":[', '"mould_looks":[')
+			.replace('"vessel_inspections":[', '"vessel_looks":[')
+			.replace(/"version":4,/, '"version":2,');
 		expect(earlier).not.toBe(text);
 		const old = JSON.parse(earlier) as { tables: Record<string, unknown[]> };
 		delete old.tables['container_photos'];

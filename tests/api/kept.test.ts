@@ -123,7 +123,7 @@ describe('what is kept between requests follows every change', () => {
 			const alone = await mouldWear(mould, { now });
 			expect(together[i]!.forecast).toEqual(alone.forecast);
 			expect(together[i]!.advice).toEqual(alone.advice);
-			expect(together[i]!.looks).toEqual(alone.looks);
+			expect(together[i]!.inspections).toEqual(alone.inspections);
 		}
 	});
 });

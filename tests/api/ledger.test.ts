@@ -2,8 +2,8 @@ import { randomUUID } from 'node:crypto';
 import Papa from 'papaparse';
 import { QueryTypes } from 'sequelize';
 import { afterAll, describe, expect, it } from 'vitest';
-import { LOOK_DEFAULTS, LOOK_PARTS, vesselRecord } from '../../src/lib/core/pressurePot';
-import { mouldLook } from '../../src/lib/core/wear';
+import { INSPECTION_DEFAULTS, INSPECTED_PARTS, vesselRecord } from '../../src/lib/core/pressurePot';
+import { mouldInspection } from '../../src/lib/core/wear';
 import { closeDb, db } from '../../src/lib/server/db/connection';
 import { RefusedError } from '../../src/lib/server/errors';
 import { everyPull, getPull, listPulls } from '../../src/lib/server/repositories/ledger';
@@ -21,13 +21,13 @@ import { readSettings } from '../../src/lib/server/repositories/settings';
 import { saveShot } from '../../src/lib/server/repositories/shots';
 import {
 	addCycle,
-	addLook,
+	addInspection,
 	getVessel,
 	listCycles,
 	listVessels,
 	saveVessel
 } from '../../src/lib/server/repositories/vessels';
-import { addMouldLook, listLooks, mouldWear } from '../../src/lib/server/repositories/wear';
+import { addMouldInspection, listInspections, mouldWear } from '../../src/lib/server/repositories/wear';
 import { whatChanges, yieldByMonth, yieldsBy } from '../../src/lib/server/repositories/yields';
 import { shotInputs } from '../../src/lib/core/shot';
 import { listMaterials } from '../../src/lib/server/repositories/materials';
@@ -45,7 +45,7 @@ const pot = (over: object = {}) =>
 		ratedGaugeKpa: 413,
 		targetGaugeKpa: 275,
 		freeAirLPerMin: 100,
-		dues: LOOK_DEFAULTS,
+		dues: INSPECTION_DEFAULTS,
 		...over
 	});
 
@@ -72,14 +72,14 @@ describe('what is weighed in the evening', () => {
 describe('vessels', () => {
 	it('a look and a cycle sent twice are there once; a failed look refuses the pour with its reason', async () => {
 		const id = await saveVessel(pot());
-		const look = randomUUID();
+		const inspection = randomUUID();
 		for (let i = 0; i < 2; i++)
-			await addLook(id, look, { part: 'gasket', ok: false, by: 'J', note: 'cut' }, new Date());
+			await addInspection(id, inspection, { part: 'gasket', ok: false, by: 'J', note: 'cut' }, new Date());
 		const cycle = randomUUID();
 		for (let i = 0; i < 2; i++)
 			await addCycle(id, cycle, { load: 'M1', targetGaugeKpa: 275, by: 'J' }, new Date());
 		const vessel = await getVessel(id);
-		expect(vessel.looks).toHaveLength(1);
+		expect(vessel.inspections).toHaveLength(1);
 		expect(await listCycles(id)).toHaveLength(1);
 		expect(vessel.refused).toMatch(/gasket failed its last look/);
 
@@ -106,8 +106,13 @@ describe('vessels', () => {
 			);
 		await expect(beginToday(await shot(id), 0, settings)).rejects.toThrow(/gasket failed its last look/);
 		// mended and looked at again, everything: it may be used
-		for (const part of LOOK_PARTS)
-			await addLook(id, randomUUID(), { part, ok: true, by: 'J', note: '' }, new Date(Date.now() + 1000));
+		for (const part of INSPECTED_PARTS)
+			await addInspection(
+				id,
+				randomUUID(),
+				{ part, ok: true, by: 'J', note: '' },
+				new Date(Date.now() + 1000)
+			);
 		expect((await getVessel(id, new Date(Date.now() + 2000))).refused).toBeNull();
 		await saveVessel(pot({ name: 'Away', outOfUse: true }), { id, version: 1 });
 		expect((await getVessel(id)).refused).toMatch(/out of use/);
@@ -136,14 +141,17 @@ describe('wear', () => {
 		const before = worn.find((w) => w.forecast.wear < 3)!;
 		const { mould } = before;
 		const id = randomUUID();
-		const look = mouldLook.parse({ scores: { tear: 4, detail: 3 }, spots: [{ x: 10, y: 20, what: 'rim' }] });
-		for (let i = 0; i < 2; i++) await addMouldLook(mould.id, id, look, new Date());
-		const kept = (await listLooks(mould.id)).filter((l) => l.id === id);
+		const inspection = mouldInspection.parse({
+			scores: { tear: 4, detail: 3 },
+			spots: [{ x: 10, y: 20, what: 'rim' }]
+		});
+		for (let i = 0; i < 2; i++) await addMouldInspection(mould.id, id, inspection, new Date());
+		const kept = (await listInspections(mould.id)).filter((l) => l.id === id);
 		expect(kept).toHaveLength(1);
 		expect(kept[0]!.forecast!.low).toBeLessThanOrEqual(kept[0]!.forecast!.median);
 		const after = await mouldWear(await getMould(mould.id));
 		expect(after.forecast.pullsLeftMedian).toBeLessThan(before.forecast.pullsLeftMedian);
-		await db().query('DELETE FROM mould_looks WHERE id = ?', { replacements: [id] });
+		await db().query('DELETE FROM mould_inspections WHERE id = ?', { replacements: [id] });
 	});
 
 	it('is asked for by scripts too, and bad input is said', async () => {

@@ -10,7 +10,7 @@ import { everyPull, lastPulls, listPulls } from '$lib/server/repositories/ledger
 import { listResins } from '$lib/server/repositories/materials';
 import { listMoulds } from '$lib/server/repositories/moulds';
 import { listPours } from '$lib/server/repositories/pours';
-import { looksComing } from '$lib/server/repositories/vessels';
+import { inspectionsComing } from '$lib/server/repositories/vessels';
 import { faultsByCause, whatChanges, yieldByMonth, yieldsBy } from '$lib/server/repositories/yields';
 
 // what the front page and the yields say, against the same counted plainly from the ledger's rows
@@ -174,12 +174,12 @@ describe('the bench today', () => {
 	it('what is due and what runs out are what the books hold', async () => {
 		const now = new Date();
 		const { due, out } = await dueNow(WORKSHOP_DEFAULTS, now);
-		const looks = (await looksComing(now)).filter(({ due: d }) =>
+		const inspections = (await inspectionsComing(now)).filter(({ due: d }) =>
 			['failed', 'due', 'soon'].includes(d.state)
 		);
-		expect(due.filter((d) => d.href.startsWith('/pots/'))).toHaveLength(looks.length);
+		expect(due.filter((d) => d.href.startsWith('/pots/'))).toHaveLength(inspections.length);
 		expect(due.filter((d) => d.late && d.href.startsWith('/pots/'))).toHaveLength(
-			looks.filter(({ due: d }) => d.state !== 'soon').length
+			inspections.filter(({ due: d }) => d.state !== 'soon').length
 		);
 		const tins = (await listContainers()).filter((t) => !t.emptied);
 		const low = tins.filter((t) => out.some((o) => o.late && o.href.endsWith(t.id)));

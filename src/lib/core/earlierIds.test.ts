@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { GRADE_WORDS, GRADES, pourEvent } from './bench';
 import {
@@ -14,7 +15,7 @@ import { readNotebook } from './ledger';
 import { makingEvent, MOULD_FAULT_WORDS, MOULD_FAULTS } from './making';
 import { MEASURING, MEASURING_SCHOOLS } from './mix';
 import { CLOSING_WORDS, CLOSINGS, MOULD_STATES, STATE_WORDS } from './mould';
-import { upgradeBackup } from './openData';
+import { BACKUP, checkBackup, upgradeBackup } from './openData';
 
 const SETS = [
 	['faults', FAULTS, FAULT_WORDS, EARLIER_FAULTS],
@@ -97,7 +98,7 @@ describe('a book of version 1', () => {
 	};
 	it('has ids for its words, and what people wrote themselves stays', () => {
 		const upgraded = upgradeBackup({ version: 1, tables }) as { version: number; tables: typeof tables };
-		expect(upgraded.version).toBe(3);
+		expect(upgraded.version).toBe(BACKUP.version);
 		expect(upgraded.tables.pulls[0]).toMatchObject({
 			grade: 'needs-work',
 			body: { faults: ['face-bubbles'], note: 'good' }
@@ -121,7 +122,7 @@ describe('a book of version 1', () => {
 	it('read twice it is the same, and what is no book is left alone', () => {
 		const once = upgradeBackup({ version: 1, tables });
 		expect(upgradeBackup(once)).toEqual(once);
-		for (const other of [null, 3, 'book', [], { version: 4, tables }, { version: 1 }])
+		for (const other of [null, 3, 'book', [], { version: 5, tables }, { version: 1 }])
 			expect(upgradeBackup(other)).toBe(other);
 	});
 });
@@ -164,6 +165,24 @@ describe('a book of version 2', () => {
 			stock_movements: tables.bookings,
 			container_photos: []
 		});
-		expect(upgradeBackup({ ...upgraded, version: 3 })).toEqual({ ...upgraded, version: 3 });
+		expect(upgradeBackup({ ...upgraded, version: 3 })).toEqual(upgraded);
+	});
+});
+
+describe('a book of version 3', () => {
+	const book = JSON.parse(
+		readFileSync(new URL('../../../tests/fixtures/book-version-3.json', import.meta.url), 'utf8')
+	) as { tables: Record<string, unknown[]> };
+	it('as that version wrote it is read: its looks are inspections, and nothing is left out', () => {
+		const { vessel_looks, mould_looks, ...others } = book.tables;
+		expect(mould_looks!.length).toBeGreaterThan(0);
+		expect(checkBackup(book)).not.toEqual([]);
+		const read = upgradeBackup(book) as typeof book;
+		expect(checkBackup(read)).toEqual([]);
+		expect(read.tables).toEqual({
+			...others,
+			vessel_inspections: vessel_looks,
+			mould_inspections: mould_looks
+		});
 	});
 });

@@ -6,7 +6,7 @@ import { masterRecord } from './master';
 import type { Mesh } from './mesh';
 import { MOULD_MODULES, mouldInputs, planMould, type MakingPlan, type MouldKind } from './mould';
 import type { PlanRecords, ShotToPour } from './plan';
-import { LOOK_DEFAULTS, vesselRecord } from './pressurePot';
+import { INSPECTION_DEFAULTS, vesselRecord } from './pressurePot';
 import { resinThing } from './compatibility';
 import { planShot } from './shot';
 import { context, inputs as typedShot, urethane } from './shot/kinds/shots.testing';
@@ -81,7 +81,7 @@ export const pressure = vesselRecord.parse({
 	ratedGaugeKpa: 413,
 	targetGaugeKpa: 275,
 	freeAirLPerMin: 90,
-	dues: LOOK_DEFAULTS
+	dues: INSPECTION_DEFAULTS
 });
 const typedFor = (kind: MouldKind) =>
 	mouldInputs.parse({

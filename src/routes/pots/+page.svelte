@@ -18,7 +18,7 @@
 </PageHead>
 {#if data.vessels.length === 0}
 	<div class="slab p-6">
-		<p class="mb-3 text-lg">No vessel is in the books. The workshop’s page has a pot, {data.settings.potName}, without looks or cycles.</p>
+		<p class="mb-3 text-lg">No vessel is in the books. The settings have a pot, {data.settings.potName}, without looks or cycles.</p>
 		<form method="POST" action="?/take" use:enhance>
 			<Button type="submit" size="lg">Take {data.settings.potName} into the books</Button>
 		</form>

@@ -111,18 +111,18 @@ export const NO_END = 'The sums of this record do not come to an end: check its 
 
 /** The cup of `cup`, for a model that was calibrated or fitted already. */
 export function runCup(input: ParsedCupInput, model: CureModel): CupResult {
-	const marks = { pot: NaN, gel: NaN, pour: NaN };
+	const marks = { potLifeS: NaN, gelS: NaN, pourTempS: NaN };
 	const points: CupPoint[] = [{ timeS: 0, tempC: input.startTempC, conversion: 0 }];
 	let peak = { timeS: 0, tempC: input.startTempC };
 	const pourTempC = input.pourTempC;
-	if (pourTempC !== undefined && input.startTempC >= pourTempC) marks.pour = 0;
+	if (pourTempC !== undefined && input.startTempC >= pourTempC) marks.pourTempS = 0;
 	const end = integrateCup(cupSetup(input, model), HORIZON_S, (step) => {
-		if (Number.isNaN(marks.pot) && step.y1[0]! >= model.potLifeConversion)
-			marks.pot = crossing(step, 0, model.potLifeConversion);
-		if (Number.isNaN(marks.gel) && step.y1[0]! >= model.gelConversion)
-			marks.gel = crossing(step, 0, model.gelConversion);
-		if (Number.isNaN(marks.pour) && pourTempC !== undefined && step.y1[1]! >= pourTempC)
-			marks.pour = crossing(step, 1, pourTempC);
+		if (Number.isNaN(marks.potLifeS) && step.y1[0]! >= model.potLifeConversion)
+			marks.potLifeS = crossing(step, 0, model.potLifeConversion);
+		if (Number.isNaN(marks.gelS) && step.y1[0]! >= model.gelConversion)
+			marks.gelS = crossing(step, 0, model.gelConversion);
+		if (Number.isNaN(marks.pourTempS) && pourTempC !== undefined && step.y1[1]! >= pourTempC)
+			marks.pourTempS = crossing(step, 1, pourTempC);
 		// four points a step draw the curve and find the peak to a thousandth of a degree
 		for (let q = 1; q <= 4; q++) {
 			const at = step.t0 + ((step.t1 - step.t0) * q) / 4;
@@ -132,28 +132,28 @@ export function runCup(input: ParsedCupInput, model: CureModel): CupResult {
 		}
 		const pastPeak = step.t1 > 1.3 * peak.timeS;
 		const cooled = step.y1[1]! - input.roomTempC < 0.5 * (peak.tempC - input.roomTempC);
-		const done = step.t1 > 1.6 * marks.gel && pastPeak && cooled;
-		return done || step.t1 > 20 * Math.max(marks.gel, peak.timeS);
+		const done = step.t1 > 1.6 * marks.gelS && pastPeak && cooled;
+		return done || step.t1 > 20 * Math.max(marks.gelS, peak.timeS);
 	});
-	if (Number.isNaN(marks.gel) && end.ended !== 'reached') throw new InputError(['resin'], NO_END);
-	if (Number.isNaN(marks.gel)) {
+	if (Number.isNaN(marks.gelS) && end.ended !== 'reached') throw new InputError(['resin'], NO_END);
+	if (Number.isNaN(marks.gelS)) {
 		throw new InputError(['roomTempC'], 'At this temperature the resin does not set within thirty days.');
 	}
 	return {
-		potLifeS: marks.pot,
-		gelTimeS: marks.gel,
+		potLifeS: marks.potLifeS,
+		gelTimeS: marks.gelS,
 		peakTempC: peak.tempC,
 		peakTimeS: peak.timeS,
-		...(Number.isNaN(marks.pour) ? {} : { reachesPourTempS: marks.pour }),
-		series: resample(points, marks.gel, SERIES_POINTS),
+		...(Number.isNaN(marks.pourTempS) ? {} : { reachesPourTempS: marks.pourTempS }),
+		series: resample(points, marks.gelS, SERIES_POINTS),
 		working: [
 			{
 				what: 'Pot life',
 				sum: `${digits(input.massG)} g at ${digits(input.startTempC)} °C in a room of ${digits(input.roomTempC)} °C`,
-				result: formatTime(marks.pot),
+				result: formatTime(marks.potLifeS),
 				source: sheetSource(input)
 			},
-			{ what: 'Gel', sum: `conversion ${digits(model.gelConversion)}`, result: formatTime(marks.gel) },
+			{ what: 'Gel', sum: `conversion ${digits(model.gelConversion)}`, result: formatTime(marks.gelS) },
 			{
 				what: 'Hottest',
 				sum: `after ${formatTime(peak.timeS)}`,
@@ -163,7 +163,7 @@ export function runCup(input: ParsedCupInput, model: CureModel): CupResult {
 					: 'sheet'
 			}
 		],
-		warnings: cupWarnings(input, model.warnings, marks.pour, peak.tempC)
+		warnings: cupWarnings(input, model.warnings, marks.pourTempS, peak.tempC)
 	};
 }
 

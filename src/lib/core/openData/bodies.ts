@@ -104,7 +104,7 @@ export const correctionBody = z.object({
 });
 
 /** A look at a part of a vessel. */
-export const vesselLookBody = z.object({ by: z.string(), note: z.string() });
+export const vesselInspectionBody = z.object({ by: z.string(), note: z.string() });
 
 /** What was foretold when a mould was looked at, pulls. */
-export const lookForecast = z.object({ low: z.number(), median: z.number(), high: z.number() });
+export const inspectionForecast = z.object({ low: z.number(), median: z.number(), high: z.number() });

@@ -1,13 +1,7 @@
 export { MATERIAL_KINDS, MATERIAL_RECORDS, type CycleBody, type MaterialKind, type PullBody } from './bodies';
+export { BACKUP_TABLES, backupJsonSchema, backupSchema, checkBackup, type BackupProblem } from './schema';
 export {
 	BACKUP,
-	BACKUP_TABLES,
-	backupJsonSchema,
-	backupSchema,
-	checkBackup,
-	type BackupProblem
-} from './schema';
-export {
 	BACKUP_TABLE_NAMES,
 	TABLE_NAMES,
 	TABLES,

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import * as materials from '../../server/seed/materials';
 import { DEMO_PIECES } from '../../server/seed/pieces';
-import { LOOK_DEFAULTS } from '../pressurePot';
+import { INSPECTION_DEFAULTS } from '../pressurePot';
 import { lessonPlan } from '../practice';
 import { WORKSHOP_DEFAULTS } from '../workshop';
 import {
@@ -189,7 +189,7 @@ function book() {
 			ratedGaugeKpa: 400,
 			targetGaugeKpa: 275,
 			freeAirLPerMin: 100,
-			dues: LOOK_DEFAULTS
+			dues: INSPECTION_DEFAULTS
 		},
 		...versioned
 	});
@@ -201,7 +201,7 @@ function book() {
 		body: { load: 'two', targetGaugeKpa: 275, by: 'J' },
 		...stamps
 	});
-	tables.vessel_looks.push({
+	tables.vessel_inspections.push({
 		id: id(),
 		vesselId,
 		part: 'gasket',
@@ -211,7 +211,7 @@ function book() {
 		body: { by: 'J', note: '' },
 		...stamps
 	});
-	tables.mould_looks.push({
+	tables.mould_inspections.push({
 		id: id(),
 		mouldId,
 		at,
@@ -255,8 +255,8 @@ describe('the open book', () => {
 		'pull_corrections',
 		'vessels',
 		'pot_cycles',
-		'vessel_looks',
-		'mould_looks',
+		'vessel_inspections',
+		'mould_inspections',
 		'trials'
 	] as const)('a row of %s whose content is not what the pages read is refused, with its place', (table) => {
 		const column = { moulds: 'inputs', shots: 'inputs', pours: 'plan' }[table as string] ?? 'body';

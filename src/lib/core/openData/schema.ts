@@ -10,21 +10,18 @@ import { faultId, gradeId, pourEvent } from '../bench/events';
 import { CAUSE_IDS } from '../faults';
 import { containerRecord } from '../shelf';
 import { shotInputs, trialRecord } from '../shot';
-import { mouldLook } from '../wear/signs';
+import { mouldInspection } from '../wear/signs';
 import { workshopSettings } from '../workshop/settings';
-import { BACKUP_TABLE_NAMES, type BackupTable } from './tables';
+import { BACKUP, BACKUP_TABLE_NAMES, type BackupTable } from './tables';
 import {
 	correctionBody,
 	cycleBody,
-	lookForecast,
+	inspectionForecast,
 	MATERIAL_KINDS,
 	MATERIAL_RECORDS,
 	pullBody,
-	vesselLookBody
+	vesselInspectionBody
 } from './bodies';
-
-/** The book's own name and the version of its form; a reader refuses what is newer. */
-export const BACKUP = { form: 'workshop-book', version: 3 } as const;
 
 const id = z.uuid();
 const day = z.iso.datetime({ precision: 3 });
@@ -151,23 +148,23 @@ export const BACKUP_TABLES = {
 	pull_corrections: row({ id, pullId: id, at: day, body: correctionBody, ...stamps }),
 	pull_causes: row({ id, pullId: id, fault: faultId, cause: z.enum(CAUSE_IDS), ...stamps }),
 	pot_cycles: row({ id, vesselId: id, pourId: id.nullable(), at: day, body: cycleBody, ...stamps }),
-	vessel_looks: row({
+	vessel_inspections: row({
 		id,
 		vesselId: id,
 		part: text(20),
 		at: day,
 		cycles: whole,
 		ok: z.union([z.literal(0), z.literal(1)]),
-		body: vesselLookBody,
+		body: vesselInspectionBody,
 		...stamps
 	}),
-	mould_looks: row({
+	mould_inspections: row({
 		id,
 		mouldId: id,
 		at: day,
 		pulls: whole,
-		body: mouldLook,
-		forecast: lookForecast.nullable(),
+		body: mouldInspection,
+		forecast: inspectionForecast.nullable(),
 		photoId: id.nullable(),
 		...stamps
 	}),

@@ -1,3 +1,6 @@
+/** The book's own name and the version of its form; a reader refuses what is newer. */
+export const BACKUP = { form: 'workshop-book', version: 4 } as const;
+
 /**
  * Every table of the database, in an order in which rows may be written, and where its rows go: into the
  * `book`; `beside` it as files of their own; `derived` from the others; of this installation `here` only.
@@ -32,8 +35,8 @@ export const TABLES = {
 	pull_corrections: 'book',
 	pull_causes: 'book',
 	pot_cycles: 'book',
-	vessel_looks: 'book',
-	mould_looks: 'book',
+	vessel_inspections: 'book',
+	mould_inspections: 'book',
 	trials: 'book',
 	saved_views: 'book'
 } as const;

@@ -11,7 +11,7 @@ import {
 	withIds
 } from '../earlierIds';
 import { withKeysOfToday } from './earlierKeys';
-import type { BackupTable } from './tables';
+import { BACKUP, type BackupTable } from './tables';
 
 type Row = Record<string, unknown>;
 type Change = (value: unknown) => unknown;
@@ -80,22 +80,27 @@ export const WORDS_TO_IDS: Readonly<Partial<Record<BackupTable, Readonly<Record<
 };
 
 /** Tables that had another name, by that name. */
-const EARLIER_TABLES: Readonly<Record<string, BackupTable>> = { bookings: 'stock_movements' };
+const EARLIER_TABLES: Readonly<Record<string, BackupTable>> = {
+	bookings: 'stock_movements',
+	vessel_looks: 'vessel_inspections',
+	mould_looks: 'mould_inspections'
+};
 
-/** Tables that came with version 3: an earlier book has no rows of them. */
-const NEW_TABLES: readonly BackupTable[] = ['container_photos'];
+/** Tables that came after the first version, and with which: an earlier book has no rows of them. */
+const NEW_TABLES: Readonly<Partial<Record<BackupTable, number>>> = { container_photos: 3 };
 
 /**
- * A book of versions 1 and 2 as version 3 writes it: ids in place of words, and today's names of keys and tables.
- * What an old device still sent after the change may stand in a book of version 3 too.
+ * A book of an earlier version as today's writes it: ids in place of words, and today's names of keys and tables.
+ * What an old device still sent after the change may stand in a later book too.
  * @returns the book itself when there is nothing to do, or when it is no book
  * @example
- * upgradeBackup({ form: 'workshop-book', version: 2, tables: {} }); // { form: 'workshop-book', version: 3, tables: { container_photos: [  ] } }
+ * upgradeBackup({ form: 'workshop-book', version: 2, tables: {} }); // { form: 'workshop-book', version: 4, tables: { container_photos: [  ] } }
  */
 export function upgradeBackup(raw: unknown): unknown {
 	const book = raw as { version?: unknown; tables?: Record<string, unknown> } | null;
+	const version = Number(book?.version);
 	if (
-		![1, 2, 3].includes(book?.version as number) ||
+		![1, 2, 3, BACKUP.version].includes(version) ||
 		typeof book?.tables !== 'object' ||
 		book.tables === null
 	)
@@ -107,6 +112,12 @@ export function upgradeBackup(raw: unknown): unknown {
 			return [today, withKeysOfToday(changes && Array.isArray(rows) ? rows.map(within(changes)) : rows)];
 		})
 	);
-	const absent = book.version === 3 ? [] : NEW_TABLES.filter((t) => !Object.hasOwn(tables, t));
-	return { ...book, version: 3, tables: { ...tables, ...Object.fromEntries(absent.map((t) => [t, []])) } };
+	const absent = Object.entries(NEW_TABLES).filter(
+		([t, since]) => version < since && !Object.hasOwn(tables, t)
+	);
+	return {
+		...book,
+		version: BACKUP.version,
+		tables: { ...tables, ...Object.fromEntries(absent.map(([t]) => [t, []])) }
+	};
 }

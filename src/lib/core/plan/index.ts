@@ -9,7 +9,7 @@ export {
 	type PlanTin
 } from './records';
 export {
-	lookWanted,
+	inspectionWanted,
 	NEAR_END_PULLS,
 	pourToday,
 	stockWanted,

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { cup } from '../cure';
 import { containerRecord, cureOf, resinRecord } from '../shelf';
 import { DEMO_RESINS } from '../../server/seed/materials';
-import { lookWanted, pourToday, stockWanted, successorWanted, type TodayTin } from '.';
+import { inspectionWanted, pourToday, stockWanted, successorWanted, type TodayTin } from '.';
 
 const resin = resinRecord.parse({
 	...DEMO_RESINS.find((r) => r.family === 'fast urethane')!,
@@ -58,7 +58,7 @@ describe('what wants doing', () => {
 	const look = { part: 'gasket', name: 'Gasket', cyclesSince: 9, daysSince: 8, daysLeft: 3 } as const;
 	it('a look: nothing while it is fine, otherwise how late it is', () => {
 		const at = (state: 'fine' | 'soon' | 'due' | 'failed') =>
-			lookWanted('Pot 2', { ...look, state, cyclesLeft: 12, dueAtMs: 3 * 86_400_000 }, 0);
+			inspectionWanted('Pot 2', { ...look, state, cyclesLeft: 12, dueAtMs: 3 * 86_400_000 }, 0);
 		expect(at('fine')).toBeUndefined();
 		expect(at('soon')).toEqual({ what: 'Pot 2, gasket: due in 3 days or 12 cycles', late: false });
 		expect(at('due')!.late).toBe(true);

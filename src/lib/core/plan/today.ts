@@ -2,7 +2,7 @@ import { cup } from '../cure';
 import { valueOf } from '../outcome';
 import { outcomeOf } from '../outcomeOf';
 import { isTooDamp } from '../humidity';
-import type { LookDue } from '../pressurePot';
+import type { InspectionDue } from '../pressurePot';
 import {
 	chemistryOf,
 	containerHealth,
@@ -98,10 +98,10 @@ const DAY_MS = 86_400_000;
 /**
  * A vessel's look in words; nothing while it is fine.
  * @example
- * lookWanted('Pot', looksDue(pressure, [], 0, 0, 400 * 86_400_000)[0]!, 400 * 86_400_000)?.late; // true
+ * inspectionWanted('Pot', inspectionsDue(pressure, [], 0, 0, 400 * 86_400_000)[0]!, 400 * 86_400_000)?.late; // true
  */
-export function lookWanted(vessel: string, due: LookDue, nowMs: number): Wanted | undefined {
-	const words: Partial<Record<LookDue['state'], string>> = {
+export function inspectionWanted(vessel: string, due: InspectionDue, nowMs: number): Wanted | undefined {
+	const words: Partial<Record<InspectionDue['state'], string>> = {
 		failed: 'failed its look',
 		due: 'past its due date',
 		soon: `due in ${Math.max(0, Math.ceil((due.dueAtMs - nowMs) / DAY_MS))} days or ${due.cyclesLeft} cycles`

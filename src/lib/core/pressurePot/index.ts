@@ -9,15 +9,15 @@ export {
 	type VacuumPlan
 } from './vacuum';
 export {
-	LOOK_DEFAULTS,
-	LOOK_PARTS,
-	LOOKED_AT,
+	INSPECTION_DEFAULTS,
+	INSPECTED_PARTS,
+	INSPECTED,
 	vesselRecord,
-	type LookedAt,
+	type InspectedPart,
 	type VesselRecord
 } from './vessel';
 export { deliveredLPerMin, leak, pumpUpS, type Delivery } from './delivery';
-export { looksDue, refusedFor, type Look, type LookDue } from './looks';
+export { inspectionsDue, refusedFor, type Inspection, type InspectionDue } from './inspections';
 export { packShelf, ringRadius, type Footprint, type Placed } from './packing';
 export { deliveryOf, LOAD_GAP_MM, planLoad, type Load, type LoadPlan } from './loadPlan';
 export { potCalculation, vacuumCalculation } from './calculations';

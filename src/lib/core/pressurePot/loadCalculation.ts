@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { calculation } from '../calculation';
 import { planLoad } from './loadPlan';
-import { LOOK_DEFAULTS, vesselRecord } from './vessel';
+import { INSPECTION_DEFAULTS, vesselRecord } from './vessel';
 
 const sizeMm = (what: string) =>
 	z
@@ -51,7 +51,7 @@ export const loadPlanCalculation = calculation(
 			ratedGaugeKpa: 413,
 			targetGaugeKpa: 275,
 			freeAirLPerMin: 90,
-			dues: LOOK_DEFAULTS
+			dues: INSPECTION_DEFAULTS
 		},
 		loads: [
 			{ name: 'M4', footprint: { shape: 'round', diameterMm: 80 }, heightMm: 90, outsideMl: 450 },

@@ -1,18 +1,18 @@
 import { z } from 'zod';
 
 /** What is looked at on a vessel, each with a count of its own. */
-export const LOOKED_AT = {
+export const INSPECTED = {
 	gasket: 'Gasket',
 	clamps: 'Clamps',
 	'relief valve': 'Relief valve',
 	hose: 'Hose and fittings',
 	vessel: 'The vessel itself'
 } as const;
-export type LookedAt = keyof typeof LOOKED_AT;
-export const LOOK_PARTS = Object.keys(LOOKED_AT) as [LookedAt, ...LookedAt[]];
+export type InspectedPart = keyof typeof INSPECTED;
+export const INSPECTED_PARTS = Object.keys(INSPECTED) as [InspectedPart, ...InspectedPart[]];
 
 /** Looks fall due after so many cycles or days, whichever is first (defaults of ours; local rules come first). */
-export const LOOK_DEFAULTS: Readonly<Record<LookedAt, { cycles: number; days: number }>> = {
+export const INSPECTION_DEFAULTS: Readonly<Record<InspectedPart, { cycles: number; days: number }>> = {
 	gasket: { cycles: 100, days: 180 },
 	clamps: { cycles: 100, days: 180 },
 	'relief valve': { cycles: 50, days: 90 },

@@ -3,8 +3,8 @@ import { describe, expect, it } from 'vitest';
 import {
 	deliveredLPerMin,
 	leak,
-	LOOK_DEFAULTS,
-	looksDue,
+	INSPECTION_DEFAULTS,
+	inspectionsDue,
 	packShelf,
 	planLoad,
 	pot,
@@ -13,7 +13,7 @@ import {
 	ringRadius,
 	vesselRecord,
 	type Footprint,
-	type Look
+	type Inspection
 } from '.';
 
 const record = {
@@ -25,7 +25,7 @@ const record = {
 	ratedGaugeKpa: 413,
 	targetGaugeKpa: 275,
 	freeAirLPerMin: 90,
-	dues: LOOK_DEFAULTS
+	dues: INSPECTION_DEFAULTS
 };
 const vessel = vesselRecord.parse(record);
 
@@ -88,7 +88,7 @@ describe('pump-up', () => {
 describe('looks', () => {
 	const T0 = 1.79e12;
 	const DAY = 86_400_000;
-	const look = (part: Look['part'], days: number, cycles: number, ok = true): Look => ({
+	const inspection = (part: Inspection['part'], days: number, cycles: number, ok = true): Inspection => ({
 		part,
 		atMs: T0 + days * DAY,
 		cycles,
@@ -97,10 +97,10 @@ describe('looks', () => {
 		note: ''
 	});
 	const all = (days: number, cycles: number) =>
-		(['gasket', 'clamps', 'relief valve', 'hose', 'vessel'] as const).map((p) => look(p, days, cycles));
+		(['gasket', 'clamps', 'relief valve', 'hose', 'vessel'] as const).map((p) => inspection(p, days, cycles));
 	it('fall due by cycles or days, whichever is first', () => {
 		const by = (cycles: number, days: number) =>
-			looksDue(vessel, all(0, 0), cycles, T0, T0 + days * DAY).find((d) => d.part === 'relief valve')!;
+			inspectionsDue(vessel, all(0, 0), cycles, T0, T0 + days * DAY).find((d) => d.part === 'relief valve')!;
 		expect(by(10, 10).state).toBe('fine');
 		expect(by(46, 10).state).toBe('soon');
 		expect(by(50, 10).state).toBe('due');
@@ -108,20 +108,24 @@ describe('looks', () => {
 		expect(by(10, 10)).toMatchObject({ cyclesLeft: 40, daysLeft: 80, dueAtMs: T0 + 90 * DAY });
 	});
 	it('a vessel past its date or with a failed look is refused with the reason; a fresh one is not', () => {
-		const at = (looks: Look[], cycles: number, days: number) =>
-			refusedFor(vessel, looksDue(vessel, looks, cycles, T0, T0 + days * DAY));
+		const at = (inspections: Inspection[], cycles: number, days: number) =>
+			refusedFor(vessel, inspectionsDue(vessel, inspections, cycles, T0, T0 + days * DAY));
 		expect(at(all(0, 0), 10, 10)).toBeUndefined();
 		expect(at(all(0, 0), 60, 10)).toMatch(/relief valve is past its due date, 60 cycles/);
 		expect(at(all(0, 0), 10, 100)).toMatch(/relief valve is past its due date, 100 days/);
-		expect(at([...all(0, 0), look('gasket', 5, 8, false)], 10, 10)).toMatch(/gasket failed its last look/);
+		expect(at([...all(0, 0), inspection('gasket', 5, 8, false)], 10, 10)).toMatch(
+			/gasket failed its last look/
+		);
 		// mended and looked at again
-		expect(at([...all(0, 0), look('gasket', 5, 8, false), look('gasket', 6, 8)], 10, 10)).toBeUndefined();
+		expect(
+			at([...all(0, 0), inspection('gasket', 5, 8, false), inspection('gasket', 6, 8)], 10, 10)
+		).toBeUndefined();
 		expect(refusedFor({ ...vessel, outOfUse: true }, [])).toMatch(/out of use/);
 	});
 	it('what was never looked at counts from when it was entered', () => {
-		const [gasket] = looksDue(vessel, [], 5, T0, T0 + 3 * DAY);
+		const [gasket] = inspectionsDue(vessel, [], 5, T0, T0 + 3 * DAY);
 		expect(gasket).toMatchObject({ state: 'never', cyclesSince: 5 });
-		expect(looksDue(vessel, [], 120, T0, T0 + 3 * DAY)[0]!.state).toBe('due');
+		expect(inspectionsDue(vessel, [], 120, T0, T0 + 3 * DAY)[0]!.state).toBe('due');
 	});
 });
 

@@ -1,6 +1,6 @@
 import type { WearForecast } from './forecast';
 import { USUAL_FACE_C } from './prior';
-import { LIMIT, SIGNS, type MouldLook } from './signs';
+import { LIMIT, SIGNS, type MouldInspection } from './signs';
 
 export interface Advice {
 	code: 'retire' | 'release' | 'rest' | 'barrier' | 'cooler' | 'patch' | 'successor' | 'close';
@@ -17,7 +17,7 @@ const HOT_FACE_C = USUAL_FACE_C + 20;
  * wearAdvice({ tear: 3 }, { pullsLeftMedian: 4 }, { release: 'none' })[0]?.what; // 'Mend the tear with its own rubber'
  */
 export function wearAdvice(
-	scores: MouldLook['scores'],
+	scores: MouldInspection['scores'],
 	forecast: Pick<WearForecast, 'pullsLeftMedian'>,
 	about: { peakFaceC?: number | undefined; release: string; wanted?: number | undefined; rigid?: boolean }
 ): Advice[] {

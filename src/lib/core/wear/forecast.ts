@@ -47,7 +47,7 @@ export interface WearForecast {
 	survival: { pulls: number; chance: number }[];
 	/** The worst score that was seen, and how many looks there were. */
 	wear: number;
-	looks: number;
+	inspections: number;
 	/** So few looks that the family speaks more than the mould. */
 	thin: boolean;
 	working: WorkingLine[];
@@ -75,35 +75,35 @@ interface Posterior {
 	wear: number;
 	/** Weighted pulls since it. */
 	since: number;
-	looks: number;
+	inspections: number;
 	/** Mean weight of a pull to come. */
 	weight: number;
 }
 
 function posterior(input: z.output<typeof wearInput>, beta0: number): Posterior {
-	let [pulls, sinceLook, wear, looks] = [0, 0, 0, 0];
+	let [pulls, sinceInspection, wear, inspections] = [0, 0, 0, 0];
 	let seenPulls = 0;
 	let weights = 0;
 	for (const p of input.pulls) {
 		const w = heatWeight(p.peakFaceC ?? input.prior.peakFaceC);
 		weights += w;
 		pulls += w;
-		sinceLook += w;
+		sinceInspection += w;
 		const worst = Math.max(-1, ...Object.values(p.scores ?? {}).map((s) => s ?? -1));
 		if (worst < 0) continue;
-		looks++;
+		inspections++;
 		seenPulls = pulls;
-		sinceLook = 0;
+		sinceInspection = 0;
 		// wear does not go back: a kinder second look leaves what was seen
 		wear = Math.max(wear, worst);
 	}
-	const seen = looks === 0 ? 0 : Math.max(UNSEEN, wear);
+	const seen = inspections === 0 ? 0 : Math.max(UNSEEN, wear);
 	return {
 		shape: PRIOR_SHAPE + SHAPE * seenPulls,
 		rate: beta0 + seen,
 		wear: seen,
-		since: sinceLook,
-		looks,
+		since: sinceInspection,
+		inspections,
 		weight: input.pulls.length ? weights / input.pulls.length : heatWeight(input.prior.peakFaceC)
 	};
 }
@@ -138,7 +138,7 @@ export function wearForecast(raw: WearInput): WearForecast {
 	};
 	const [pullsLeftLow, pullsLeftMedian, pullsLeftHigh] = [at(0.9), at(0.5), at(0.1)];
 	const most = Math.max(10, Math.ceil(pullsLeftHigh * 1.3));
-	const thin = p.looks < 2;
+	const thin = p.inspections < 2;
 	return {
 		pullsLeftMedian,
 		pullsLeftLow,
@@ -150,8 +150,8 @@ export function wearForecast(raw: WearInput): WearForecast {
 			const pulls = Math.round((most * i) / 30);
 			return { pulls, chance: left <= 0 ? 0 : chance(pulls) };
 		}),
-		wear: p.looks === 0 ? 0 : p.wear === UNSEEN ? 0 : p.wear,
-		looks: p.looks,
+		wear: p.inspections === 0 ? 0 : p.wear === UNSEEN ? 0 : p.wear,
+		inspections: p.inspections,
 		thin,
 		working: [
 			{
@@ -162,7 +162,7 @@ export function wearForecast(raw: WearInput): WearForecast {
 			},
 			{
 				what: 'What was seen',
-				sum: `worst sign ${digits(p.wear, 0)} of ${LIMIT}, ${p.looks} looks, ${digits(p.since, 0)} pulls since, a pull weighs ${digits(p.weight, 2)}`,
+				sum: `worst sign ${digits(p.wear, 0)} of ${LIMIT}, ${p.inspections} looks, ${digits(p.since, 0)} pulls since, a pull weighs ${digits(p.weight, 2)}`,
 				result: `${digits(left, 1)} of wear left`
 			},
 			{
@@ -177,7 +177,7 @@ export function wearForecast(raw: WearInput): WearForecast {
 				? [
 						{
 							code: 'thin-data',
-							message: `${p.looks === 0 ? 'No look' : 'Only one look'} so far: this is what moulds of its family do, not yet what this one does.`,
+							message: `${p.inspections === 0 ? 'No look' : 'Only one look'} so far: this is what moulds of its family do, not yet what this one does.`,
 							action: 'Look it over now and then; two looks say more than any table.'
 						}
 					]

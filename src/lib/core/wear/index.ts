@@ -1,12 +1,12 @@
 export {
 	LIMIT,
-	mouldLook,
+	mouldInspection,
 	SIGN_NAMES,
 	SIGNS,
 	signsFor,
 	spot,
 	worstSign,
-	type MouldLook,
+	type MouldInspection,
 	type Sign,
 	type Spot
 } from './signs';

@@ -122,7 +122,7 @@ export const spot = z.object({
 export type Spot = z.output<typeof spot>;
 
 /** One look at a mould; what was not looked at is left out. */
-export const mouldLook = z
+export const mouldInspection = z
 	.object({
 		scores: z.partialRecord(z.enum(SIGN_NAMES), score),
 		spots: z.array(spot).max(40, 'At most 40 places.').default([]),
@@ -132,14 +132,14 @@ export const mouldLook = z
 		path: ['scores'],
 		error: 'Score at least one sign.'
 	});
-export type MouldLook = z.output<typeof mouldLook>;
+export type MouldInspection = z.output<typeof mouldInspection>;
 
 /**
  * The worst sign of a look, and its score.
  * @example
  * worstSign({ detail: 1, tear: 2 }); // { sign: 'tear', score: 2 }
  */
-export function worstSign(scores: MouldLook['scores']): { sign: Sign; score: number } | undefined {
+export function worstSign(scores: MouldInspection['scores']): { sign: Sign; score: number } | undefined {
 	return (Object.entries(scores) as [Sign, number | undefined][])
 		.flatMap(([sign, s]) => (s === undefined ? [] : [{ sign, score: s }]))
 		.sort((a, b) => b.score - a.score)[0];

@@ -5,7 +5,7 @@ import {
 	fitWeibull,
 	heatWeight,
 	LIMIT,
-	mouldLook,
+	mouldInspection,
 	priorPulls,
 	productLimit,
 	scoreForecasts,
@@ -72,9 +72,9 @@ describe('special functions against an independent library (jstat) and closed fo
 });
 
 const prior = { family: 'platinum' as const };
-const pulls = (n: number, looks: Record<number, number> = {}): WearInput['pulls'] =>
+const pulls = (n: number, inspections: Record<number, number> = {}): WearInput['pulls'] =>
 	Array.from({ length: n }, (_, i) =>
-		looks[i + 1] === undefined ? {} : { scores: { detail: looks[i + 1]! } }
+		inspections[i + 1] === undefined ? {} : { scores: { detail: inspections[i + 1]! } }
 	);
 
 describe('the forecast', () => {
@@ -290,8 +290,8 @@ describe('signs', () => {
 		expect(signsFor(false)).not.toContain('warp');
 	});
 	it('a look scores at least one sign, from 0 to 5', () => {
-		expect(mouldLook.safeParse({ scores: {} }).success).toBe(false);
-		expect(mouldLook.safeParse({ scores: { tear: 6 } }).success).toBe(false);
+		expect(mouldInspection.safeParse({ scores: {} }).success).toBe(false);
+		expect(mouldInspection.safeParse({ scores: { tear: 6 } }).success).toBe(false);
 		expect(worstSign({ detail: 1, tear: 3, stain: 2 })).toEqual({ sign: 'tear', score: 3 });
 	});
 	it('advice follows what was seen', () => {

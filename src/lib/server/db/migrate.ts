@@ -21,6 +21,7 @@ import * as ids from './migrations/0016-ids';
 import * as loosePours from './migrations/0017-loose-pours';
 import * as names from './migrations/0018-names';
 import * as containerPhotos from './migrations/0020-container-photos';
+import * as inspections from './migrations/0021-inspections';
 import * as unmeasured from './migrations/0019-unmeasured-masters';
 
 const MIGRATIONS = [
@@ -43,7 +44,8 @@ const MIGRATIONS = [
 	{ name: '0017-loose-pours', up: () => loosePours.up() },
 	{ name: '0018-names', up: () => names.up() },
 	{ name: '0019-unmeasured-masters', up: () => unmeasured.up() },
-	{ name: '0020-container-photos', up: () => containerPhotos.up() }
+	{ name: '0020-container-photos', up: () => containerPhotos.up() },
+	{ name: '0021-inspections', up: () => inspections.up() }
 ];
 
 const LOCK = 'anthypos-migrate';

@@ -10,8 +10,8 @@ import type { Grade, PourEvent } from '$lib/core/bench';
 import type { Experience } from '$lib/core/compatibility';
 import type { ContainerRecord } from '$lib/core/shelf';
 import type { PlannedShot, ShotInputs, TrialRecord } from '$lib/core/shot';
-import type { LookedAt, VesselRecord } from '$lib/core/pressurePot';
-import type { MouldLook } from '$lib/core/wear';
+import type { InspectedPart, VesselRecord } from '$lib/core/pressurePot';
+import type { MouldInspection } from '$lib/core/wear';
 import type { WorkshopSettings } from '$lib/core/workshop';
 
 import { db } from './connection';
@@ -103,28 +103,28 @@ interface CycleRow extends Stamped {
 	at: Date;
 	body: CycleBody;
 }
-interface VesselLookRow extends Stamped {
+interface VesselInspectionRow extends Stamped {
 	id: string;
 	vesselId: string;
-	part: LookedAt;
+	part: InspectedPart;
 	at: Date;
 	cycles: number;
 	ok: boolean;
 	body: { by: string; note: string };
 }
 /** What was foretold when a mould was looked at. */
-export interface LookForecast {
+export interface InspectionForecast {
 	low: number;
 	median: number;
 	high: number;
 }
-export interface MouldLookRow extends Stamped {
+export interface MouldInspectionRow extends Stamped {
 	id: string;
 	mouldId: string;
 	at: Date;
 	pulls: number;
-	body: MouldLook;
-	forecast: LookForecast | null;
+	body: MouldInspection;
+	forecast: InspectionForecast | null;
 	photoId: string | null;
 }
 interface CorrectionRow extends Stamped {
@@ -338,8 +338,8 @@ export const tables = {
 			body: json,
 			...stamps
 		}),
-	vesselLooks: () =>
-		define<VesselLookRow>('vessel_looks', {
+	vesselInspections: () =>
+		define<VesselInspectionRow>('vessel_inspections', {
 			id,
 			vesselId: text(36),
 			part: text(20),
@@ -349,8 +349,8 @@ export const tables = {
 			body: json,
 			...stamps
 		}),
-	mouldLooks: () =>
-		define<MouldLookRow>('mould_looks', {
+	mouldInspections: () =>
+		define<MouldInspectionRow>('mould_inspections', {
 			id,
 			mouldId: text(36),
 			at: instant,

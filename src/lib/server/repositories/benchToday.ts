@@ -1,6 +1,6 @@
 import { QueryTypes } from 'sequelize';
 import {
-	lookWanted,
+	inspectionWanted,
 	NEAR_END_PULLS,
 	pourToday,
 	stockWanted,
@@ -14,7 +14,7 @@ import { db } from '../db/connection';
 import { RowCache } from '../db/rowCache';
 import { listContainers } from './containers';
 import { listResins } from './materials';
-import { looksComing } from './vessels';
+import { inspectionsComing } from './vessels';
 
 /** With what a mould can be poured today. */
 type MouldToday = PourToday & { resinName: string };
@@ -60,14 +60,14 @@ const at = (wanted: Wanted | undefined, href: string): Due[] => (wanted ? [{ ...
 
 /** What is due: looks at vessels, moulds near their end; and what runs out on the shelf. */
 export async function dueNow(settings: WorkshopSettings, now: Date): Promise<{ due: Due[]; out: Due[] }> {
-	const [looks, near, tins, resins] = await Promise.all([
-		looksComing(now),
+	const [inspections, near, tins, resins] = await Promise.all([
+		inspectionsComing(now),
 		db().query<{ id: string; number: number; label: string; left: number }>(
 			`SELECT m.id, m.number, m.label,
 				CAST(JSON_VALUE(l.forecast, '$.low') AS SIGNED) - (mp.pulls - l.pulls) AS \`left\`
 			FROM moulds m JOIN mould_pulls mp ON mp.mouldId = m.id
-			JOIN mould_looks l ON l.mouldId = m.id AND l.forecast IS NOT NULL
-				AND l.at = (SELECT MAX(at) FROM mould_looks x WHERE x.mouldId = m.id)
+			JOIN mould_inspections l ON l.mouldId = m.id AND l.forecast IS NOT NULL
+				AND l.at = (SELECT MAX(at) FROM mould_inspections x WHERE x.mouldId = m.id)
 			WHERE m.state = 'active' HAVING \`left\` <= :nearEnd ORDER BY \`left\` LIMIT 8`,
 			{ type: QueryTypes.SELECT, replacements: { nearEnd: NEAR_END_PULLS } }
 		),
@@ -77,8 +77,8 @@ export async function dueNow(settings: WorkshopSettings, now: Date): Promise<{ d
 	const today = now.toISOString().slice(0, 10);
 	return {
 		due: [
-			...looks.flatMap(({ vessel, due }) =>
-				at(lookWanted(vessel.record.name, due, now.getTime()), `/pots/${vessel.id}`)
+			...inspections.flatMap(({ vessel, due }) =>
+				at(inspectionWanted(vessel.record.name, due, now.getTime()), `/pots/${vessel.id}`)
 			),
 			...near.flatMap((m) =>
 				at(successorWanted(`M${m.number} ${m.label}`, Number(m.left)), `/moulds/${m.id}/wear`)

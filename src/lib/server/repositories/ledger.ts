@@ -229,6 +229,15 @@ export async function getPull(id: string): Promise<Pull> {
 	return toPull(rows[0]);
 }
 
+/** How often a mould was pulled in each resin, by the resin's name. */
+export async function pullsByResin(mouldId: string): Promise<Map<string, number>> {
+	const rows = await select<{ resinName: string; n: number }>(
+		'SELECT resinName, COUNT(*) AS n FROM pulls WHERE mouldId = :mouldId GROUP BY resinName',
+		{ mouldId }
+	);
+	return new Map(rows.map((r) => [r.resinName, Number(r.n)]));
+}
+
 /** Resins that stand in the ledger, for its filter. */
 export async function resinsInLedger(): Promise<string[]> {
 	const rows = await select<{ resinName: string }>(

@@ -1,14 +1,14 @@
 import { randomUUID } from 'node:crypto';
 import { QueryTypes, type Transaction } from 'sequelize';
 import {
-	LOOK_DEFAULTS,
+	INSPECTION_DEFAULTS,
 	leak,
-	looksDue,
+	inspectionsDue,
 	refusedFor,
 	vesselRecord,
-	type Look,
-	type LookDue,
-	type LookedAt,
+	type Inspection,
+	type InspectionDue,
+	type InspectedPart,
 	type VesselRecord
 } from '$lib/core/pressurePot';
 import type { PourPlan } from '$lib/core/plan';
@@ -26,7 +26,7 @@ export interface Vessel {
 	record: VesselRecord;
 	createdAt: Date;
 	cycles: number;
-	dues: LookDue[];
+	dues: InspectionDue[];
 	/** Why it may not be used; nothing when it may. */
 	refused: string | null;
 }
@@ -39,18 +39,20 @@ async function cyclesOf(ids: readonly string[]): Promise<Map<string, number>> {
 	return new Map(rows.map((r) => [r.vesselId, Number(r.n)]));
 }
 
-async function looksOf(ids: readonly string[]): Promise<Map<string, Look[]>> {
-	const rows = await tables.vesselLooks().findAll({ where: { vesselId: [...ids] }, order: [['at', 'DESC']] });
-	const found = new Map<string, Look[]>();
+async function inspectionsOf(ids: readonly string[]): Promise<Map<string, Inspection[]>> {
+	const rows = await tables
+		.vesselInspections()
+		.findAll({ where: { vesselId: [...ids] }, order: [['at', 'DESC']] });
+	const found = new Map<string, Inspection[]>();
 	for (const row of rows.map(plain)) {
-		const look = {
+		const inspection = {
 			part: row.part,
 			atMs: row.at.getTime(),
 			cycles: row.cycles,
 			ok: Boolean(row.ok),
 			...row.body
 		};
-		found.set(row.vesselId, [...(found.get(row.vesselId) ?? []), look]);
+		found.set(row.vesselId, [...(found.get(row.vesselId) ?? []), inspection]);
 	}
 	return found;
 }
@@ -67,20 +69,23 @@ export async function listVessels(now = new Date()): Promise<Vessel[]> {
 		})
 	).map(plain);
 	const ids = rows.map((r) => r.id);
-	const [cycles, looks] = await Promise.all([cyclesOf(ids), looksOf(ids)]);
+	const [cycles, inspections] = await Promise.all([cyclesOf(ids), inspectionsOf(ids)]);
 	return rows.map(({ id, version, body, createdAt }) => {
 		const record = vesselRecord.parse(body);
 		const n = cycles.get(id) ?? 0;
-		const dues = looksDue(record, looks.get(id) ?? [], n, createdAt.getTime(), now.getTime());
+		const dues = inspectionsDue(record, inspections.get(id) ?? [], n, createdAt.getTime(), now.getTime());
 		return { id, version, record, createdAt, cycles: n, dues, refused: refusedFor(record, dues) ?? null };
 	});
 }
 
 /** @throws NotFoundError */
-export async function getVessel(id: string, now = new Date()): Promise<Vessel & { looks: Look[] }> {
+export async function getVessel(
+	id: string,
+	now = new Date()
+): Promise<Vessel & { inspections: Inspection[] }> {
 	const found = (await listVessels(now)).find((v) => v.id === id);
 	if (!found) throw new NotFoundError('vessel');
-	return { ...found, looks: (await looksOf([id])).get(id) ?? [] };
+	return { ...found, inspections: (await inspectionsOf([id])).get(id) ?? [] };
 }
 
 export async function saveVessel(
@@ -132,27 +137,27 @@ export function potFromSettings(s: WorkshopSettings): VesselRecord {
 		ratedGaugeKpa: s.potRatedGaugeKpa,
 		targetGaugeKpa: s.potTargetGaugeKpa,
 		freeAirLPerMin: s.freeAirLPerMin,
-		dues: LOOK_DEFAULTS
+		dues: INSPECTION_DEFAULTS
 	});
 }
 
-export async function addLook(
+export async function addInspection(
 	vesselId: string,
 	id: string,
-	look: { part: LookedAt; ok: boolean; by: string; note: string },
+	inspection: { part: InspectedPart; ok: boolean; by: string; note: string },
 	at: Date
 ): Promise<void> {
 	const cycles = (await cyclesOf([vesselId])).get(vesselId) ?? 0;
-	await tables.vesselLooks().findOrCreate({
+	await tables.vesselInspections().findOrCreate({
 		where: { id },
 		defaults: {
 			id,
 			vesselId,
-			part: look.part,
-			ok: look.ok,
+			part: inspection.part,
+			ok: inspection.ok,
 			at,
 			cycles,
-			body: { by: look.by, note: look.note }
+			body: { by: inspection.by, note: inspection.note }
 		}
 	});
 }
@@ -215,7 +220,7 @@ function loadStepId(plan: PourPlan): string {
 }
 
 /** Looks that are due or soon due, for the bench and the calendar. */
-export async function looksComing(now = new Date()): Promise<{ vessel: Vessel; due: LookDue }[]> {
+export async function inspectionsComing(now = new Date()): Promise<{ vessel: Vessel; due: InspectionDue }[]> {
 	const vessels = await listVessels(now);
 	return vessels
 		.filter((v) => !v.record.outOfUse)

@@ -1,7 +1,7 @@
 import { QueryTypes } from 'sequelize';
 import {
 	fitWeibull,
-	mouldLook,
+	mouldInspection,
 	scoreForecasts,
 	successorBy,
 	wearAdvice,
@@ -9,7 +9,7 @@ import {
 	type Advice,
 	type ForecastScore,
 	type Life,
-	type MouldLook,
+	type MouldInspection,
 	type WearFamily,
 	type WearForecast,
 	type WearPrior,
@@ -18,17 +18,17 @@ import {
 import { inRubber, MOULD_MODULES } from '$lib/core/mould';
 import { db, inTransaction } from '../db/connection';
 import { RowCache } from '../db/rowCache';
-import { plain, tables, type LookForecast, type MouldLookRow } from '../db/models';
+import { plain, tables, type InspectionForecast, type MouldInspectionRow } from '../db/models';
 import { savePhoto } from './photos';
 import { getMaterial, listRubbers } from './materials';
 import { getMould, listMoulds, type Mould } from './moulds';
 
-interface KeptLook {
+interface KeptInspection {
 	id: string;
 	at: Date;
 	pulls: number;
-	look: MouldLook;
-	forecast: LookForecast | null;
+	inspection: MouldInspection;
+	forecast: InspectionForecast | null;
 	photoId: string | null;
 }
 
@@ -40,23 +40,23 @@ const FAMILY_NEEDS = 5;
 /** Pulls that the core takes of one mould. */
 const MOST_PULLS = 5000;
 
-export async function listLooks(mouldId: string): Promise<KeptLook[]> {
-	const rows = await tables.mouldLooks().findAll({ where: { mouldId }, order: [['at', 'ASC']] });
-	return rows.map((row) => toLook(plain(row)));
+export async function listInspections(mouldId: string): Promise<KeptInspection[]> {
+	const rows = await tables.mouldInspections().findAll({ where: { mouldId }, order: [['at', 'ASC']] });
+	return rows.map((row) => toInspection(plain(row)));
 }
 
-function toLook({ id, at, pulls, body, forecast, photoId }: MouldLookRow): KeptLook {
-	return { id, at, pulls, look: mouldLook.parse(body), forecast: forecast ?? null, photoId };
+function toInspection({ id, at, pulls, body, forecast, photoId }: MouldInspectionRow): KeptInspection {
+	return { id, at, pulls, inspection: mouldInspection.parse(body), forecast: forecast ?? null, photoId };
 }
 
 /** Looks at several moulds in one question, oldest first. */
-async function looksOf(mouldIds: readonly string[]): Promise<Map<string, KeptLook[]>> {
-	const found = new Map<string, KeptLook[]>(mouldIds.map((id) => [id, []]));
+async function inspectionsOf(mouldIds: readonly string[]): Promise<Map<string, KeptInspection[]>> {
+	const found = new Map<string, KeptInspection[]>(mouldIds.map((id) => [id, []]));
 	if (mouldIds.length === 0) return found;
 	const rows = await tables
-		.mouldLooks()
+		.mouldInspections()
 		.findAll({ where: { mouldId: [...mouldIds] }, order: [['at', 'ASC']] });
-	for (const row of rows.map(plain)) found.get(row.mouldId)?.push(toLook(row));
+	for (const row of rows.map(plain)) found.get(row.mouldId)?.push(toInspection(row));
 	return found;
 }
 
@@ -124,7 +124,7 @@ export async function families(): Promise<Family[]> {
 interface MouldWear {
 	mould: Mould;
 	family: WearFamily;
-	looks: readonly KeptLook[];
+	inspections: readonly KeptInspection[];
 	forecast: WearForecast;
 	advice: Advice[];
 	pullsPerDay: number;
@@ -145,29 +145,29 @@ export async function mouldWear(
 	mould: Mould,
 	known: WearAsked & { families?: Family[] } = {}
 ): Promise<MouldWear> {
-	const [looks, everyPull, all, rubber] = await Promise.all([
-		listLooks(mould.id),
+	const [inspections, everyPull, all, rubber] = await Promise.all([
+		listInspections(mould.id),
 		pullsOf(mould),
 		known.families ?? families(),
 		mould.rubberId && inRubber(mould.inputs.kind) ? getMaterial('rubber', mould.rubberId) : undefined
 	]);
-	return wearOf(mould, { looks, pulls: everyPull, families: all, rubber }, known);
+	return wearOf(mould, { inspections, pulls: everyPull, families: all, rubber }, known);
 }
 
 /** The same of many moulds at once: their looks in one question, their pulls as they are kept. */
 export async function mouldWears(moulds: readonly Mould[], all: Family[]): Promise<MouldWear[]> {
-	const [looks, rubbers] = await Promise.all([looksOf(moulds.map((m) => m.id)), listRubbers()]);
+	const [inspections, rubbers] = await Promise.all([inspectionsOf(moulds.map((m) => m.id)), listRubbers()]);
 	const found: MouldWear[] = [];
 	for (const mould of moulds) {
 		const rubber = rubbers.find((r) => r.id === mould.rubberId);
 		const pulls = await pullsOf(mould);
-		found.push(wearOf(mould, { looks: looks.get(mould.id) ?? [], pulls, families: all, rubber }));
+		found.push(wearOf(mould, { inspections: inspections.get(mould.id) ?? [], pulls, families: all, rubber }));
 	}
 	return found;
 }
 
 interface Seen {
-	looks: readonly KeptLook[];
+	inspections: readonly KeptInspection[];
 	pulls: readonly MouldPull[];
 	families: readonly Family[];
 	rubber: { version: number; record: { cureKind: string; use: string } } | undefined;
@@ -179,7 +179,7 @@ const foretold = new RowCache<Foretold>(1000);
 function wearOf(mould: Mould, seen: Seen, asked: WearAsked = {}): MouldWear {
 	const nowMs = (asked.now ?? new Date()).getTime();
 	const upTo = asked.upTo ?? Infinity;
-	const looks = seen.looks.filter((l) => l.pulls <= upTo);
+	const inspections = seen.inspections.filter((l) => l.pulls <= upTo);
 	const family = familyOf(mould, seen.rubber?.record);
 	const curve = seen.families.find((f) => f.family === family)?.fit;
 	const familyMedianPulls = curve?.converged && curve.retired >= FAMILY_NEEDS ? curve.medianPulls : undefined;
@@ -191,19 +191,19 @@ function wearOf(mould: Mould, seen: Seen, asked: WearAsked = {}): MouldWear {
 		familyMedianPulls,
 		asked.wanted,
 		upTo,
-		...looks.map((l) => l.id)
+		...inspections.map((l) => l.id)
 	].join('/');
 	const pulls = seen.pulls.slice(0, Math.min(upTo, seen.pulls.length));
 	const { forecast, peakFaceC, release } = foretold.get(mould.id, stamp, () =>
-		foretell(family, pulls, looks, { familyMedianPulls, wanted: asked.wanted })
+		foretell(family, pulls, inspections, { familyMedianPulls, wanted: asked.wanted })
 	);
 	const pullsPerDay = pulls.filter((p) => nowMs - p.atMs < PACE_DAYS * DAY_MS).length / PACE_DAYS;
 	return {
 		mould,
 		family,
-		looks,
+		inspections,
 		forecast,
-		advice: wearAdvice(looks.at(-1)?.look.scores ?? {}, forecast, {
+		advice: wearAdvice(inspections.at(-1)?.inspection.scores ?? {}, forecast, {
 			release,
 			rigid: family === 'rigid',
 			...(peakFaceC === null ? {} : { peakFaceC }),
@@ -219,14 +219,14 @@ function wearOf(mould: Mould, seen: Seen, asked: WearAsked = {}): MouldWear {
 function foretell(
 	family: WearFamily,
 	pulls: readonly MouldPull[],
-	looks: readonly KeptLook[],
+	inspections: readonly KeptInspection[],
 	known: { familyMedianPulls: number | undefined; wanted: number | undefined }
 ): Foretold {
 	const release = habitOf(pulls.map((p) => p.release));
 	const heats = pulls.flatMap((p) => (p.peakFaceC === undefined ? [] : [p.peakFaceC]));
 	const peakFaceC = heats.length ? heats.reduce((a, b) => a + b, 0) / heats.length : null;
-	const lookedAt = new Map(looks.map((l) => [Math.max(1, l.pulls), l.look.scores]));
-	const withLooks = pulls
+	const lookedAt = new Map(inspections.map((l) => [Math.max(1, l.pulls), l.inspection.scores]));
+	const inspectedPulls = pulls
 		.map(({ peakFaceC }, i) => ({
 			...(peakFaceC === undefined ? {} : { peakFaceC }),
 			...(lookedAt.has(i + 1) ? { scores: lookedAt.get(i + 1)! } : {})
@@ -239,17 +239,17 @@ function foretell(
 			...(peakFaceC === null ? {} : { peakFaceC }),
 			...(known.familyMedianPulls === undefined ? {} : { familyMedianPulls: known.familyMedianPulls })
 		},
-		pulls: withLooks,
+		pulls: inspectedPulls,
 		...(known.wanted === undefined ? {} : { copiesWanted: known.wanted })
 	});
 	return { family, forecast, peakFaceC, release };
 }
 
 /** Keeps a look with what is foretold by it; two presses are one look. */
-export async function addMouldLook(
+export async function addMouldInspection(
 	mouldId: string,
 	id: string,
-	look: MouldLook,
+	inspection: MouldInspection,
 	at: Date,
 	photo?: Buffer,
 	/** Pulls that it had then, those of now unless it is said; lives of the families where they are known. */
@@ -258,9 +258,17 @@ export async function addMouldLook(
 	await inTransaction(async (transaction) => {
 		const mould = await getMould(mouldId);
 		const photoId = photo ? await savePhoto(photo, transaction) : null;
-		await tables.mouldLooks().findOrCreate({
+		await tables.mouldInspections().findOrCreate({
 			where: { id },
-			defaults: { id, mouldId, at, pulls: known.pulls ?? mould.pulls, body: look, forecast: null, photoId },
+			defaults: {
+				id,
+				mouldId,
+				at,
+				pulls: known.pulls ?? mould.pulls,
+				body: inspection,
+				forecast: null,
+				photoId
+			},
 			transaction
 		});
 	});
@@ -269,7 +277,7 @@ export async function addMouldLook(
 		upTo: known.pulls,
 		...(known.families ? { families: known.families } : {})
 	});
-	await tables.mouldLooks().update(
+	await tables.mouldInspections().update(
 		{
 			forecast: {
 				low: forecast.pullsLeftLow,
@@ -283,7 +291,7 @@ export async function addMouldLook(
 
 /** How our own forecasts did so far. */
 export async function forecastScore(): Promise<ForecastScore> {
-	const [rows, moulds] = await Promise.all([tables.mouldLooks().findAll(), listMoulds()]);
+	const [rows, moulds] = await Promise.all([tables.mouldInspections().findAll(), listMoulds()]);
 	return scoreForecasts(
 		rows.map(plain).flatMap((r) => {
 			const mould = moulds.find((m) => m.id === r.mouldId);

@@ -7,7 +7,7 @@ import { log } from '../log';
 import { saveMaterial } from '../repositories/materials';
 import { saveSettings } from '../repositories/settings';
 import { chance } from './chance';
-import { confirmSome, lookMouldsOver } from './looks';
+import { confirmSome, inspectMoulds } from './inspections';
 import { DEMO_FILLERS, DEMO_RESINS, DEMO_RUBBERS } from './materials';
 import { tellPiece } from './piece';
 import { DEMO_PIECES } from './pieces';
@@ -61,6 +61,6 @@ async function tell(nowMs: number): Promise<void> {
 	const story: Story = { nowMs, random, settings, resinIds, rubberIds };
 	for (const piece of DEMO_PIECES) await tellPiece(story, piece);
 	await oldCycles(story);
-	await lookMouldsOver(story);
+	await inspectMoulds(story);
 	await confirmSome(story);
 }

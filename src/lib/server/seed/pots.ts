@@ -1,13 +1,18 @@
 import { randomUUID } from 'node:crypto';
-import { LOOK_DEFAULTS, LOOK_PARTS, type LookedAt, vesselRecord } from '$lib/core/pressurePot';
+import {
+	INSPECTION_DEFAULTS,
+	INSPECTED_PARTS,
+	type InspectedPart,
+	vesselRecord
+} from '$lib/core/pressurePot';
 import { db } from '../db/connection';
 import { tables } from '../db/models';
-import { addLook, listVessels, saveVessel } from '../repositories/vessels';
+import { addInspection, listVessels, saveVessel } from '../repositories/vessels';
 import { DAY_MS, idFrom, type Story } from './story';
 
 /** A pot in order, an old one out of use, and a vacuum chamber. */
 export async function stockPots(nowMs: number): Promise<void> {
-	const common = { dues: LOOK_DEFAULTS };
+	const common = { dues: INSPECTION_DEFAULTS };
 	const pot = await saveVessel(
 		vesselRecord.parse({
 			...common,
@@ -52,9 +57,9 @@ export async function stockPots(nowMs: number): Promise<void> {
 	const day = (n: number) => new Date(nowMs - n * DAY_MS);
 	for (const [i, id] of [pot, old, chamber].entries())
 		await db().query('UPDATE vessels SET createdAt = ? WHERE id = ?', { replacements: [day(400 - i), id] });
-	const look = (id: string, part: LookedAt, days: number, ok: boolean, note: string) =>
-		addLook(id, randomUUID(), { part, ok, by: 'Ines', note }, day(days));
-	for (const part of LOOK_PARTS) {
+	const look = (id: string, part: InspectedPart, days: number, ok: boolean, note: string) =>
+		addInspection(id, randomUUID(), { part, ok, by: 'Ines', note }, day(days));
+	for (const part of INSPECTED_PARTS) {
 		await look(
 			pot,
 			part,
@@ -92,5 +97,7 @@ export async function oldCycles({ random, nowMs }: Story): Promise<void> {
 	});
 	await tables.cycles().bulkCreate(rows);
 	// the looks were made when these were behind it
-	await db().query('UPDATE vessel_looks SET cycles = 230 WHERE vesselId = ?', { replacements: [pot.id] });
+	await db().query('UPDATE vessel_inspections SET cycles = 230 WHERE vesselId = ?', {
+		replacements: [pot.id]
+	});
 }

@@ -1,8 +1,8 @@
 <script lang="ts">
-	import type { LookDue } from '$lib/core/pressurePot';
+	import type { InspectionDue } from '$lib/core/pressurePot';
 
 	/** How far one part has come to its next look, by cycles or days, whichever is nearer. */
-	let { due }: { due: LookDue } = $props();
+	let { due }: { due: InspectionDue } = $props();
 	const used = $derived(
 		Math.max(due.cyclesSince / Math.max(1, due.cyclesSince + due.cyclesLeft), due.daysSince / Math.max(1e-9, due.daysSince + due.daysLeft))
 	);

@@ -1,13 +1,13 @@
 <script lang="ts">
-	import { LIMIT, worstSign, type MouldLook, type WearForecast } from '$lib/core/wear';
+	import { LIMIT, worstSign, type MouldInspection, type WearForecast } from '$lib/core/wear';
 
 	/** A mould's life as a band: pulls behind it, looks on the way, pulls to come with their doubt. */
 	interface Props {
 		pulls: number;
 		forecast: Pick<WearForecast, 'pullsLeftLow' | 'pullsLeftMedian' | 'pullsLeftHigh' | 'survival'>;
-		looks: readonly { id: string; pulls: number; look: MouldLook }[];
+		inspections: readonly { id: string; pulls: number; inspection: MouldInspection }[];
 	}
-	let { pulls, forecast, looks }: Props = $props();
+	let { pulls, forecast, inspections }: Props = $props();
 	const uid = $props.id();
 	const W = 640;
 	const H = 98;
@@ -46,15 +46,20 @@
 			x2={x(pulls + left)}
 			y1={BASE - 56}
 			y2={BASE}
-			stroke="var(--hot)"
+			stroke="var(--ink)"
 			stroke-width={i === 1 ? 3 : 1.5}
 			stroke-dasharray={i === 1 ? undefined : '4 4'} />
 	{/each}
-	{#each looks as look (look.id)}
-		{@const score = worstSign(look.look.scores)?.score ?? 0}
-		<circle cx={x(look.pulls)} cy={BASE - (56 * score) / LIMIT} r="6" fill="var(--paper)" stroke="var(--ink)" stroke-width="2" />
-		<text x={x(look.pulls)} y={BASE - (56 * score) / LIMIT + 4} font-size="10" font-weight="700" text-anchor="middle" fill="var(--ink)"
-			>{score}</text>
+	{#each inspections as inspection (inspection.id)}
+		{@const score = worstSign(inspection.inspection.scores)?.score ?? 0}
+		<circle cx={x(inspection.pulls)} cy={BASE - (56 * score) / LIMIT} r="6" fill="var(--paper)" stroke="var(--ink)" stroke-width="2" />
+		<text
+			x={x(inspection.pulls)}
+			y={BASE - (56 * score) / LIMIT + 4}
+			font-size="10"
+			font-weight="700"
+			text-anchor="middle"
+			fill="var(--ink)">{score}</text>
 	{/each}
 	<line x1={x(0)} x2={x(end)} y1={BASE} y2={BASE} stroke="var(--line-strong)" stroke-width="2" />
 	{#each Array.from({ length: Math.floor(end / step) + 1 }, (_, i) => i * step) as n (n)}
@@ -63,5 +68,5 @@
 	{/each}
 </svg>
 <p class="soft text-[0.9rem]">
-	Hatched: pulled. Circles: the worst sign at a look. Green: the chance to be still in use. Orange: one in ten, half, nine in ten are done.
+	Hatched: pulled. Circles: the worst sign at a look. Green: the chance to be still in use. Lines: one in ten, half, nine in ten are done.
 </p>

@@ -2,16 +2,16 @@ import { fail, redirect } from '@sveltejs/kit';
 import { message, superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { z } from 'zod';
-import { LOOK_DEFAULTS, LOOK_PARTS, vesselRecord } from '$lib/core/pressurePot';
+import { INSPECTION_DEFAULTS, INSPECTED_PARTS, vesselRecord } from '$lib/core/pressurePot';
 import { counts } from '$lib/core/bench';
 import { attempt, blank, orPage } from '$lib/server/forms';
 import { readEvents } from '$lib/server/repositories/pours';
-import { addCycle, addLook, getVessel, listCycles, saveVessel } from '$lib/server/repositories/vessels';
+import { addCycle, addInspection, getVessel, listCycles, saveVessel } from '$lib/server/repositories/vessels';
 import type { Actions, PageServerLoad } from './$types';
 
 const name = z.string().trim().min(1, 'Say who.').max(60, 'Keep it under 60 characters.');
-const lookForm = z.object({
-	part: z.enum(LOOK_PARTS, { error: 'Choose what was looked at.' }),
+const inspectionForm = z.object({
+	part: z.enum(INSPECTED_PARTS, { error: 'Choose what was looked at.' }),
 	ok: z.enum(['yes', 'no'], { error: 'Choose whether it is sound.' }),
 	by: name,
 	note: z.string().trim().max(500, 'Keep the note under 500 characters.').default('')
@@ -40,15 +40,15 @@ export const load: PageServerLoad = async ({ params }) => {
 			kind: 'pot',
 			name: '',
 			shelvesMm: [undefined],
-			dues: structuredClone(LOOK_DEFAULTS)
+			dues: structuredClone(INSPECTION_DEFAULTS)
 		});
 		blank(form, 'volumeL', 'diameterMm');
-		return { form, vessel: null, cycles: [], lookForm: null, cycleForm: null, held: null };
+		return { form, vessel: null, cycles: [], inspectionForm: null, cycleForm: null, held: null };
 	}
 	const vessel = await orPage(getVessel(params.id));
-	const [form, looking, cycling, cycles] = await Promise.all([
+	const [form, inspecting, cycling, cycles] = await Promise.all([
 		superValidate(vessel.record, zod4(vesselRecord)),
-		superValidate(zod4(lookForm), { id: 'look' }),
+		superValidate(zod4(inspectionForm), { id: 'look' }),
 		superValidate(zod4(cycleForm), { id: 'cycle' }),
 		listCycles(params.id)
 	]);
@@ -58,7 +58,7 @@ export const load: PageServerLoad = async ({ params }) => {
 		form,
 		vessel,
 		cycles,
-		lookForm: blank(looking, 'part', 'ok'),
+		inspectionForm: blank(inspecting, 'part', 'ok'),
 		cycleForm: blank(cycling, 'targetGaugeKpa', 'lowestGaugeKpa', 'timeToPressureS', 'holdS'),
 		held: last
 			? {
@@ -88,13 +88,13 @@ export const actions: Actions = {
 			return message(form, 'Saved.');
 		});
 	},
-	look: async ({ request, params, url }) => {
-		const form = await superValidate(request, zod4(lookForm), { id: 'look' });
+	inspect: async ({ request, params, url }) => {
+		const form = await superValidate(request, zod4(inspectionForm), { id: 'look' });
 		const id = uuid(url);
 		if (!form.valid || !id.success) return fail(400, { form });
 		return attempt(form, async () => {
 			const { ok, ...rest } = form.data;
-			await addLook(params.id, id.data, { ...rest, ok: ok === 'yes' }, new Date());
+			await addInspection(params.id, id.data, { ...rest, ok: ok === 'yes' }, new Date());
 			return message(form, 'The look is in the books.');
 		});
 	},

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
-	import { LOOK_PARTS, LOOKED_AT, vesselRecord } from '$lib/core/pressurePot';
+	import { INSPECTED_PARTS, INSPECTED, vesselRecord } from '$lib/core/pressurePot';
 	import Save from '$lib/ui/Save.svelte';
 	import Caution from '$lib/ui/Caution.svelte';
 	import Chart from '$lib/ui/Chart.svelte';
@@ -11,7 +11,7 @@
 	import CycleForm from '$lib/ui/pots/CycleForm.svelte';
 	import CycleTable from '$lib/ui/pots/CycleTable.svelte';
 	import DueBar from '$lib/ui/pots/DueBar.svelte';
-	import LookForm from '$lib/ui/pots/LookForm.svelte';
+	import InspectionForm from '$lib/ui/pots/InspectionForm.svelte';
 	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import Segments from '$lib/ui/Segments.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
@@ -149,10 +149,10 @@
 			After so many cycles or days, whichever is first. Local rules and its maker come before these defaults.
 		</p>
 		<div class="grid max-w-[34rem]">
-			{#each LOOK_PARTS as part (part)}
+			{#each INSPECTED_PARTS as part (part)}
 				<fieldset class="grid grid-cols-[minmax(6rem,10rem)_minmax(5rem,1fr)_minmax(5rem,1fr)] items-start gap-2">
-					<legend class="sr-only">{LOOKED_AT[part]}</legend>
-					<span class="pt-8 font-semibold">{LOOKED_AT[part]}</span>
+					<legend class="sr-only">{INSPECTED[part]}</legend>
+					<span class="pt-8 font-semibold">{INSPECTED[part]}</span>
 					<QuantityField
 						label="Cycles"
 						kind="number"
@@ -172,24 +172,24 @@
 			<span role="status" class="font-semibold text-(--work)">{$message ?? ''}</span>
 		</div>
 	</form>
-	{#if vessel && data.lookForm}
+	{#if vessel && data.inspectionForm}
 		<div class="flex flex-col gap-5">
 			<section class="slab p-5" aria-label="Looks">
 				<h2 class="mb-3">What is due</h2>
 				<ul class="flex flex-col gap-2">
 					{#each vessel.dues as due (due.part)}<li><DueBar {due} /></li>{/each}
 				</ul>
-				<LookForm form={data.lookForm} />
-				{#if vessel.looks.length > 0}
+				<InspectionForm form={data.inspectionForm} />
+				{#if vessel.inspections.length > 0}
 					<details class="mt-3">
 						<summary class="font-semibold">Looks so far</summary>
 						<ul class="mt-1 text-[0.93rem]">
-							{#each vessel.looks as look (`${look.atMs}-${look.part}`)}
+							{#each vessel.inspections as inspection (`${inspection.atMs}-${inspection.part}`)}
 								<li class="border-t border-(--line) py-1">
-									{new Date(look.atMs).toISOString().slice(0, 10)} <strong>{LOOKED_AT[look.part]}</strong>: {look.ok
+									{new Date(inspection.atMs).toISOString().slice(0, 10)} <strong>{INSPECTED[inspection.part]}</strong>: {inspection.ok
 										? 'sound'
 										: 'not sound'},
-									{look.by}{look.note ? `. ${look.note}` : ''}
+									{inspection.by}{inspection.note ? `. ${inspection.note}` : ''}
 								</li>
 							{/each}
 						</ul>

@@ -27,6 +27,26 @@
 	});
 	const plan = $derived(outcome && valueOf(outcome));
 	const problem = $derived(outcome && reasonOf(outcome));
+	/** The one answer: whether it may go in as it is chosen. */
+	const verdict = $derived.by((): { words: string; tone: 'work' | 'harm' | 'ink'; why: string } => {
+		if (!plan || !pot) return { words: '–', tone: 'ink', why: '' };
+		if (pot.refused) return { words: 'refused', tone: 'harm', why: pot.refused };
+		if (plan.left.length > 0)
+			return {
+				words: plan.left.length === 1 ? 'one stays out' : `${plan.left.length} stay out`,
+				tone: 'harm',
+				why: 'the others go in as drawn'
+			};
+		if (plan.slackS !== undefined && plan.slackS < 0)
+			return { words: 'too late', tone: 'harm', why: `pressure comes ${units.show(-plan.slackS, 'time')} after it is too thick` };
+		if (loads.length === 0) return { words: 'empty', tone: 'ink', why: 'choose what goes in' };
+		return {
+			words: 'goes in',
+			tone: 'work',
+			why:
+				plan.slackS === undefined ? 'no shot says when it gels' : `pressure comes ${units.show(plan.slackS, 'time')} before it is too thick`
+		};
+	});
 </script>
 
 <PageHead title="Plan a load" about="Which moulds go in together, on which shelf, and whether pressure comes before gel." />
@@ -56,28 +76,16 @@
 			{#if problem}<p class="slab p-5 font-semibold text-(--harm)" role="alert">{problem}</p>{/if}
 			{#if plan && pot}
 				<section class="slab mb-5 p-5">
-					<div class="grid grid-cols-2 gap-4 md:grid-cols-4">
-						<Answer
-							label="To {units.show(pot.record.targetGaugeKpa, 'pressure')}"
-							value={Number.isFinite(plan.timeToPressureS) ? units.show(plan.timeToPressureS, 'time') : 'never'}
-							note={plan.slackS === undefined
-								? 'no shot says when it gels'
-								: plan.slackS >= 0
-									? `${units.show(plan.slackS, 'time')} before it is too thick`
-									: `${units.show(-plan.slackS, 'time')} too late`} />
-						<Answer
-							label="Free volume"
-							value={units.show(plan.freeL * 1000, 'volume')}
-							note="{units.show(plan.contentsL * 1000, 'volume')} of moulds" />
-						<Answer
-							label="A bubble keeps"
-							value={`${Math.round(plan.bubbleDiameterRatio * 100)}\u202f%`}
-							note={`of its diameter, ${Math.round(plan.bubbleVolumeRatio * 100)}\u00a0% of its volume`} />
-						<Answer
-							label="Energy in it"
-							value={`${digits(units.plotted(plan.storedEnergyJ, 'energy'))}\u202f${units.plotUnit('energy')}`}
-							note="compressed air" />
-					</div>
+					<Answer label="This load" value={verdict.words} tone={verdict.tone} note={verdict.why} />
+					<dl class="mt-4 grid grid-cols-2 gap-x-6 gap-y-2 sm:grid-cols-4">
+						{#each [[`To ${units.show(pot.record.targetGaugeKpa, 'pressure')}`, Number.isFinite(plan.timeToPressureS) ? units.show(plan.timeToPressureS, 'time') : 'never', ''], ['Free volume', units.show(plan.freeL * 1000, 'volume'), `${units.show(plan.contentsL * 1000, 'volume')} of moulds`], ['A bubble keeps', `${Math.round(plan.bubbleDiameterRatio * 100)}\u202f% of its diameter`, `${Math.round(plan.bubbleVolumeRatio * 100)}\u00a0% of its volume`], ['Energy in it', `${digits(units.plotted(plan.storedEnergyJ, 'energy'))}\u202f${units.plotUnit('energy')}`, 'compressed air']] as const as [what, figure, more] (what)}
+							<div>
+								<dt class="soft text-[0.9rem]">{what}</dt>
+								<dd class="text-[1.15rem] leading-tight font-bold">{figure}</dd>
+								{#if more}<dd class="soft text-[0.9rem]">{more}</dd>{/if}
+							</div>
+						{/each}
+					</dl>
 					{#if plan.left.length > 0}
 						<ul class="mt-3 font-semibold text-(--hot)">
 							{#each plan.left as out (out.load)}<li>{loads[out.load]?.name} stays out: {out.why}.</li>{/each}

@@ -37,6 +37,7 @@ const stands = async (table: string) =>
 export async function up(): Promise<void> {
 	if (await stands('bookings')) await db().query('RENAME TABLE bookings TO stock_movements');
 	for (const [table, columns] of Object.entries(RECORDS)) {
+		if (!(await stands(table))) continue;
 		const ids =
 			table === 'device_commands' || table === 'pour_events' ? WORDS_TO_IDS[table]!['body']! : undefined;
 		await rewriteRows(

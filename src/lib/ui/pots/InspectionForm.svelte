@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { SuperValidated } from 'sveltekit-superforms';
-	import { LOOK_PARTS, LOOKED_AT, type LookedAt } from '$lib/core/pressurePot';
+	import { INSPECTED_PARTS, INSPECTED, type InspectedPart } from '$lib/core/pressurePot';
 	import Save from '../Save.svelte';
 	import ChoiceField from '../ChoiceField.svelte';
 	import { benchForm } from '../form';
@@ -10,10 +10,10 @@
 	import TextField from '../TextField.svelte';
 
 	/** A look at one part of a vessel; two presses are one look. */
-	type Look = { part: LookedAt; ok: 'yes' | 'no'; by: string; note: string };
-	let { form: given }: { form: SuperValidated<Look> } = $props();
+	type Inspection = { part: InspectedPart; ok: 'yes' | 'no'; by: string; note: string };
+	let { form: given }: { form: SuperValidated<Inspection> } = $props();
 	let entry = $state(newId());
-	const { form, errors, enhance, submitting, message } = benchForm<Look>(() => given, {
+	const { form, errors, enhance, submitting, message } = benchForm<Inspection>(() => given, {
 		id: 'look',
 		onUpdated: ({ form }) => {
 			if (form.valid) entry = newId();
@@ -21,7 +21,7 @@
 	});
 </script>
 
-<form method="POST" action="?/look&entry={entry}" use:enhance class="mt-4 border-t border-(--line) pt-3">
+<form method="POST" action="?/inspect&entry={entry}" use:enhance class="mt-4 border-t border-(--line) pt-3">
 	<h3 class="mb-1">Looked at it</h3>
 	<FormErrors errors={$errors._errors} />
 	<ChoiceField
@@ -29,7 +29,7 @@
 		name="part"
 		bind:value={$form.part}
 		placeholder="Choose a part"
-		options={LOOK_PARTS.map((value) => ({ value, label: LOOKED_AT[value] }))}
+		options={INSPECTED_PARTS.map((value) => ({ value, label: INSPECTED[value] }))}
 		error={$errors.part} />
 	<Segments
 		label="It is"

@@ -1,14 +1,14 @@
 import { QueryTypes } from 'sequelize';
 import type { CauseId, Fault } from '$lib/core/faults';
-import { mouldLook } from '$lib/core/wear';
+import { mouldInspection } from '$lib/core/wear';
 import { db } from '../db/connection';
 import { confirmCause } from '../repositories/ledgerCorrections';
 import { listMoulds } from '../repositories/moulds';
-import { addMouldLook, families } from '../repositories/wear';
+import { addMouldInspection, families } from '../repositories/wear';
 import { DAY_MS, idFrom, type Story } from './story';
 
 /** Looks at the moulds on their way, with what each foretold. */
-export async function lookMouldsOver(story: Story): Promise<void> {
+export async function inspectMoulds(story: Story): Promise<void> {
 	const { random, nowMs } = story;
 	const lives = await families();
 	for (const mould of await listMoulds()) {
@@ -31,10 +31,10 @@ export async function lookMouldsOver(story: Story): Promise<void> {
 				flash: wear(0.5)
 			};
 			const id = idFrom(random);
-			await addMouldLook(
+			await addMouldInspection(
 				mould.id,
 				id,
-				mouldLook.parse({
+				mouldInspection.parse({
 					scores,
 					spots: share > 0.5 ? [{ x: 62, y: 40, what: 'tear at the undercut' }] : [],
 					note: ''
@@ -45,10 +45,10 @@ export async function lookMouldsOver(story: Story): Promise<void> {
 			);
 		}
 		if (worn) {
-			await addMouldLook(
+			await addMouldInspection(
 				mould.id,
 				idFrom(random),
-				mouldLook.parse({
+				mouldInspection.parse({
 					scores: { detail: 4, tear: 5, stain: 4, stick: 3, flash: 4 },
 					spots: [{ x: 62, y: 40, what: 'torn through' }],
 					note: 'Kept for the shape of its seam.'

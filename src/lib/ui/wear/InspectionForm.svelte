@@ -2,7 +2,7 @@
 	import PhotoInput from '../PhotoInput.svelte';
 	import { Button } from 'flowbite-svelte';
 	import { enhance } from '$app/forms';
-	import { LIMIT, SIGNS, type MouldLook, type Sign, type Spot } from '$lib/core/wear';
+	import { LIMIT, SIGNS, type MouldInspection, type Sign, type Spot } from '$lib/core/wear';
 	import { newId } from '../newId';
 	import TextField from '../TextField.svelte';
 	import Sketch from './Sketch.svelte';
@@ -10,7 +10,7 @@
 	/** Looking a mould over: a score for each sign with its anchored words, known bad places, a picture. */
 	interface Props {
 		signs: readonly Sign[];
-		before: MouldLook | undefined;
+		before: MouldInspection | undefined;
 		problems: readonly { path: string; message: string }[];
 		kept: boolean;
 	}
@@ -25,13 +25,13 @@
 		if (!begun && before) spots = before.spots.map((s) => ({ ...s }));
 		begun = true;
 	});
-	const look = $derived({ scores, spots: spots.filter((s) => s.what.trim() !== ''), note });
+	const inspection = $derived({ scores, spots: spots.filter((s) => s.what.trim() !== ''), note });
 	const said = $derived(problems.map((p) => p.message));
 </script>
 
 <form
 	method="POST"
-	action="?/look"
+	action="?/inspect"
 	enctype="multipart/form-data"
 	class="slab p-5"
 	use:enhance={() =>
@@ -43,7 +43,7 @@
 	<h2 class="mb-1">Look it over now</h2>
 	<p class="soft mb-3 text-[0.93rem]">0 is as new, {LIMIT} is out of use. The words make two people score alike.</p>
 	<input type="hidden" name="entry" value={entry} />
-	<input type="hidden" name="look" value={JSON.stringify(look)} />
+	<input type="hidden" name="inspection" value={JSON.stringify(inspection)} />
 	<ul class="flex flex-col gap-3">
 		{#each signs as sign (sign)}
 			{@const score = scores[sign]}
@@ -54,7 +54,7 @@
 					<div class="mt-1 flex gap-1">
 						{#each SIGNS[sign].at as words, i (i)}
 							<label
-								class="grid min-h-[2.6rem] flex-1 cursor-pointer place-items-center rounded-md border-[1.5px] border-(--line-strong) bg-(--paper) font-bold has-checked:border-(--work) has-checked:bg-(--work) has-checked:text-(--work-ink) has-focus-visible:outline-2"
+								class="grid min-h-[2.6rem] flex-1 cursor-pointer place-items-center rounded-md border-[1.5px] border-(--line-strong) bg-(--paper) font-bold has-checked:border-(--work) has-checked:bg-(--work) has-checked:text-(--work-ink)"
 								title={words}>
 								<input
 									type="radio"

@@ -1,8 +1,8 @@
-import { LOOK_PARTS, LOOKED_AT, type LookedAt, type VesselRecord } from './vessel';
+import { INSPECTED_PARTS, INSPECTED, type InspectedPart, type VesselRecord } from './vessel';
 
 /** One look at a part of a vessel. */
-export interface Look {
-	part: LookedAt;
+export interface Inspection {
+	part: InspectedPart;
 	atMs: number;
 	/** Cycles that the vessel had behind it then. */
 	cycles: number;
@@ -11,12 +11,12 @@ export interface Look {
 	note: string;
 }
 
-export interface LookDue {
-	part: LookedAt;
+export interface InspectionDue {
+	part: InspectedPart;
 	name: string;
 	state: 'fine' | 'soon' | 'due' | 'failed' | 'never';
 	/** The last look; nothing when it was never looked at. */
-	last?: Look;
+	last?: Inspection;
 	/** Since then. */
 	cyclesSince: number;
 	daysSince: number;
@@ -35,17 +35,17 @@ const SOON = 0.9;
  * @param cycles that it has behind it
  * @param enteredMs when it came into the workshop's books
  * @example
- * looksDue(pressure, [], 10, 0, 86_400_000)[0]?.state; // 'never'
+ * inspectionsDue(pressure, [], 10, 0, 86_400_000)[0]?.state; // 'never'
  */
-export function looksDue(
+export function inspectionsDue(
 	record: Pick<VesselRecord, 'dues'>,
-	looks: readonly Look[],
+	inspections: readonly Inspection[],
 	cycles: number,
 	enteredMs: number,
 	nowMs: number
-): LookDue[] {
-	return LOOK_PARTS.map((part) => {
-		const of = looks.filter((l) => l.part === part).sort((a, b) => b.atMs - a.atMs);
+): InspectionDue[] {
+	return INSPECTED_PARTS.map((part) => {
+		const of = inspections.filter((l) => l.part === part).sort((a, b) => b.atMs - a.atMs);
 		const last = of[0];
 		const fromMs = last?.atMs ?? enteredMs;
 		const cyclesSince = cycles - (last?.cycles ?? 0);
@@ -56,7 +56,7 @@ export function looksDue(
 			last && !last.ok ? 'failed' : used >= 1 ? 'due' : !last ? 'never' : used >= SOON ? 'soon' : 'fine';
 		return {
 			part,
-			name: LOOKED_AT[part],
+			name: INSPECTED[part],
 			state,
 			...(last ? { last } : {}),
 			cyclesSince,
@@ -75,7 +75,7 @@ export function looksDue(
  */
 export function refusedFor(
 	record: Pick<VesselRecord, 'name' | 'outOfUse'>,
-	dues: readonly LookDue[]
+	dues: readonly InspectionDue[]
 ): string | undefined {
 	if (record.outOfUse) return `${record.name} is out of use.`;
 	const failed = dues.find((d) => d.state === 'failed');
