@@ -4,6 +4,7 @@ test('anything is found by one key, arrows and Enter; Escape goes back to where 
 	page
 }) => {
 	await page.goto('/moulds');
+	await expect(page.locator('fieldset.waking:enabled')).toBeAttached();
 	const link = page.getByRole('link', { name: 'Shelf', exact: true });
 	await link.focus();
 	await page.keyboard.press('/');

@@ -1,7 +1,10 @@
 <script lang="ts">
+	import { cards } from '$lib/ui/table/cards';
 	import { FAULT_WORDS } from '$lib/core/faults';
 	import type { PullLine } from '$lib/core/ledger';
 	import { shortTime } from './clockText';
+	import ColumnChoice from './table/ColumnChoice.svelte';
+	import { TableView, type Column } from './table/tableView.svelte';
 	import Tag from './Tag.svelte';
 	import { useUnits } from './units.svelte';
 
@@ -14,50 +17,71 @@
 	}
 	let { pulls, nowMs, showMould = true, sort }: Props = $props();
 	const units = useUnits();
+	const column = (key: string, label: string, value: (p: PullLine) => string | number | null, num = false): Column<PullLine> => ({
+		key,
+		label,
+		value,
+		num,
+		...(key === 'when' || key === 'grade' ? { always: true } : {})
+	});
+	const view = new TableView<PullLine>('pulls', [
+		column('when', 'When', (p) => p.combinedAtMs),
+		column('grade', 'Grade', (p) => p.grade),
+		column('piece', 'Mould', (p) => p.mouldLabel),
+		column('pull', 'Pull', (p) => p.pullNumber, true),
+		column('resin', 'Resin', (p) => p.resinName),
+		column('shot', 'Shot', (p) => p.massG, true),
+		column('room', 'Room', (p) => p.roomTempC, true),
+		column('humidity', 'Humidity', (p) => p.relativeHumidity, true),
+		column('pouredBy', 'Poured by', (p) => p.pouredByS ?? null, true),
+		column('pot', 'Pot', (p) => p.potGaugeKpa ?? null, true)
+	]);
+	/** By what the server sorts. */
+	const SORTED = ['when', 'grade', 'piece', 'resin', 'shot', 'humidity'];
+	const shown = $derived(view.shown.filter((c) => showMould || c.key !== 'piece'));
 </script>
 
-{#snippet head(words: string, by: string, num = false)}
-	<th class={num ? 'num' : ''}
-		>{#if sort}{@const to = sort(by)}<a
-				class="plain"
-				href={to.href}
-				aria-label="Sort by {words.toLowerCase()}{to.mark ? `, ${to.mark}` : ''}"
-				>{words}{to.mark === 'falling' ? ' ↓' : to.mark === 'rising' ? ' ↑' : ''}</a
-			>{:else}{words}{/if}</th>
-{/snippet}
+{#if sort}<div class="mb-2 flex justify-end"><ColumnChoice {view} /></div>{/if}
 <div class="slab overflow-x-auto">
-	<table class="bench text-[0.95rem]">
+	<table class="bench text-[0.95rem]" {@attach cards}>
 		<thead>
 			<tr>
-				{@render head('When', 'when')}{#if showMould}{@render head('Mould', 'piece')}{/if}<th class="num">Pull</th>{@render head(
-					'Resin',
-					'resin'
-				)}{@render head('Shot', 'shot', true)}
-				<th class="num">Room</th>{@render head('Humidity', 'humidity', true)}<th class="num">Poured by</th><th class="num">Pot</th
-				>{@render head('Grade', 'grade')}
+				{#each shown as c (c.key)}
+					<th class={c.num ? 'num' : ''}
+						>{#if sort && SORTED.includes(c.key)}{@const to = sort(c.key)}<a
+								class="plain"
+								href={to.href}
+								aria-label="Sort by {c.label.toLowerCase()}{to.mark ? `, ${to.mark}` : ''}"
+								>{c.label}{to.mark === 'falling' ? ' ↓' : to.mark === 'rising' ? ' ↑' : ''}</a
+							>{:else}{c.label}{/if}</th>
+				{/each}
 			</tr>
 		</thead>
 		<tbody>
 			{#each pulls as pull (pull.id)}
 				<tr>
-					<td class="whitespace-nowrap"
-						><a class="plain font-semibold" data-pull href="/ledger/{pull.id}">{shortTime(pull.combinedAtMs, nowMs)}</a></td>
-					{#if showMould}<td
-							><a class="plain block min-w-[11rem]" href="/moulds/{pull.mouldId}"><strong>M{pull.mouldNumber}</strong> {pull.mouldLabel}</a
-							></td
-						>{/if}
-					<td class="num">{pull.pullNumber}</td>
-					<td class="soft whitespace-nowrap">{pull.resinName}</td>
-					<td class="num whitespace-nowrap">{units.show(pull.massG, 'mass')}</td>
-					<td class="num">{units.show(pull.roomTempC, 'temperature')}</td>
-					<td class="num">{pull.relativeHumidity === null ? '–' : `${Math.round(pull.relativeHumidity)} %`}</td>
-					<td class={['num', pull.late && 'font-bold text-(--hot)']}
-						>{pull.pouredByS === undefined ? '–' : units.show(pull.pouredByS, 'time')}</td>
-					<td class="num whitespace-nowrap">{pull.potGaugeKpa === undefined ? '–' : units.show(pull.potGaugeKpa, 'pressure')}</td>
-					<td
-						><Tag word={pull.grade} />{#if pull.faults.length}<span class="soft ml-1 text-[0.88rem]"
-								>{pull.faults.map((f) => FAULT_WORDS[f]).join(', ')}</span
-							>{/if}</td>
+					{#each shown as { key } (key)}
+						{#if key === 'when'}<td class="whitespace-nowrap"
+								><a class="plain font-semibold" data-pull href="/ledger/{pull.id}">{shortTime(pull.combinedAtMs, nowMs)}</a></td>
+						{:else if key === 'grade'}<td
+								><Tag word={pull.grade} />{#if pull.faults.length}<span class="soft ml-1 text-[0.88rem]"
+										>{pull.faults.map((f) => FAULT_WORDS[f]).join(', ')}</span
+									>{/if}</td>
+						{:else if key === 'piece'}<td
+								><a class="plain block min-w-[11rem]" href="/moulds/{pull.mouldId}"
+									><strong>M{pull.mouldNumber}</strong> {pull.mouldLabel}</a
+								></td>
+						{:else if key === 'pull'}<td class="num">{pull.pullNumber}</td>
+						{:else if key === 'resin'}<td class="soft whitespace-nowrap">{pull.resinName}</td>
+						{:else if key === 'shot'}<td class="num whitespace-nowrap">{units.show(pull.massG, 'mass')}</td>
+						{:else if key === 'room'}<td class="num">{units.show(pull.roomTempC, 'temperature')}</td>
+						{:else if key === 'humidity'}<td class="num"
+								>{pull.relativeHumidity === null ? '–' : `${Math.round(pull.relativeHumidity)} %`}</td>
+						{:else if key === 'pouredBy'}<td class={['num', pull.late && 'font-bold text-(--hot)']}
+								>{pull.pouredByS === undefined ? '–' : units.show(pull.pouredByS, 'time')}</td>
+						{:else}<td class="num whitespace-nowrap">{pull.potGaugeKpa === undefined ? '–' : units.show(pull.potGaugeKpa, 'pressure')}</td
+							>{/if}
+					{/each}
 				</tr>
 			{/each}
 		</tbody>

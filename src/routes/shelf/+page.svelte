@@ -5,234 +5,225 @@
 	import PieceFace from '$lib/ui/PieceFace.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import { useUnits } from '$lib/ui/units.svelte';
-	import Unsaid from '$lib/ui/shelf/Unsaid.svelte';
+	import Material from '$lib/ui/shelf/Material.svelte';
+	import ShelfList from '$lib/ui/shelf/ShelfList.svelte';
+	import type { Column } from '$lib/ui/table/tableView.svelte';
 
 	let { data } = $props();
 	const units = useUnits();
+	const PARTS = {
+		resins: 'Resins',
+		tins: 'Tins',
+		rubbers: 'Rubbers',
+		fillers: 'Fillers',
+		colours: 'Colours',
+		releases: 'Releases',
+		thermoplastics: 'Thermoplastics'
+	};
+	const big = 'text-[1.15rem] font-bold';
+
+	type Resin = (typeof data.resins)[number];
+	type Tin = (typeof data.tins)[number];
+	type Rubber = (typeof data.rubbers)[number];
+	type Filler = (typeof data.fillers)[number];
+	type Release = (typeof data.releases)[number];
+	type Thermoplastic = (typeof data.thermoplastics)[number];
+	type Colour = (typeof data.colours)[number] | (typeof data.recipes)[number];
+
+	const ofResins: Column<Resin>[] = [
+		{ key: 'name', label: 'Resin', value: (r) => `${r.record.name} ${r.record.family}`, always: true },
+		{ key: 'pot', label: 'Pot life', value: (r) => r.record.potLifeS ?? r.record.referenceGelS ?? null, num: true },
+		{ key: 'demould', label: 'Demould', value: (r) => r.record.demouldS, num: true },
+		{ key: 'sets', label: 'Sets', value: (r) => r.record.character },
+		{ key: 'weight', label: 'A : B by weight', value: (r) => r.ratios?.weightB ?? null, num: true },
+		{ key: 'volume', label: 'A : B by volume', value: (r) => r.ratios?.volumeB ?? null, num: true },
+		{ key: 'viscosity', label: 'Viscosity', value: (r) => r.record.viscosityMpaS, num: true }
+	];
+	const ofTins: Column<Tin>[] = [
+		{ key: 'name', label: 'Tin', value: (t) => `${t.materialName} ${t.record.part}`, always: true },
+		{ key: 'lot', label: 'Lot', value: (t) => t.record.lot },
+		{ key: 'left', label: 'Left', value: (t) => (t.emptied ? 0 : t.remainingG), num: true },
+		{ key: 'open', label: 'Open for', value: (t) => t.health.openDays ?? null, num: true },
+		{ key: 'openings', label: 'Openings', value: (t) => t.openings, num: true },
+		{ key: 'state', label: 'State', value: (t) => `${t.health.level} ${t.health.reasons.join(' ')}` }
+	];
+	const ofRubbers: Column<Rubber>[] = [
+		{ key: 'name', label: 'Rubber', value: (r) => `${r.record.name} ${r.record.cureKind} ${r.record.use}`, always: true },
+		{ key: 'work', label: 'Working time', value: (r) => r.record.workingTimeS, num: true },
+		{ key: 'demould', label: 'Demould', value: (r) => r.record.cureTimeS, num: true },
+		{ key: 'ratio', label: 'A : B', value: (r) => r.record.ratioB / r.record.ratioA, num: true },
+		{ key: 'density', label: 'Density', value: (r) => r.record.densityGPerMl, num: true },
+		{ key: 'viscosity', label: 'Viscosity', value: (r) => r.record.viscosityMpaS, num: true },
+		{ key: 'shore', label: 'Shore A', value: (r) => r.record.shoreA ?? null, num: true }
+	];
+	const ofFillers: Column<Filler>[] = [
+		{ key: 'name', label: 'Filler', value: (f) => `${f.record.name} ${f.record.family}`, always: true },
+		{ key: 'solid', label: 'Solid', value: (f) => f.record.densityGPerMl, num: true },
+		{ key: 'loose', label: 'Loose', value: (f) => f.record.bulkDensityGPerMl, num: true },
+		{ key: 'grain', label: 'Grain', value: (f) => f.record.grainMm ?? null, num: true }
+	];
+	const into = (c: Colour) =>
+		'doses' in c.record
+			? (data.resins.find((r) => r.id === ('resinId' in c.record ? c.record.resinId : ''))?.record.name ?? '')
+			: c.record.side;
+	const ofColours: Column<Colour>[] = [
+		{ key: 'name', label: 'Colour', value: (c) => `${c.record.name} ${'doses' in c.record ? 'recipe' : c.record.kind}`, always: true },
+		{ key: 'into', label: 'Goes into', value: into },
+		{ key: 'density', label: 'Density', value: (c) => ('doses' in c.record ? null : c.record.densityGPerMl), num: true },
+		{ key: 'most', label: 'At most', value: (c) => ('doses' in c.record ? null : (c.record.mostPercent ?? null)), num: true }
+	];
+	const ofReleases: Column<Release>[] = [
+		{ key: 'name', label: 'Release', value: (r) => `${r.record.name} ${r.record.kind}`, always: true },
+		{ key: 'flash', label: 'Flashes off in', value: (r) => flashOffS(r.record), num: true },
+		{ key: 'paint', label: 'Paint holds', value: (r) => (isPaintable(r.record) ? 'yes, once wiped' : 'no') }
+	];
+	const ofThermoplastics: Column<Thermoplastic>[] = [
+		{ key: 'name', label: 'Thermoplastic', value: (t) => t.record.name, always: true },
+		{ key: 'softens', label: 'Softens at', value: (t) => t.record.softenTempC, num: true },
+		{ key: 'cools', label: 'Cools for', value: (t) => t.record.coolS, num: true }
+	];
 </script>
 
 <PageHead title="Shelf" about="What you work with, as the sheets describe it. The sheet of your own batch comes first.">
 	{#snippet actions()}<Button href="/shelf/meets" color="alternative" size="lg">What may touch what</Button>{/snippet}
 </PageHead>
 <nav class="mb-5 flex flex-wrap gap-2" aria-label="Parts of the shelf">
-	{#each [['resins', 'Resins'], ['tins', 'Tins'], ['rubbers', 'Rubbers'], ['fillers', 'Fillers'], ['colours', 'Colours'], ['releases', 'Releases'], ['thermoplastics', 'Thermoplastics']] as [id, label] (id)}
+	{#each Object.entries(PARTS) as [id, label] (id)}
 		<a class="tag min-h-[2.4rem] px-4! no-underline" href="#{id}">{label}</a>
 	{/each}
 </nav>
 
-<section class="mb-7 scroll-mt-20" id="resins">
-	<div class="mb-2 flex items-end justify-between">
-		<h2>Resins</h2>
-		<Button href="/shelf/resins/new">Add a resin</Button>
-	</div>
-	<div class="slab overflow-x-auto">
-		<table class="bench">
-			<thead
-				><tr
-					><th>Resin</th><th class="num">Pot life</th><th class="num">Demould</th><th>Sets</th><th class="num">A : B by weight</th><th
-						class="num">A : B by volume</th
-					><th class="num">Viscosity</th></tr
-				></thead>
-			<tbody>
-				{#each data.resins as { id, record, ratios } (id)}
-					<tr>
-						<td
-							><a class="plain font-semibold" href="/shelf/resins/{id}">{record.name}</a><br /><span class="soft text-[0.9rem]"
-								>{record.family}</span
-							><Unsaid {record} /></td>
-						<td class="num text-[1.15rem] font-bold"
-							>{units.show(record.potLifeS ?? record.referenceGelS, 'time')}{#if record.potLifeS === undefined}<span
-									class="soft block text-[0.85rem] font-normal">gel at {record.referencePercent} %</span
-								>{/if}</td>
-						<td class="num text-[1.15rem] font-bold">{units.show(record.demouldS, 'time')}</td>
-						<td>{record.character}</td>
-						<td class="num">{ratios ? `100 : ${digits(ratios.weightB, 1)}` : `${digits(record.catalystPercent ?? 0)} % catalyst`}</td>
-						<td class="num">{ratios ? `100 : ${digits(ratios.volumeB, 1)}` : '–'}</td>
-						<td class="num soft">{units.show(record.viscosityMpaS, 'viscosity')}</td>
-					</tr>
-				{:else}<tr><td colspan="7" class="soft py-6!">No resin yet.</td></tr>{/each}
-			</tbody>
-		</table>
-	</div>
-</section>
-<section class="mb-7 scroll-mt-20" id="tins">
-	<div class="mb-2 flex items-end justify-between">
-		<h2>Tins in use</h2>
-		<Button href="/shelf/containers/new">Add a tin</Button>
-	</div>
-	<div class="slab overflow-x-auto">
-		<table class="bench">
-			<thead
-				><tr><th>Tin</th><th>Lot</th><th class="num">Left</th><th class="num">Open for</th><th class="num">Openings</th><th>State</th></tr
-				></thead>
-			<tbody>
-				{#each data.tins as tin (tin.id)}
-					<tr>
-						<td
-							><span class="flex items-center gap-3"
-								><PieceFace photoId={tin.photoId} rem={2.4} /><span
-									><a class="plain font-semibold" href="/shelf/containers/{tin.id}">{tin.materialName}</a>
-									<strong>{tin.record.part === 'whole' ? '' : tin.record.part}</strong></span
-								></span
-							></td>
-						<td class="soft">{tin.record.lot}</td>
-						<td class={['num text-[1.15rem] font-bold', tin.low && 'text-(--hot)']}
-							>{tin.emptied ? 'empty' : units.show(tin.remainingG, 'mass')}{#if tin.low}<span class="block text-[0.85rem] font-normal"
-									>running out</span
-								>{/if}</td>
-						<td class="num">{tin.health.openDays === undefined ? '–' : `${Math.round(tin.health.openDays)} d`}</td>
-						<td class="num">{tin.openings}</td>
-						<td
-							>{#if tin.health.level === 'fine'}fine{:else}<strong class="text-(--hot)">{tin.health.level}</strong>: {tin.health.reasons.join(
-									'; '
-								)}{/if}{#if tin.rateFactor !== null}<span class="soft block text-[0.87rem]">× {digits(tin.rateFactor)} of its sheet</span
-								>{/if}</td>
-					</tr>
-				{:else}<tr
-						><td colspan="6" class="soft py-6!"
-							>No tin is entered. With tins, pours book out what they take, and age and moisture are watched.</td
-						></tr
-					>{/each}
-			</tbody>
-		</table>
-	</div>
-</section>
-<section class="scroll-mt-20" id="rubbers">
-	<div class="mb-2 flex items-end justify-between">
-		<h2>Mould rubbers</h2>
-		<Button href="/shelf/rubbers/new">Add a rubber</Button>
-	</div>
-	<div class="slab overflow-x-auto">
-		<table class="bench">
-			<thead
-				><tr
-					><th>Rubber</th><th class="num">Working time</th><th class="num">Demould</th><th class="num">A : B</th><th class="num">Density</th
-					><th class="num">Viscosity</th><th class="num">Shore A</th></tr
-				></thead>
-			<tbody>
-				{#each data.rubbers as { id, record } (id)}
-					<tr>
-						<td
-							><a class="plain font-semibold" href="/shelf/rubbers/{id}">{record.name}</a><br /><span class="soft text-[0.9rem]"
-								>{record.cureKind === 'addition' ? 'platinum (addition)' : 'tin (condensation)'}{record.use === 'pour'
-									? ''
-									: `, ${record.use}`}</span
-							><Unsaid {record} /></td>
-						<td class="num text-[1.15rem] font-bold">{units.show(record.workingTimeS, 'time')}</td>
-						<td class="num text-[1.15rem] font-bold">{units.show(record.cureTimeS, 'time')}</td>
-						<td class="num">{digits(record.ratioA)} : {digits(record.ratioB)} {record.ratioBy}</td>
-						<td class="num">{units.show(record.densityGPerMl, 'density')}</td>
-						<td class="num soft">{units.show(record.viscosityMpaS, 'viscosity')}</td>
-						<td class="num">{record.shoreA ?? '–'}</td>
-					</tr>
-				{:else}<tr><td colspan="7" class="soft py-6!">No rubber yet.</td></tr>{/each}
-			</tbody>
-		</table>
-	</div>
-</section>
-<section class="mt-7 scroll-mt-20" id="fillers">
-	<div class="mb-2 flex items-end justify-between">
-		<h2>Fillers</h2>
-		<Button href="/shelf/fillers/new">Add a filler</Button>
-	</div>
-	<div class="slab overflow-x-auto">
-		<table class="bench">
-			<thead><tr><th>Filler</th><th class="num">Solid</th><th class="num">Loose</th><th class="num">Grain</th></tr></thead>
-			<tbody>
-				{#each data.fillers as { id, record } (id)}
-					<tr>
-						<td
-							><a class="plain font-semibold" href="/shelf/fillers/{id}">{record.name}</a><br /><span class="soft text-[0.9rem]"
-								>{record.family}</span
-							><Unsaid {record} /></td>
-						<td class="num">{units.show(record.densityGPerMl, 'density')}</td>
-						<td class="num">{units.show(record.bulkDensityGPerMl, 'density')}</td>
-						<td class="num soft">{record.grainMm === undefined ? '–' : units.show(record.grainMm, 'length')}</td>
-					</tr>
-				{:else}<tr><td colspan="4" class="soft py-6!">No filler yet.</td></tr>{/each}
-			</tbody>
-		</table>
-	</div>
-</section>
-<section class="mt-7 scroll-mt-20" id="colours">
-	<div class="mb-2 flex flex-wrap items-end justify-between gap-2">
-		<h2>Colours and recipes</h2>
-		<span class="flex gap-2"
-			><Button href="/shelf/recipes/new" color="alternative">Build up a recipe</Button><Button href="/shelf/colours/new"
-				>Add a colour</Button
-			></span>
-	</div>
-	<div class="slab overflow-x-auto">
-		<table class="bench">
-			<thead><tr><th>Colour</th><th>Goes into</th><th class="num">Density</th><th class="num">At most</th></tr></thead>
-			<tbody>
-				{#each data.recipes as { id, record } (id)}
-					<tr>
-						<td
-							><a class="plain font-semibold" href="/shelf/recipes/{id}">{record.name}</a><br /><span class="soft text-[0.9rem]"
-								>recipe in {record.doses.length} doses</span
-							></td>
-						<td colspan="3" class="soft">{data.resins.find((r) => r.id === record.resinId)?.record.name ?? ''}</td>
-					</tr>
-				{/each}
-				{#each data.colours as { id, record } (id)}
-					<tr>
-						<td
-							><a class="plain font-semibold" href="/shelf/colours/{id}">{record.name}</a><br /><span class="soft text-[0.9rem]"
-								>{record.kind}</span
-							><Unsaid {record} /></td>
-						<td>{record.side}</td>
-						<td class="num">{units.show(record.densityGPerMl, 'density')}</td>
-						<td class="num">{record.mostPercent === undefined ? '–' : `${digits(record.mostPercent)} %`}</td>
-					</tr>
-				{:else}<tr><td colspan="4" class="soft py-6!">No colour yet.</td></tr>{/each}
-			</tbody>
-		</table>
-	</div>
-</section>
-<section class="mt-7 scroll-mt-20" id="releases">
-	<div class="mb-2 flex items-end justify-between">
-		<h2>Releases and barriers</h2>
-		<Button href="/shelf/releases/new">Add a release</Button>
-	</div>
-	<div class="slab overflow-x-auto">
-		<table class="bench">
-			<thead><tr><th>Release</th><th class="num">Flashes off in</th><th>Paint holds</th></tr></thead>
-			<tbody>
-				{#each data.releases as { id, record } (id)}
-					<tr>
-						<td
-							><a class="plain font-semibold" href="/shelf/releases/{id}">{record.name}</a><br /><span class="soft text-[0.9rem]"
-								>{record.kind}</span
-							></td>
-						<td class="num text-[1.15rem] font-bold"
-							>{flashOffS(record) === 0 ? 'at once' : units.show(flashOffS(record), 'time')}{#if record.flashOffS === undefined}<span
-									class="soft block text-[0.85rem] font-normal">a default</span
-								>{/if}</td>
-						<td>{isPaintable(record) ? 'yes, once wiped' : 'no'}</td>
-					</tr>
-				{:else}<tr><td colspan="3" class="soft py-6!">No release yet.</td></tr>{/each}
-			</tbody>
-		</table>
-	</div>
-</section>
-<section class="mt-7 scroll-mt-20" id="thermoplastics">
-	<div class="mb-2 flex items-end justify-between">
-		<h2>Re-meltable thermoplastics</h2>
-		<Button href="/shelf/thermoplastics/new">Add a thermoplastic</Button>
-	</div>
-	<div class="slab overflow-x-auto">
-		<table class="bench">
-			<thead><tr><th>Thermoplastic</th><th class="num">Softens at</th><th class="num">Cools for</th></tr></thead>
-			<tbody>
-				{#each data.thermoplastics as { id, record } (id)}
-					<tr>
-						<td><a class="plain font-semibold" href="/shelf/thermoplastics/{id}">{record.name}</a><Unsaid {record} /></td>
-						<td class="num">{units.show(record.softenTempC, 'temperature')}</td>
-						<td class="num">{units.show(record.coolS, 'time')}</td>
-					</tr>
-				{:else}<tr><td colspan="3" class="soft py-6!">None yet.</td></tr>{/each}
-			</tbody>
-		</table>
-	</div>
-</section>
+<ShelfList
+	id="resins"
+	title="Resins"
+	columns={ofResins}
+	rows={data.resins}
+	none="No resin yet."
+	add={{ label: 'Add a resin', href: '/shelf/resins/new' }}>
+	{#snippet cell({ id, record, ratios }, key)}
+		{#if key === 'name'}<Material href="/shelf/resins/{id}" name={record.name} about={record.family} {record} />
+		{:else if key === 'pot'}<span class={big}>{units.show(record.potLifeS ?? record.referenceGelS, 'time')}</span
+			>{#if record.potLifeS === undefined}<span class="soft block text-[0.85rem]">gel at {record.referencePercent} %</span>{/if}
+		{:else if key === 'demould'}<span class={big}>{units.show(record.demouldS, 'time')}</span>
+		{:else if key === 'sets'}{record.character}
+		{:else if key === 'weight'}{ratios ? `100 : ${digits(ratios.weightB, 1)}` : `${digits(record.catalystPercent ?? 0)} % catalyst`}
+		{:else if key === 'volume'}{ratios ? `100 : ${digits(ratios.volumeB, 1)}` : '–'}
+		{:else}<span class="soft">{units.show(record.viscosityMpaS, 'viscosity')}</span>{/if}
+	{/snippet}
+</ShelfList>
+
+<ShelfList
+	id="tins"
+	title="Tins in use"
+	columns={ofTins}
+	rows={data.tins}
+	none="No tin is entered. With tins, pours book out what they take, and age and moisture are watched."
+	add={{ label: 'Add a tin', href: '/shelf/containers/new' }}>
+	{#snippet cell(tin, key)}
+		{#if key === 'name'}<span class="flex items-center gap-3"
+				><PieceFace photoId={tin.photoId} rem={2.4} /><span
+					><a class="plain font-semibold" href="/shelf/containers/{tin.id}">{tin.materialName}</a>
+					<strong>{tin.record.part === 'whole' ? '' : tin.record.part}</strong></span
+				></span>
+		{:else if key === 'lot'}<span class="soft">{tin.record.lot}</span>
+		{:else if key === 'left'}<span class={[big, tin.low && 'text-(--hot)']}
+				>{tin.emptied ? 'empty' : units.show(tin.remainingG, 'mass')}{#if tin.low}<span class="block text-[0.85rem] font-normal"
+						>running out</span
+					>{/if}</span>
+		{:else if key === 'open'}{tin.health.openDays === undefined ? '–' : `${Math.round(tin.health.openDays)} d`}
+		{:else if key === 'openings'}{tin.openings}
+		{:else}{#if tin.health.level === 'fine'}fine{:else}<strong class="text-(--hot)">{tin.health.level}</strong>: {tin.health.reasons.join(
+					'; '
+				)}{/if}{#if tin.rateFactor !== null}<span class="soft block text-[0.87rem]">× {digits(tin.rateFactor)} of its sheet</span>{/if}{/if}
+	{/snippet}
+</ShelfList>
+
+<ShelfList
+	id="rubbers"
+	title="Mould rubbers"
+	columns={ofRubbers}
+	rows={data.rubbers}
+	none="No rubber yet."
+	add={{ label: 'Add a rubber', href: '/shelf/rubbers/new' }}>
+	{#snippet cell({ id, record }, key)}
+		{#if key === 'name'}<Material
+				href="/shelf/rubbers/{id}"
+				name={record.name}
+				about="{record.cureKind === 'addition' ? 'platinum (addition)' : 'tin (condensation)'}{record.use === 'pour'
+					? ''
+					: `, ${record.use}`}"
+				{record} />
+		{:else if key === 'work'}<span class={big}>{units.show(record.workingTimeS, 'time')}</span>
+		{:else if key === 'demould'}<span class={big}>{units.show(record.cureTimeS, 'time')}</span>
+		{:else if key === 'ratio'}{digits(record.ratioA)} : {digits(record.ratioB)} {record.ratioBy}
+		{:else if key === 'density'}{units.show(record.densityGPerMl, 'density')}
+		{:else if key === 'viscosity'}<span class="soft">{units.show(record.viscosityMpaS, 'viscosity')}</span>
+		{:else}{record.shoreA ?? '–'}{/if}
+	{/snippet}
+</ShelfList>
+
+<ShelfList
+	id="fillers"
+	title="Fillers"
+	columns={ofFillers}
+	rows={data.fillers}
+	none="No filler yet."
+	add={{ label: 'Add a filler', href: '/shelf/fillers/new' }}>
+	{#snippet cell({ id, record }, key)}
+		{#if key === 'name'}<Material href="/shelf/fillers/{id}" name={record.name} about={record.family} {record} />
+		{:else if key === 'solid'}{units.show(record.densityGPerMl, 'density')}
+		{:else if key === 'loose'}{units.show(record.bulkDensityGPerMl, 'density')}
+		{:else}<span class="soft">{record.grainMm === undefined ? '–' : units.show(record.grainMm, 'length')}</span>{/if}
+	{/snippet}
+</ShelfList>
+
+<ShelfList
+	id="colours"
+	title="Colours and recipes"
+	columns={ofColours}
+	rows={[...data.recipes, ...data.colours]}
+	none="No colour yet."
+	add={{ label: 'Add a colour', href: '/shelf/colours/new' }}>
+	{#snippet beside()}<Button href="/shelf/recipes/new" color="alternative">Build up a recipe</Button>{/snippet}
+	{#snippet cell(c, key)}
+		{#if key === 'name'}
+			{#if 'doses' in c.record}<Material
+					href="/shelf/recipes/{c.id}"
+					name={c.record.name}
+					about="recipe in {c.record.doses.length} doses" />
+			{:else}<Material href="/shelf/colours/{c.id}" name={c.record.name} about={c.record.kind} record={c.record} />{/if}
+		{:else if key === 'into'}{into(c)}
+		{:else if 'doses' in c.record}–
+		{:else if key === 'density'}{units.show(c.record.densityGPerMl, 'density')}
+		{:else}{c.record.mostPercent === undefined ? '–' : `${digits(c.record.mostPercent)} %`}{/if}
+	{/snippet}
+</ShelfList>
+
+<ShelfList
+	id="releases"
+	title="Releases and barriers"
+	columns={ofReleases}
+	rows={data.releases}
+	none="No release yet."
+	add={{ label: 'Add a release', href: '/shelf/releases/new' }}>
+	{#snippet cell({ id, record }, key)}
+		{#if key === 'name'}<Material href="/shelf/releases/{id}" name={record.name} about={record.kind} />
+		{:else if key === 'flash'}<span class={big}>{flashOffS(record) === 0 ? 'at once' : units.show(flashOffS(record), 'time')}</span
+			>{#if record.flashOffS === undefined}<span class="soft block text-[0.85rem]">a default</span>{/if}
+		{:else}{isPaintable(record) ? 'yes, once wiped' : 'no'}{/if}
+	{/snippet}
+</ShelfList>
+
+<ShelfList
+	id="thermoplastics"
+	title="Re-meltable thermoplastics"
+	columns={ofThermoplastics}
+	rows={data.thermoplastics}
+	none="None yet."
+	add={{ label: 'Add a thermoplastic', href: '/shelf/thermoplastics/new' }}>
+	{#snippet cell({ id, record }, key)}
+		{#if key === 'name'}<Material href="/shelf/thermoplastics/{id}" name={record.name} {record} />
+		{:else if key === 'softens'}{units.show(record.softenTempC, 'temperature')}
+		{:else}{units.show(record.coolS, 'time')}{/if}
+	{/snippet}
+</ShelfList>

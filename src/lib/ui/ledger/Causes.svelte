@@ -14,7 +14,8 @@
 		<ol class="divide-y divide-(--line) border-y border-(--line)">
 			{#each ranked as c, i (c.id)}
 				<li class="grid grid-cols-[3.6rem_1fr_auto] items-start gap-x-3 py-2">
-					<span class={['text-[1.25rem] font-bold tabular-nums', i === 0 && 'text-(--hot)']}>{Math.round(100 * c.likelihood)} %</span>
+					<span class={['tabular-nums', i === 0 ? 'text-[1.5rem] font-bold' : 'soft text-[1.15rem]']}
+						>{Math.round(100 * c.likelihood)} %</span>
 					<div>
 						<p>
 							<strong>{CAUSE_WORDS[c.id]}</strong>

@@ -32,7 +32,7 @@ export const PAGES: readonly Findable[] = [
 	page('Add a rubber', 'shelf', '/shelf/rubbers/new'),
 	page('Add a tin', 'shelf', '/shelf/containers/new', 'lot stock'),
 	page('What may touch what', 'shelf', '/shelf/meets', 'compatibility inhibition release'),
-	page('Workshop', 'units, room, scale, pot, light and dark', '/settings', 'settings setup'),
+	page('Settings', 'units, room, scale, pot, light and dark', '/settings', 'workshop setup'),
 	page('Instruments', 'scale, thermometer, gauge', '/settings/instruments', 'devices token'),
 	page('The whole book', 'out and in', '/workshop', 'backup export restore'),
 	page('Keys', 'everything that a key does', '/keys', 'keyboard shortcuts')

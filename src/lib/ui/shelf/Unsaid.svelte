@@ -6,5 +6,5 @@
 	const usual = $derived(usualWords(record));
 </script>
 
-{#if record.typical}<br /><span class="text-[0.9rem] text-(--hot)">typical of its kind, nobody’s sheet</span>
-{:else if usual}<br /><span class="text-[0.9rem] text-(--hot)">usual, not from its sheet: {usual}</span>{/if}
+{#if record.typical}<span class="block text-[0.9rem] text-(--hot)">typical of its kind, nobody’s sheet</span>
+{:else if usual}<span class="block text-[0.9rem] text-(--hot)">usual, not from its sheet: {usual}</span>{/if}

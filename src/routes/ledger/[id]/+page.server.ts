@@ -35,7 +35,7 @@ import {
 import { listPictures } from '$lib/server/repositories/pictures';
 import { listResins } from '$lib/server/repositories/materials';
 import { getPour, readEvents } from '$lib/server/repositories/pours';
-import { listLooks } from '$lib/server/repositories/wear';
+import { listInspections } from '$lib/server/repositories/wear';
 import { worstSign } from '$lib/core/wear';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -47,12 +47,12 @@ const SHOWN_CAUSES = 5;
 async function aroundOf(pull: Pull, plan: PourPlan | undefined) {
 	const atMs = pull.combinedAt.getTime();
 	const ids = [plan?.containers?.a, plan?.containers?.b].filter((id): id is string => Boolean(id));
-	const [looks, tins] = await Promise.all([
-		listLooks(pull.mouldId),
+	const [inspections, tins] = await Promise.all([
+		listInspections(pull.mouldId),
 		Promise.all(ids.map((id) => getContainer(id).catch(() => undefined)))
 	]);
-	const look = looks.filter((l) => l.at.getTime() <= atMs).at(-1);
-	const wear = look && worstSign(look.look.scores)?.score;
+	const inspection = inspections.filter((l) => l.at.getTime() <= atMs).at(-1);
+	const wear = inspection && worstSign(inspection.inspection.scores)?.score;
 	const open = tins.flatMap((t) => (t?.record.openedOn ? [Date.parse(t.record.openedOn)] : []));
 	const days = open.map((ms) => (atMs - ms) / DAY_MS).filter((d) => d >= 0);
 	const openings = await Promise.all(tins.flatMap((t) => (t ? [openingsBy(t, pull.combinedAt)] : [])));

@@ -1,9 +1,8 @@
 <script lang="ts">
-	import { FAULT_WORDS, type Fault } from '$lib/core/faults';
+	import { CAUSE_WORDS, FAULT_WORDS, type Fault } from '$lib/core/faults';
 	import { DEVICE_NAMES } from '$lib/core/devices';
 	import { stepsOf, isReading, shrinkagePercent, sourceOf, SOURCE_WORDS, type PourEvent, GRADE_WORDS, SEEN_WORDS } from '$lib/core/bench';
 	import AddFindings from '$lib/ui/ledger/AddFindings.svelte';
-	import Answer from '$lib/ui/Answer.svelte';
 	import { wallTime } from '$lib/ui/clockText';
 	import Causes from '$lib/ui/ledger/Causes.svelte';
 	import Correct from '$lib/ui/ledger/Correct.svelte';
@@ -11,13 +10,19 @@
 	import LayerStories from '$lib/ui/ledger/LayerStories.svelte';
 	import Pictures from '$lib/ui/Pictures.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
-	import Tag from '$lib/ui/Tag.svelte';
 	import { useUnits } from '$lib/ui/units.svelte';
 
 	let { data, form } = $props();
 	const units = useUnits();
 	const body = $derived(data.pull.body);
 	const steps = $derived(data.plan ? stepsOf(data.plan, units.system) : []);
+	const GRADE_TONES = { good: 'work', 'needs-work': 'ink', scrap: 'harm' } as const;
+	/** Why it came out so: what a maker confirmed, else what its log makes likeliest. */
+	const reason = $derived.by(() => {
+		const of = data.causes.find((c) => c.confirmed) ?? data.causes[0];
+		const id = of?.confirmed ?? of?.ranked[0]?.id;
+		return id && { id, confirmed: Boolean(of?.confirmed) };
+	});
 	const shrunk = $derived(body.inspected && shrinkagePercent(body.inspected));
 	const time = (s: number | undefined) => (s === undefined ? '–' : units.show(s, 'time'));
 	const rows = $derived([
@@ -135,10 +140,15 @@
 	</section>
 	<aside class="slab flex flex-col gap-4 p-5">
 		<div>
-			<p class="label mb-2">Grade</p>
-			<span class="text-[1.5rem]"><Tag word={data.pull.grade} /></span>
+			<p class="label mb-1">Grade</p>
+			<p class="answer text-[2.6rem]" style:color="var(--{GRADE_TONES[data.pull.grade]})">{GRADE_WORDS[data.pull.grade]}</p>
+			<p class="mt-2 text-[1.15rem]">
+				{#if body.faults.length}<strong>{body.faults.map((f) => FAULT_WORDS[f]).join(', ')}</strong>{#if reason}<br />{reason.confirmed
+							? 'because of'
+							: 'most likely'} <strong>{CAUSE_WORDS[reason.id]}</strong>{/if}{:else if body.abandonedBecause === undefined}No fault was
+					noted.{/if}
+			</p>
 		</div>
-		{#if body.faults.length}<p><span class="label">Faults</span><br />{body.faults.map((f) => FAULT_WORDS[f]).join(', ')}</p>{/if}
 		{#if body.inspected}
 			<dl class="grid grid-cols-2 gap-3">
 				{#each Object.entries(body.inspected.places ?? {}) as [fault, place] (fault)}<div class="col-span-2">
@@ -169,11 +179,14 @@
 		{#if body.note}<p class="break-words whitespace-pre-wrap">
 				<span class="label">Note</span><br />{body.note}
 			</p>{/if}
-		<Answer
-			label="Shot"
-			value={units.show(body.massG, 'mass')}
-			note="{data.pull.resinName}, cup {body.batchIndex + 1} of {body.batchCount}" />
 		<dl class="grid grid-cols-2 gap-3">
+			<div class="col-span-2">
+				<dt class="soft text-[0.9rem]">Shot</dt>
+				<dd class="text-[1.2rem] font-bold">
+					{units.show(body.massG, 'mass')}
+					<span class="font-normal">{data.pull.resinName}, cup {body.batchIndex + 1} of {body.batchCount}</span>
+				</dd>
+			</div>
 			<div>
 				<dt class="soft text-[0.9rem]">Room</dt>
 				<dd class="text-[1.2rem] font-bold">{units.show(body.roomTempC, 'temperature')}</dd>
@@ -202,5 +215,9 @@
 	</aside>
 </div>
 <div class="mt-5">
-	<Pictures photos={data.photos} problem={form && 'photoProblem' in form ? String(form.photoProblem) : ''} of="The cast" />
+	<Pictures
+		photos={data.photos}
+		problem={form && 'photoProblem' in form ? String(form.photoProblem) : ''}
+		of="The cast"
+		suggest={body.faults.map((f) => [FAULT_WORDS[f], body.inspected?.places?.[f]].filter(Boolean).join(', '))} />
 </div>

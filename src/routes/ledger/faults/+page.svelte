@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { cards } from '$lib/ui/table/cards';
 	import { Button } from 'flowbite-svelte';
 	import { CAUSE_WORDS, FAULT_WORDS, FAULTS, type Fault } from '$lib/core/faults';
 	import Chart from '$lib/ui/Chart.svelte';
@@ -32,14 +33,15 @@
 	<p class="slab p-6 text-lg">There are too few pulls to compare anything yet.</p>
 {:else}
 	<div class="slab overflow-x-auto">
-		<table class="bench">
+		<table class="bench" {@attach cards}>
 			<thead
 				><tr><th>Circumstance</th><th class="num">With it</th><th class="num">Without it</th><th>Could be chance</th><th>How sure</th></tr
 				></thead>
 			<tbody>
 				{#each data.rows as r (r.name)}
-					<tr>
-						<td class="font-semibold">{r.name}</td>
+					{@const sure = !r.small && r.p < 0.01}
+					<tr class={sure ? 'bg-(--work-soft)' : ''}>
+						<td class={sure ? 'text-[1.1rem] font-bold text-(--work)' : ''}>{r.name}</td>
 						<td class="num"
 							><strong>{percent(r.withShare)}</strong>
 							<span class="soft block text-[0.93rem] whitespace-nowrap"
@@ -52,8 +54,8 @@
 							></td>
 						<td class="num">{r.p < 0.001 ? 'under 0.1 %' : `${(100 * r.p).toFixed(1)} %`}</td>
 						<td
-							>{#if r.small}<span class="font-semibold text-(--hot)">small numbers: a hint at most</span>{:else if r.p < 0.01}<span
-									class="font-semibold text-(--work)">it changes with it</span
+							>{#if sure}<strong class="text-(--work)">● it changes with it</strong>{:else if r.small}<span class="soft"
+									>small numbers: a hint at most</span
 								>{:else}<span class="soft">nothing to be seen</span>{/if}</td>
 					</tr>
 				{/each}

@@ -166,7 +166,7 @@
 			<span role="status" class="font-semibold text-(--work)">{$message ?? ''}</span>
 		</div>
 	</div>
-	<aside class="slab flex flex-col gap-3 p-5" aria-live="polite">
+	<aside class="slab flex flex-col gap-3 p-5 lg:sticky lg:top-0 lg:max-h-[calc(100dvh-4.6rem)] lg:overflow-y-auto">
 		<h2>To 100 g of mixed resin</h2>
 		{#each scaled as s (s.colourId)}
 			<div class="flex items-baseline justify-between gap-3 border-b border-(--line) pb-2">

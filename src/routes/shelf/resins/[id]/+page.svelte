@@ -347,7 +347,7 @@
 			<span role="status" class="font-semibold text-(--work)">{$message ?? ''}</span>
 		</div>
 	</div>
-	<aside class="slab flex h-fit flex-col gap-4 p-5" aria-live="polite">
+	<aside class="slab flex h-fit flex-col gap-4 p-5 lg:sticky lg:top-0 lg:max-h-[calc(100dvh-4.6rem)] lg:overflow-y-auto">
 		{#if ratios}
 			<div>
 				<p class="label">A : B by weight</p>
