@@ -35,3 +35,13 @@ it.each(PAPERS)(
 		}
 	}
 );
+
+it('the sheets are set in the typeface of the screens, and a name in other letters has letters', async () => {
+	const [shot] = await listShots(1);
+	const bytes = Buffer.from(await (await fetch(`${base}/shots/${shot!.id}/card.pdf`)).arrayBuffer()).toString(
+		'latin1'
+	);
+	const fonts = [...bytes.matchAll(/\/FontName \/[A-Z]+\+([\w-]+)/g)].map((m) => m[1]!);
+	expect(fonts.some((f) => /Atkinson/.test(f))).toBe(true);
+	expect(fonts.filter((f) => !/Atkinson|Roboto/.test(f))).toEqual([]);
+});

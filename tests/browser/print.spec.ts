@@ -21,7 +21,7 @@ test('a browser print of any page prints all of it, in ink on white', async ({ p
 	for (const path of PAGES) {
 		await page.goto(path);
 		await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();
-		await expect(page.locator('fieldset.waking')).toBeEnabled();
+		await expect(page.locator('fieldset.waking:enabled')).toBeAttached();
 		await page.emulateMedia({ media: 'print', colorScheme: 'dark' });
 		await page.evaluate(() => dispatchEvent(new Event('beforeprint')));
 		const found = await page.evaluate(() => {

@@ -4,7 +4,7 @@ import { closingOf, drawMould, KIND_WORDS, MOULD_MODULES } from '$lib/core/mould
 import { formatQuantity } from '$lib/core/units';
 import { addressOf, LOOPBACK_WORDS } from '$lib/server/address';
 import { orPage } from '$lib/server/forms';
-import { PAGE_SIZES, onPaper, PT_PER_MM, sheet } from '$lib/server/paper';
+import { numbered, PAGE_SIZES, PAPER_FONT, onPaper, PT_PER_MM, sheet } from '$lib/server/paper';
 import { getMaster } from '$lib/server/repositories/masters';
 import { getMould } from '$lib/server/repositories/moulds';
 import type { Paper } from '$lib/core/workshop';
@@ -44,7 +44,7 @@ export const GET: RequestHandler = async ({ params, locals, url, platform }) => 
 	};
 	const placed = (title: string, drawing: typeof drawings.plan, mostMm: number): Content => {
 		const part = scaleFor(drawing, left.widthMm, mostMm);
-		const svg = onPaper(toSvg(drawing, mould.label)).replaceAll('sans-serif', 'Roboto');
+		const svg = onPaper(toSvg(drawing, mould.label)).replaceAll('sans-serif', PAPER_FONT);
 		// a title never stands alone at the foot of a sheet
 		return {
 			unbreakable: true,
@@ -69,6 +69,7 @@ export const GET: RequestHandler = async ({ params, locals, url, platform }) => 
 			pageSize: PAGE_SIZES[locals.settings.paper],
 			pageMargins: [10 * PT_PER_MM, 10 * PT_PER_MM, 10 * PT_PER_MM, 10 * PT_PER_MM],
 			info: { title: `M${mould.number} ${mould.label}` },
+			...numbered(`M${mould.number} ${mould.label}`),
 			content: [
 				{
 					columns: [

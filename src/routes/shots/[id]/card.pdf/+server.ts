@@ -14,7 +14,8 @@ import {
 import { outlineOfShot } from '$lib/server/faces';
 import { addressOf, LOOPBACK_WORDS } from '$lib/server/address';
 import { orPage } from '$lib/server/forms';
-import { drawnOnPaper, PAGE_SIZES, onPaper, PT_PER_MM, sheet } from '$lib/server/paper';
+import { drawnOnPaper, numbered, PAGE_SIZES, onPaper, PT_PER_MM, sheet } from '$lib/server/paper';
+import { partBox, roomToWrite, tickBox } from '$lib/server/paperParts';
 import { batchPlans, getShot, type ShotMoved } from '$lib/server/repositories/shots';
 import type { RequestHandler } from './$types';
 
@@ -68,53 +69,66 @@ export const GET: RequestHandler = async ({ params, locals, url, platform }) => 
 		plans.push(kept);
 		if (moved && !told) told = moved;
 	}
-	const amounts = (plan: PourPlan): Content => ({
-		table: {
-			widths: ['auto', 'auto', 'auto', 'auto', 'auto', '*'],
-			body: [
-				(isCatalysed(plan)
-					? ['', 'Resin', 'Catalyst', 'Straight cup', 'Mark', '']
-					: ['', 'A', 'B', 'Straight cups', 'Mark A', 'Mark B']
-				).map((text) => ({
-					text,
-					bold: true
-				})),
-				...(plan.layers ?? plan.cups ?? [plan]).map((cup, i) => {
-					const marks = marksOf(plan, cup);
-					return [
-						plan.cups ? plan.cups[i]!.name : plan.layers ? `Layer ${i + 1}` : 'Cup',
-						both(cup.a.massG),
-						cup.catalyst
-							? `${formatDrops(cup.catalyst.drops, cup.catalyst.dropsMost)}, ${digits(cup.catalyst.volumeMl)} ml`
-							: both(cup.b.massG),
-						`${show(marks.wideMm, 'length')} wide`,
-						show(marks.aMm, 'length'),
-						cup.catalyst ? '' : show(marks.bMm, 'length')
-					];
-				})
-			]
-		},
-		layout: 'lightHorizontalLines',
-		margin: [0, 6, 0, 6]
-	});
+	/** A and B as large as on the bench; a cup for each layer or colour has a pair of its own. */
+	const amounts = (plan: PourPlan): Content[] =>
+		(plan.layers ?? plan.cups ?? [plan]).map((cup, i) => {
+			const marks = marksOf(plan, cup);
+			const wide = `in a straight cup ${show(marks.wideMm, 'length')} wide`;
+			const called = plan.cups ? plan.cups[i]!.name : plan.layers ? `Layer ${i + 1}` : '';
+			const box = (letter: 'A' | 'B' | 'Resin', massG: number, markMm: number) =>
+				partBox(letter, onPaper(formatQuantity(massG, 'mass', units)), [
+					onPaper(formatOther(massG, 'mass', units)),
+					marks.wideMm > 0 ? `${show(markMm, 'length')} high ${wide}` : ''
+				]);
+			return {
+				unbreakable: true,
+				stack: [
+					...(called
+						? [{ text: called, bold: true, margin: [0, 4, 0, 0] as [number, number, number, number] }]
+						: []),
+					{
+						columns: cup.catalyst
+							? [
+									box('Resin', cup.a.massG, marks.aMm),
+									partBox('Catalyst', formatDrops(cup.catalyst.drops, cup.catalyst.dropsMost), [
+										`${digits(cup.catalyst.volumeMl)} ml`
+									])
+								]
+							: [box('A', cup.a.massG, marks.aMm), box('B', cup.b.massG, marks.bMm)],
+						columnGap: 10,
+						margin: [0, 4, 0, 4]
+					}
+				]
+			};
+		});
 	const stepRows = (plan: PourPlan): Content => ({
 		table: {
-			headerRows: 0,
-			widths: [14, '*', 'auto'],
-			body: benchSteps(plan, units).map((s, i) => [
-				`${i + 1}`,
-				{
-					text: [
-						{ text: `${onPaper(s.title)}. `, bold: true },
-						onPaper(s.detail),
-						...(s.warnings ?? []).map((w) => ({
-							text: onPaper(` ${textInUnits(`${w.message} ${w.action}`, units)}`),
-							bold: true
-						}))
-					]
-				},
-				{ text: whenOf(s, plan), noWrap: true, bold: s.deadlineS !== undefined }
-			])
+			headerRows: 1,
+			dontBreakRows: true,
+			widths: [12, 16, '*', 92, 62],
+			body: [
+				['', '', '', '', { text: 'as it was', fontSize: 8, alignment: 'right' }],
+				...benchSteps(plan, units).map((s, i) => [
+					tickBox(),
+					`${i + 1}`,
+					{
+						text: [
+							{
+								text: `${onPaper(s.title)}${s.amount ? onPaper(`: ${formatQuantity(s.amount.massG, 'mass', units)}`) : ''}. `,
+								bold: true,
+								fontSize: s.amount ? 13 : 10
+							},
+							onPaper(s.detail),
+							...(s.warnings ?? []).map((w) => ({
+								text: onPaper(` ${textInUnits(`${w.message} ${w.action}`, units)}`),
+								bold: true
+							}))
+						]
+					},
+					{ text: onPaper(whenOf(s, plan)), bold: s.deadlineS !== undefined },
+					roomToWrite()
+				])
+			]
 		},
 		layout: 'lightHorizontalLines'
 	});
@@ -125,6 +139,7 @@ export const GET: RequestHandler = async ({ params, locals, url, platform }) => 
 			pageSize: PAGE_SIZES[locals.settings.paper],
 			pageMargins: [12 * PT_PER_MM, 10 * PT_PER_MM, 12 * PT_PER_MM, 10 * PT_PER_MM],
 			info: { title: `Shot S${shot.number}` },
+			...numbered(`Shot S${shot.number}, ${first.masterName}`),
 			content: [
 				{
 					columns: [
@@ -153,7 +168,7 @@ export const GET: RequestHandler = async ({ params, locals, url, platform }) => 
 					? [
 							{
 								text: onPaper(
-									`As it was kept. By today’s records (${told.records.join(', ') || 'newer sums'}): ${told.refused ?? told.differences.map((d) => `${d.what} ${d.kept} → ${d.now}`).join('; ')}.`
+									`As it was kept. By today’s records (${told.records.join(', ') || 'newer sums'}): ${told.refused ?? told.differences.map((d) => `${d.what} ${d.kept}, now ${d.now}`).join('; ')}.`
 								),
 								bold: true,
 								margin: [0, 6, 0, 0] as [number, number, number, number]
@@ -165,7 +180,7 @@ export const GET: RequestHandler = async ({ params, locals, url, platform }) => 
 						text: `${plans.length > 1 ? `Cup with ${plan.moulds.reduce((s, m) => s + m.copies, 0)}: ` : ''}${plan.moulds.map((m) => `M${m.number}${m.copies > 1 ? ` ×${m.copies}` : ''}`).join(', ')}`,
 						margin: [0, 8, 0, 0]
 					},
-					amounts(plan),
+					...amounts(plan),
 					...(plan.fillers ?? []).map((f) => ({
 						text: `${f.name} into ${isCatalysed(plan) ? 'the resin' : 'B'}: ${both(f.massG)}, ${show(f.volumeMl, 'volume')} in the mix`
 					})),
