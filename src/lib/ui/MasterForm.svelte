@@ -16,6 +16,7 @@
 	} from '$lib/core/master';
 	import { masterThing, releaseThing, rubberThing, whatMeets, type Experience } from '$lib/core/compatibility';
 	import type { ReleaseRecord, RubberRecord } from '$lib/core/shelf';
+	import AnswerPane from './AnswerPane.svelte';
 	import Save from './Save.svelte';
 	import AddInPlace from './shelf/AddInPlace.svelte';
 	import ChoiceField from './ChoiceField.svelte';
@@ -33,14 +34,13 @@
 
 	interface Props {
 		data: SuperValidated<MasterForm>;
-		photoId: string | null;
 		submit: string;
 		densities: readonly { name: string; densityGPerMl: number }[];
 		rubbers: readonly { id: string; record: RubberRecord }[];
 		releases: readonly { id: string; record: ReleaseRecord }[];
 		experiences: readonly Experience[];
 	}
-	let { data, photoId, submit, densities, rubbers, releases, experiences }: Props = $props();
+	let { data, submit, densities, rubbers, releases, experiences }: Props = $props();
 	const units = useUnits();
 	const { form, errors, enhance, submitting } = benchForm(() => data, { validators: zod4Client(masterForm) });
 	const drafted = $derived(readingSoFar($form));
@@ -178,38 +178,40 @@
 		</div>
 		<Save label={submit} submitting={$submitting} disabled={!!photoError} />
 	</div>
-	<aside class="slab h-fit p-5" aria-live="polite">
-		<p class="label">Volume of one copy</p>
-		<p class="answer mt-2 text-[3.2rem] break-words">
-			{volume ? units.show(volume.volumeMl, 'volume') : '–'}
-		</p>
-		{#if volume}
-			<p class="soft mt-1">{units.other(volume.volumeMl, 'volume')}</p>
-			<div class="mt-3"><Working lines={[volume.working]} open /></div>
-		{:else}
-			<p class="soft mt-2">
-				It appears as soon as the fields beside it are filled. It may stay empty: a mould can be planned for the most rubber that it takes,
-				and its water tells the volume. A shot waits for it.
+	<AnswerPane label="Volume of one copy" value={volume ? units.show(volume.volumeMl, 'volume') : '–'} class="h-fit">
+		<div>
+			<p class="label">Volume of one copy</p>
+			<p class="answer mt-2 text-[3.2rem] break-words">
+				{volume ? units.show(volume.volumeMl, 'volume') : '–'}
 			</p>
-		{/if}
-		{#if meets.length > 0}
-			<h2 class="mt-5 mb-1">Under your rubbers</h2>
-			<ul>
-				{#each meets as m (m.id)}
-					<li class="border-t border-(--line) py-1.5">
-						<details>
-							<summary
-								><strong>{m.name}</strong>:
-								<span class={m.harm ? 'text-(--harm)' : m.said.length > 0 ? 'text-(--hot)' : 'text-(--work)'}
-									>{m.harm ? 'will not cure or bonds' : m.said.length > 0 ? 'with care' : 'nothing against it'}</span
-								></summary>
-							<Warnings warnings={m.said} />
-						</details>
-					</li>
-				{/each}
-			</ul>
-			<p class="soft mt-1 text-[0.9rem]">Always a small trial patch first.</p>
-		{/if}
-		{#if photoId}<img class="mt-4 w-full rounded-lg" src="/photos/{photoId}" alt="The master" />{/if}
-	</aside>
+			{#if volume}
+				<p class="soft mt-1">{units.other(volume.volumeMl, 'volume')}</p>
+				<div class="mt-3"><Working lines={[volume.working]} open /></div>
+			{:else}
+				<p class="soft mt-2">
+					It appears as soon as the fields beside it are filled. It may stay empty: a mould can be planned for the most rubber that it
+					takes, and its water tells the volume. A shot waits for it.
+				</p>
+			{/if}
+			{#if meets.length > 0}
+				<h2 class="mt-5 mb-1">Under your rubbers</h2>
+				<ul>
+					{#each meets as m (m.id)}
+						<li class="border-t border-(--line) py-1.5">
+							<details>
+								<summary
+									><strong>{m.name}</strong>:
+									<span class={m.harm ? 'text-(--harm)' : m.said.length > 0 ? 'text-(--hot)' : 'text-(--work)'}
+										>{m.harm ? 'will not cure or bonds' : m.said.length > 0 ? 'with care' : 'nothing against it'}</span
+									></summary>
+								<Warnings warnings={m.said} />
+							</details>
+						</li>
+					{/each}
+				</ul>
+				<p class="soft mt-1 text-[0.9rem]">Always a small trial patch first.</p>
+			{/if}
+		</div>
+		{#snippet action()}<button type="submit" class="slim-action">{submit}</button>{/snippet}
+	</AnswerPane>
 </form>

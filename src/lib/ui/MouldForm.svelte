@@ -27,6 +27,7 @@
 	} from '$lib/core/mould';
 	import { flashOffS, type ReleaseRecord, type ResinRecord, type RubberRecord, type ThermoplasticRecord } from '$lib/core/shelf';
 	import type { WorkshopSettings } from '$lib/core/workshop';
+	import AnswerPane from './AnswerPane.svelte';
 	import Save from './Save.svelte';
 	import AddInPlace from './shelf/AddInPlace.svelte';
 	import ChoiceField from './ChoiceField.svelte';
@@ -100,7 +101,13 @@
 		});
 	});
 	const plan = $derived(outcome && valueOf(outcome)?.plan);
-	const mixing = $derived(outcome && valueOf(outcome)?.mixing);
+	/** A wrong field leaves the answer before it. */
+	let last: { plan: MouldPlan; mixing: ReturnType<typeof mixingOf> } | undefined;
+	const shown = $derived.by(() => {
+		if (!outcome || outcome.ok) last = outcome && valueOf(outcome);
+		return last;
+	});
+	const figure = $derived(shown && MOULD_MODULES[shown.plan.kind].figure(shown.plan));
 	const problem = $derived(outcome?.ok === false ? outcome.errors[0] : undefined);
 	const drawing = $derived(plan && master ? sideBySide(drawMould($form, plan, master.record, (v) => units.show(v, 'length'))) : undefined);
 	/** Resins of the shelf that are known to harm in a mould of this, bare; each sentence names them. */
@@ -268,13 +275,14 @@
 			<span role="status" class="font-semibold text-(--work)">{$message ?? ''}</span>
 		</div>
 	</div>
-	<aside class="slab flex h-fit min-w-0 flex-col gap-4 p-5" aria-live="polite">
-		{#if plan}
-			<MouldAnswer {plan} inputs={$form} {materials} {settings} {mixing} {touching} {nowMs} />
-		{:else if problem}
-			<p class="font-semibold text-(--harm)">{problem.message}</p>
-		{:else}
-			<p class="soft">{kind.words.choose}</p>
+	<AnswerPane
+		label={kind.words.answer}
+		value={figure && units.show(figure.value, figure.kind)}
+		problem={outcome?.ok === false ? problem?.message : undefined}>
+		{#if shown}
+			<MouldAnswer plan={shown.plan} inputs={$form} {materials} {settings} mixing={shown.mixing} touching={plan ? touching : []} {nowMs} />
 		{/if}
-	</aside>
+		{#snippet empty()}<p class="soft">{kind.words.choose}</p>{/snippet}
+		{#snippet action()}<button type="submit" class="slim-action">{submit}</button>{/snippet}
+	</AnswerPane>
 </form>

@@ -9,8 +9,11 @@
 		problem: string;
 		/** What they show when nothing is said. */
 		of?: string;
+		/** What is likely photographed next: a fault at its place. */
+		suggest?: readonly string[];
 	}
-	let { photos, problem, of = 'The mould' }: Props = $props();
+	let { photos, problem, of = 'The mould', suggest = [] }: Props = $props();
+	const uid = $props.id();
 	let saving = $state(false);
 	let unsent = $state('');
 </script>
@@ -58,7 +61,11 @@
 			<input
 				name="caption"
 				maxlength="120"
+				list={suggest.length ? `${uid}-likely` : undefined}
 				class="mt-1 block min-h-[2.75rem] rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-3 font-normal" /></label>
+		{#if suggest.length}<datalist id="{uid}-likely"
+				>{#each suggest as value (value)}<option {value}></option>{/each}</datalist
+			>{/if}
 		<Button type="submit" color="alternative" size="lg" disabled={saving}>{saving ? 'Sending' : 'Add it'}</Button>
 	</form>
 	{#if problem || unsent}<p class="mt-2 font-semibold text-(--harm)" role="alert">{unsent || problem}</p>{/if}

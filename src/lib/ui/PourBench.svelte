@@ -202,8 +202,7 @@
 					class={SMALL_BUTTON}
 					aria-pressed={devices.on}
 					onclick={() => devices.toggle()}
-					><Gauge class="size-5" aria-hidden="true" /><span class="max-sm:sr-only">{devices.on ? 'Instruments on' : 'Instruments off'}</span
-					></button
+					><Gauge class="size-5" aria-hidden="true" /><span class="max-sm:sr-only">Instruments: {devices.on ? 'on' : 'off'}</span></button
 				>{/if}
 		{/snippet}
 	</Head>
@@ -219,7 +218,9 @@
 			{action}
 			onpress={() => desk.press()}
 			at={state_.current}
-			titles={run.steps.map((s) => s.title)}>
+			titles={run.steps.map((s) => s.title)}
+			figure={desk.weighs ? units.show(desk.scale.targetG, 'mass') : undefined}
+			of={plan.masterName}>
 			<PourFace
 				step={paced ?? step}
 				slackS={pace?.slackS}
@@ -280,7 +281,7 @@
 					<Warnings warnings={step.warnings} />
 				</div>{/if}
 			{#if happened}{@render happened()}{/if}
-			{#if late}<div class="mx-auto w-full max-w-[60rem] text-[1.15rem]"><Warnings warnings={[late]} /></div>{/if}
+			{#if late}<div class="mx-auto w-full max-w-[60rem] text-[1.15rem]"><Warnings warnings={[late]} live /></div>{/if}
 			{#if burning}
 				<Fuse
 					steps={plan.steps}

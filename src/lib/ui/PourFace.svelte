@@ -134,7 +134,8 @@
 			show={(v) => units.show(v, 'temperature')} />
 	</div>
 	{@render unread('Planned figures. Set what you read, or:')}
-	<p class="mx-auto min-h-[3.2rem] max-w-[46rem] text-center text-[1.15rem]" role="status">
+	<p class="sr-only" role="status">{airWarning ? 'Too near the dew point: leave the mould closed' : ''}</p>
+	<p class="mx-auto min-h-[3.2rem] max-w-[46rem] text-center text-[1.15rem]">
 		{#if airWarning}<strong class="text-(--hot)">{airWarning}</strong>{:else}<span class="soft"
 				>Dew point {units.show(dew, 'temperature')}: the mould is safe from dew.</span
 			>{/if}

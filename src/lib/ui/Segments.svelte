@@ -15,14 +15,14 @@
 	<legend class="label mb-1">{label}</legend>
 	<div
 		class={[
-			'overflow-hidden rounded-lg border-[1.5px] border-(--line-strong)',
+			'segments overflow-hidden rounded-lg border-[1.5px] border-(--line-strong)',
 			paired ? 'grid grid-cols-2 gap-px bg-(--line)' : 'inline-flex flex-wrap',
 			paired === 'three' && 'sm:grid-cols-3'
 		]}>
 		{#each options as option (option.value)}
 			<label
 				class={[
-					'flex min-h-[2.65rem] cursor-pointer items-center bg-(--paper) px-4 font-semibold has-checked:bg-(--work) has-checked:text-(--work-ink) has-focus-visible:outline-3 has-focus-visible:outline-(--hot)',
+					'flex min-h-[2.65rem] cursor-pointer items-center bg-(--paper) px-4 font-semibold has-checked:bg-(--work) has-checked:text-(--work-ink)',
 					paired ? 'py-1.5 leading-tight' : 'border-r border-(--line) last:border-r-0'
 				]}>
 				<input class="sr-only" type="radio" {name} value={option.value} bind:group={value} />

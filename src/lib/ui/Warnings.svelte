@@ -4,13 +4,18 @@
 	import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
 
 	const units = useUnits();
-	let { warnings }: { warnings: readonly Warning[] } = $props();
+	interface Props {
+		warnings: readonly Warning[];
+		/** It comes up while hands are busy: a screen reader says it. */
+		live?: boolean;
+	}
+	let { warnings, live = false }: Props = $props();
 	/** Each sentence once: one code may have several, such as two resins that stick for two reasons. */
 	const said = $derived(new Map(warnings.map((w) => [w.message, w])));
 </script>
 
 {#if said.size > 0}
-	<div role="status">
+	<div role={live ? 'status' : undefined}>
 		<ul class="flex flex-col gap-2">
 			{#each said.values() as warning (warning.message)}
 				<li

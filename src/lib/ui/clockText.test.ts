@@ -1,5 +1,14 @@
 import { expect, it } from 'vitest';
-import { countdown, counted, longDay, lowerFirst, setClockHours, shortTime, wallTime } from './clockText';
+import {
+	countdown,
+	counted,
+	lateness,
+	longDay,
+	lowerFirst,
+	setClockHours,
+	shortTime,
+	wallTime
+} from './clockText';
 
 // local time of the machine throughout: that is what a wall clock shows
 const at = (year: number, month: number, day: number, hour = 0, minute = 0) =>
@@ -49,4 +58,15 @@ it('one is one, and a title goes on inside a sentence', () => {
 	expect([0, 1, 2].map((n) => counted(n, 'pull'))).toEqual(['0 pulls', '1 pull', '2 pulls']);
 	expect(lowerFirst('Measure A')).toBe('measure A');
 	expect(lowerFirst('')).toBe('');
+});
+
+it('three minutes late is not what twenty-five are', () => {
+	expect([12, 0, -180, -599, -600, -1500].map(lateness)).toEqual([
+		undefined,
+		'due',
+		'due',
+		'due',
+		'long',
+		'long'
+	]);
 });

@@ -19,6 +19,12 @@ export function countdown(leftS: number): string {
 	return leftS < 0 ? `+${text}` : text;
 }
 
+/** Late for so long it is no longer a matter of walking over, s. */
+const LONG_LATE_S = 10 * 60;
+/** How late a clock is that has run out: just due, or long ago. */
+export const lateness = (leftS: number): 'due' | 'long' | undefined =>
+	leftS > 0 ? undefined : leftS > -LONG_LATE_S ? 'due' : 'long';
+
 // made once: building one of these costs a hundred times what using it does
 const TIMES = {
 	'24': new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' }),

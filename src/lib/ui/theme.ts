@@ -14,12 +14,16 @@ export function followTheme(theme: 'light' | 'dark' | 'system'): () => void {
 			'dark',
 			theme === 'dark' || (theme === 'system' && media.matches)
 		);
+	// paper is not the device: a change that only printing brings does not put the dark back
+	const follow = () => {
+		if (!matchMedia('print').matches) apply();
+	};
 	apply();
-	media.addEventListener('change', apply);
+	media.addEventListener('change', follow);
 	window.addEventListener('beforeprint', lightForPaper);
 	window.addEventListener('afterprint', apply);
 	return () => {
-		media.removeEventListener('change', apply);
+		media.removeEventListener('change', follow);
 		window.removeEventListener('beforeprint', lightForPaper);
 		window.removeEventListener('afterprint', apply);
 	};

@@ -25,6 +25,7 @@
 	import CatalystCard from '$lib/ui/cure/CatalystCard.svelte';
 	import CureReadings from '$lib/ui/cure/CureReadings.svelte';
 	import { cupChart, partChart, type Reading } from '$lib/ui/cureCharts';
+	import Spoken from '$lib/ui/Spoken.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import SliderField from '$lib/ui/SliderField.svelte';
@@ -172,7 +173,13 @@
 		The shelf holds no resin yet. <a class="plain" href="/shelf/resins/new">Enter a data sheet</a> first.
 	</p>
 {:else}
-	<div class="slab mb-5 grid grid-cols-2 gap-x-6 gap-y-4 p-5 sm:grid-cols-3 lg:grid-cols-6" aria-live="polite">
+	<Spoken
+		text={now && main
+			? `Pot life of this cup ${units.show(now.potLifeS, 'time')}, demould ${units.show(main.demouldS, 'time')}, hottest ${units.show(main.peakTempC, 'temperature')}`
+			: ''} />
+	<div
+		class="slab mb-5 grid grid-cols-2 gap-x-6 gap-y-4 p-5 sm:grid-cols-3 lg:sticky lg:top-0 lg:z-10 lg:grid-cols-6"
+		data-testid="cure-answer">
 		<div class="col-span-2">
 			<Answer
 				label="Pot life of this cup"

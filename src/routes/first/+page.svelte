@@ -13,7 +13,7 @@
 	const { form, errors, enhance, submitting } = benchForm(() => data.form, { validators: zod4Client(firstSettings) });
 </script>
 
-<PageHead title="Your workshop" about="Three things, and a shelf to begin with. All of it can be changed later under Workshop." />
+<PageHead title="Your workshop" about="Three things, and a shelf to begin with. All of it can be changed later under Settings." />
 <form method="POST" use:enhance class="slab flex max-w-[52rem] flex-col gap-6 p-5">
 	<FormErrors errors={$errors._errors} />
 	<section>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { cards } from '$lib/ui/table/cards';
 	import { Button } from 'flowbite-svelte';
 	import PieceFace from '$lib/ui/PieceFace.svelte';
 	import GroupHead from '$lib/ui/table/GroupHead.svelte';
@@ -37,7 +38,7 @@
 {:else}
 	<TableBar {view} groups={['material']} {found} of={data.masters.length} />
 	<div class="slab overflow-x-auto">
-		<table class="bench">
+		<table class="bench" {@attach cards}>
 			<TableHead {view} />
 			{#each groups as group (group.head)}
 				<tbody>
@@ -66,8 +67,12 @@
 											>{/if}</td>
 								{:else}<td>
 										{#each master.moulds as mould (mould.id)}
-											<a class={['plain mr-2 font-semibold', mould.state === 'retired' && 'soft line-through']} href="/moulds/{mould.id}"
-												>M{mould.number}</a>
+											<a
+												class={[
+													'plain mr-2 inline-flex min-h-7 items-center font-semibold',
+													mould.state === 'retired' && 'soft line-through'
+												]}
+												href="/moulds/{mould.id}">M{mould.number}</a>
 										{:else}
 											<a class="plain" href="/moulds/new?master={master.id}">plan a mould</a>
 										{/each}

@@ -8,6 +8,7 @@
 	import OverPour from '$lib/ui/OverPour.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import QuantityField from '$lib/ui/QuantityField.svelte';
+	import AnswerPane from '$lib/ui/AnswerPane.svelte';
 	import Segments from '$lib/ui/Segments.svelte';
 	import { useUnits } from '$lib/ui/units.svelte';
 
@@ -37,7 +38,19 @@
 				scaleResolutionG: data.settings.scaleResolutionG
 			})
 	);
-	const result = $derived(sheet?.result);
+	/** A wrong field leaves the answer before it. */
+	let last:
+		| {
+				resin: NonNullable<typeof resin>['record'];
+				sheet: NonNullable<typeof sheet>;
+				result: NonNullable<NonNullable<typeof sheet>['result']>;
+		  }
+		| undefined;
+	const shown = $derived.by(() => {
+		if (resin && sheet?.result) last = { resin: resin.record, sheet, result: sheet.result };
+		return last;
+	});
+	const result = $derived(shown?.result);
 	const cupDiameterMm = $derived(result ? squareCupDiameterMm(Math.max(result.a.volumeMl, result.b.volumeMl)) : 0);
 	const problem = (path: string) => {
 		const found = (sheet?.errors ?? []).filter((e) => e.path === path || e.path.startsWith(`${path}.`)).map((e) => e.message);
@@ -139,22 +152,25 @@
 			<OverPour {...slip} {cupDiameterMm} />
 		{/if}
 	</div>
-	<aside class="slab flex flex-col gap-4 p-5" aria-live="polite">
-		{#if resin && sheet?.result}
+	<AnswerPane
+		label="To mix"
+		value={shown && units.show(shown.result.total.massG, 'mass')}
+		note={shown && `A ${units.show(shown.result.a.massG, 'mass')}, B ${units.show(shown.result.b.massG, 'mass')}`}
+		problem={sheet?.errors[0]?.message}>
+		{#if shown}
 			<MixAnswer
-				resin={resin.record}
-				{sheet}
-				result={sheet.result}
+				resin={shown.resin}
+				sheet={shown.sheet}
+				result={shown.result}
 				{colours}
 				{cupDiameterMm}
 				wantedMl={by === 'volume' ? volumeMl : undefined}
 				resolutionG={data.settings.scaleResolutionG} />
-		{:else if sheet?.errors.length}
-			<p class="font-semibold text-(--harm)">{sheet.errors[0]!.message}</p>
-		{:else}
+		{/if}
+		{#snippet empty()}
 			<p class="soft">
 				The shelf holds no resin yet. <a class="plain" href="/shelf/resins/new">Enter a data sheet</a> first.
 			</p>
-		{/if}
-	</aside>
+		{/snippet}
+	</AnswerPane>
 </div>

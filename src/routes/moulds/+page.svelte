@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { cards } from '$lib/ui/table/cards';
 	import { Button } from 'flowbite-svelte';
 	import { untrack } from 'svelte';
 	import { KIND_WORDS, STATE_WORDS } from '$lib/core/mould';
@@ -50,7 +51,7 @@
 {:else}
 	<TableBar {view} groups={['piece', 'state', 'rubber', 'place']} {found} of={data.moulds.length} />
 	<div class="slab overflow-x-auto">
-		<table class="bench">
+		<table class="bench" {@attach cards}>
 			<TableHead {view} />
 			{#each groups as group (group.head)}
 				<tbody>

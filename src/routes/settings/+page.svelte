@@ -22,7 +22,7 @@
 	});
 </script>
 
-<PageHead title="Workshop" about="What holds for every shot until a shot says otherwise.">
+<PageHead title="Settings" about="What holds for every shot until a shot says otherwise.">
 	{#snippet actions()}<Button href="/settings/instruments" size="lg" color="alternative">Instruments</Button><Button
 			href="/workshop"
 			size="lg"

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { cards } from '$lib/ui/table/cards';
 	import { Button } from 'flowbite-svelte';
 	import { wallTime } from '$lib/ui/clockText';
 	import PieceFace from '$lib/ui/PieceFace.svelte';
@@ -38,7 +39,7 @@
 {:else}
 	<TableBar {view} groups={['piece', 'resin']} {found} of={data.shots.length} />
 	<div class="slab overflow-x-auto">
-		<table class="bench">
+		<table class="bench" {@attach cards}>
 			<TableHead {view} />
 			{#each groups as group (group.head)}
 				<tbody>

@@ -33,7 +33,7 @@
 </script>
 
 <PageHead title="The workshop’s book" about="All that was entered and logged, as one open file, out and in.">
-	{#snippet actions()}<Button href="/settings" size="lg" color="alternative">Workshop</Button>{/snippet}
+	{#snippet actions()}<Button href="/settings" size="lg" color="alternative">Settings</Button>{/snippet}
 </PageHead>
 <div class="grid items-start gap-5 lg:grid-cols-2">
 	<section class="slab p-5">

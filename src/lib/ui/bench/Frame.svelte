@@ -18,11 +18,20 @@
 		/** Which of the steps this is, counted from nothing. */
 		at: number;
 		titles: readonly string[];
+		/** The number of this step, as it is said: an amount, a time. */
+		figure?: string | undefined;
+		/** What it is of, for the page's title. */
+		of: string;
 		children: Snippet;
 	}
-	let { layout, cautions, order, asks, action, onpress, at, titles, children }: Props = $props();
+	let { layout, cautions, order, asks, action, onpress, at, titles, figure, of, children }: Props = $props();
 	const next = $derived(titles[at + 1]);
+	const said = $derived(`${titles[at] ?? ''}${figure ? `, ${figure}` : ''}`);
 </script>
+
+<svelte:head><title>{said} · {of} · Anthypos</title></svelte:head>
+<!-- each step is said once, as it comes -->
+<p class="sr-only" aria-live="assertive" aria-atomic="true" data-testid="step-said">{said}. Step {at + 1} of {titles.length}.</p>
 
 <div class={layout.frame}>
 	<div class="flex min-h-0 flex-1 flex-col gap-2 py-1">

@@ -47,18 +47,21 @@
 		class={SMALL_BUTTON}
 		onclick={() => (sound.way = nextSignalWay(sound.way))}
 		aria-label={sound.blocked && sound.way !== 'muted'
-			? 'Sound is blocked here until something is pressed'
-			: `Deadlines are told by ${sound.way}: change it`}
+			? 'Sound: blocked here until something is pressed'
+			: `Sound: ${sound.way}. Deadlines are told by it: change it`}
 		>{#if sound.way === 'muted' || sound.blocked}<VolumeX class="size-5" aria-hidden="true" /><span class="max-sm:sr-only"
-				>{sound.way === 'muted' ? 'Muted' : 'Blocked'}</span
-			>{:else}<Volume2 class="size-5" aria-hidden="true" /><span class="max-sm:sr-only">{sound.way === 'voice' ? 'Voice' : 'Tones'}</span
+				>Sound: {sound.way === 'muted' ? 'muted' : 'blocked'}</span
+			>{:else}<Volume2 class="size-5" aria-hidden="true" /><span class="max-sm:sr-only"
+				>Sound: {sound.way === 'voice' ? 'voice' : 'tones'}</span
 			>{/if}</button>
 	{#if open}<button
 			type="button"
 			class={SMALL_BUTTON}
 			onclick={() => layout.next()}
-			aria-label="The large button is for {layout.hand === 'both' ? 'both hands' : `the ${layout.hand} hand`}: change it"
-			><Hand class="size-5" aria-hidden="true" /><span class="max-sm:sr-only">{layout.hand}</span></button
+			aria-label="Button: {layout.hand === 'both' ? 'both hands' : `${layout.hand} hand`}: change it"
+			><Hand class="size-5" aria-hidden="true" /><span class="max-sm:sr-only"
+				>Button: {layout.hand === 'both' ? 'both hands' : `${layout.hand} hand`}</span
+			></button
 		>{/if}
 	{#if open}<button type="button" class={SMALL_BUTTON} onclick={() => (givingUp = !givingUp)}>Give up</button>{/if}
 	<a class={SMALL_BUTTON} href={leave}>Leave</a>

@@ -11,7 +11,7 @@
 		{#each MOULD_KINDS as kind (kind)}
 			{@const { glyph: g, words } = MOULD_MODULES[kind]}
 			<label
-				class="flex min-h-[3.4rem] cursor-pointer flex-col items-center justify-center gap-1.5 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-2 py-2 text-center leading-tight font-semibold has-checked:border-(--work) has-checked:bg-(--work) has-checked:text-(--work-ink) has-focus-visible:outline-3 has-focus-visible:outline-(--hot)">
+				class="flex min-h-[3.4rem] cursor-pointer flex-col items-center justify-center gap-1.5 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-2 py-2 text-center leading-tight font-semibold has-checked:border-(--work) has-checked:bg-(--work) has-checked:text-(--work-ink)">
 				<input class="sr-only" type="radio" name="kind" value={kind} bind:group={value} />
 				<svg viewBox="0 0 48 31" class="h-9 w-14 shrink-0" aria-hidden="true">
 					<path d={g.rubber} fill="var(--rubber)" stroke="currentColor" stroke-width="1.4" />

@@ -161,7 +161,8 @@
 			action={step.action}
 			onpress={press}
 			at={state_.current}
-			titles={run.steps.map((s) => s.title)}>
+			titles={run.steps.map((s) => s.title)}
+			of="Making M{run.plan.number}">
 			<div class="text-center">
 				<h1 class="text-[clamp(1.7rem,5vh,2.6rem)]!">{step.title}</h1>
 				<p class="mx-auto mt-1 max-w-[52rem] text-[1.2rem] leading-snug">{step.detail}</p>

@@ -80,7 +80,10 @@
 				>{what === 'warm' ? 'It is warm' : 'It strings'}{noted ? ', noted' : ''}</button>
 		{/each}
 	{/if}
-	<p class="min-w-[13rem] flex-1 text-[1.1rem]" role="status">
+	<p class="sr-only" role="status">
+		{until !== undefined && cupC !== undefined && cupC >= until ? 'Warm enough: pour now' : ''}
+	</p>
+	<p class="min-w-[13rem] flex-1 text-[1.1rem]">
 		{#if until !== undefined && cupC !== undefined}
 			<strong class={cupC >= until ? 'text-(--work)' : 'text-(--hot)'}
 				>{cupC >= until ? 'Warm enough: pour now' : `Not yet: ${units.show(until, 'temperature')} wanted`}</strong>

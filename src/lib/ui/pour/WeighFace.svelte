@@ -44,7 +44,19 @@
 		</span>
 	</p>
 	{#if live && now}
-		<p class="text-[1.3rem] font-semibold" role="status">
+		<!-- a screen reader hears when what to do changes, not each gram on the way -->
+		<p class="sr-only" role="status">
+			{scale.zeroing
+				? 'Zeroing'
+				: now.state === 'right'
+					? 'Right'
+					: now.state === 'over'
+						? 'Too much'
+						: now.state === 'slow'
+							? 'Trickle now'
+							: ''}
+		</p>
+		<p class="text-[1.3rem] font-semibold" data-testid="scale-words">
 			{#if scale.zeroing}The scale is being zeroed: wait a moment
 			{:else if now.state === 'right'}Right: {g(scale.targetG)} wanted
 			{:else if now.state === 'over'}too much of {g(scale.targetG)}; the other side follows

@@ -11,6 +11,7 @@
 	import Parts from '../Parts.svelte';
 	import LayerStack from '../shot/LayerStack.svelte';
 	import { useUnits } from '../units.svelte';
+	import Spoken from '../Spoken.svelte';
 	import Warnings from '../Warnings.svelte';
 	import Working from '../Working.svelte';
 
@@ -29,9 +30,13 @@
 	const layers = $derived(batch.layers);
 	const amounts = $derived(quickAmounts(planned, volume.volumeMl));
 	const catalysed = $derived(batch.catalyst);
+	const spoken = $derived(
+		`A ${units.show(amounts.a.massG, 'mass')}${catalysed ? '' : `, B ${units.show(amounts.b.massG, 'mass')}`}, ${units.show(amounts.totalG, 'mass')} in all, pot life ${units.show(batch.potLifeS, 'time')}`
+	);
 </script>
 
-<div class={['flex flex-col gap-4 transition-opacity', stale && 'opacity-45']} aria-live="polite">
+<div class={['flex flex-col gap-4 transition-opacity', stale && 'opacity-45']}>
+	<Spoken text={stale ? '' : spoken} />
 	<div>
 		<h2 class="mb-2">{layers ? `Mix in all, in ${layers.length} cups one after another` : 'Mix'}</h2>
 		{#if catalysed}

@@ -14,6 +14,7 @@
 	import QuantityField from '../QuantityField.svelte';
 	import Segments from '../Segments.svelte';
 	import TextField from '../TextField.svelte';
+	import CupsOutline from '../CupsOutline.svelte';
 	import QuickAnswer from './QuickAnswer.svelte';
 
 	/** The first useful figure, before any record exists: how much, of what, how warm. */
@@ -213,16 +214,8 @@
 		{#if answer}
 			<QuickAnswer {...answer} {stale} />
 		{:else}
-			<div class="soft flex flex-col gap-3" aria-hidden="true">
-				<p>Type one amount: A and B stand here at once.</p>
-				<div class="grid grid-cols-2 gap-3">
-					{#each ['A', 'B'] as letter (letter)}<div
-							class="rounded-lg border border-dashed border-(--line-strong) px-3 py-6 text-[1.3rem] font-bold">
-							{letter} …
-						</div>{/each}
-				</div>
-				<p>Pot life, slack, demould</p>
-			</div>
+			<p class="soft mb-3">Type one amount: A and B stand here at once.</p>
+			<CupsOutline />
 		{/if}
 	</aside>
 </div>

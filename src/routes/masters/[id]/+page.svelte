@@ -1,5 +1,8 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
+	import Answer from '$lib/ui/Answer.svelte';
+	import { counted } from '$lib/ui/clockText';
+	import { drafts } from '$lib/ui/draft/drafts.svelte';
 	import MasterForm from '$lib/ui/MasterForm.svelte';
 	import PieceFace from '$lib/ui/PieceFace.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
@@ -7,15 +10,17 @@
 	import { digits } from '$lib/core/units';
 	import { useUnits } from '$lib/ui/units.svelte';
 
-	let { data } = $props();
+	let { data, form } = $props();
 	const units = useUnits();
+	const record = $derived(data.master.record);
+	/** A piece that nobody measured, what was typed and refused, and what was left unfinished are not hidden. */
+	let recordOpen = $derived(data.master.volumeMl === null || drafts.offers.length > 0 || form !== null);
 	const shape = $derived(data.master.record.shape);
 	const traps = $derived(data.master.record.traps);
 	const active = $derived(data.moulds.some((m) => m.state === 'active'));
 </script>
 
 <PageHead title={data.master.record.name} about="Master">
-	{#snippet face()}<PieceFace {...data.face} rem={5} alt={data.master.record.name} />{/snippet}
 	{#snippet actions()}
 		<Button href="/masters/{data.master.id}/shape" size="lg" color="alternative">{shape ? 'Its 3D file' : 'Add a 3D file'}</Button>
 		<Button href="/masters/{data.master.id}/look" size="lg" color="alternative">Look it over</Button>
@@ -23,14 +28,38 @@
 		{#if active}<Button href="/shots/new?master={data.master.id}" size="lg">Size a shot</Button>{/if}
 	{/snippet}
 </PageHead>
-{#if data.moulds.length > 0}
-	<p class="mb-4 flex flex-wrap items-center gap-3">
-		<span class="label">Moulds</span>
-		{#each data.moulds as mould (mould.id)}
-			<a class="plain font-semibold" href="/moulds/{mould.id}">M{mould.number} {mould.label}</a><Tag word={mould.state} />
-		{/each}
-	</p>
-{/if}
+<div class="mb-5 grid items-start gap-5 lg:grid-cols-[1fr_1fr]">
+	<section class="slab flex flex-wrap items-center gap-6 p-5 sm:flex-nowrap" aria-label="One copy">
+		<PieceFace {...data.face} rem={9} alt={record.name} />
+		<div>
+			{#if data.master.volumeMl === null}
+				<Answer label="Volume of one copy" value="not known" note="Its mould is planned for the most rubber; water tells it." />
+			{:else}
+				<Answer
+					label="Volume of one copy"
+					value={units.show(data.master.volumeMl, 'volume')}
+					note={units.other(data.master.volumeMl, 'volume')} />
+			{/if}
+			<p class="mt-2">
+				{record.footprint === 'round' ? '⌀ ' : ''}{units.show(record.lengthMm, 'length')}{record.footprint === 'round'
+					? ''
+					: ` × ${units.show(record.widthMm, 'length')}`} × {units.show(record.heightMm, 'length')} high, {record.material}
+			</p>
+		</div>
+	</section>
+	<section class="slab p-5" aria-label="Its moulds">
+		<h2 class="mb-2">Its moulds</h2>
+		<ul class="flex flex-col">
+			{#each data.moulds as mould (mould.id)}
+				<li class="flex flex-wrap items-center gap-3 border-t border-(--line) py-2 first:border-t-0">
+					<a class="plain font-semibold break-words" href="/moulds/{mould.id}">M{mould.number} {mould.label}</a>
+					<Tag word={mould.state} />
+					<span class="soft ml-auto">{counted(mould.pulls, 'pull')}</span>
+				</li>
+			{:else}<li class="soft">None yet.</li>{/each}
+		</ul>
+	</section>
+</div>
 {#if traps.length > 0 || shape}
 	<section class="slab mb-5 grid gap-x-8 gap-y-3 p-5 sm:grid-cols-[auto_1fr]" aria-label="As it is poured">
 		{#if shape}
@@ -68,13 +97,15 @@
 		</div>
 	</section>
 {/if}
-{#key data.master.id}
-	<MasterForm
-		data={data.form}
-		densities={data.densities}
-		rubbers={data.rubbers}
-		releases={data.releases}
-		experiences={data.experiences}
-		photoId={data.master.photoId}
-		submit="Save changes" />
-{/key}
+<details bind:open={recordOpen}>
+	<summary class="slab mb-3 px-4 py-3 text-[1.15rem] font-bold">How it was measured, and its record</summary>
+	{#key data.master.id}
+		<MasterForm
+			data={data.form}
+			densities={data.densities}
+			rubbers={data.rubbers}
+			releases={data.releases}
+			experiences={data.experiences}
+			submit="Save changes" />
+	{/key}
+</details>

@@ -12,5 +12,4 @@
 	rubbers={data.rubbers}
 	releases={data.releases}
 	experiences={data.experiences}
-	photoId={null}
 	submit="Keep this master" />

@@ -7,6 +7,8 @@ import { zod4 } from 'sveltekit-superforms/adapters';
 import { mouldInputs, MOULD_STATES, nextMouldStates, type MouldState } from '$lib/core/mould';
 import { attempt, orFail, orPage } from '$lib/server/forms';
 import { mouldContext } from '$lib/server/mouldContext';
+import { pourableInto } from '$lib/server/pourable';
+import { mouldWear } from '$lib/server/repositories/wear';
 import { pullLine } from '$lib/core/ledger';
 import { listPulls } from '$lib/server/repositories/ledger';
 import { beginMaking, cutsOfMaking, weighedInMaking } from '$lib/server/repositories/makings';
@@ -27,9 +29,20 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 		mould.making ? weighedInMaking(params.id) : [],
 		getMaster(mould.masterId)
 	]);
+	const standing = ['active', 'resting', 'worn', 'retired'].includes(mould.state);
+	const [wear, pourable] = standing
+		? await Promise.all([mouldWear(mould), pourableInto(mould, context.shelf)])
+		: [undefined, []];
 	return {
 		form,
 		mould,
+		pourable,
+		wear: wear && {
+			forecast: wear.forecast,
+			inspections: wear.inspections,
+			advice: wear.advice,
+			successorByMs: wear.successorByMs
+		},
 		face: faceOf(master),
 		...context,
 		pulls: { total: pulls.total, pulls: pulls.pulls.map(pullLine) },

@@ -5,7 +5,9 @@
 	import FileDown from '@lucide/svelte/icons/file-down';
 	import { costOf, inRubber, KIND_WORDS, MOULD_MODULES, type MouldState } from '$lib/core/mould';
 	import { counted, wallTime } from '$lib/ui/clockText';
+	import { drafts } from '$lib/ui/draft/drafts.svelte';
 	import Pictures from '$lib/ui/Pictures.svelte';
+	import InUse from '$lib/ui/mould/InUse.svelte';
 	import SpareRubber from '$lib/ui/mould/SpareRubber.svelte';
 	import MouldForm from '$lib/ui/MouldForm.svelte';
 	import PieceFace from '$lib/ui/PieceFace.svelte';
@@ -36,12 +38,67 @@
 	const wasteG = $derived(costOf(mould.plan, {}, mould.inputs.lossPercent).wasteG);
 	const paper =
 		'inline-flex min-h-[2.75rem] items-center gap-2 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-4 font-semibold hover:bg-(--work-soft)';
+	/** What was typed and refused, or left unfinished, is not hidden. */
+	let howOpen = $derived(drafts.offers.length > 0 || Boolean(form && 'form' in form));
 	const inspected = $derived(mould.inspection);
 	const off = $derived(
 		inspected?.waterMl && mould.making?.masterVolumeMl ? waterOffPercent(inspected.waterMl, mould.making.masterVolumeMl) : undefined
 	);
 </script>
 
+{#snippet making()}
+	{#if mould.pouredAt && mould.readyAt}
+		<p class="mb-3">
+			{words.made}
+			{wallTime(mould.pouredAt.getTime(), data.nowMs)}, ready {wallTime(mould.readyAt.getTime(), data.nowMs)}.
+		</p>
+	{/if}
+	{#if data.weighed.length > 0}
+		<section class="slab mb-4 p-4" aria-label="Really weighed">
+			<h2 class="mb-1">Really weighed</h2>
+			<ul>
+				{#each data.weighed as w, i (i)}
+					<li class="text-[1.1rem]">
+						{w.title}: <strong>{units.show(w.weighedG, 'mass')}</strong> of {units.show(w.plannedG, 'mass')} planned{w.ratioOffPercent !==
+							undefined && Math.abs(w.ratioOffPercent) > 1
+							? `, its ratio ${Math.abs(w.ratioOffPercent).toFixed(0)} % off`
+							: ''}.
+					</li>
+				{/each}
+			</ul>
+		</section>
+	{/if}
+	{#if inspected}
+		<section class="slab mb-4 p-4" aria-label="First look">
+			<h2 class="mb-1">First look at it</h2>
+			<p class="text-[1.1rem]">
+				{#if inspected.waterMl}<strong>{units.show(inspected.waterMl, 'volume')} of water</strong>{#if off !== undefined}, {Math.abs(off) <
+						0.5
+							? 'as the master'
+							: `${Math.abs(off).toFixed(1)} % ${off < 0 ? 'less' : 'more'} than the master`}{/if}.{/if}
+				{inspected.faults.length > 0 ? `Found: ${inspected.faults.map((f) => MOULD_FAULT_WORDS[f]).join(', ')}.` : 'Nothing wrong with it.'}
+				{inspected.note}
+			</p>
+			{#each data.cuts as cut, i (i)}
+				<p class="font-semibold text-(--hot)">
+					{cut.title}: cut short, {units.show(cut.waitedS, 'time')} of {units.show(cut.wantedS, 'time')}.
+				</p>
+			{/each}
+		</section>
+	{/if}
+	{#key `${mould.id}-${mould.version}`}
+		<MouldForm
+			action="?/save&version={mould.version}"
+			data={data.form}
+			shelf={data.shelf}
+			others={data.others}
+			settings={data.settings}
+			nowMs={data.nowMs}
+			fixed={mould.pouredAt !== null || mould.making !== null}
+			own={mould.id}
+			submit="Save changes" />
+	{/key}
+{/snippet}
 <PageHead title="M{mould.number} {mould.label}" about="{KIND_WORDS[kind]} round {mould.masterName}, {counted(mould.pulls, 'pull')}">
 	{#snippet face()}<PieceFace {...data.face} rem={5} alt={mould.masterName} />{/snippet}
 	{#snippet actions()}
@@ -62,21 +119,12 @@
 			</form>
 		{/each}
 		{#if mould.pulls > 0 || mould.state === 'active'}<Button href="/moulds/{mould.id}/wear" size="lg" color="alternative">Wear</Button>{/if}
-		{#if mould.state === 'active' && !MOULD_MODULES[kind].refusesResin}<Button href="/shots/new?mould={mould.id}" size="lg"
-				>Size a shot</Button
-			>{/if}
 	{/snippet}
 </PageHead>
 {#if said('refused')}<p class="mb-3 font-semibold text-(--harm)" role="alert">{said('refused')}</p>{/if}
 <div class="mb-4 flex flex-wrap items-center gap-3">
 	<Tag word={mould.state} />
-	{#if mould.pouredAt && mould.readyAt}
-		<span
-			>{words.made}
-			{wallTime(mould.pouredAt.getTime(), data.nowMs)}, ready {wallTime(mould.readyAt.getTime(), data.nowMs)}</span>
-	{:else}
-		<span class="soft">{words.notMade}</span>
-	{/if}
+	{#if !data.wear}<span class="soft">{words.notMade}</span>{/if}
 	<span class="flex-1"></span>
 	<a class={paper} href="/moulds/{mould.id}/board.pdf" target="_blank" rel="noopener"
 		><FileDown class="size-5" aria-hidden="true" />Base-board sheet</a>
@@ -84,51 +132,21 @@
 	<a class={paper} href="/moulds/labels.pdf?ids={mould.id}" target="_blank" rel="noopener"
 		><FileDown class="size-5" aria-hidden="true" />Label</a>
 </div>
-{#if data.weighed.length > 0}
-	<section class="slab mb-4 p-4" aria-label="Really weighed">
-		<h2 class="mb-1">Really weighed</h2>
-		<ul>
-			{#each data.weighed as w, i (i)}
-				<li class="text-[1.1rem]">
-					{w.title}: <strong>{units.show(w.weighedG, 'mass')}</strong> of {units.show(w.plannedG, 'mass')} planned{w.ratioOffPercent !==
-						undefined && Math.abs(w.ratioOffPercent) > 1
-						? `, its ratio ${Math.abs(w.ratioOffPercent).toFixed(0)} % off`
-						: ''}.
-				</li>
-			{/each}
-		</ul>
-	</section>
+{#if data.wear}
+	<InUse
+		{mould}
+		wear={data.wear}
+		pulls={data.pulls.pulls}
+		pourable={data.pourable}
+		refuses={MOULD_MODULES[kind].refusesResin}
+		nowMs={data.nowMs} />
+	<details class="mb-5" bind:open={howOpen}>
+		<summary class="slab mb-3 px-4 py-3 text-[1.15rem] font-bold">How it was made</summary>
+		{@render making()}
+	</details>
+{:else}
+	{@render making()}
 {/if}
-{#if inspected}
-	<section class="slab mb-4 p-4" aria-label="First look">
-		<h2 class="mb-1">First look at it</h2>
-		<p class="text-[1.1rem]">
-			{#if inspected.waterMl}<strong>{units.show(inspected.waterMl, 'volume')} of water</strong>{#if off !== undefined}, {Math.abs(off) <
-					0.5
-						? 'as the master'
-						: `${Math.abs(off).toFixed(1)} % ${off < 0 ? 'less' : 'more'} than the master`}{/if}.{/if}
-			{inspected.faults.length > 0 ? `Found: ${inspected.faults.map((f) => MOULD_FAULT_WORDS[f]).join(', ')}.` : 'Nothing wrong with it.'}
-			{inspected.note}
-		</p>
-		{#each data.cuts as cut, i (i)}
-			<p class="font-semibold text-(--hot)">
-				{cut.title}: cut short, {units.show(cut.waitedS, 'time')} of {units.show(cut.wantedS, 'time')}.
-			</p>
-		{/each}
-	</section>
-{/if}
-{#key `${mould.id}-${mould.version}`}
-	<MouldForm
-		action="?/save&version={mould.version}"
-		data={data.form}
-		shelf={data.shelf}
-		others={data.others}
-		settings={data.settings}
-		nowMs={data.nowMs}
-		fixed={mould.pouredAt !== null || mould.making !== null}
-		own={mould.id}
-		submit="Save changes" />
-{/key}
 <div class="mt-5 grid items-start gap-5 lg:grid-cols-2">
 	<section class="slab p-5" aria-label="Family">
 		<h2 class="mb-2">From the same master</h2>

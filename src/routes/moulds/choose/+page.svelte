@@ -150,7 +150,7 @@
 		{#if master}<p class="soft text-[0.92rem]">
 				Ranked by material and work together: an hour at {money(data.settings.hourly || USUAL_HOURLY)}{data.settings.hourly
 					? ''
-					: ', as is usual; set yours under Workshop'}, rubber at {money(rubberPrice)} a kilogram{priceKnown
+					: ', as is usual; set yours under Settings'}, rubber at {money(rubberPrice)} a kilogram{priceKnown
 					? ''
 					: ', as is usual; set it on its page'}. Rubber with 12 mm of clearance and cover; reasons and hours are common practice, no
 				source.

@@ -1,9 +1,11 @@
 <script lang="ts">
+	import { cards } from '$lib/ui/table/cards';
 	import Chart from '$lib/ui/Chart.svelte';
 	import { counted, longDay } from '$lib/ui/clockText';
 	import PageHead from '$lib/ui/PageHead.svelte';
 
 	let { data } = $props();
+	const first = $derived(data.rows[0]);
 	const drawn = $derived(data.rows.slice(0, 20).toReversed());
 	const curves = $derived(data.families.filter((f) => f.curve.length > 0 || f.steps.length > 0));
 	const COLOURS = ['--work', '--hot', '--part-a', '--ink'];
@@ -14,7 +16,21 @@
 	<p class="slab p-6 text-lg">No mould is in use yet.</p>
 {:else}
 	<section class="slab mb-5 p-5">
-		<h2>Pulls left</h2>
+		{#if first}
+			<div class="mb-3 flex flex-wrap items-end gap-x-6 gap-y-1">
+				<div>
+					<p class="label">Ends first: <a class="plain" href="/moulds/{first.id}/wear">{first.name}</a></p>
+					<p class="answer text-[4.2rem]">{first.median} <span class="text-[1.6rem]">pulls left</span></p>
+				</div>
+				<p class="pb-2 text-[1.1rem]">
+					four times in five <strong>{first.low} to {first.high}</strong>{#if first.successorByMs !== null}<br />pour its successor
+						<strong class={first.successorByMs < data.nowMs ? 'text-(--hot)' : ''}
+							>{first.successorByMs < data.nowMs ? 'now' : `by ${longDay(first.successorByMs)}`}</strong
+						>{/if}
+				</p>
+			</div>
+		{/if}
+		<h2>Pulls left in each</h2>
 		<Chart
 			label="Pulls left for each mould: the middle, and four times in five"
 			height={90 + drawn.length * 26}
@@ -42,7 +58,7 @@
 				hovermode: 'closest'
 			}} />
 		<div class="overflow-x-auto">
-			<table class="bench">
+			<table class="bench" {@attach cards}>
 				<thead
 					><tr
 						><th>Mould</th><th class="num">Pulled</th><th class="num">Left</th><th class="num">Four in five</th><th>Successor by</th><th

@@ -83,7 +83,7 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 			mouldIds: mould
 				? [mould.id]
 				: active.filter((m) => m.masterId === masterId && takesResin(m)).map((m) => m.id),
-			resinId: '',
+			resinId: resins.find((r) => r.id === url.searchParams.get('resin'))?.id ?? '',
 			copies: 1,
 			sprueVolumeMl: 0,
 			sectionMm: 6,

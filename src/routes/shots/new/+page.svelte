@@ -23,6 +23,9 @@
 	import AddInPlace from '$lib/ui/shelf/AddInPlace.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import { benchForm } from '$lib/ui/form';
+	import AnswerPane from '$lib/ui/AnswerPane.svelte';
+	import CupsOutline from '$lib/ui/CupsOutline.svelte';
+	import FuseLine from '$lib/ui/FuseLine.svelte';
 	import Fuse from '$lib/ui/Fuse.svelte';
 	import FormErrors from '$lib/ui/FormErrors.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
@@ -65,6 +68,12 @@
 	const planning = new Planning();
 	onDestroy(() => planning.stop());
 	const planned = $derived(planning.planned);
+	/** A wrong field leaves the answer before it. */
+	let last: typeof planned;
+	const shown = $derived.by(() => {
+		if (planned || planning.problems.length === 0) last = planned;
+		return last;
+	});
 
 	const release = $derived(data.releases.find((r) => r.id === $form.releaseId));
 	/** Everything that meets in this shot: resin, the rubbers of its moulds, and the release between. */
@@ -151,8 +160,8 @@
 	about={data.begunFrom === null
 		? 'Solid, rolled or filled: every cup against the time that the resin gives.'
 		: `Begun as shot S${data.begunFrom} was, at the room of today; change what is otherwise.`} />
-{#if planned}
-	{@const first = planned.shot.batches[0]!}
+{#if shown}
+	{@const first = shown.shot.batches[0]!}
 	<section class="slab mb-5 px-5 pt-4 pb-3" aria-label="Steps against pot life">
 		<Fuse steps={first.steps} potLifeS={first.potLifeS} usableS={first.budget.usableS} slackS={first.slackS} />
 	</section>
@@ -290,8 +299,13 @@
 		<AirFields {form} {problemAt} />
 		<Save label={data.changed ? 'Change this shot' : 'Keep this shot'} submitting={$submitting} />
 	</div>
-	<aside class="slab flex flex-col gap-4 p-5" aria-live="polite">
-		{#if planned}
+	<AnswerPane
+		label={shown && shown.shot.batches.length > 1 ? `In each of ${shown.shot.batches.length} cups` : 'To mix'}
+		value={shown && units.show(shown.shot.batches[0]!.massG, 'mass')}
+		note={shown &&
+			`${shown.shot.batches[0]!.slackS >= 0 ? 'slack' : 'too long by'} ${units.show(Math.abs(shown.shot.batches[0]!.slackS), 'time')}`}
+		problem={planned ? undefined : planning.problems[0]?.message}>
+		{#if shown}
 			<Warnings warnings={old} />
 			{#if short.length > 0}
 				<Warnings
@@ -301,22 +315,24 @@
 						action: 'Fewer copies, or open another tin.'
 					}))} />
 			{/if}
-			<ShotResult {planned} />
-			{#if planning.whatIf}<WhatIfPanel {...planning.whatIf} tight={planned.shot.batches[0]!.slackS < 0} />{/if}
+			<ShotResult planned={shown} />
+			{#if planning.whatIf}<WhatIfPanel {...planning.whatIf} tight={shown.shot.batches[0]!.slackS < 0} />{/if}
 			<CostPanel
-				{planned}
+				planned={shown}
 				copies={$form.copies}
 				resinPerKg={resin?.record.pricePerKg}
 				mouldCost={chosen[0]?.cost ?? 0}
-				handsS={handsPerCopyS(planned.shot.batches[0]!)}
+				handsS={handsPerCopyS(shown.shot.batches[0]!)}
 				hourly={data.settings.hourly}
 				currency={data.settings.currency} />
 			<Warnings warnings={touching} />
 			<Caution topics={[...cautionsFor(resin ? chemistryOf(resin.record.family) : 'urethane'), 'heat']} />
-		{:else if planning.problems.length > 0}
-			<p class="font-semibold text-(--harm)">{planning.problems[0]!.message}</p>
-		{:else}
-			<p class="soft">Choose a piece, a mould and a resin: the shot appears here, with the time it leaves you.</p>
 		{/if}
-	</aside>
+		{#snippet empty()}
+			<p class="soft">Choose a piece, a mould and a resin: the shot appears here, with the time it leaves you.</p>
+			<CupsOutline />
+		{/snippet}
+		{#snippet bar()}{#if shown}<FuseLine batch={shown.shot.batches[0]!} />{/if}{/snippet}
+		{#snippet action()}<button type="submit" class="slim-action">{data.changed ? 'Change' : 'Keep'}</button>{/snippet}
+	</AnswerPane>
 </form>

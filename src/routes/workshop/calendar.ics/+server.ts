@@ -2,7 +2,7 @@ import { createEvents, type EventAttributes } from 'ics';
 import { error, type RequestHandler } from '@sveltejs/kit';
 import { addressOf } from '$lib/server/address';
 import { runningClocks } from '$lib/server/repositories/pours';
-import { looksComing } from '$lib/server/repositories/vessels';
+import { inspectionsComing } from '$lib/server/repositories/vessels';
 
 const MINUTES = 15;
 
@@ -15,7 +15,7 @@ function at(ms: number): [number, number, number, number, number] {
 export const GET: RequestHandler = async ({ url, locals, platform }) => {
 	const { base } = addressOf(locals.settings, url, platform);
 	const now = new Date();
-	const [clocks, looks] = await Promise.all([runningClocks(), looksComing(now)]);
+	const [clocks, inspections] = await Promise.all([runningClocks(), inspectionsComing(now)]);
 	const events: EventAttributes[] = [
 		...clocks
 			.filter((c) => c.kind !== 'pot-life' && c.kind !== 'wait')
@@ -29,7 +29,7 @@ export const GET: RequestHandler = async ({ url, locals, platform }) => {
 				url: `${base}${c.href}`,
 				alarms: [{ action: 'display' as const, description: c.then, trigger: { minutes: 5, before: true } }]
 			})),
-		...looks.map(({ vessel, due }) => ({
+		...inspections.map(({ vessel, due }) => ({
 			uid: `${vessel.id}-${due.part.replace(' ', '-')}@anthypos`,
 			title: `Look at ${due.name.toLowerCase()}: ${vessel.record.name}`,
 			start: at(

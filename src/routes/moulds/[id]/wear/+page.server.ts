@@ -1,10 +1,10 @@
 import { fail } from '@sveltejs/kit';
 import { z } from 'zod';
 import { fieldErrors } from '$lib/core/fieldErrors';
-import { mouldLook, signsFor } from '$lib/core/wear';
+import { mouldInspection, signsFor } from '$lib/core/wear';
 import { orFail, orPage } from '$lib/server/forms';
 import { getMould } from '$lib/server/repositories/moulds';
-import { addMouldLook, mouldWear } from '$lib/server/repositories/wear';
+import { addMouldInspection, mouldWear } from '$lib/server/repositories/wear';
 import type { Actions, PageServerLoad } from './$types';
 
 const MOST_WANTED = 100_000;
@@ -18,24 +18,24 @@ export const load: PageServerLoad = async ({ params, url }) => {
 };
 
 export const actions: Actions = {
-	look: async ({ request, params }) => {
+	inspect: async ({ request, params }) => {
 		const data = await request.formData();
 		const id = z.uuid().safeParse(data.get('entry'));
 		let typed: unknown;
 		try {
-			typed = JSON.parse(String(data.get('look')));
+			typed = JSON.parse(String(data.get('inspection')));
 		} catch {
 			return fail(400, { problems: [{ path: '', message: 'The look could not be read: try again.' }] });
 		}
-		const look = mouldLook.safeParse(typed);
-		if (!look.success || !id.success)
-			return fail(400, { problems: look.success ? [] : (fieldErrors(look.error) ?? []) });
+		const inspection = mouldInspection.safeParse(typed);
+		if (!inspection.success || !id.success)
+			return fail(400, { problems: inspection.success ? [] : (fieldErrors(inspection.error) ?? []) });
 		const photo = data.get('photo');
 		const bytes =
 			photo instanceof File && photo.size > 0 ? Buffer.from(await photo.arrayBuffer()) : undefined;
 		return orFail(
 			async () => {
-				await addMouldLook(params.id, id.data, look.data, new Date(), bytes);
+				await addMouldInspection(params.id, id.data, inspection.data, new Date(), bytes);
 				return { kept: true };
 			},
 			(message) => ({ problems: [{ path: 'photo', message }] })

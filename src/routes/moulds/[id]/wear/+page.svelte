@@ -6,7 +6,7 @@
 	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import { useUnits } from '$lib/ui/units.svelte';
 	import Warnings from '$lib/ui/Warnings.svelte';
-	import LookOver from '$lib/ui/wear/LookOver.svelte';
+	import InspectionForm from '$lib/ui/wear/InspectionForm.svelte';
 	import WearBand from '$lib/ui/wear/WearBand.svelte';
 	import Working from '$lib/ui/Working.svelte';
 
@@ -32,10 +32,12 @@
 				<p class="pb-2 text-[1.1rem]">
 					four times in five <strong>{f.pullsLeftLow} to {f.pullsLeftHigh}</strong><br />
 					<span class="soft"
-						>{f.looks === 0 ? 'never looked over' : `worst sign ${f.wear} of 5 at the last of ${counted(f.looks, 'look')}`}</span>
+						>{f.inspections === 0
+							? 'never looked over'
+							: `worst sign ${f.wear} of 5 at the last of ${counted(f.inspections, 'look')}`}</span>
 				</p>
 			</div>
-			<WearBand pulls={mould.pulls} forecast={f} looks={wear.looks} />
+			<WearBand pulls={mould.pulls} forecast={f} inspections={wear.inspections} />
 			<form method="GET" class="mt-3 flex flex-wrap items-start gap-3">
 				<div class="w-44"><QuantityField label="Pulls still wanted" kind="number" name="wanted" bind:value={wanted} /></div>
 				<Button type="submit" color="alternative" class="mt-[1.62rem] min-h-[2.75rem]">Will it last</Button>
@@ -65,32 +67,32 @@
 				</p>
 			</section>
 		{/if}
-		{#if wear.looks.length > 0}
+		{#if wear.inspections.length > 0}
 			<section class="slab p-5">
 				<h2 class="mb-2">Looks so far</h2>
 				<ul class="divide-y divide-(--line)">
-					{#each wear.looks.toReversed() as look (look.id)}
-						{@const worst = worstSign(look.look.scores)}
+					{#each wear.inspections.toReversed() as inspection (inspection.id)}
+						{@const worst = worstSign(inspection.inspection.scores)}
 						<li class="flex flex-wrap gap-x-4 py-2">
-							<span class="soft tabular-nums">{look.at.toISOString().slice(0, 10)}, pull {look.pulls}</span>
+							<span class="soft tabular-nums">{inspection.at.toISOString().slice(0, 10)}, pull {inspection.pulls}</span>
 							<strong>{worst ? `${SIGNS[worst.sign].words} ${worst.score}: ${SIGNS[worst.sign].at[worst.score]}` : ''}</strong>
 							<span class="soft"
-								>{Object.entries(look.look.scores)
+								>{Object.entries(inspection.inspection.scores)
 									.filter(([s]) => s !== worst?.sign)
 									.map(([s, v]) => `${SIGNS[s as keyof typeof SIGNS].words.toLowerCase()} ${v}`)
 									.join(', ')}</span>
-							{#if look.forecast}<span class="soft">foretold {look.forecast.low}–{look.forecast.high} more</span>{/if}
-							{#if look.look.note}<span class="w-full">{look.look.note}</span>{/if}
-							{#if look.photoId}<a class="plain" href="/photos/{look.photoId}">the picture</a>{/if}
+							{#if inspection.forecast}<span class="soft">foretold {inspection.forecast.low}–{inspection.forecast.high} more</span>{/if}
+							{#if inspection.inspection.note}<span class="w-full">{inspection.inspection.note}</span>{/if}
+							{#if inspection.photoId}<a class="plain" href="/photos/{inspection.photoId}">the picture</a>{/if}
 						</li>
 					{/each}
 				</ul>
 			</section>
 		{/if}
 	</div>
-	<LookOver
+	<InspectionForm
 		signs={data.signs}
-		before={wear.looks.at(-1)?.look}
+		before={wear.inspections.at(-1)?.inspection}
 		problems={form && 'problems' in form ? (form.problems ?? []) : []}
 		kept={Boolean(form && 'kept' in form && form.kept)} />
 </div>
