@@ -34,7 +34,7 @@ export async function onceMore(page: Page, title: string, again: () => Promise<v
 
 /** Pours at a simulated scale: a full stream unless it is only a little, then a trickle, until it is right or over. */
 export async function weigh(page: Page, little = false): Promise<void> {
-	const status = page.getByRole('status').filter({ hasText: 'the scale shows' });
+	const status = page.getByTestId('scale-words');
 	const say = () => status.textContent();
 	await expect(status).toBeVisible();
 	await expect(status).not.toContainText('being zeroed');

@@ -69,7 +69,7 @@ test('a whole pour with instruments over HTTP: the network is cut, the server is
 	const played = await Instruments.setUp(page, web.url);
 	instruments = played;
 	await page.reload();
-	await page.getByRole('button', { name: 'Instruments off' }).click();
+	await page.getByRole('button', { name: 'Instruments: off' }).click();
 	await expect(page.getByText(/Thermo-hygrometer \d/)).toBeVisible();
 	await press(page, /Clean and whole/);
 	await press(page, /Closed and level/);
@@ -226,7 +226,7 @@ test('a device that says nonsense is noticed, and can be typed instead', async (
 	await expect(page.getByRole('button', { name: /Instruments/ })).toHaveCount(0);
 	instruments = await Instruments.setUp(page, web.url);
 	await page.reload();
-	await page.getByRole('button', { name: 'Instruments off' }).click();
+	await page.getByRole('button', { name: 'Instruments: off' }).click();
 	await expect(page.getByText(/Scale \d/)).toBeVisible();
 	instruments.says.scale = { value: 150_000 };
 	await expect(page.getByText(/which cannot be/)).toBeVisible();

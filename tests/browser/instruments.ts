@@ -73,7 +73,7 @@ export class Instruments {
 
 	/** Pours what is still to go onto what the scale shows. */
 	async weigh(page: Page): Promise<void> {
-		const status = page.getByRole('status').filter({ hasText: 'the scale shows' });
+		const status = page.getByTestId('scale-words');
 		await expect(status).toContainText(/to go of/);
 		await expect(status).not.toContainText('being zeroed');
 		const wanted = Number(/to go of ([\d.]+)/.exec((await status.textContent())!)![1]);

@@ -28,7 +28,7 @@ async function pourIt(page: Page, at: Record<string, () => Promise<void>> = {}):
 		.first()
 		.click();
 	await expect(heading(page)).toHaveText('Look the mould over');
-	await expect(page.locator('fieldset.waking')).toBeEnabled();
+	await expect(page.locator('fieldset.waking:enabled')).toBeAttached();
 	const seen: string[] = [];
 	for (let i = 0; i < 70; i++) {
 		const title = (await heading(page).textContent())!.trim();

@@ -54,10 +54,10 @@ test('a shell that is filled is poured layer by layer, filled, and goes into the
 	await page.getByRole('button', { name: 'Pour it' }).first().click();
 	await expect(heading(page)).toHaveText('Look the mould over');
 	// under the right thumb, told by voice; a press on these does not take the space bar away
-	await page.getByRole('button', { name: /large button is for both/ }).click();
-	await page.getByRole('button', { name: /large button is for the left/ }).click();
-	await page.getByRole('button', { name: /told by tones/ }).click();
-	await expect(page.getByRole('button', { name: /told by voice/ })).toBeVisible();
+	await page.getByRole('button', { name: /Button: both hands/ }).click();
+	await page.getByRole('button', { name: /Button: left hand/ }).click();
+	await page.getByRole('button', { name: /Sound: tones/ }).click();
+	await expect(page.getByRole('button', { name: /Sound: voice/ })).toBeVisible();
 	const action = (await page.getByRole('button', { name: 'Clean and whole' }).boundingBox())!;
 	expect(action.height).toBeGreaterThan(2 * action.width);
 	const seen: string[] = [];
