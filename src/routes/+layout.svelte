@@ -16,7 +16,10 @@
 	let { data, children } = $props();
 	// a page that began on a sheet stays on it, wherever its form leads
 	const framed = untrack(() => data.framed);
-	provideUnits(() => data.settings.units);
+	provideUnits(
+		() => data.settings.units,
+		() => data.settings.scaleResolutionG
+	);
 	$effect.pre(() => setClockHours(data.settings.clockHours));
 	untrack(() => setClockHours(data.settings.clockHours));
 	$effect(() => followTheme(data.theme));

@@ -117,7 +117,7 @@
 				<li class="flex flex-wrap items-center gap-x-5 gap-y-2 px-5 py-3">
 					<span class="text-[1.15rem] font-bold">{pour.masterName}</span>
 					<span class="soft"
-						>{pour.moulds.map((m) => `M${m.number}`).join(' ')} · {units.show(pour.massG, 'mass')}
+						>{pour.moulds.map((m) => `M${m.number}`).join(' ')} · {units.weighed(pour.massG)}
 						{pour.resinName} · cup {pour.batchIndex + 1} of {pour.batchCount}</span>
 					<Button href="/pour/{pour.id}" class="ml-auto">Back to the pour</Button>
 				</li>
@@ -151,7 +151,7 @@
 							></a>
 						<span class={['col-start-1 min-w-0 text-[0.93rem]', now?.wait ? 'text-(--hot)' : 'soft']}
 							>{#if now}{now.resinName}
-								{units.show(now.massG, 'mass')}{now.potLifeS === null ? '' : `, ${units.show(now.potLifeS, 'time')} to pour`}{now.wait
+								{units.weighed(now.massG)}{now.potLifeS === null ? '' : `, ${units.show(now.potLifeS, 'time')} to pour`}{now.wait
 									? `; ${now.wait}`
 									: now.enoughFor === null
 										? ''

@@ -26,11 +26,10 @@
 		result: MixResult;
 		colours: readonly MixColour[];
 		cupDiameterMm: number;
-		resolutionG: number;
 		/** The volume that was asked for, if it was one. */
 		wantedMl?: number | undefined;
 	}
-	let { resin, sheet, result, colours, cupDiameterMm, resolutionG, wantedMl }: Props = $props();
+	let { resin, sheet, result, colours, cupDiameterMm, wantedMl }: Props = $props();
 	const units = useUnits();
 	const catalysed = $derived(isCatalysed(resin.family));
 	/** Fillers stand before the colours. */
@@ -41,17 +40,17 @@
 
 <Answer
 	label="In the cup"
-	value={units.show(result.total.massG, 'mass')}
+	value={units.weighed(result.total.massG)}
 	note="{units.show(result.total.volumeMl, 'volume')} · {units.show(result.total.densityGPerMl, 'density')}" />
 {#if result.catalyst}
 	<Answer
-		label="Catalyst into {units.show(result.a.massG, 'mass')} of resin"
+		label="Catalyst into {units.weighed(result.a.massG)} of resin"
 		value={counted ? formatDrops(result.catalyst.drops) : `${digits(result.catalyst.volumeMl)} ml`}
 		note={counted
 			? `${digits(result.catalyst.volumeMl)} ml · ${digits(result.catalyst.mlPer100G)} ml to 100 g · ${digits(result.catalyst.dropsPerFlOz, 0)} drops to a fl oz`
 			: `${digits(result.catalyst.mlPer100G)} ml to 100 g · ${formatDrops(result.catalyst.drops, result.catalyst.dropsMost)}: count your dropper once, on the resin’s page`} />
 {:else}
-	<Parts a={result.a} b={result.b} {resolutionG} />
+	<Parts a={result.a} b={result.b} />
 	<p class="soft text-[0.93rem]">
 		By marks in two cups ⌀ {units.show(cupDiameterMm, 'length')}: A {units.show(markMm(result.a.volumeMl), 'length')}, B {units.show(
 			markMm(result.b.volumeMl),
@@ -69,7 +68,7 @@
 				<tr
 					><td
 						>{f.name}{#if colour && !catalysed}<span class="soft block text-[0.87rem]">into {colourSide(colour, resin)}</span>{/if}</td
-					><td class="num font-bold">{units.show(f.massG, 'mass')}</td><td class="num"
+					><td class="num font-bold">{units.weighed(f.massG)}</td><td class="num"
 						>{colour ? (isPowder(colour.kind) ? '–' : `${dropsOf(colour, f.massG)} drops`) : units.show(f.looseVolumeMl, 'volume')}</td
 					></tr>
 			{/each}

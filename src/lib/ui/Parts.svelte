@@ -4,13 +4,9 @@
 	interface Props {
 		a: { massG: number; volumeMl?: number };
 		b: { massG: number; volumeMl?: number };
-		/** Steps of the scale decide the decimals shown, g. */
-		resolutionG?: number;
 	}
-	let { a, b, resolutionG = 1 }: Props = $props();
+	let { a, b }: Props = $props();
 	const units = useUnits();
-	const decimals = $derived(resolutionG >= 1 ? 0 : resolutionG >= 0.1 ? 1 : 2);
-	const mass = (massG: number) => (units.system === 'us' ? units.show(massG, 'mass') : `${massG.toFixed(decimals)} g`);
 </script>
 
 <div class="grid grid-cols-2 gap-3" role="group" aria-label="The two parts">
@@ -19,7 +15,7 @@
 			<div class={['h-3', letter === 'A' ? 'bg-(--part-a)' : 'hatch-b']}></div>
 			<div class="px-3 py-2">
 				<p class="text-[1.05rem] font-bold" style:color="var(--part-{letter.toLowerCase()})">{letter}</p>
-				<p class="answer text-[2.1rem] whitespace-nowrap">{mass(part.massG)}</p>
+				<p class="answer text-[2.1rem] whitespace-nowrap">{units.weighed(part.massG)}</p>
 				{#if part.volumeMl !== undefined}<p class="soft mt-1">{units.show(part.volumeMl, 'volume')}</p>{/if}
 			</div>
 		</div>

@@ -73,7 +73,7 @@
 								></td>
 						{:else if key === 'pull'}<td class="num">{pull.pullNumber}</td>
 						{:else if key === 'resin'}<td class="soft whitespace-nowrap">{pull.resinName}</td>
-						{:else if key === 'shot'}<td class="num whitespace-nowrap">{units.show(pull.massG, 'mass')}</td>
+						{:else if key === 'shot'}<td class="num whitespace-nowrap">{units.weighed(pull.massG)}</td>
 						{:else if key === 'room'}<td class="num">{units.show(pull.roomTempC, 'temperature')}</td>
 						{:else if key === 'humidity'}<td class="num"
 								>{pull.relativeHumidity === null ? '–' : `${Math.round(pull.relativeHumidity)} %`}</td>

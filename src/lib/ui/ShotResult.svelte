@@ -26,7 +26,7 @@
 					: shot.batches.length > 1
 						? `In each of ${shot.batches.length} cups`
 						: 'In the cup'}
-			value={units.show(batch.massG, 'mass')}
+			value={units.weighed(batch.massG)}
 			note="{units.other(batch.massG, 'mass')} · {units.show(batch.volumeMl, 'volume')}" />
 		<Answer
 			label={batch.slackS >= 0 ? 'Slack' : 'Too long by'}
@@ -39,7 +39,7 @@
 		<dl class="grid grid-cols-2 gap-4">
 			<div>
 				<dt class="label">Resin</dt>
-				<dd class="answer mt-1 text-[2.1rem]">{units.show(batch.a.massG, 'mass')}</dd>
+				<dd class="answer mt-1 text-[2.1rem]">{units.weighed(batch.a.massG)}</dd>
 			</div>
 			<div>
 				<dt class="label">Catalyst</dt>
@@ -56,7 +56,7 @@
 			</div>
 		</dl>
 	{:else}
-		<Parts a={batch.a} b={batch.b} resolutionG={batch.schools.scale.resolutionG} />
+		<Parts a={batch.a} b={batch.b} />
 		<dl class="grid gap-x-4 gap-y-2 text-[0.95rem] sm:grid-cols-2">
 			<div>
 				<dt class="font-semibold">By scale, into one cup or two</dt>
@@ -75,17 +75,17 @@
 	{/if}
 	{#if batch.fillers?.length}
 		<p>
-			{#each batch.fillers as f, i (i)}<strong>{units.show(f.massG, 'mass')} {f.name}</strong>{f.looseVolumeMl
+			{#each batch.fillers as f, i (i)}<strong>{units.weighed(f.massG)} {f.name}</strong>{f.looseVolumeMl
 					? ` (${units.show(f.looseVolumeMl, 'volume')} scooped)`
 					: ''} into {batch.catalyst ? 'the resin, before the catalyst' : 'B'}.{/each}
 		</p>
 	{/if}
 	{#if stack && batch.layers}<LayerStack layers={batch.layers} />{/if}
-	{#if planned.dust}<p><strong>{units.show(planned.dust.massG, 'mass')} {planned.dust.name}</strong> dusted on each face first.</p>{/if}
+	{#if planned.dust}<p><strong>{units.weighed(planned.dust.massG)} {planned.dust.name}</strong> dusted on each face first.</p>{/if}
 	{#if batch.colours?.length}
 		<p>
 			{#each batch.colours as c, i (i)}{i > 0 ? '; ' : ''}<strong
-					>{c.drops === undefined ? units.show(c.massG, 'mass') : formatDrops(c.drops)} {c.name}</strong>
+					>{c.drops === undefined ? units.weighed(c.massG) : formatDrops(c.drops)} {c.name}</strong>
 				into {batch.catalyst ? 'the resin' : c.part}{/each}.
 		</p>
 	{/if}
@@ -94,8 +94,8 @@
 			{#each batch.cups as c, i (i)}
 				<li class="py-1.5">
 					<p class="flex flex-wrap justify-between gap-x-3">
-						<strong>{i + 1}: {c.name}, {units.show(c.massG, 'mass')}</strong>
-						<span>A {units.show(c.a.massG, 'mass')}{c.b.massG > 0 ? `, B ${units.show(c.b.massG, 'mass')}` : ''}</span>
+						<strong>{i + 1}: {c.name}, {units.weighed(c.massG)}</strong>
+						<span>A {units.weighed(c.a.massG)}{c.b.massG > 0 ? `, B ${units.weighed(c.b.massG)}` : ''}</span>
 						<span class="soft"
 							>too thick {units.show(c.potLifeS, 'time')}{c.warmS === undefined ? '' : `, warm ${units.show(c.warmS, 'time')}`} after combining</span>
 					</p>
@@ -109,9 +109,9 @@
 	{/if}
 	{#if planned.balance && (planned.kind !== 'solid' || planned.balance.insertsG > 0 || batch.fillers?.length)}
 		<p class="text-[1.1rem]">
-			{#if planned.kind === 'filled'}<strong>Fill: {units.show(planned.balance.mixG, 'mass')}</strong>
+			{#if planned.kind === 'filled'}<strong>Fill: {units.weighed(planned.balance.mixG)}</strong>
 				<span class="soft">to mix, {units.show(planned.balance.fillMl, 'volume')} go in.</span>{/if}
-			One copy weighs <strong>{units.show(planned.balance.massG, 'mass')}</strong>
+			One copy weighs <strong>{units.weighed(planned.balance.massG)}</strong>
 			<span class="soft"
 				>and {planned.balance.floats
 					? `floats with ${digits(100 * planned.balance.underWater, 0)} % under water; ${units.show(planned.balance.toNeutralG, 'mass')} more sink it`

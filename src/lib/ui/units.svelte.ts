@@ -3,6 +3,7 @@ import {
 	axisUnit,
 	formatOther,
 	formatQuantity,
+	formatWeighed,
 	onAxis,
 	roundedBand,
 	textInUnits,
@@ -16,14 +17,20 @@ const KEY = Symbol('units');
 /** The workshop's way of showing numbers, for every component below the layout. */
 export class Units {
 	#system: () => UnitSystem;
-	constructor(system: () => UnitSystem) {
+	#scaleStepG: () => number;
+	constructor(system: () => UnitSystem, scaleStepG: () => number = () => 1) {
 		this.#system = system;
+		this.#scaleStepG = scaleStepG;
 	}
 	get system(): UnitSystem {
 		return this.#system();
 	}
 	show(value: number | undefined | null, kind: QuantityKind): string {
 		return formatQuantity(value, kind, this.system);
+	}
+	/** What is to be weighed, in the step of the workshop's scale. */
+	weighed(massG: number | null | undefined): string {
+		return formatWeighed(massG ?? NaN, this.system, this.#scaleStepG());
 	}
 	/** A sentence of the core with its quantities as they are shown. */
 	text(sentence: string): string {
@@ -46,8 +53,8 @@ export class Units {
 	}
 }
 
-export function provideUnits(system: () => UnitSystem): Units {
-	return setContext(KEY, new Units(system));
+export function provideUnits(system: () => UnitSystem, scaleStepG?: () => number): Units {
+	return setContext(KEY, new Units(system, scaleStepG));
 }
 
 export function useUnits(): Units {

@@ -154,8 +154,8 @@
 	</div>
 	<AnswerPane
 		label="To mix"
-		value={shown && units.show(shown.result.total.massG, 'mass')}
-		note={shown && `A ${units.show(shown.result.a.massG, 'mass')}, B ${units.show(shown.result.b.massG, 'mass')}`}
+		value={shown && units.weighed(shown.result.total.massG)}
+		note={shown && `A ${units.weighed(shown.result.a.massG)}, B ${units.weighed(shown.result.b.massG)}`}
 		problem={sheet?.errors[0]?.message}>
 		{#if shown}
 			<MixAnswer
@@ -164,8 +164,7 @@
 				result={shown.result}
 				{colours}
 				{cupDiameterMm}
-				wantedMl={by === 'volume' ? volumeMl : undefined}
-				resolutionG={data.settings.scaleResolutionG} />
+				wantedMl={by === 'volume' ? volumeMl : undefined} />
 		{/if}
 		{#snippet empty()}
 			<p class="soft">

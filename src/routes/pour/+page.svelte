@@ -15,7 +15,7 @@
 				<div class="min-w-0">
 					<p class="text-[1.25rem] font-bold break-words">{pour.masterName}</p>
 					<p class="soft">
-						{pour.moulds.map((m) => `M${m.number}`).join(', ')} · cup {pour.batch} · {units.show(pour.massG, 'mass')}
+						{pour.moulds.map((m) => `M${m.number}`).join(', ')} · cup {pour.batch} · {units.weighed(pour.massG)}
 					</p>
 				</div>
 				<Button href="/pour/{pour.id}" size="xl">Go to it</Button>

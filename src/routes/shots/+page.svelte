@@ -54,7 +54,7 @@
 								{:else if key === 'resin'}<td class="soft">{shot.resinName}</td>
 								{:else if key === 'copies'}<td class="num">{shot.copies}</td>
 								{:else if key === 'cups'}<td class="num">{shot.batches}</td>
-								{:else if key === 'mass'}<td class="num font-bold">{units.show(shot.massG, 'mass')}</td>
+								{:else if key === 'mass'}<td class="num font-bold">{units.weighed(shot.massG)}</td>
 								{:else if key === 'slack'}<td class={['num font-bold', shot.slackS < 0 ? 'text-(--hot)' : 'text-(--work)']}
 										>{units.show(shot.slackS, 'time')}</td>
 								{:else}<td class="soft whitespace-nowrap">{wallTime(shot.createdAt.getTime(), data.nowMs)}</td>{/if}

@@ -75,9 +75,16 @@ export function budget(raw: BudgetInput): BudgetResult {
 			},
 			{
 				what: 'Slack',
-				sum: `${formatTime(usableS)} − ${formatTime(atS)}`,
+				sum: differenceInWords(usableS, atS),
 				result: formatTime(slackS)
 			}
 		]
 	};
+}
+
+/** Rounded to seconds each, three numbers need not add up: then the two that are subtracted are said to a tenth. */
+function differenceInWords(usableS: number, takenS: number): string {
+	const agree = Math.round(usableS) - Math.round(takenS) === Math.round(usableS - takenS);
+	const words = (timeS: number) => (agree ? formatTime(timeS) : `${timeS.toFixed(1)} s`);
+	return `${words(usableS)} − ${words(takenS)}`;
 }

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { InputError, type Warning, type WorkingLine } from '../working';
-import { digits } from '../units';
+import { digits, formatWeighed } from '../units';
 import { catalystAmount, catalystInput, type CatalystAmount } from './catalyst';
 import { bPerAByWeight, ratioInput } from './ratio';
 import { viscosityFactor } from './viscosityFactor';
@@ -182,7 +182,7 @@ export function mix(raw: MixInput): MixResult {
 		fillerVolumeFraction: fraction,
 		viscosityFactor: factor ?? null,
 		ratioErrorPercent,
-		working: mixWorking(hasB, bPerA, a, b, total),
+		working: mixWorking(hasB, bPerA, a, b, total, input.scaleResolutionG),
 		warnings: mixWarnings(input, factor, fraction, ratioErrorPercent, hasB)
 	};
 }
@@ -192,7 +192,8 @@ function mixWorking(
 	bPerA: number,
 	a: Amount,
 	b: Amount,
-	total: MixResult['total']
+	total: MixResult['total'],
+	stepG: number
 ): WorkingLine[] {
 	const lines: WorkingLine[] = [
 		{
@@ -206,7 +207,7 @@ function mixWorking(
 		lines.push({
 			what: 'A and B by weight',
 			sum: `100 : ${digits(bPerA * 100, 1)}`,
-			result: `${digits(a.massG)} g A, ${digits(b.massG)} g B`,
+			result: `${formatWeighed(a.massG, 'metric', stepG)} A, ${formatWeighed(b.massG, 'metric', stepG)} B`,
 			source: 'a/b = (va/vb)·(ρA/ρB)'
 		});
 	}

@@ -167,7 +167,7 @@ export function mouldBlock(raw: MouldBlockInput): MouldBlockResult {
 			{
 				what: 'A and B',
 				sum: `${digits(rubber.ratio.a)} : ${digits(rubber.ratio.b)} by ${rubber.ratio.by}`,
-				result: `${digits(a.massG)} g A, ${digits(b.massG)} g B`
+				result: `A ${digits(100 / (1 + bPerA))} %, B the rest`
 			},
 			{
 				what: 'Degassing vessel',

@@ -172,7 +172,7 @@
 					{#each step.amounts as amount, i (i)}
 						<div class="text-center">
 							<dt class="text-[1.3rem] font-bold">{amount.label}</dt>
-							<dd class="answer text-[clamp(2.8rem,11vh,5.2rem)] whitespace-nowrap">{units.show(amount.massG, 'mass')}</dd>
+							<dd class="answer text-[clamp(2.8rem,11vh,5.2rem)] whitespace-nowrap">{units.weighed(amount.massG)}</dd>
 						</div>
 					{/each}
 				</dl>

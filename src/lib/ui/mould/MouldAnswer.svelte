@@ -49,24 +49,24 @@
 		<tbody>
 			{#each plan.pours as p (p.name)}
 				<tr
-					><td>{p.name}</td><td class="num font-bold">{units.show(p.a!.massG, 'mass')}</td><td class="num font-bold"
-						>{units.show(p.b!.massG, 'mass')}</td
-					><td class="num">{p.thickenerG ? units.show(p.thickenerG, 'mass') : '–'}</td></tr>
+					><td>{p.name}</td><td class="num font-bold">{units.weighed(p.a!.massG)}</td><td class="num font-bold"
+						>{units.weighed(p.b!.massG)}</td
+					><td class="num">{p.thickenerG ? units.weighed(p.thickenerG) : '–'}</td></tr>
 			{/each}
 		</tbody>
 	</table>
 {:else}
 	{#each plan.pours as p, i (p.name)}
 		{#if plan.pours.length > 1}<h2>{p.name}</h2>{/if}
-		{#if p.a && p.b}<Parts a={p.a} b={p.b} resolutionG={settings.scaleResolutionG} />
-		{:else}<p class="text-[1.3rem] font-bold">{units.show(p.massG, 'mass')}</p>{/if}
+		{#if p.a && p.b}<Parts a={p.a} b={p.b} />
+		{:else}<p class="text-[1.3rem] font-bold">{units.weighed(p.massG)}</p>{/if}
 		{#if (mixes[i]?.count ?? 1) > 1}<p class="font-semibold">
-				In {mixes[i]!.count} mixes of {units.show(mixes[i]!.massEachG, 'mass')}.
+				In {mixes[i]!.count} mixes of {units.weighed(mixes[i]!.massEachG)}.
 			</p>{/if}
 	{/each}
 {/if}
 {#if plan.clay}<p class="soft">
-		Bed it in {units.show(plan.clay.massG, 'mass')} of sulphur-free clay ({units.show(plan.clay.volumeMl, 'volume')}), keys pressed in.
+		Bed it in {units.weighed(plan.clay.massG)} of sulphur-free clay ({units.show(plan.clay.volumeMl, 'volume')}), keys pressed in.
 	</p>{/if}
 <dl class="grid grid-cols-2 gap-x-4 gap-y-2">
 	{#if plan.grossVolumeMl > 0 && plan.cavity}

@@ -12,7 +12,7 @@
 	}
 	let { part, scale, devices }: Props = $props();
 	const units = useUnits();
-	const g = (value: number) => units.show(value, 'mass');
+	const g = (massG: number) => units.weighed(massG);
 	const live = $derived(devices.live('scale') !== undefined);
 	const now = $derived(scale.now);
 	const tone = $derived(now?.state === 'over' ? 'var(--hot)' : now?.state === 'right' ? 'var(--work)' : 'var(--ink)');

@@ -31,7 +31,7 @@
 	const amounts = $derived(quickAmounts(planned, volume.volumeMl));
 	const catalysed = $derived(batch.catalyst);
 	const spoken = $derived(
-		`A ${units.show(amounts.a.massG, 'mass')}${catalysed ? '' : `, B ${units.show(amounts.b.massG, 'mass')}`}, ${units.show(amounts.totalG, 'mass')} in all, pot life ${units.show(batch.potLifeS, 'time')}`
+		`A ${units.weighed(amounts.a.massG)}${catalysed ? '' : `, B ${units.weighed(amounts.b.massG)}`}, ${units.weighed(amounts.totalG)} in all, pot life ${units.show(batch.potLifeS, 'time')}`
 	);
 </script>
 
@@ -43,7 +43,7 @@
 			<dl class="grid grid-cols-2 gap-3">
 				<div class="rounded-lg border border-(--line) bg-(--paper) px-3 py-2">
 					<dt class="text-[1.05rem] font-bold">Resin</dt>
-					<dd class="answer text-[2.1rem] whitespace-nowrap">{units.show(amounts.a.massG, 'mass')}</dd>
+					<dd class="answer text-[2.1rem] whitespace-nowrap">{units.weighed(amounts.a.massG)}</dd>
 				</div>
 				<div class="rounded-lg border border-(--line) bg-(--paper) px-3 py-2">
 					<dt class="text-[1.05rem] font-bold">Catalyst</dt>
@@ -58,10 +58,10 @@
 				</div>
 			</dl>
 		{:else}
-			<Parts a={amounts.a} b={amounts.b} resolutionG={batch.schools.scale.resolutionG} />
+			<Parts a={amounts.a} b={amounts.b} />
 		{/if}
 		<p class="soft mt-2">
-			{units.show(amounts.totalG, 'mass')} for {units.show(volume.volumeMl, 'volume')}{amounts.leftMl > 0.05
+			{units.weighed(amounts.totalG)} for {units.show(volume.volumeMl, 'volume')}{amounts.leftMl > 0.05
 				? `; ${units.show(amounts.leftMl, 'volume')} of it stay in the cup and on tools`
 				: ''}.
 		</p>

@@ -88,7 +88,7 @@
 	{#each layers as l, i (i)}
 		<li class="py-1.5">
 			<p class="flex flex-wrap justify-between gap-x-2 text-[0.95rem]">
-				<strong>{i + 1}: {units.show(layerAmount(l).massG, 'mass')}</strong>
+				<strong>{i + 1}: {units.weighed(layerAmount(l).massG)}</strong>
 				<span>{i === 0 ? 'at the start' : `at ${units.show(l.startS, 'time')}`}</span>
 				{#if rolled}<span>roll {units.show(l.lockS - l.startS, 'time')}</span>{:else if l.levelMm !== undefined}<span
 						>up to {units.show(l.levelMm, 'length')}</span

@@ -183,7 +183,7 @@
 			<div class="col-span-2">
 				<dt class="soft text-[0.9rem]">Shot</dt>
 				<dd class="text-[1.2rem] font-bold">
-					{units.show(body.massG, 'mass')}
+					{units.weighed(body.massG)}
 					<span class="font-normal">{data.pull.resinName}, cup {body.batchIndex + 1} of {body.batchCount}</span>
 				</dd>
 			</div>

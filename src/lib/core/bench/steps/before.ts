@@ -1,6 +1,6 @@
 import { MOULD_MODULES } from '../../mould/kinds';
 import type { MouldKind } from '../../mould/kinds/names';
-import { formatQuantity, type UnitSystem } from '../../units';
+import { formatQuantity, formatWeighed, type UnitSystem } from '../../units';
 import type { PourPlan } from '../../plan/pourPlan';
 import { mouldNames, type BenchStep } from './step';
 
@@ -91,7 +91,7 @@ function dustStep(dust: NonNullable<PourPlan['dust']>, plan: PourPlan, units: Un
 		id: 'dust',
 		kind: 'check',
 		title: `Dust the face: ${dust.name}`,
-		detail: `${mouldNames(plan)}: about ${formatQuantity(dust.massG, 'mass', units)} with a soft brush into every corner; knock out what is loose and keep it for B.`,
+		detail: `${mouldNames(plan)}: about ${formatWeighed(dust.massG, units, plan.scaleResolutionG ?? 1)} with a soft brush into every corner; knock out what is loose and keep it for B.`,
 		action: 'It is dusted',
 		cautions: ['powder']
 	};

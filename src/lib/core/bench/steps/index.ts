@@ -1,5 +1,5 @@
 import { cautionsForResin } from '../../cautions';
-import { formatQuantity, type UnitSystem } from '../../units';
+import { formatQuantity, formatWeighed, type UnitSystem } from '../../units';
 import { holdFloorKpa, type PourPlan } from '../../plan/pourPlan';
 import { beforeSteps } from './before';
 import { cupSteps } from './cups';
@@ -127,7 +127,7 @@ function fillStep(fill: NonNullable<PourPlan['fill']>, plan: PourPlan, units: Un
 		id: 'fill',
 		kind: 'dry',
 		title: `Fill the shell: ${fill.words}`,
-		detail: `Once its last layer is firm, not before. Mix ${formatQuantity(fill.mixG, 'mass', units)}; ${formatQuantity(fill.fillMl, 'volume', units)} go in. The shell stays in its mould, its opening level.`,
+		detail: `Once its last layer is firm, not before. Mix ${formatWeighed(fill.mixG, units, plan.scaleResolutionG ?? 1)}; ${formatQuantity(fill.fillMl, 'volume', units)} go in. The shell stays in its mould, its opening level.`,
 		action: 'It is filled',
 		waitS: plan.demouldS,
 		...(last === undefined ? {} : { sinceStep: layerStep('pour', last) }),

@@ -1,11 +1,13 @@
 import { cautionsFor, cautionsForResin } from '../../cautions';
-import { formatDrops, formatQuantity, type UnitSystem } from '../../units';
+import { formatDrops, formatQuantity, formatWeighed, type UnitSystem } from '../../units';
 import { marksOf, type PourPlan } from '../../plan/pourPlan';
 import { cupStep, stepId } from './ids';
 import { sentence, type BenchStep } from './step';
 
 type Colour = NonNullable<PourPlan['colours']>[number];
 type Filler = NonNullable<PourPlan['fillers']>[number];
+/** A mass in the step of the scale that weighs it. */
+type Weighed = (massG: number) => string;
 type Catalyst = NonNullable<PourPlan['catalyst']>;
 
 /** One cup that is mixed: the only one of a solid shot, one of several colours, one layer. */
@@ -38,6 +40,7 @@ export function measureSteps(plan: PourPlan, cup: Cup, units: UnitSystem): Bench
 	const title = (text: string) => (before ? `${before}${text[0]!.toLowerCase()}${text.slice(1)}` : text);
 	const chemistry = cautionsFor(plan.chemistry);
 	const school = plan.measuring ?? 'two-cups';
+	const weighed: Weighed = (massG) => formatWeighed(massG, units, plan.scaleResolutionG ?? 1);
 	const part = (which: 'A' | 'B'): BenchStep => {
 		const amount = which === 'A' ? cup.a : cup.b;
 		const marks = marksOf(plan, cup);
@@ -52,17 +55,25 @@ export function measureSteps(plan: PourPlan, cup: Cup, units: UnitSystem): Bench
 			amount,
 			...(markMm !== undefined ? { markMm } : {}),
 			title: title(cup.catalyst ? 'Measure the resin' : `Measure ${which}`),
-			detail: partWords(plan, cup.catalyst ? 'resin' : which, amount, { wideMm, markMm }, cup.hint, units),
+			detail: partWords(
+				plan,
+				cup.catalyst ? 'resin' : which,
+				amount,
+				{ wideMm, markMm },
+				cup.hint,
+				units,
+				weighed
+			),
 			action: cup.catalyst ? 'The resin is measured' : `${which} is measured`,
 			cautions: cautionsForResin(plan.chemistry)
 		};
 	};
-	const fillers = cup.fillers.map((f, i) => fillerStep(f, i, cup, title, units, common));
+	const fillers = cup.fillers.map((f, i) => fillerStep(f, i, cup, title, weighed, common));
 	const colours = (side: 'A' | 'B') =>
 		cup.colours
 			.map((c, i) => ({ c, i }))
 			.filter(({ c }) => c.part === side)
-			.map(({ c, i }) => colourStep(c, i, cup, title, units, common));
+			.map(({ c, i }) => colourStep(c, i, cup, title, weighed, common));
 	const combine = combineStep(cup, chemistry, common, school === 'one-cup' && !cup.catalyst);
 	if (cup.catalyst) {
 		return [
@@ -70,7 +81,11 @@ export function measureSteps(plan: PourPlan, cup: Cup, units: UnitSystem): Bench
 			...fillers,
 			...colours('A'),
 			...colours('B'),
-			{ ...catalystStep(cup.catalyst, units), ...common, id: cupStep('measure-catalyst', cup.index) },
+			{
+				...catalystStep(cup.catalyst, units, weighed),
+				...common,
+				id: cupStep('measure-catalyst', cup.index)
+			},
 			combine
 		];
 	}
@@ -85,7 +100,8 @@ function partWords(
 	amount: PourPlan['a'],
 	{ wideMm, markMm }: { wideMm: number; markMm: number | undefined },
 	hint: string | undefined,
-	units: UnitSystem
+	units: UnitSystem,
+	weighed: Weighed
 ): string {
 	const ml = formatQuantity(amount.volumeMl, 'volume', units);
 	const wide = formatQuantity(wideMm, 'length', units);
@@ -93,14 +109,14 @@ function partWords(
 	const said = hint ? ` ${hint}` : '';
 	if (which === 'resin')
 		return plan.measuring === 'marks'
-			? `The mixing cup, filled to ${mark} in a straight cup ${wide} wide: ${formatQuantity(amount.massG, 'mass', units)}.${said}`
+			? `The mixing cup, filled to ${mark} in a straight cup ${wide} wide: ${weighed(amount.massG)}.${said}`
 			: `Into the mixing cup. ${ml} of it.${said}`;
 	if (plan.measuring === 'one-cup')
 		return which === 'B'
 			? `Into the mixing cup.${said}`
 			: `Onto B in the same cup: zero the scale first. ${ml} of it.${said}`;
 	if (plan.measuring === 'marks')
-		return `Its own cup, marked ${which}, filled to ${mark} in a straight cup ${wide} wide: ${formatQuantity(amount.massG, 'mass', units)}.${said}`;
+		return `Its own cup, marked ${which}, filled to ${mark} in a straight cup ${wide} wide: ${weighed(amount.massG)}.${said}`;
 	if (plan.measuring === 'two-cups')
 		return `Its own cup, marked ${which}; its own stick. ${ml} of it.${said}`;
 	if (markMm === undefined) return hint ?? '';
@@ -140,7 +156,7 @@ function fillerStep(
 	index: number,
 	cup: Cup,
 	title: (text: string) => string,
-	units: UnitSystem,
+	weighed: Weighed,
 	common: object
 ): BenchStep {
 	return {
@@ -149,7 +165,7 @@ function fillerStep(
 		kind: 'measure',
 		amount: { massG: filler.massG, volumeMl: filler.volumeMl },
 		title: title(`Measure ${filler.name}`),
-		detail: `Into ${cup.catalyst ? 'the resin' : 'B'}, stirred in until no dry grain is left; ${formatQuantity(filler.massG, 'mass', units)}.`,
+		detail: `Into ${cup.catalyst ? 'the resin' : 'B'}, stirred in until no dry grain is left; ${weighed(filler.massG)}.`,
 		action: 'The filler is in',
 		cautions: ['powder']
 	};
@@ -160,7 +176,7 @@ function colourStep(
 	index: number,
 	cup: Cup,
 	title: (text: string) => string,
-	units: UnitSystem,
+	weighed: Weighed,
 	common: object
 ): BenchStep {
 	const side = cup.catalyst ? 'the resin' : colour.part;
@@ -170,7 +186,7 @@ function colourStep(
 		kind: 'check',
 		title: title(`Colour: ${colour.name}`),
 		detail: sentence(
-			`${colour.drops === undefined ? formatQuantity(colour.massG, 'mass', units) : `${formatDrops(colour.drops)} (${formatQuantity(colour.massG, 'mass', units)})`} into ${side}, half of it first. Judge it on the stick; ${cup.catalyst ? '' : 'the other part thins it. '}Stir until no streak is left.`
+			`${colour.drops === undefined ? weighed(colour.massG) : `${formatDrops(colour.drops)} (${weighed(colour.massG)})`} into ${side}, half of it first. Judge it on the stick; ${cup.catalyst ? '' : 'the other part thins it. '}Stir until no streak is left.`
 		),
 		action: 'The colour is in',
 		cautions: colour.powder ? ['powder'] : []
@@ -179,14 +195,15 @@ function colourStep(
 
 function catalystStep(
 	{ drops, dropsMost, massG, volumeMl }: Catalyst,
-	units: UnitSystem
+	units: UnitSystem,
+	weighed: Weighed
 ): Omit<BenchStep, 'id'> {
 	const ml = formatQuantity(volumeMl, 'volume', units);
 	const counted = dropsMost === undefined;
 	return {
 		kind: 'measure',
 		title: `Measure the catalyst: ${counted ? formatDrops(drops) : ml}`,
-		detail: `${counted ? `${ml} by syringe` : `By syringe: nobody has counted this dropper, ${formatDrops(drops, dropsMost)}`}, or ${formatQuantity(massG, 'mass', units)}. Glasses on before the bottle is opened.`,
+		detail: `${counted ? `${ml} by syringe` : `By syringe: nobody has counted this dropper, ${formatDrops(drops, dropsMost)}`}, or ${weighed(massG)}. Glasses on before the bottle is opened.`,
 		action: 'Catalyst is measured',
 		amount: { massG, volumeMl },
 		cautions: ['catalyst']

@@ -5,7 +5,7 @@ import { benchSteps, parseStepId, type BenchStep } from '$lib/core/bench';
 import {
 	digits,
 	formatDrops,
-	formatOther,
+	formatWeighed,
 	formatQuantity,
 	formatTime,
 	roundedBand,
@@ -49,10 +49,12 @@ const isCatalysed = (plan: PourPlan) =>
 export const GET: RequestHandler = async ({ params, locals, url, platform }) => {
 	const address = addressOf(locals.settings, url, platform);
 	const shot = await orPage(getShot(params.id));
-	const { units } = locals.settings;
+	const { units, scaleResolutionG } = locals.settings;
 	const outline = await outlineOfShot(params.id);
-	const both = (massG: number) =>
-		onPaper(`${formatQuantity(massG, 'mass', units)}  (${formatOther(massG, 'mass', units)})`);
+	const weighed = (massG: number) => onPaper(formatWeighed(massG, units, scaleResolutionG));
+	const weighedOther = (massG: number) =>
+		onPaper(formatWeighed(massG, units === 'us' ? 'metric' : 'us', scaleResolutionG));
+	const both = (massG: number) => `${weighed(massG)}  (${weighedOther(massG)})`;
 	const show = (v: number, kind: 'length' | 'volume' | 'temperature') =>
 		onPaper(formatQuantity(v, kind, units));
 	const plans: PourPlan[] = [];
@@ -76,8 +78,8 @@ export const GET: RequestHandler = async ({ params, locals, url, platform }) => 
 			const wide = `in a straight cup ${show(marks.wideMm, 'length')} wide`;
 			const called = plan.cups ? plan.cups[i]!.name : plan.layers ? `Layer ${i + 1}` : '';
 			const box = (letter: 'A' | 'B' | 'Resin', massG: number, markMm: number) =>
-				partBox(letter, onPaper(formatQuantity(massG, 'mass', units)), [
-					onPaper(formatOther(massG, 'mass', units)),
+				partBox(letter, weighed(massG), [
+					weighedOther(massG),
 					marks.wideMm > 0 ? `${show(markMm, 'length')} high ${wide}` : ''
 				]);
 			return {
@@ -114,7 +116,7 @@ export const GET: RequestHandler = async ({ params, locals, url, platform }) => 
 					{
 						text: [
 							{
-								text: `${onPaper(s.title)}${s.amount ? onPaper(`: ${formatQuantity(s.amount.massG, 'mass', units)}`) : ''}. `,
+								text: `${onPaper(s.title)}${s.amount ? `: ${weighed(s.amount.massG)}` : ''}. `,
 								bold: true,
 								fontSize: s.amount ? 13 : 10
 							},

@@ -1,0 +1,31 @@
+import { MASS_G } from './factors';
+import { formatQuantity } from './formatQuantity';
+import type { UnitSystem } from './quantity';
+
+const THIN = '\u202f';
+/** From here on grams are said as kilograms, and ounces as pounds. */
+const LARGE_G = 10_000;
+
+/** Decimals that a step can tell apart: 1 → 0, 0.5 → 1, 0.05 → 2. */
+const decimalsOf = (step: number) => Math.max(0, Math.ceil(-Math.log10(step) - 1e-9));
+
+/**
+ * A mass that is to be weighed, in the step of the scale that weighs it: page, bench, card and sum say the same. What is
+ * under half a step is said as it is, since no scale shows it.
+ * @param massG g; not finite gives an en dash.
+ * @param system grams, or ounces with as many decimals as the scale's step is worth.
+ * @param stepG the scale's smallest step, g, over 0.
+ * @throws RangeError when the step is not over 0.
+ * @example
+ * formatWeighed(57.7, 'metric', 1); // '58\u202fg'
+ */
+export function formatWeighed(massG: number, system: UnitSystem, stepG: number): string {
+	if (!(stepG > 0)) throw new RangeError(`formatWeighed: the scale's step must be over 0 g, got ${stepG}.`);
+	if (!Number.isFinite(massG) || Math.abs(massG) < stepG / 2) return formatQuantity(massG, 'mass', system);
+	// ounces are not rounded to grams first: a scale that is switched to them has steps of its own
+	const gramsShown = system === 'us' ? massG : Math.round(massG / stepG) * stepG;
+	const said = (unitG: number, unit: string) =>
+		`${(gramsShown / unitG).toFixed(decimalsOf(stepG / unitG))}${THIN}${unit}`;
+	if (system === 'us') return Math.abs(massG) < LARGE_G ? said(MASS_G.oz, 'oz') : said(MASS_G.lb, 'lb');
+	return Math.abs(massG) < LARGE_G ? said(1, 'g') : said(1000, 'kg');
+}
