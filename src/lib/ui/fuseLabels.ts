@@ -32,5 +32,10 @@ export function placeLabels(labels: readonly FuseLabel[], barPx: number): Placed
 	});
 }
 
+/** Width of a letter in a block, where words are larger, and its two edges, px. */
+const BLOCK_LETTER_PX = 8.6;
+const BLOCK_EDGES_PX = 20;
+
 /** Whether a block of this width holds its own words. */
-export const holdsWords = (widthPx: number, text: string): boolean => widthPx >= text.length * LETTER_PX + 18;
+export const holdsWords = (widthPx: number, text: string): boolean =>
+	widthPx >= text.length * BLOCK_LETTER_PX + BLOCK_EDGES_PX;

@@ -5,6 +5,7 @@
 	import { planLoad, type LoadPlan } from '$lib/core/pressurePot';
 	import { digits } from '$lib/core/units';
 	import Answer from '$lib/ui/Answer.svelte';
+	import AnswerPane from '$lib/ui/AnswerPane.svelte';
 	import Caution from '$lib/ui/Caution.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
@@ -64,7 +65,7 @@
 						<li>
 							<label class="flex min-h-[2.5rem] cursor-pointer items-center gap-3 rounded-lg px-2 hover:bg-(--work-soft)">
 								<input type="checkbox" class="size-5 text-(--work)" bind:group={chosen} value={m.id} />
-								<span class="min-w-0 flex-1 truncate font-semibold">{m.name}</span>
+								<span class="min-w-0 flex-1 leading-tight font-semibold">{m.name}</span>
 								<span class="soft text-[0.88rem] whitespace-nowrap">{units.show(m.heightMm, 'length')} high</span>
 							</label>
 						</li>
@@ -72,37 +73,34 @@
 				</ul>
 			</fieldset>
 		</section>
-		<div>
-			{#if problem}<p class="slab p-5 font-semibold text-(--harm)" role="alert">{problem}</p>{/if}
+		<AnswerPane label="This load" value={plan && pot ? verdict.words : undefined} note={plan && pot && verdict.why} {problem}>
 			{#if plan && pot}
-				<section class="slab mb-5 p-5">
-					<Answer label="This load" value={verdict.words} tone={verdict.tone} note={verdict.why} />
-					<dl class="mt-4 grid grid-cols-2 gap-x-6 gap-y-2 sm:grid-cols-4">
-						{#each [[`To ${units.show(pot.record.targetGaugeKpa, 'pressure')}`, Number.isFinite(plan.timeToPressureS) ? units.show(plan.timeToPressureS, 'time') : 'never', ''], ['Free volume', units.show(plan.freeL * 1000, 'volume'), `${units.show(plan.contentsL * 1000, 'volume')} of moulds`], ['A bubble keeps', `${Math.round(plan.bubbleDiameterRatio * 100)}\u202f% of its diameter`, `${Math.round(plan.bubbleVolumeRatio * 100)}\u00a0% of its volume`], ['Energy in it', `${digits(units.plotted(plan.storedEnergyJ, 'energy'))}\u202f${units.plotUnit('energy')}`, 'compressed air']] as const as [what, figure, more] (what)}
-							<div>
-								<dt class="soft text-[0.9rem]">{what}</dt>
-								<dd class="text-[1.15rem] leading-tight font-bold">{figure}</dd>
-								{#if more}<dd class="soft text-[0.9rem]">{more}</dd>{/if}
-							</div>
-						{/each}
-					</dl>
-					{#if plan.left.length > 0}
-						<ul class="mt-3 font-semibold text-(--hot)">
-							{#each plan.left as out (out.load)}<li>{loads[out.load]?.name} stays out: {out.why}.</li>{/each}
-						</ul>
-					{/if}
-					{#if plan.slackS !== undefined && plan.slackS < 0}<p class="mt-2 font-bold text-(--harm)" role="alert">
-							Pressure comes after the resin has thickened: fewer moulds do not help, a fuller pot does; else a slower resin or a stronger
-							compressor.
-						</p>{/if}
-				</section>
+				<Answer label="This load" value={verdict.words} tone={verdict.tone} note={verdict.why} />
+				<dl class="mt-4 grid grid-cols-2 gap-x-6 gap-y-2 sm:grid-cols-4">
+					{#each [[`To ${units.show(pot.record.targetGaugeKpa, 'pressure')}`, Number.isFinite(plan.timeToPressureS) ? units.show(plan.timeToPressureS, 'time') : 'never', ''], ['Free volume', units.show(plan.freeL * 1000, 'volume'), `${units.show(plan.contentsL * 1000, 'volume')} of moulds`], ['A bubble keeps', `${Math.round(plan.bubbleDiameterRatio * 100)}\u202f% of its diameter`, `${Math.round(plan.bubbleVolumeRatio * 100)}\u00a0% of its volume`], ['Energy in it', `${digits(units.plotted(plan.storedEnergyJ, 'energy'))}\u202f${units.plotUnit('energy')}`, 'compressed air']] as const as [what, figure, more] (what)}
+						<div>
+							<dt class="soft text-[0.9rem]">{what}</dt>
+							<dd class="text-[1.15rem] leading-tight font-bold">{figure}</dd>
+							{#if more}<dd class="soft text-[0.9rem]">{more}</dd>{/if}
+						</div>
+					{/each}
+				</dl>
+				{#if plan.left.length > 0}
+					<ul class="mt-3 font-semibold text-(--hot)">
+						{#each plan.left as out (out.load)}<li>{loads[out.load]?.name} stays out: {out.why}.</li>{/each}
+					</ul>
+				{/if}
+				{#if plan.slackS !== undefined && plan.slackS < 0}<p class="mt-2 font-bold text-(--harm)" role="alert">
+						Pressure comes after the resin has thickened: fewer moulds do not help, a fuller pot does; else a slower resin or a stronger
+						compressor.
+					</p>{/if}
 				<div class="flex flex-wrap gap-5">
 					{#each plan.shelves as shelf, i (i)}
 						<Shelf {shelf} title={i === 0 ? 'On the floor' : `On shelf ${i}`} diameterMm={pot.record.diameterMm} {loads} />
 					{/each}
 				</div>
-				<div class="mt-5"><Caution topics={['pressure']} /></div>
+				<Caution topics={['pressure']} />
 			{/if}
-		</div>
+		</AnswerPane>
 	</div>
 {/if}
