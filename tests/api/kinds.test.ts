@@ -13,9 +13,16 @@ import { listMaterials, listRubbers, saveMaterial } from '$lib/server/repositori
 import { saveMould, setMouldState } from '$lib/server/repositories/moulds';
 import { addEvents, beginToday, getPour, runningClocks } from '$lib/server/repositories/pours';
 import { readSettings } from '$lib/server/repositories/settings';
+import { savePhoto } from '$lib/server/repositories/photos';
+import { listPictures } from '$lib/server/repositories/pictures';
 import { batchPlans, getShot, saveShot } from '$lib/server/repositories/shots';
 import { base, get, post } from './http';
 
+/** The smallest picture: one dot. */
+const PNG = Buffer.from(
+	'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+	'base64'
+);
 // against the database of the running test application
 const name = `Test cowrie ${randomUUID().slice(0, 8)}`;
 let masterId = '';
@@ -154,12 +161,32 @@ describe('shots of every kind', () => {
 		expect((await runningClocks()).find((c) => c.href.includes(pourId))!.then).toBe('it no longer runs');
 		const state = await addEvents(pourId, [
 			...steps.slice(until).map((s) => done(s.id)),
-			{ id: randomUUID(), atMs: (atMs += 1), kind: 'graded', mouldId, grade: 'good', faults: [], note: '' },
+			{
+				...{
+					id: randomUUID(),
+					atMs: (atMs += 1),
+					kind: 'graded',
+					mouldId,
+					grade: 'good',
+					faults: [],
+					note: ''
+				},
+				// one of them is in no store: the grade is kept all the same
+				pictures: [{ photoId: await savePhoto(PNG) }, { photoId: randomUUID() }]
+			} as PourEvent,
 			{ id: randomUUID(), atMs: (atMs += 1), kind: 'finished' }
 		]);
 		expect(state.status).toBe('finished');
 		const { pulls } = await listPulls({ mouldId }, { offset: 0, limit: 10 });
-		expect(pulls.filter((p) => p.grade === 'good')).toHaveLength(1);
+		const good = pulls.filter((p) => p.grade === 'good');
+		expect(good).toHaveLength(1);
+		const pictures = () => listPictures('pull', good[0]!.id);
+		expect(await pictures()).toMatchObject([{ photoId: await savePhoto(PNG), caption: '' }]);
+		// whatever arrives later, the picture stands there once
+		await addEvents(pourId, [
+			{ id: randomUUID(), atMs: (atMs += 1), kind: 'remark', text: 'late' } as PourEvent
+		]);
+		expect(await pictures()).toHaveLength(1);
 	});
 });
 

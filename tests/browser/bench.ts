@@ -73,3 +73,9 @@ export async function mend(page: Page): Promise<void> {
 		await page.waitForTimeout(500);
 	}
 }
+
+/** The smallest picture: one dot. */
+export const png = Buffer.from(
+	'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+	'base64'
+);

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { choose } from './bench';
+import { choose, png } from './bench';
 
 test.describe.configure({ mode: 'serial' });
 
@@ -185,10 +185,6 @@ test('its papers, pictures and successor', async ({ page }) => {
 		.setInputFiles({ name: 'x.png', mimeType: 'image/png', buffer: Buffer.from('no picture') });
 	await page.getByRole('button', { name: 'Add it' }).click();
 	await expect(page.getByText('This file is not a JPEG, PNG or WebP picture.')).toBeVisible();
-	const png = Buffer.from(
-		'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
-		'base64'
-	);
 	await page
 		.locator('input[name=photo]')
 		.setInputFiles({ name: 'x.png', mimeType: 'image/png', buffer: png });

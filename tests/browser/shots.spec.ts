@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { choose, heading, onceMore } from './bench';
+import { choose, heading, onceMore, png } from './bench';
 
 test.describe.configure({ mode: 'serial' });
 
@@ -81,7 +81,22 @@ test('a shell that is filled is poured layer by layer, filled, and goes into the
 	])
 		expect(seen).toContain(step);
 	expect(seen.filter((s) => s === 'Combine A and B')).toHaveLength(2);
-	await page.getByText('good', { exact: true }).first().click();
+	// a fault is photographed where it is seen; what is no picture is refused in words, and the grade stays
+	await page.getByText('needs work', { exact: true }).first().click();
+	await page.getByRole('button', { name: 'thin places', exact: true }).click();
+	await page.getByLabel('Where: thin places').fill('at the tip');
+	const chosen = async (name: string, buffer: Buffer) => {
+		const chooser = page.waitForEvent('filechooser');
+		await page.getByRole('button', { name: /^Photo of thin places/ }).click();
+		await (await chooser).setFiles({ name, mimeType: 'image/png', buffer });
+	};
+	await chosen('x.png', Buffer.from('no picture'));
+	await expect(page.getByRole('alert')).toContainText('not a JPEG, PNG or WebP');
+	await chosen('tip.png', png);
+	await expect(page.getByAltText('Taken of thin places')).toBeVisible();
 	await page.getByRole('button', { name: /Write it into the ledger/ }).click();
 	await expect(heading(page)).toHaveText('It is in the ledger');
+	await page.getByRole('link', { name: 'See the ledger' }).click();
+	await page.locator('[data-pull]').first().click();
+	await expect(page.getByAltText('thin places: at the tip')).toBeVisible();
 });

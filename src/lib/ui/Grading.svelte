@@ -1,6 +1,16 @@
 <script lang="ts">
-	import { castFindings, FAULTS, GRADE_WORDS, GRADES, shrinkagePercent, type CastFindings, type Grade } from '$lib/core/bench';
+	import {
+		castFindings,
+		FAULTS,
+		GRADE_WORDS,
+		GRADES,
+		shrinkagePercent,
+		type CastFindings,
+		type CastPicture,
+		type Grade
+	} from '$lib/core/bench';
 	import { FAULT_WORDS, type Fault } from '$lib/core/faults';
+	import CastPictures from './pour/CastPictures.svelte';
 	import ChoiceField from './ChoiceField.svelte';
 	import QuantityField from './QuantityField.svelte';
 	import Segments from './Segments.svelte';
@@ -13,6 +23,8 @@
 		faults: Fault[];
 		note: string;
 		findings: CastFindings;
+		/** Nothing where nobody keeps them, as in practice. */
+		pictures?: CastPicture[] | undefined;
 		references?: readonly { name: string; lengthMm: number }[];
 		id: string;
 		wanting?: boolean;
@@ -23,6 +35,7 @@
 		faults = $bindable(),
 		note = $bindable(),
 		findings = $bindable(),
+		pictures = $bindable(),
 		references = [],
 		id,
 		wanting = false
@@ -70,6 +83,7 @@
 			{/each}
 		</div>
 	{/if}
+	{#if pictures}<CastPictures bind:pictures faults={grade && grade !== 'good' ? faults : []} {title} />{/if}
 	<details class="mt-2">
 		<summary class="w-fit font-semibold">Weight, size, mending</summary>
 		<div class="mt-1 grid gap-x-4 sm:grid-cols-3">

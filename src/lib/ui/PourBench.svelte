@@ -219,7 +219,7 @@
 			onpress={() => desk.press()}
 			at={state_.current}
 			titles={run.steps.map((s) => s.title)}
-			figure={desk.weighs ? units.show(desk.scale.targetG, 'mass') : undefined}
+			figure={desk.weighs ? units.weighed(desk.scale.targetG) : undefined}
 			of={plan.masterName}>
 			<PourFace
 				step={paced ?? step}
@@ -240,7 +240,7 @@
 				detail={desk.scale.mend
 					? desk.scale.mendWords
 					: desk.weighs && Math.abs(desk.scale.factor - 1) > 0.0005
-						? `${units.show(desk.scale.targetG, 'mass')} now, and no other amount: what was weighed before moved it.`
+						? `${units.weighed(desk.scale.targetG)} now, and no other amount: what was weighed before moved it.`
 						: step.detail}
 				weighs={desk.weighs}>
 				{#if step.kind === 'hold' && !source}
@@ -272,6 +272,7 @@
 							bind:faults={desk.grades[i]!.faults}
 							bind:note={desk.grades[i]!.note}
 							bind:findings={desk.grades[i]!.findings}
+							bind:pictures={() => (source ? undefined : desk.grades[i]!.pictures), (v) => (desk.grades[i]!.pictures = v ?? [])}
 							references={run.plan.references ?? []}
 							wanting={desk.wanting} />
 					{/each}

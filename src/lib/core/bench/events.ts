@@ -93,6 +93,12 @@ export const castFindings = z.strictObject({
 });
 export type CastFindings = z.output<typeof castFindings>;
 
+/** A picture taken while a cast is graded: of one of its faults, or of all of it. */
+export const castPicture = z.strictObject({ photoId: z.uuid(), fault: faultId.optional() });
+export type CastPicture = z.output<typeof castPicture>;
+/** Most pictures that are taken of one cast at the bench. */
+export const MOST_CAST_PICTURES = 12;
+
 /**
  * Shrinkage of a cast against its master, percent; less than nothing: it is larger.
  * @example
@@ -177,7 +183,8 @@ export const pourEvent = z.discriminatedUnion('kind', [
 		grade: gradeId,
 		faults: z.array(faultId).max(FAULTS.length),
 		note: z.string().max(2000, 'Keep the note under 2000 characters.'),
-		findings: castFindings.optional()
+		findings: castFindings.optional(),
+		pictures: z.array(castPicture).max(MOST_CAST_PICTURES).optional()
 	}),
 	/** Takes an earlier event back; the earlier one stays in the record. */
 	z.strictObject({ ...base, kind: z.literal('undone'), eventId }),

@@ -23,7 +23,9 @@ export {
 	GRADES,
 	pourEvent,
 	shrinkagePercent,
+	MOST_CAST_PICTURES,
 	type CastFindings,
+	type CastPicture,
 	type Grade,
 	type PourEvent
 } from './events';

@@ -1,5 +1,5 @@
 import { counts, sourceOf } from './provenance';
-import type { CastFindings, FAULTS, Grade, PourEvent, Seen } from './events';
+import type { CastFindings, CastPicture, FAULTS, Grade, PourEvent, Seen } from './events';
 import { cupAt, type CupClock } from '../plan/cupClock';
 import type { SeenAt } from './seen';
 import { stepName, type BenchStep } from './steps';
@@ -9,6 +9,7 @@ export interface Graded {
 	faults: readonly (typeof FAULTS)[number][];
 	note: string;
 	findings?: CastFindings;
+	pictures?: readonly CastPicture[];
 }
 
 /** A step of the pot: when, and what its gauge said, if anybody read it. */
@@ -134,7 +135,8 @@ export function reducePour(
 					grade: e.grade,
 					faults: e.faults,
 					note: e.note,
-					...given('findings', e.findings)
+					...given('findings', e.findings),
+					...given('pictures', e.pictures)
 				};
 				break;
 			case 'finished':

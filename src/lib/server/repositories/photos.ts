@@ -3,7 +3,7 @@ import type { Transaction } from 'sequelize';
 import { plain, tables } from '../db/models';
 import { RefusedError } from '../errors';
 
-const MAX_PHOTO_BYTES = 8 * 1024 * 1024;
+export const MAX_PHOTO_BYTES = 8 * 1024 * 1024;
 
 const SIGNATURES: readonly { mime: string; test: (b: Buffer) => boolean }[] = [
 	{ mime: 'image/jpeg', test: (b) => b[0] === 0xff && b[1] === 0xd8 && b[2] === 0xff },

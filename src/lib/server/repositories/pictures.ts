@@ -1,5 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import { QueryTypes } from 'sequelize';
+import { QueryTypes, type Transaction } from 'sequelize';
+import type { Graded } from '$lib/core/bench';
+import { FAULT_WORDS } from '$lib/core/faults';
 import { db, inTransaction } from '../db/connection';
 import { NotFoundError, RefusedError } from '../errors';
 import { savePhoto } from './photos';
@@ -68,6 +70,39 @@ export async function addPicture(
 			}
 		);
 	});
+}
+
+/** What a picture of a graded cast shows, in words: its fault and where that is. */
+function captionOf(fault: NonNullable<Graded['pictures']>[number]['fault'], graded: Graded): string {
+	if (!fault) return '';
+	const place = graded.findings?.places?.[fault];
+	return `${FAULT_WORDS[fault]}${place ? `: ${place}` : ''}`.slice(0, 120);
+}
+
+/** The pictures that were taken while a cast was graded stand with its pull, each once however often it is graded. */
+export async function keepCastPictures(
+	pullId: string,
+	graded: Graded | undefined,
+	transaction: Transaction
+): Promise<void> {
+	for (const { photoId, fault } of graded?.pictures ?? []) {
+		await db().query(
+			`INSERT INTO pull_photos (id, pullId, photoId, caption, createdAt, updatedAt)
+			SELECT :id, :pullId, p.id, :caption, :now, :now FROM photos p WHERE p.id = :photoId AND NOT EXISTS
+				(SELECT 1 FROM pull_photos WHERE pullId = :pullId AND photoId = :photoId)`,
+			{
+				type: QueryTypes.INSERT,
+				replacements: {
+					id: randomUUID(),
+					pullId,
+					photoId,
+					caption: captionOf(fault, graded!),
+					now: new Date()
+				},
+				transaction
+			}
+		);
+	}
 }
 
 /** Takes a picture off; the picture itself stays in the store. */

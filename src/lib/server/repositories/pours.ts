@@ -27,6 +27,7 @@ import { NotFoundError, RefusedError } from '../errors';
 import { moveStockForPour, setRateFactor, SPEED } from './containers';
 import { clocksOfMaking } from './makings';
 import { recount } from './mouldPulls';
+import { keepCastPictures } from './pictures';
 import { batchPlans, replanShot, type ShotMoved } from './shots';
 import { getVessel, projectCycle } from './vessels';
 
@@ -226,6 +227,7 @@ async function projectPulls(pour: PourRow, state: PourState, transaction: Transa
 			await existing.update({ ...values, body }, { transaction });
 		} else await tables.pulls().create({ id: pullId, ...values }, { transaction });
 		await writeFaults(pullId, values.body.faults, transaction);
+		await keepCastPictures(pullId, graded, transaction);
 	}
 	await recount(transaction, mouldIds);
 }

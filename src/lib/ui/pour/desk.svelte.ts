@@ -1,5 +1,12 @@
 import { untrack } from 'svelte';
-import { castFindings, type CastFindings, type Grade, cutShort, type BenchStep } from '$lib/core/bench';
+import {
+	castFindings,
+	type CastFindings,
+	type CastPicture,
+	type Grade,
+	cutShort,
+	type BenchStep
+} from '$lib/core/bench';
 import type { Fault } from '$lib/core/faults';
 import type { PourPlan } from '$lib/core/plan';
 import { formatQuantity, type UnitSystem } from '$lib/core/units';
@@ -43,6 +50,7 @@ export class Desk {
 			faults: Fault[];
 			note: string;
 			findings: CastFindings;
+			pictures: CastPicture[];
 		}[]
 	>([]);
 	/** Of several cups of colours the one that the thermometer is held at. */
@@ -77,7 +85,8 @@ export class Desk {
 			grade: '',
 			faults: [],
 			note: '',
-			findings: {}
+			findings: {},
+			pictures: []
 		}));
 		// what a device says stands in the field until it is kept, unless it is typed by hand
 		$effect(() => {
@@ -238,7 +247,8 @@ export class Desk {
 			grade: g.grade as Grade,
 			faults: g.grade === 'good' ? [] : [...g.faults],
 			note: g.note,
-			...this.#findings(g)
+			...this.#findings(g),
+			...(g.pictures.length ? { pictures: $state.snapshot(g.pictures) } : {})
 		}));
 		this.#run.record(...graded, finished, { kind: 'finished' });
 		return true;
