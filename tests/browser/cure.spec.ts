@@ -79,3 +79,30 @@ test('dragging the mass is answered, the newest value last', async ({ page }) =>
 	}
 	await expect(answer).not.toHaveText(first!);
 });
+
+test('a chart follows what is dragged at once, and is fitted anew once that rests', async ({ page }) => {
+	await page.goto('/cure');
+	const line = page.locator('.js-plotly-plot').first().locator('path.js-line').first();
+	await expect(line).toHaveAttribute('d', /L/);
+	// the bands are there: from now on it follows
+	await expect(page.getByTestId('cure-answer').getByText(/four of five/)).toBeVisible();
+	const marks = page.locator('.js-plotly-plot').first().locator('.shapelayer path[transform]');
+	await expect(marks).toHaveCount(0);
+	const moved = await page.evaluate(async () => {
+		const [chart] = document.querySelectorAll('.js-plotly-plot');
+		const shown = () => chart!.querySelector('path.js-line')!.getAttribute('d')!;
+		const [slider] = document.querySelectorAll<HTMLInputElement>('[aria-label="Resin, by dragging"]');
+		const before = shown();
+		const drawn = new Promise((done) => chart!.addEventListener('drawn', done, { once: true }));
+		slider!.value = String(Number(slider!.value) + 2);
+		slider!.dispatchEvent(new Event('input', { bubbles: true }));
+		await drawn;
+		return {
+			changed: shown() !== before,
+			marks: chart!.querySelectorAll('.shapelayer path[transform]').length
+		};
+	});
+	expect(moved.changed).toBe(true);
+	expect(moved.marks).toBeGreaterThan(1);
+	await expect(marks).toHaveCount(0);
+});

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
 	import type * as PlotlyTypes from 'plotly.js';
+	import { movePicture, type Picture } from './chartMotion';
 	import { drawSoon, dropDrawing } from './drawQueue';
 	import { lightForPaper } from './theme';
 
@@ -10,11 +11,15 @@
 		traces: Partial<PlotlyTypes.PlotData>[];
 		layout: Partial<PlotlyTypes.Layout>;
 		height?: number;
+		/** It follows a finger: what it shows moves on the axes that it has, and is drawn anew once that is over. */
+		moving?: boolean;
 	}
-	let { label, traces, layout, height = 320 }: Props = $props();
+	let { label, traces, layout, height = 320, moving = false }: Props = $props();
 
 	let box: HTMLDivElement;
 	let plotly = $state.raw<typeof PlotlyTypes>();
+	/** What the library drew last. */
+	let drawn: Picture | undefined;
 	let dark = $state(false);
 	/** Between the margins of a sheet of A4, CSS px: a chart of the screen would be cut off at its edge. */
 	const SHEET_PX = 620;
@@ -58,11 +63,23 @@
 	$effect(() => {
 		if (!plotly || !widthPx) return;
 		void dark;
-		const [library, drawn] = [plotly, { traces, layout, height }];
-		drawSoon(box, () => draw(library, drawn));
+		const [library, next, hasty] = [plotly, { traces, layout, height }, moving];
+		if (hasty && drawn && movePicture(box, drawn, next)) {
+			dropDrawing(box);
+			told();
+			return;
+		}
+		drawSoon(box, () => {
+			draw(library, next);
+			told();
+		});
 	});
 
+	/** Whoever measures how soon a chart follows hears of each picture. */
+	const told = () => box.dispatchEvent(new CustomEvent('drawn'));
+
 	function draw(library: typeof PlotlyTypes, { traces, layout, height }: Pick<Props, 'traces' | 'layout'> & { height: number }) {
+		drawn = { traces, layout };
 		const css = getComputedStyle(document.documentElement);
 		const colour = (name: string) => css.getPropertyValue(name).trim();
 		const axis = {

@@ -94,6 +94,8 @@
 	const STANDS_MS = 250;
 	let ask: ((q: CureQuestion) => void) | undefined;
 	let ready = $state(false);
+	/** Something is dragged: the charts follow on the axes that they have. */
+	let moving = $state(false);
 	onMount(() => {
 		ask = latest((q) => usePlanner().tryForecast(q) as Promise<Outcome<CureAnswer>>, take);
 		ready = true;
@@ -105,8 +107,9 @@
 		}
 		errors = [];
 		const { main: fresh, bands: sure, other, catalyst } = answer.value;
+		moving = sure === undefined && bands !== undefined;
 		bands = sure ?? (bands && main && bandsAlong(bands, main, fresh));
-		[main, second, plan] = [fresh, other, catalyst];
+		[main, second, plan] = [fresh, other, moving ? plan : catalyst];
 	}
 	$effect(() => {
 		const q = question();
@@ -225,6 +228,7 @@
 						label="Temperature of the cup over time; too thick to pour after {Math.round(now.potLifeS)} seconds"
 						traces={cupDrawn.traces}
 						layout={cupDrawn.layout}
+						{moving}
 						height={250} />
 				</section>
 				<section class="slab min-w-0 px-4 pt-3 pb-1">
@@ -233,6 +237,7 @@
 						label="Temperatures and cure of the part over time; demould after {Math.round(main.demouldS)} seconds"
 						traces={partDrawn.traces}
 						layout={partDrawn.layout}
+						{moving}
 						height={250} />
 				</section>
 			</div>
@@ -319,7 +324,8 @@
 				<Warnings warnings={main.warnings} />
 			{/if}
 			{#if plan}
-				<CatalystCard {plan} bind:crackLimitC bind:neededS {problem} />
+				<!-- while something is dragged it is the one of before -->
+				<div class={['transition-opacity', moving && 'opacity-50']}><CatalystCard {plan} bind:crackLimitC bind:neededS {problem} /></div>
 			{/if}
 			<CureReadings bind:readings fit={main?.fit} {tins} asked={{ massG, startTempC, roomTempC, catalystPercent }} />
 			{#if now && main}

@@ -8,7 +8,7 @@ export interface CureQuestion {
 	main: ForecastInput;
 	other?: ForecastInput;
 	catalyst?: CatalystPlanInput;
-	/** Without bands, which take as long as all the rest: something is still being dragged. */
+	/** Without bands and catalyst, which take most of the time: something is still being dragged. */
 	hasty?: boolean;
 }
 
@@ -17,6 +17,7 @@ export interface CureAnswer {
 	/** Unless it was asked in haste. */
 	bands?: ForecastBands;
 	other?: Forecast;
+	/** Where it was asked for, unless it was asked in haste. */
 	catalyst?: CatalystPlan;
 }
 
@@ -28,6 +29,6 @@ export const tryForecast = (question: CureQuestion): Outcome<CureAnswer> =>
 			main,
 			...(question.hasty ? {} : { bands: forecastBands(question.main, main) }),
 			...(question.other ? { other: forecast(question.other) } : {}),
-			...(question.catalyst ? { catalyst: catalystPlan(question.catalyst) } : {})
+			...(question.catalyst && !question.hasty ? { catalyst: catalystPlan(question.catalyst) } : {})
 		};
 	});
