@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { GRADE_WORDS } from '$lib/core/bench/events';
+	import { GRADE_WORDS } from '$lib/core/bench/grades';
 	import { STATE_WORDS } from '$lib/core/mould/state';
 
 	/** A word of state, told by its word and its mark, never by colour alone. */

@@ -2,16 +2,11 @@ import { z } from 'zod';
 import { DEVICES } from '../devices/reading';
 import { EARLIER_DEVICES, EARLIER_FAULTS, EARLIER_GRADES, idSchema, withIds } from '../earlierIds';
 import { FAULTS } from '../faults/faults';
+import { GRADES } from './grades';
 import { SOURCES } from './source';
 
 export { FAULTS };
-export const GRADES = ['good', 'needs-work', 'scrap'] as const;
-export type Grade = (typeof GRADES)[number];
-export const GRADE_WORDS: Readonly<Record<Grade, string>> = {
-	good: 'good',
-	'needs-work': 'needs work',
-	scrap: 'scrap'
-};
+export { GRADES, GRADE_WORDS, type Grade } from './grades';
 /** A fault and a grade by their ids, or as an earlier version stored them. */
 export const faultId = idSchema(FAULTS, EARLIER_FAULTS, 'There is no such fault.');
 export const gradeId = idSchema(GRADES, EARLIER_GRADES, 'Choose a grade.');

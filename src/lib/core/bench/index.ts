@@ -31,7 +31,8 @@ export {
 } from './events';
 export { cupClocks, inOrder, reducePour, type CupTemp, type Graded, type PourState } from './reduce';
 export { evidenceOf, partHeat } from './evidence';
-export { clocksOf, mostPressingFirst, type Clock } from './clocks';
+export { mostPressingFirst, type Clock } from './clock';
+export { clocksOf } from './clocks';
 export { benchForecast, correctedPlan, type BenchForecast } from './correct';
 export { lateAdvice } from './late';
 export { paceOf, type Pace } from './pace';

@@ -1,4 +1,4 @@
-import type { Clock } from '../bench/clocks';
+import type { Clock } from '../bench/clock';
 import type { Inspection, MakingEvent } from './events';
 import type { MakingPlan } from '../mould';
 import type { MakingStep } from '../mould';

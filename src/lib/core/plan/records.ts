@@ -3,7 +3,7 @@ import { thickestOf } from '../shot/thickest';
 import { pourMeetings, type Experience, type Thing } from '../compatibility';
 import type { MasterRecord } from '../master/master';
 import { skinOf } from '../master/skin';
-import { MOULD_MODULES, outsideMl, wallMm, wallOf, type MouldInputs, type MouldPlan } from '../mould';
+import { MOULD_WORDS, outsideMl, wallMm, wallOf, type MouldInputs, type MouldPlan } from '../mould';
 import type { TaughtDemould } from '../cure';
 import type { ContainerHealth, ReleaseRecord, ResinRecord } from '../shelf';
 import type { ShotContext, ShotFiller, ShotRecipe, SprueSizes } from '../shot';
@@ -34,13 +34,11 @@ export function mouldFigures(mould: MadeMould, masterVolumeMl: number): MouldFig
 	return {
 		wallMm: wallMm(mould),
 		wall: wallOf(mould),
-		open: MOULD_MODULES[mould.inputs.kind].open,
+		open: MOULD_WORDS[mould.inputs.kind].open,
 		outsideMl: outsideMl(mould, masterVolumeMl),
 		// moulds of the first kind knew no cavities
 		cavities: mould.inputs.cavities ?? 1,
-		...(!MOULD_MODULES[mould.inputs.kind].open &&
-		mould.inputs.sprue !== 'none' &&
-		mould.inputs.sprueDiameterMm
+		...(!MOULD_WORDS[mould.inputs.kind].open && mould.inputs.sprue !== 'none' && mould.inputs.sprueDiameterMm
 			? { sprue: { diameterMm: mould.inputs.sprueDiameterMm, lengthMm: mould.inputs.sprueLengthMm } }
 			: {})
 	};

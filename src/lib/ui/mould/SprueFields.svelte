@@ -5,7 +5,7 @@
 	import { cup } from '$lib/core/cure';
 	import { sprue as fillThrough, type SprueResult } from '$lib/core/flow';
 	import { masterVolumeMl, type MasterRecord } from '$lib/core/master';
-	import { MOULD_MODULES, type MouldInputs } from '$lib/core/mould';
+	import { MOULD_WORDS, type MouldInputs } from '$lib/core/mould';
 	import { cureOf, mixedDensityGPerMl, viscosityOf, type ResinRecord } from '$lib/core/shelf';
 	import ChoiceField from '../ChoiceField.svelte';
 	import QuantityField from '../QuantityField.svelte';
@@ -27,7 +27,7 @@
 	const MIX_S = 45;
 	const vents = $derived(master?.record.traps.filter((t) => t.cure === 'vent') ?? []);
 	const resin = $derived(resins.find((r) => r.id === $form.pourResinId));
-	const open = $derived(MOULD_MODULES[$form.kind].open);
+	const open = $derived(MOULD_WORDS[$form.kind].open);
 	const filled = $derived.by((): Outcome<SprueResult> | undefined => {
 		const volumeMl = master && masterVolumeMl(master.record);
 		if (volumeMl === undefined || !resin || open || $form.sprue === 'none') return undefined;

@@ -1,4 +1,4 @@
-import { MOULD_MODULES } from '../../mould/kinds';
+import { MOULD_WORDS } from '../../mould/kinds/words';
 import type { MouldKind } from '../../mould/kinds/names';
 import { formatQuantity, formatWeighed, type UnitSystem } from '../../units';
 import type { PourPlan } from '../../plan/pourPlan';
@@ -27,7 +27,7 @@ export function beforeSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
 function lookStep(plan: PourPlan): BenchStep {
 	const kinds = kindsOf(plan);
 	// where it tears or holes first; a plan of the version before does not say its kind
-	const looked = [...new Set((kinds.length ? kinds : USUAL).map((k) => MOULD_MODULES[k].words.looked))];
+	const looked = [...new Set((kinds.length ? kinds : USUAL).map((k) => MOULD_WORDS[k].looked))];
 	// one that stands in no books has no name
 	const named = plan.moulds.length > 0 ? `${mouldNames(plan)}: n` : 'N';
 	return {
@@ -61,13 +61,13 @@ function closeStep(plan: PourPlan): BenchStep {
 		};
 	}
 	const kinds = kindsOf(plan);
-	const open = kinds.length > 0 && kinds.every((k) => MOULD_MODULES[k].open);
+	const open = kinds.length > 0 && kinds.every((k) => MOULD_WORDS[k].open);
 	return {
 		id: 'seat',
 		kind: 'check',
 		title: open ? 'Stand it level' : 'Seat it and close it',
 		detail:
-			`${kinds.map((k) => MOULD_MODULES[k].words.seated).join(' ')} ${ways.slice(0, 2).join(' ')} Shim it level, scrap board or foil under.`.trim(),
+			`${kinds.map((k) => MOULD_WORDS[k].seated).join(' ')} ${ways.slice(0, 2).join(' ')} Shim it level, scrap board or foil under.`.trim(),
 		action: open ? 'It stands level' : 'Closed and level',
 		cautions: []
 	};

@@ -1,6 +1,6 @@
 import { cautionsForResin } from '../../cautions';
 import { formatQuantity, type UnitSystem } from '../../units';
-import { MOULD_MODULES } from '../../mould/kinds';
+import { MOULD_WORDS } from '../../mould/kinds/words';
 import { POUR_PLACES } from '../../shot/pouring';
 import { type PourPlan } from '../../plan/pourPlan';
 import { stepId } from './ids';
@@ -95,7 +95,7 @@ function timedStep(
 /** How it is poured: whatever was chosen, an open mould has neither sprue nor vents. */
 function wayOf(plan: PourPlan): NonNullable<PourPlan['pouring']>['way'] {
 	const way = plan.pouring?.way ?? 'sprue';
-	const open = plan.moulds.every((m) => m.kind !== undefined && MOULD_MODULES[m.kind].open);
+	const open = plan.moulds.every((m) => m.kind !== undefined && MOULD_WORDS[m.kind].open);
 	return open && way === 'sprue' ? 'open face' : way;
 }
 

@@ -19,11 +19,7 @@ export const MOULD_MODULES: Readonly<Record<MouldKind, MouldModule>> = {
 	wet
 };
 
-/** One thing of every kind, by kind. */
-const each = <T>(of: (m: MouldModule) => T) =>
-	Object.fromEntries(MOULD_KINDS.map((k) => [k, of(MOULD_MODULES[k])])) as Record<MouldKind, T>;
-
-/** What each is called. */
-export const KIND_WORDS = each((m) => m.words.name);
 /** How each is closed unless the maker does it another way. */
-export const USUAL_CLOSING = each((m) => m.closing);
+export const USUAL_CLOSING = Object.fromEntries(
+	MOULD_KINDS.map((k) => [k, MOULD_MODULES[k].closing])
+) as Record<MouldKind, MouldModule['closing']>;

@@ -1,3 +1,4 @@
+import type { KindWords } from './kindWords';
 import type { Calculation } from '../../calculation';
 import type { CautionTopic } from '../../cautions';
 import type { Thing } from '../../compatibility';
@@ -54,37 +55,12 @@ type Case = ChooserInput & { lock: Lock; largest: number; master: MasterRecord }
 
 /** Everything that one kind of mould brings. A new kind is one of these, in a folder of its own. */
 export interface MouldModule {
-	words: {
-		/** What it is called. */
-		name: string;
-		/** How it opens, as the planner asks it. */
-		opens: string;
-		/** What making it does to its material, of one that is done: "Poured". */
-		made: string;
-		/** The button that says that it is done now. */
-		madeNow: string;
-		/** What is done with so much material: "to pour". */
-		verb: string;
-		/** While it is not done yet. */
-		notMade: string;
-		/** Where it is planned: what its first answer stands for. */
-		answer: string;
-		/** What is missing before there is an answer. */
-		choose: string;
-		/** How it is put together for a pour, and where it is looked at before. */
-		seated: string;
-		looked: string;
-		/** What goes wrong most, in a few words. */
-		risk: string;
-		release: string;
-	};
+	words: KindWords;
 	/** A small section on a field of 48 × 30: what is rubber, what is empty, where it opens. */
 	glyph: { rubber: string; hollow: string; seam: string };
 	fields: readonly KindField[];
 	/** What resin it is poured with, and its sprue unless it is open, are asked for. */
 	asksForSprue: boolean;
-	/** It is poured into its open back: no sprue, no vents. */
-	open: boolean;
 	/** Why no resin is poured into it; empty where resin may be. */
 	refusesResin: string;
 	/** Its undercuts matter to whether it comes off. */

@@ -21,23 +21,10 @@ export const OF_RUBBER = {
 	thing: ({ rubberId }, { rubber }) => rubber && rubberThing(rubberId, rubber)
 } satisfies Partial<MouldModule>;
 
-/** Words that do not depend on how a block opens. */
-export const RUBBER_WORDS = {
-	verb: 'pour',
-	made: 'Poured',
-	madeNow: 'Rubber is poured now',
-	notMade: 'The rubber is not poured yet.',
-	answer: 'Rubber to mix',
-	choose: 'Choose a master and a rubber: the rubber to mix appears here.',
-	looked: 'Stretch the seam and the undercuts: no new tears, no holes.',
-	release: 'Release on the master'
-};
-
 /** What every block poured in a box has in common. */
 export const BOXED = {
 	...OF_RUBBER,
 	asksForSprue: true,
-	open: false,
 	refusesResin: '',
 	degassed: true,
 	draw: drawBlock,

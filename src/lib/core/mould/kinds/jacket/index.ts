@@ -1,6 +1,6 @@
 import { calculation } from '../../../calculation';
 import { LARGE_MM, yes } from '../../chooserInput';
-import { OF_RUBBER, RUBBER_WORDS } from '../block/module';
+import { OF_RUBBER } from '../block/module';
 import { RUBBER_EXAMPLE } from '../example';
 import { CUP_LOSS, ROOM } from '../fields';
 import type { MouldModule } from '../module';
@@ -8,6 +8,7 @@ import { drawJacket } from './draw';
 import { jacketInput, planJacket, SHELL_SET_S } from './jacket';
 import { planAsJacket } from './plan';
 import { jacketSteps } from './steps';
+import { jacketWords } from './words';
 
 /** Smaller than this, a block is less work, mm (common practice, no source). */
 const SMALL_MM = 70;
@@ -15,13 +16,7 @@ const SMALL_MM = 70;
 /** A brushed skin of rubber in a rigid shell. */
 export const jacket: MouldModule = {
 	...OF_RUBBER,
-	words: {
-		...RUBBER_WORDS,
-		name: 'Jacket with shell',
-		opens: 'Skin in a shell',
-		seated: 'The skin home in its shell with its keys, the joint lined up until it nearly vanishes.',
-		risk: 'a skin that folds in its shell, leaks at the flange'
-	},
+	words: jacketWords,
 	glyph: {
 		rubber: 'M12 27Q11 5 24 5Q37 5 36 27Z',
 		hollow: 'M17 27Q16 10 24 10Q32 10 31 27Z',
@@ -62,7 +57,6 @@ export const jacket: MouldModule = {
 		ROOM
 	],
 	asksForSprue: false,
-	open: false,
 	refusesResin: '',
 	mindsUndercuts: false,
 	closing: 'bolts',

@@ -3,22 +3,17 @@ import { digits } from '../../../units';
 import { mouldBlock, mouldBlockInput } from '../../block';
 import { LARGE_MM, yes } from '../../chooserInput';
 import { seamFor } from '../../details';
-import { BOXED, onePourSteps, RUBBER_WORDS } from '../block/module';
+import { BOXED, onePourSteps } from '../block/module';
 import { onePour, planBoxed } from '../block/plan';
 import { RUBBER_EXAMPLE } from '../example';
 import { blockFields } from '../fields';
 import type { MouldModule } from '../module';
+import { onePieceWords } from './words';
 
 /** A block all round the master, cut open along a wavy seam. */
 export const onePiece: MouldModule = {
 	...BOXED,
-	words: {
-		...RUBBER_WORDS,
-		name: 'One-piece block',
-		opens: 'By a cut seam',
-		seated: 'The cut lined up until it nearly vanishes.',
-		risk: 'a cut that wanders into the face'
-	},
+	words: onePieceWords,
 	glyph: {
 		rubber: 'M8 4H40V27H8Z',
 		hollow: 'M20 4V9Q13 16 24 21Q35 16 28 9V4Z',

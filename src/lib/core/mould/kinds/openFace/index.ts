@@ -2,24 +2,17 @@ import { z } from 'zod';
 import { calculation } from '../../../calculation';
 import { blockPlanInput, planBlock } from '../../boxedBlock';
 import { yes } from '../../chooserInput';
-import { BOXED, onePourSteps, RUBBER_WORDS } from '../block/module';
+import { BOXED, onePourSteps } from '../block/module';
 import { onePour, planBoxed } from '../block/plan';
 import { RUBBER_EXAMPLE } from '../example';
 import { blockFields } from '../fields';
 import type { MouldModule } from '../module';
+import { openFaceWords } from './words';
 
 /** An open block: the master lies on its flat back, which is where it is poured. */
 export const openFace: MouldModule = {
 	...BOXED,
-	open: true,
-	words: {
-		...RUBBER_WORDS,
-		name: 'Open-face block',
-		opens: 'At its flat back',
-		seated: 'Its open face up, nothing on it.',
-		looked: 'Bend it: no tears at its edges and undercuts.',
-		risk: 'a back that is not level'
-	},
+	words: openFaceWords,
 	glyph: { rubber: 'M6 8H42V26H6Z', hollow: 'M14 8V15Q24 24 34 15V8Z', seam: '' },
 	fields: blockFields(),
 	mindsUndercuts: false,

@@ -7,6 +7,7 @@ import type { MouldModule } from '../module';
 import { planAsPress } from './plan';
 import { planPress, pressInput, SOFTEN_S } from './press';
 import { pressSteps } from './steps';
+import { pressWords } from './words';
 
 /** Pulls that a pressed mould is made for (common practice, no source). */
 const FEW = 15;
@@ -23,20 +24,7 @@ const HEAT_SHY: readonly string[] = [
 
 /** Two halves of a re-meltable thermoplastic, softened in hot water and pressed on. */
 export const press: MouldModule = {
-	words: {
-		name: 'Thermoplastic press mould',
-		opens: 'Re-meltable, pressed',
-		verb: 'press',
-		made: 'Pressed',
-		madeNow: 'It is pressed now',
-		notMade: 'It is not pressed yet.',
-		answer: 'Thermoplastic to soften',
-		choose: 'Choose a master and a thermoplastic: what to soften appears here.',
-		seated: 'The halves together with their keys, cold and dry.',
-		looked: 'No cracks, no holes; it is cold and keeps its shape.',
-		risk: 'soft detail, warping in hot resin',
-		release: ''
-	},
+	words: pressWords,
 	glyph: {
 		rubber: 'M6 4H42V14H6ZM6 17H42V27H6Z',
 		hollow: 'M16 14Q24 5 32 14ZM16 17Q24 26 32 17Z',
@@ -62,7 +50,6 @@ export const press: MouldModule = {
 		ROOM
 	],
 	asksForSprue: true,
-	open: false,
 	refusesResin: '',
 	mindsUndercuts: true,
 	closing: 'boards-bands',

@@ -7,26 +7,14 @@ import { drawRigid } from './draw';
 import { planAsRigid } from './plan';
 import { planRigid, rigidInput } from './rigid';
 import { rigidSteps } from './steps';
+import { rigidWords } from './words';
 
 /** Copies from which a rigid mould pays (common practice, no source). */
 const MANY = 60;
 
 /** Bought, printed or cast of rigid resin: nothing is mixed for it here. */
 export const rigid: MouldModule = {
-	words: {
-		name: 'Rigid mould',
-		opens: 'Rigid',
-		verb: 'make',
-		made: 'Made',
-		madeNow: '',
-		notMade: '',
-		answer: 'Putty in the parting line',
-		choose: 'Choose a master: putty and bands appear here.',
-		seated: 'The parts together without a step, putty in the parting line.',
-		looked: 'No holes, no warp, no step where its parts meet.',
-		risk: 'resin that sticks, warping',
-		release: 'Release in the mould'
-	},
+	words: rigidWords,
 	glyph: { rubber: 'M12 4H36V27H12Z', hollow: 'M17 4H31L28 23H20Z', seam: 'M9 11H39M9 20H39' },
 	fields: [
 		{
@@ -59,7 +47,6 @@ export const rigid: MouldModule = {
 		ROOM
 	],
 	asksForSprue: true,
-	open: false,
 	refusesResin: '',
 	mindsUndercuts: true,
 	closing: 'bands',

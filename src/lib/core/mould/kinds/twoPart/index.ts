@@ -5,13 +5,14 @@ import { LARGE_MM, yes } from '../../chooserInput';
 import { keysFor } from '../../details';
 import { givenBox } from '../../given';
 import { outlineOf } from '../../slices';
-import { BOXED, RUBBER_WORDS } from '../block/module';
+import { BOXED } from '../block/module';
 import { planBoxed, type BlockCase } from '../block/plan';
 import { RUBBER_EXAMPLE } from '../example';
 import { blockFields, PARTING } from '../fields';
 import type { MouldModule } from '../module';
 import { twoPartSteps } from './steps';
 import { planTwoPart, twoPartInput } from './twoPart';
+import { twoPartWords } from './words';
 
 /** Rubber of both halves in this shape of box. */
 function halves({ inputs, master, bricks, common }: BlockCase, as: 'box' | 'tube' | 'bricks') {
@@ -29,13 +30,7 @@ function halves({ inputs, master, bricks, common }: BlockCase, as: 'box' | 'tube
 /** A block in two halves that part all round, keyed to each other. */
 export const twoPart: MouldModule = {
 	...BOXED,
-	words: {
-		...RUBBER_WORDS,
-		name: 'Two-part block',
-		opens: 'In two halves',
-		seated: 'Keys home, the joint lined up until it nearly vanishes.',
-		risk: 'a step at the joint, flash'
-	},
+	words: twoPartWords,
 	glyph: {
 		rubber: 'M6 4H42V27H6Z',
 		hollow: 'M22 4V9Q13 16 24 21Q35 16 26 9V4Z',

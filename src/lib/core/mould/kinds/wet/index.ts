@@ -11,26 +11,14 @@ import type { MouldModule } from '../module';
 import { sizeOf } from '../../planned';
 import { wetSteps } from './steps';
 import { planWet, wetInput } from './wet';
+import { wetWords } from './words';
 
 /** Casts that it stands: more than these is another kind's work (common practice, no source). */
 const FEW = 2;
 
 /** Powder stirred into water that sets in minutes, for one quick cast in plaster or wax. */
 export const wet: MouldModule = {
-	words: {
-		name: 'Wet, short-lived mould',
-		opens: 'Wet, for one or two casts',
-		verb: 'mix',
-		made: 'Poured',
-		madeNow: 'It is poured now',
-		notMade: 'It is not poured yet: mix it when the cast can follow at once.',
-		answer: 'Powder to weigh',
-		choose: 'Choose a master: powder and water appear here.',
-		seated: 'Its open face up, shaken dry, under a damp cloth until the pour.',
-		looked: 'Press it: no tears, no water standing in it, its edge not yet dry.',
-		risk: 'shrinking while it waits, tears at thin places',
-		release: 'Release on the master'
-	},
+	words: wetWords,
 	glyph: {
 		rubber: 'M6 8H42V26H6Z',
 		hollow: 'M14 8V15Q24 24 34 15V8Z',
@@ -104,7 +92,6 @@ export const wet: MouldModule = {
 		BOARDS
 	],
 	asksForSprue: false,
-	open: true,
 	refusesResin:
 		'holds water: urethane foams in it and other resins stay cloudy and soft. It is for plaster or wax.',
 	mindsUndercuts: true,
