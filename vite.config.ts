@@ -37,7 +37,15 @@ class ByName extends BaseSequencer {
 export default defineConfig({
 	plugins: [tailwindcss(), sveltekit(), threadSource],
 	worker: { format: 'es' },
-	build: { chunkSizeWarningLimit: 1600 },
+	build: {
+		chunkSizeWarningLimit: 1600,
+		rollupOptions: {
+			// what a page does not use of the library's components and of the core is not sent: loading them does nothing
+			treeshake: {
+				moduleSideEffects: (id) => !/node_modules\/flowbite-svelte\/dist\/|\/src\/lib\/core\//.test(id)
+			}
+		}
+	},
 	test: {
 		sequence: { sequencer: ByName },
 		coverage: {

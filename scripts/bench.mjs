@@ -3,6 +3,7 @@ import { spawn } from 'node:child_process';
 import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { drag, largeFile } from './bench-drag.mjs';
+import { weigh } from './bench-weight.mjs';
 import { load } from './bench-load.mjs';
 import { ensureBuild } from './lib/build.mjs';
 import { startDatabase } from './lib/mariadb.mjs';
@@ -76,6 +77,11 @@ main(async () => {
 			`${felt.longestTaskMs.toFixed(0)} ms`,
 			'under 50 ms (0: none)'
 		);
+		row('longest task once it rests: drawn anew', `${felt.restTaskMs.toFixed(0)} ms`, '');
+		for (const { name, kb, aimKb, longestTaskMs } of await weigh(web.url)) {
+			row(`script of ${name}, compressed`, `${kb.toFixed(0)} kB`, `under ${aimKb} kB`);
+			row('its longest task, processor slowed four times', `${longestTaskMs.toFixed(0)} ms`, 'under 200 ms');
+		}
 		const large = await largeFile(web.url, million);
 		row('million triangles in the browser, figures after', `${large.shownS.toFixed(1)} s`, '');
 		row('the same, pockets and undercuts after', `${large.studiedS.toFixed(1)} s`, '');

@@ -1,3 +1,4 @@
+import { dewPointC, FACE_MARGIN_C, isTooDamp } from '$lib/core/humidity';
 import { allFaces } from '$lib/server/faces';
 import { environment } from '$lib/server/environment';
 import { readBench } from '$lib/server/repositories/bench';
@@ -19,8 +20,11 @@ export const load: PageServerLoad = async ({ locals }) => {
 	const fresh = bench.isFresh
 		? { resins: await listResins(), asked: (await readSettings()).version > 0 }
 		: null;
+	const { roomTempC, relativeHumidity } = locals.settings;
+	const dewC = dewPointC({ tempC: roomTempC, relativeHumidity });
 	return {
 		bench,
+		air: { dewPointC: dewC, faceAboveC: dewC + FACE_MARGIN_C, tooDamp: isTooDamp(locals.settings) },
 		faces: await allFaces(),
 		today,
 		due,

@@ -1,10 +1,8 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
 	import { untrack } from 'svelte';
-	import { dewPointC, FACE_MARGIN_C, isTooDamp } from '$lib/core/humidity';
 	import { countdown, counted, wallTime } from '$lib/ui/clockText';
 	import { Now } from '$lib/ui/now.svelte';
-	import WhatToMix from '$lib/ui/quick/WhatToMix.svelte';
 	import DemoLine from '$lib/ui/DemoLine.svelte';
 	import PieceFace from '$lib/ui/PieceFace.svelte';
 	import Unfinished from '$lib/ui/draft/Unfinished.svelte';
@@ -19,8 +17,6 @@
 	);
 	const bench = $derived(data.bench);
 	const settings = $derived(data.settings);
-	const dew = $derived(dewPointC({ tempC: settings.roomTempC, relativeHumidity: settings.relativeHumidity }));
-	const tooDamp = $derived(isTooDamp(settings));
 	/** The soonest thing that wants hands. */
 	const next = $derived(data.clocks.find((c) => !c.quiet));
 	const nextLeftS = $derived(next ? (next.endsAtMs - now.ms) / 1000 : 0);
@@ -89,19 +85,19 @@
 				</div>
 				<div>
 					<dt class="soft text-[0.9rem]">Humidity</dt>
-					<dd class={['text-[1.7rem] font-bold', tooDamp && 'text-(--hot)']}>
+					<dd class={['text-[1.7rem] font-bold', data.air.tooDamp && 'text-(--hot)']}>
 						{Math.round(settings.relativeHumidity)} %
 					</dd>
 				</div>
 				<div>
 					<dt class="soft text-[0.9rem]">Dew point</dt>
-					<dd class="text-[1.7rem] font-bold">{units.show(dew, 'temperature')}</dd>
+					<dd class="text-[1.7rem] font-bold">{units.show(data.air.dewPointC, 'temperature')}</dd>
 				</div>
 			</dl>
 			<p class="soft text-[0.92rem]">
-				{tooDamp
+				{data.air.tooDamp
 					? `From ${Math.round(settings.stopHumidityPercent)} % this workshop stops pouring urethane: keep A closed.`
-					: `Keep mould faces above ${units.show(dew + FACE_MARGIN_C, 'temperature')}.`}
+					: `Keep mould faces above ${units.show(data.air.faceAboveC, 'temperature')}.`}
 				<a class="plain" href="/settings">Change</a>
 			</p>
 		</div>
@@ -126,8 +122,8 @@
 	</section>
 {/if}
 
-{#if data.fresh}
-	<WhatToMix resins={data.fresh.resins} settings={data.settings} />
+{#if data.fresh && data.WhatToMix}
+	<data.WhatToMix resins={data.fresh.resins} settings={data.settings} />
 {:else}
 	<section class="grid items-start gap-6 lg:grid-cols-[1.5fr_1fr]">
 		<div>
