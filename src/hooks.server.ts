@@ -63,6 +63,8 @@ export const handle: Handle = async ({ event, resolve }) => {
 		? WORKSHOP_DEFAULTS
 		: (await readSettings()).settings;
 	const response = await resolve(event, {
+		// the typeface comes with the page: words that change their width afterwards move all below them
+		preload: ({ type, path }) => type !== 'font' || path.includes('next-latin-wght'),
 		transformPageChunk: ({ html }) => html.replace('%theme%', event.locals.theme)
 	});
 	response.headers.set('x-content-type-options', 'nosniff');

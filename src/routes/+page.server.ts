@@ -10,7 +10,7 @@ import type { PageServerLoad } from './$types';
 /** Moulds that the front page shows; the rest stands on their own page. */
 const SHOWN = 16;
 
-export const load: PageServerLoad = async ({ locals }) => {
+export const load: PageServerLoad = async ({ locals, cookies }) => {
 	const [bench, { due, out }] = await Promise.all([readBench(SHOWN), dueNow(locals.settings, new Date())]);
 	const today = await pourableToday(
 		bench.free.map((m) => m.id),
@@ -30,6 +30,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 		due,
 		out,
 		fresh,
-		demo: environment().ANTHYPOS_DEMO === '1'
+		/** The line that greets in the demo, until it was read. */
+		greets: environment().ANTHYPOS_DEMO === '1' && cookies.get('demo-line') !== 'read'
 	};
 };

@@ -25,12 +25,12 @@
 
 <svelte:head><title>The bench · Anthypos</title></svelte:head>
 
-{#if data.demo}<DemoLine />{/if}
+{#if data.greets}<DemoLine />{/if}
 {#if data.fresh && !next}
 	<section class="mb-5 flex flex-wrap items-end gap-x-6 gap-y-3">
 		<div class="min-w-[16rem] flex-1">
 			<h1>What do I mix?</h1>
-			<p class="mt-1 max-w-[46rem] text-[1.1rem]">
+			<p class="mt-1 max-w-[46rem] text-[1.15rem]">
 				Anthypos works out moulds and casts, keeps the clock while you pour, and remembers every pull. Begin with one amount; nothing has to
 				be entered before.
 			</p>
@@ -53,7 +53,7 @@
 				<p
 					class={[
 						'answer whitespace-nowrap',
-						left.length > 6 ? 'text-[2.9rem]' : left.length > 5 ? 'text-[3.4rem]' : 'text-[4.2rem]',
+						left.length > 6 ? 'text-[3.2rem]' : left.length > 5 ? 'text-[3.2rem]' : 'text-[4.6rem]',
 						nextLeftS <= 0 && 'text-(--hot)'
 					]}
 					role="timer">
@@ -61,7 +61,7 @@
 				</p>
 				<div class="min-w-[11rem] flex-1">
 					<p class="soft">{nextLeftS <= 0 ? 'Hands are wanted now' : 'Hands are wanted next'}</p>
-					<h1 class="text-[1.45rem]!">{next.then.slice(0, 1).toUpperCase()}{next.then.slice(1)}</h1>
+					<h1 class="text-[1.4rem]!">{next.then.slice(0, 1).toUpperCase()}{next.then.slice(1)}</h1>
 					<p>{next.label}</p>
 				</div>
 				<Button href={next.href} size="xl" class="shrink-0">Go to it</Button>
@@ -80,21 +80,21 @@
 		<div class="slab flex flex-col justify-center gap-2 p-5">
 			<dl class="grid grid-cols-3 gap-3">
 				<div>
-					<dt class="soft text-[0.9rem]">Room</dt>
-					<dd class="text-[1.7rem] font-bold">{units.show(settings.roomTempC, 'temperature')}</dd>
+					<dt class="soft text-[0.93rem]">Room</dt>
+					<dd class="text-[2rem] font-bold">{units.show(settings.roomTempC, 'temperature')}</dd>
 				</div>
 				<div>
-					<dt class="soft text-[0.9rem]">Humidity</dt>
-					<dd class={['text-[1.7rem] font-bold', data.air.tooDamp && 'text-(--hot)']}>
+					<dt class="soft text-[0.93rem]">Humidity</dt>
+					<dd class={['text-[2rem] font-bold', data.air.tooDamp && 'text-(--hot)']}>
 						{Math.round(settings.relativeHumidity)} %
 					</dd>
 				</div>
 				<div>
-					<dt class="soft text-[0.9rem]">Dew point</dt>
-					<dd class="text-[1.7rem] font-bold">{units.show(data.air.dewPointC, 'temperature')}</dd>
+					<dt class="soft text-[0.93rem]">Dew point</dt>
+					<dd class="text-[2rem] font-bold">{units.show(data.air.dewPointC, 'temperature')}</dd>
 				</div>
 			</dl>
-			<p class="soft text-[0.92rem]">
+			<p class="soft text-[0.93rem]">
 				{data.air.tooDamp
 					? `From ${Math.round(settings.stopHumidityPercent)} % this workshop stops pouring urethane: keep A closed.`
 					: `Keep mould faces above ${units.show(data.air.faceAboveC, 'temperature')}.`}
@@ -142,10 +142,10 @@
 					<li class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 px-5 py-1.5 xl:flex">
 						<a class="flex min-w-0 flex-1 items-center gap-3 xl:min-w-[13rem]" href="/moulds/{mould.id}"
 							><PieceFace {...data.faces[mould.masterId]} rem={2.4} /><span
-								class="plain min-w-0 truncate underline decoration-(--line-strong) underline-offset-3"
-								><strong class="text-[1.1rem]">M{mould.number}</strong> {mould.label}</span
+								class="plain min-w-0 underline decoration-(--line-strong) underline-offset-3"
+								><strong class="text-[1.15rem]">M{mould.number}</strong> {mould.label}</span
 							></a>
-						<span class={['col-start-1 min-w-0 text-[0.93rem]', now?.wait ? 'text-(--hot)' : 'soft']}
+						<span class={['col-start-1 min-w-0 text-[0.93rem]', now?.wait ? 'font-semibold' : 'soft']}
 							>{#if now}{now.resinName}
 								{units.weighed(now.massG)}{now.potLifeS === null ? '' : `, ${units.show(now.potLifeS, 'time')} to pour`}{now.wait
 									? `; ${now.wait}`
@@ -172,7 +172,7 @@
 						<h2 class="mb-2">{part.title}</h2>
 						<ul class="slab divide-y divide-(--line)">
 							{#each part.list.slice(0, 5) as item, i (i)}
-								<li class="px-5 py-2"><a class={['plain', item.late && 'font-semibold text-(--hot)']} href={item.href}>{item.what}</a></li>
+								<li class="px-5 py-2"><a class={['plain', item.late && 'font-semibold']} href={item.href}>{item.what}</a></li>
 							{/each}
 							{#if part.list.length > 5}<li class="soft px-5 py-2">and {part.list.length - 5} more</li>{/if}
 						</ul>
@@ -205,7 +205,7 @@
 						<li class="flex items-center gap-3 px-5 py-2.5">
 							<a class="plain min-w-0 flex-1" href="/ledger/{pull.id}"
 								><strong>M{pull.mouldNumber}</strong>
-								{pull.masterName}<span class="soft block text-[0.9rem]">{wallTime(pull.combinedAtMs, now.ms)}</span></a>
+								{pull.masterName}<span class="soft block text-[0.93rem]">{wallTime(pull.combinedAtMs, now.ms)}</span></a>
 							<Tag word={pull.grade} />
 						</li>
 					{:else}<li class="soft p-5">Nothing was pulled yet.</li>{/each}

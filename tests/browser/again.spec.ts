@@ -5,7 +5,7 @@ test('a kept shot is changed, sized anew, and asked for again by its mould', asy
 	await page.goto('/shots/new');
 	await choose(page, 'Piece', /Quay bollard/);
 	await choose(page, 'Resin', /Harbour slow/);
-	const sprue = page.getByLabel('Sprue and vents, each', { exact: true });
+	const sprue = page.getByLabel('Sprue and vents', { exact: true });
 	await sprue.fill('7 ml');
 	await page.getByRole('button', { name: 'Keep this shot' }).click();
 	await expect(page).toHaveURL(/\/shots\/[0-9a-f-]{36}$/);

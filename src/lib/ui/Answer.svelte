@@ -16,7 +16,7 @@
 
 <div>
 	<p class="label flex items-center">{label}<Explain word={label} /></p>
-	<p class="answer mt-1.5 text-[3rem] break-words" style:color="var(--{tone})">
+	<p class="answer mt-1.5 text-[3.2rem] break-words" style:color="var(--{tone})">
 		{#if parts.length === 2}<span class="whitespace-nowrap">{parts[0]}<span class="text-[0.62em]">&#x202f;{parts[1]}</span></span
 			>{:else}{value}{/if}
 	</p>

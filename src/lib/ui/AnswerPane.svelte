@@ -50,10 +50,10 @@
 		class="no-print sticky -bottom-5 z-10 col-span-full -mx-4 -mb-5 flex min-h-[3.6rem] items-center gap-3 border-t border-(--line-strong) bg-(--strip) px-4 py-1.5 text-(--strip-ink) sm:-mx-7 sm:px-7 lg:hidden"
 		data-testid="slim-answer">
 		<a href="#{uid}-answer" class="min-w-0 flex-1 leading-tight">
-			{#if problem}<span class="line-clamp-2 text-[0.95rem] font-semibold">{problem}</span>
+			{#if problem}<span class="line-clamp-2 text-[0.93rem] font-semibold">{problem}</span>
 			{:else}
 				<span class="block truncate text-[0.85rem]">{label}{note ? `, ${note}` : ''}</span>
-				<strong class="text-[1.35rem] leading-none whitespace-nowrap">{value}</strong>
+				<strong class="text-[1.4rem] leading-none whitespace-nowrap">{value}</strong>
 			{/if}
 			{@render bar?.()}
 		</a>

@@ -10,7 +10,7 @@
 		<ShieldAlert class="mt-0.5 size-6 shrink-0 text-(--harm)" aria-hidden="true" />
 		<div>
 			{#each topics as topic (topic)}<p>{caution(topic)}</p>{/each}
-			{#if order}<p class="soft text-[0.87rem] max-sm:text-[0.78rem] max-sm:leading-tight">{CAUTION_ORDER}</p>{/if}
+			{#if order}<p class="soft text-[0.85rem] max-sm:text-[0.85rem] max-sm:leading-tight">{CAUTION_ORDER}</p>{/if}
 		</div>
 	</aside>
 {/if}

@@ -16,6 +16,8 @@
 	}
 	let { label, traces, layout, height = 320, moving = false }: Props = $props();
 
+	/** A line of words, px. */
+	const LINE_PX = 20;
 	let box: HTMLDivElement;
 	let plotly = $state.raw<typeof PlotlyTypes>();
 	/** What the library drew last. */
@@ -82,6 +84,8 @@
 		drawn = { traces, layout };
 		const css = getComputedStyle(document.documentElement);
 		const colour = (name: string) => css.getPropertyValue(name).trim();
+		// names that stand over the plot, each on a line of its own
+		const names = layout.annotations?.filter((a) => a.yref === 'paper' && Number(a.y) >= 1).length ?? 0;
 		const axis = {
 			gridcolor: colour('--line'),
 			zerolinecolor: colour('--line'),
@@ -99,11 +103,16 @@
 				paper_bgcolor: 'rgba(0,0,0,0)',
 				plot_bgcolor: 'rgba(0,0,0,0)',
 				font: { family: 'Atkinson Hyperlegible Next Variable, sans-serif', size: 13, color: colour('--ink') },
-				margin: { l: 50, r: layout.yaxis2 ? 50 : 16, t: 12 + 20 * Math.ceil(traces.length / 2), b: 42 },
+				margin: {
+					l: 50,
+					r: layout.yaxis2 ? 50 : 16,
+					t: 12 + LINE_PX * names,
+					b: 42 + (traces.length > 1 ? 6 + LINE_PX * Math.ceil(traces.length / 3) : 0)
+				},
 				xaxis: { ...axis, ...layout.xaxis },
 				yaxis: { ...axis, ...layout.yaxis },
 				...(layout.yaxis2 ? { yaxis2: { ...axis, showgrid: false, ...layout.yaxis2 } } : {}),
-				legend: { orientation: 'h', y: 1.02, yanchor: 'bottom', x: 0, font: { size: 13 } },
+				legend: { orientation: 'h', yref: 'container', y: 0, yanchor: 'bottom', x: 0, font: { size: 13 } },
 				hovermode: 'x unified',
 				hoverlabel: { bgcolor: colour('--paper') }
 			} as Partial<PlotlyTypes.Layout>,

@@ -60,10 +60,10 @@
 	class="strip no-print flex min-h-[3.1rem] items-stretch gap-px overflow-x-auto bg-(--strip) text-(--strip-ink)"
 	aria-label="Running clocks">
 	{#if shown.length === 0}
-		<p class="self-center px-4 text-[0.95rem] opacity-80">Nothing is running.</p>
+		<p class="self-center px-4 text-[0.93rem] opacity-80">Nothing is running.</p>
 	{/if}
 	{#if shown.length > 0 && sound.blocked && sound.way !== 'muted'}
-		<button type="button" class="shrink-0 cursor-pointer bg-white/15 px-4 text-[0.95rem] font-semibold hover:bg-white/25"
+		<button type="button" class="shrink-0 cursor-pointer bg-white/15 px-4 text-[0.93rem] font-semibold hover:bg-white/25"
 			>Sound is blocked here: press once</button>
 	{/if}
 	{#each shown as clock (clock.id)}
@@ -82,14 +82,14 @@
 			<Icon class="size-6 shrink-0" aria-hidden="true" />
 			<!-- what to do comes first and whole; which piece and when may be cut -->
 			<span class="shrink-0 leading-tight">
-				<span class="block text-[1.02rem] font-bold whitespace-nowrap first-letter:uppercase">{clock.then}</span>
+				<span class="block text-[1rem] font-bold whitespace-nowrap first-letter:uppercase">{clock.then}</span>
 				<span class="block max-w-[14rem] truncate text-[0.85rem]">
 					{clock.label}{late ? '' : `, at ${wallTime(clock.endsAtMs, now.ms)}`}
 				</span>
 			</span>
 			<span class="ml-auto text-right leading-none whitespace-nowrap">
 				{#if late === 'long'}<span class="block text-[0.85rem] leading-tight font-bold">late by</span>{/if}
-				<span class="text-[1.5rem] font-bold">{late === 'long' ? countdown(-leftS) : countdown(leftS)}</span>
+				<span class="text-[1.4rem] font-bold">{late === 'long' ? countdown(-leftS) : countdown(leftS)}</span>
 			</span>
 			<span class="bar absolute inset-x-0 bottom-0 h-[3px] bg-white/15">
 				<span class="block h-full bg-[#ff9257]" style:width="{done * 100}%"></span>

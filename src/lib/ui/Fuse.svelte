@@ -59,7 +59,7 @@
 	<div class="relative w-full" style:height="{overPx}px" aria-hidden="true">
 		{#each labels as label (`${label.text} ${label.at}`)}
 			<span
-				class={['absolute text-[0.82rem] leading-none font-semibold whitespace-nowrap', label.text === KEPT_BACK && 'text-(--hot)']}
+				class={['absolute text-[0.85rem] leading-none font-semibold whitespace-nowrap', label.text === KEPT_BACK && 'text-(--hot)']}
 				style:left="{label.leftPx}px"
 				style:bottom="{7 + label.row * ROW_PX}px">{label.text}</span>
 			<span class="absolute bottom-0 w-px bg-(--line-strong)" style:left="{label.at * 100}%" style:height="{5 + label.row * ROW_PX}px"
@@ -86,8 +86,8 @@
 				style:width={percent(block.durationS)}
 				title="{block.name}, until {countdown(block.endS)}">
 				{#if block.holds}
-					<span class="truncate text-[0.9rem] font-semibold">{block.name}</span>
-					<span class="truncate text-[0.82rem]">{countdown(Math.round(block.durationS))}</span>
+					<span class="truncate text-[0.93rem] font-semibold">{block.name}</span>
+					<span class="truncate text-[0.85rem]">{countdown(Math.round(block.durationS))}</span>
 				{/if}
 			</div>
 		{/each}
@@ -100,7 +100,7 @@
 		{/if}
 		<div class="absolute -inset-y-1 w-[3px] bg-(--hot)" style:left={percent(potLifeS)}></div>
 	</div>
-	<figcaption class="mt-1 flex justify-between gap-3 text-[0.9rem] font-semibold">
+	<figcaption class="mt-1 flex justify-between gap-3 text-[0.93rem] font-semibold">
 		<span>combine</span>
 		<span class={tight ? 'text-(--hot)' : 'text-(--work)'}>
 			{slackS >= 0 ? `slack ${countdown(whole(slackS))} before the margin` : `${countdown(Math.ceil(-slackS))} too long`}

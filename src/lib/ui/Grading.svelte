@@ -63,7 +63,7 @@
 					aria-pressed={faults.includes(fault)}
 					class={[
 						'min-h-[2.5rem] cursor-pointer rounded-full border-[1.5px] px-4 font-semibold',
-						faults.includes(fault) ? 'border-(--hot) bg-(--hot) text-(--hot-ink)' : 'border-(--line-strong) bg-(--paper)'
+						faults.includes(fault) ? 'border-(--work) bg-(--work) text-(--work-ink)' : 'border-(--line-strong) bg-(--paper)'
 					]}
 					onclick={() => toggle(fault)}>{FAULT_WORDS[fault]}</button>
 			{/each}

@@ -209,7 +209,7 @@
 						</li>
 					{/each}
 				</ul>
-				<p class="soft mt-1 text-[0.9rem]">Always a small trial patch first.</p>
+				<p class="soft mt-1 text-[0.93rem]">Always a small trial patch first.</p>
 			{/if}
 		</div>
 		{#snippet action()}<button type="submit" class="slim-action">{submit}</button>{/snippet}

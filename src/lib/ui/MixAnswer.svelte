@@ -67,7 +67,7 @@
 				{@const colour = colours[i - fillers]?.record}
 				<tr
 					><td
-						>{f.name}{#if colour && !catalysed}<span class="soft block text-[0.87rem]">into {colourSide(colour, resin)}</span>{/if}</td
+						>{f.name}{#if colour && !catalysed}<span class="soft block text-[0.85rem]">into {colourSide(colour, resin)}</span>{/if}</td
 					><td class="num font-bold">{units.weighed(f.massG)}</td><td class="num"
 						>{colour ? (isPowder(colour.kind) ? '–' : `${dropsOf(colour, f.massG)} drops`) : units.show(f.looseVolumeMl, 'volume')}</td
 					></tr>

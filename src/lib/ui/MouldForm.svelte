@@ -222,7 +222,7 @@
 		{#if drawing && master}
 			<div class="my-2 rounded-lg border border-(--line) p-2">
 				<MouldDrawing {drawing} label="Section and plan of the mould round {master.record.name}, to scale" />
-				<p class="soft text-center text-[0.92rem]">To scale. Orange: where it opens. Green: pour opening, vents, level of the pour.</p>
+				<p class="soft text-center text-[0.93rem]">To scale. Orange: where it opens. Green: pour opening, vents, level of the pour.</p>
 			</div>
 		{/if}
 		{#if plan}

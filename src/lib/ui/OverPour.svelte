@@ -93,7 +93,7 @@
 	{#if problem}
 		<p class="font-semibold text-(--harm)">{problem}</p>
 	{:else if correction}
-		<p class="text-[1.3rem] font-bold" role="status">
+		<p class="text-[1.4rem] font-bold" role="status">
 			{#if correction.addA > least}Add {amount(correction.addA)} of A{#if by === 'mark'}, up to {upTo(markA, correction.addA)}{/if}.
 			{:else if correction.addB > least}Add {amount(correction.addB)} of B{#if by === 'mark'}, up to {upTo(markB, correction.addB)}{/if}.
 			{:else}They match.{/if}

@@ -14,8 +14,8 @@
 		<div class="overflow-hidden rounded-lg border border-(--line) bg-(--paper)">
 			<div class={['h-3', letter === 'A' ? 'bg-(--part-a)' : 'hatch-b']}></div>
 			<div class="px-3 py-2">
-				<p class="text-[1.05rem] font-bold" style:color="var(--part-{letter.toLowerCase()})">{letter}</p>
-				<p class="answer text-[2.1rem] whitespace-nowrap">{units.weighed(part.massG)}</p>
+				<p class="text-[1rem] font-bold" style:color="var(--part-{letter.toLowerCase()})">{letter}</p>
+				<p class="answer text-[2rem] whitespace-nowrap">{units.weighed(part.massG)}</p>
 				{#if part.volumeMl !== undefined}<p class="soft mt-1">{units.show(part.volumeMl, 'volume')}</p>{/if}
 			</div>
 		</div>

@@ -48,12 +48,12 @@
 			<input
 				id="{uid}-photo"
 				bind:this={input}
-				class="min-w-0 flex-1 text-[0.95rem]"
+				class="min-w-0 flex-1 text-[0.93rem]"
 				type="file"
 				name="photo"
 				accept="image/jpeg,image/png,image/webp"
 				onchange={look} />
 		</div>
 	</div>
-	<p class="mt-0.5 min-h-[1.35rem] text-[0.87rem] font-semibold text-(--harm)" aria-live="polite">{problem}</p>
+	<p class="mt-0.5 min-h-[1.35rem] text-[0.85rem] font-semibold text-(--harm)" aria-live="polite">{problem}</p>
 </div>

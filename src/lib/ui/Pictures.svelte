@@ -31,7 +31,7 @@
 							loading="lazy"
 							class="aspect-square w-full rounded-lg border border-(--line) object-cover" /></a>
 					<div class="mt-1 flex items-start justify-between gap-2">
-						<span class="text-[0.95rem]">{p.caption}</span>
+						<span class="text-[0.93rem]">{p.caption}</span>
 						<form method="POST" action="?/unphoto" use:enhance>
 							<input type="hidden" name="id" value={p.id} />
 							<button class="soft min-h-[2.2rem] cursor-pointer underline" aria-label="Take off the picture {p.caption}">Take off</button>

@@ -189,7 +189,8 @@
 		giveUp={{ giveUp: 'Give this pour up', goOn: 'Go on pouring', example: 'kicked in the cup' }}
 		onend={(reason) => run.record({ kind: 'abandoned', reason })}>
 		{#snippet title()}
-			{#if source}<span class="mr-1 rounded-md border-2 border-(--hot) bg-(--hot-soft) px-2 py-0.5 font-bold text-(--ink)">Practice</span
+			{#if source}<span class="mr-1 rounded-md border-2 border-(--line-strong) bg-(--sunk) px-2 py-0.5 font-bold text-(--ink)"
+					>Practice</span
 				>{/if}
 			{#if outline}<span class="mr-1 inline-block align-middle"><PieceFace {outline} rem={2.2} /></span>{/if}
 			<strong>{plan.masterName}</strong>

@@ -99,7 +99,7 @@
 </script>
 
 {#snippet unread(words: string)}
-	<p class="flex min-h-[3rem] flex-wrap items-center justify-center gap-3 text-[1.1rem]">
+	<p class="flex min-h-[3rem] flex-wrap items-center justify-center gap-3 text-[1.15rem]">
 		{#if read}<span class="soft">Kept as read.</span>{:else}<span>{words}</span>
 			<button
 				type="button"
@@ -111,7 +111,7 @@
 
 <div class="text-center">
 	<h1 class="text-[clamp(1.7rem,5vh,2.6rem)]!">{heading}</h1>
-	<p class="mx-auto mt-1 max-w-[52rem] text-[1.2rem] leading-snug">{detail}</p>
+	<p class="mx-auto mt-1 max-w-[52rem] text-[1.15rem] leading-snug">{detail}</p>
 </div>
 
 {#if weighs}<!-- the scale's face stands below -->
@@ -149,7 +149,7 @@
 			role="timer">
 			{counts && late ? 'Ready' : countdown(leftS)}
 		</p>
-		<p class="mt-2 text-[1.2rem] font-semibold">
+		<p class="mt-2 text-[1.15rem] font-semibold">
 			{#if step.kind === 'hold'}{late ? 'Past gel with a quarter to spare: it may be released' : 'until it may be released'}
 			{:else if name === 'roll'}{late ? 'By its time it stays where it is: look' : 'until it stays where it is'}
 			{:else if name === 'gelled'}{late
@@ -192,7 +192,7 @@
 				{#each potWords as [to, words] (to)}
 					<button
 						type="button"
-						class="min-h-[3.2rem] rounded-xl border-2 border-(--line-strong) bg-(--paper) px-5 text-[1.1rem] font-semibold"
+						class="min-h-[3.2rem] rounded-xl border-2 border-(--line-strong) bg-(--paper) px-5 text-[1.15rem] font-semibold"
 						onclick={() => onpot(to)}>{words}</button>
 				{/each}
 			</div>{/if}
@@ -200,13 +200,13 @@
 				{units.show(Math.max(0, plan.pot.targetGaugeKpa - gaugeKpa), 'pressure')} to go
 			</p>{/if}
 		{#if step.kind === 'hold' && gaugeKpa < holdFloorKpa(plan.pot.targetGaugeKpa)}<p
-				class="text-center text-[1.2rem] font-bold text-(--hot)"
+				class="text-center text-[1.15rem] font-bold text-(--hot)"
 				role="alert">
 				It is losing pressure: under {units.show(holdFloorKpa(plan.pot.targetGaugeKpa), 'pressure')}. Top it up while the resin is liquid,
 				within the rating; look for the leak afterwards.
 			</p>{/if}
 	{/if}
-	{#if overRating}<p class="text-center text-[1.2rem] font-bold text-(--harm)" role="alert">
+	{#if overRating}<p class="text-center text-[1.15rem] font-bold text-(--harm)" role="alert">
 			Past the rating of {units.show(plan.pot!.ratedGaugeKpa, 'pressure')}: stop the air and vent now.
 		</p>{/if}
 {/if}

@@ -43,7 +43,7 @@
 
 {#if sort}<div class="mb-2 flex justify-end"><ColumnChoice {view} /></div>{/if}
 <div class="slab overflow-x-auto">
-	<table class="bench text-[0.95rem]" {@attach cards}>
+	<table class="bench text-[0.93rem]" {@attach cards}>
 		<thead>
 			<tr>
 				{#each shown as c (c.key)}
@@ -64,7 +64,7 @@
 						{#if key === 'when'}<td class="whitespace-nowrap"
 								><a class="plain font-semibold" data-pull href="/ledger/{pull.id}">{shortTime(pull.combinedAtMs, nowMs)}</a></td>
 						{:else if key === 'grade'}<td
-								><Tag word={pull.grade} />{#if pull.faults.length}<span class="soft ml-1 text-[0.88rem]"
+								><Tag word={pull.grade} />{#if pull.faults.length}<span class="soft ml-1 text-[0.85rem]"
 										>{pull.faults.map((f) => FAULT_WORDS[f]).join(', ')}</span
 									>{/if}</td>
 						{:else if key === 'piece'}<td
@@ -77,7 +77,7 @@
 						{:else if key === 'room'}<td class="num">{units.show(pull.roomTempC, 'temperature')}</td>
 						{:else if key === 'humidity'}<td class="num"
 								>{pull.relativeHumidity === null ? '–' : `${Math.round(pull.relativeHumidity)} %`}</td>
-						{:else if key === 'pouredBy'}<td class={['num', pull.late && 'font-bold text-(--hot)']}
+						{:else if key === 'pouredBy'}<td class={['num', pull.late && 'font-bold']}
 								>{pull.pouredByS === undefined ? '–' : units.show(pull.pouredByS, 'time')}</td>
 						{:else}<td class="num whitespace-nowrap">{pull.potGaugeKpa === undefined ? '–' : units.show(pull.potGaugeKpa, 'pressure')}</td
 							>{/if}

@@ -43,7 +43,7 @@
 		onclick={() => more.showModal()}
 		aria-haspopup="dialog"
 		class={[
-			'flex min-w-0 flex-1 cursor-pointer flex-col items-center gap-0.5 px-1 py-2 text-[0.82rem] font-semibold sm:hidden',
+			'flex min-w-0 flex-1 cursor-pointer flex-col items-center gap-0.5 px-1 py-2 text-[0.85rem] font-semibold sm:hidden',
 			elsewhere && 'text-(--work)'
 		]}>
 		<span
@@ -76,7 +76,7 @@
 			<li>
 				<button
 					type="button"
-					class="flex min-h-[3.2rem] w-full cursor-pointer items-center gap-3 px-2 text-[1.02rem] font-semibold"
+					class="flex min-h-[3.2rem] w-full cursor-pointer items-center gap-3 px-2 text-[1rem] font-semibold"
 					onclick={() => {
 						more.close();
 						onfind();

@@ -17,8 +17,8 @@
 	class={[
 		'flex items-center font-semibold hover:text-(--work)',
 		wide
-			? 'min-h-[3.2rem] gap-3 px-2 text-[1.02rem]'
-			: 'flex-col gap-0.5 px-1 py-2 text-[0.82rem] lg:flex-row lg:gap-3 lg:px-4 lg:py-1.5 lg:text-[1.02rem] short:py-0.5',
+			? 'min-h-[3.2rem] gap-3 px-2 text-[1rem]'
+			: 'flex-col gap-0.5 px-1 py-2 text-[0.85rem] lg:flex-row lg:gap-3 lg:px-4 lg:py-1.5 lg:text-[1rem] short:py-0.5',
 		current ? 'text-(--work)' : 'text-(--ink)'
 	]}>
 	<span

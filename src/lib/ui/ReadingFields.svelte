@@ -37,13 +37,13 @@
 			name="waterTempC"
 			bind:value={form.waterTempC}
 			error={problem('waterTempC')} />
-		<p class="soft text-[0.92rem] sm:pt-7">
+		<p class="soft text-[0.93rem] sm:pt-7">
 			Fill a vessel to the brim, plunge the part, weigh what spilled. Dry the part well before rubber goes on.
 		</p>
 	{:else if form.method === 'rise'}
 		<QuantityField label="Level before" kind="volume" name="beforeMl" bind:value={form.beforeMl} error={problem('beforeMl')} />
 		<QuantityField label="Level with the part under" kind="volume" name="afterMl" bind:value={form.afterMl} error={problem('afterMl')} />
-		<p class="soft text-[0.92rem] sm:pt-7">The part is wholly under and no bubble clings to it. Read at the middle of the water.</p>
+		<p class="soft text-[0.93rem] sm:pt-7">The part is wholly under and no bubble clings to it. Read at the middle of the water.</p>
 	{:else if form.method === 'mould-water'}
 		<QuantityField
 			label="Water out of the mould"
@@ -58,7 +58,7 @@
 			name="waterTempC"
 			bind:value={form.waterTempC}
 			error={problem('waterTempC')} />
-		<p class="text-[0.92rem] font-semibold text-(--hot) sm:pt-7">
+		<p class="text-[0.93rem] font-semibold sm:pt-7">
 			Dry the mould out fully, every corner, and warm it before urethane goes in: water makes it foam.
 		</p>
 	{:else if form.method === 'cast'}

@@ -55,7 +55,7 @@
 			{/each}
 		</ul>
 		{#if spread}
-			<p class={['mt-1', spread.halfShare > SPREAD_LIMIT ? 'font-semibold text-(--hot)' : 'soft']}>
+			<p class={['mt-1', spread.halfShare > SPREAD_LIMIT ? 'font-semibold' : 'soft']}>
 				{units.show(spread.lowMl, 'volume')} to {units.show(spread.highMl, 'volume')}, within ± {digits(100 * spread.halfShare, 1)} % of their
 				mean.{spread.halfShare > SPREAD_LIMIT ? ' That is wide for a small shot: measure once more and drop the odd one.' : ''}
 			</p>

@@ -31,7 +31,7 @@
 		<Answer
 			label={batch.slackS >= 0 ? 'Slack' : 'Too long by'}
 			value={units.show(Math.abs(batch.slackS), 'time')}
-			tone={batch.slackS >= 0 ? 'work' : 'hot'}
+			tone={batch.slackS >= 0 ? 'work' : 'harm'}
 			note="pot life {units.show(batch.potLifeS, 'time')}{batch.potLifeBand ? `, ${units.band(batch.potLifeBand)}` : ''}" />
 	</div>
 	<Warnings warnings={shot.warnings} />
@@ -39,15 +39,15 @@
 		<dl class="grid grid-cols-2 gap-4">
 			<div>
 				<dt class="label">Resin</dt>
-				<dd class="answer mt-1 text-[2.1rem]">{units.weighed(batch.a.massG)}</dd>
+				<dd class="answer mt-1 text-[2rem]">{units.weighed(batch.a.massG)}</dd>
 			</div>
 			<div>
 				<dt class="label">Catalyst</dt>
 				{#if batch.catalyst.dropsMost === undefined}
-					<dd class="answer mt-1 text-[2.1rem]">{formatDrops(batch.catalyst.drops)}</dd>
+					<dd class="answer mt-1 text-[2rem]">{formatDrops(batch.catalyst.drops)}</dd>
 					<dd class="soft mt-1">{digits(batch.catalyst.volumeMl)} ml, {digits(batch.catalyst.mlPer100G)} ml to 100 g</dd>
 				{:else}
-					<dd class="answer mt-1 text-[2.1rem]">{digits(batch.catalyst.volumeMl)} ml</dd>
+					<dd class="answer mt-1 text-[2rem]">{digits(batch.catalyst.volumeMl)} ml</dd>
 					<dd class="soft mt-1">
 						{digits(batch.catalyst.mlPer100G)} ml to 100 g; {formatDrops(batch.catalyst.drops, batch.catalyst.dropsMost)}: count your
 						dropper once, on the resin’s page
@@ -57,7 +57,7 @@
 		</dl>
 	{:else}
 		<Parts a={batch.a} b={batch.b} />
-		<dl class="grid gap-x-4 gap-y-2 text-[0.95rem] sm:grid-cols-2">
+		<dl class="grid gap-x-4 gap-y-2 text-[0.93rem] sm:grid-cols-2">
 			<div>
 				<dt class="font-semibold">By scale, into one cup or two</dt>
 				<dd class="soft">
@@ -108,7 +108,7 @@
 		</ol>
 	{/if}
 	{#if planned.balance && (planned.kind !== 'solid' || planned.balance.insertsG > 0 || batch.fillers?.length)}
-		<p class="text-[1.1rem]">
+		<p class="text-[1.15rem]">
 			{#if planned.kind === 'filled'}<strong>Fill: {units.weighed(planned.balance.mixG)}</strong>
 				<span class="soft">to mix, {units.show(planned.balance.fillMl, 'volume')} go in.</span>{/if}
 			One copy weighs <strong>{units.weighed(planned.balance.massG)}</strong>
@@ -120,40 +120,40 @@
 	{/if}
 	<dl class="grid grid-cols-3 gap-x-4 gap-y-2 border-t border-(--line) pt-3">
 		<div>
-			<dt class="soft text-[0.9rem]">Demould after</dt>
-			<dd class="text-[1.2rem] font-bold">{units.show(shot.demouldS, 'time')}</dd>
+			<dt class="soft text-[0.93rem]">Demould after</dt>
+			<dd class="text-[1.15rem] font-bold">{units.show(shot.demouldS, 'time')}</dd>
 			{#if planned.taught?.own}<dd class="font-semibold">yours: {units.band(planned.taught.own)}</dd>{/if}
-			{#if shot.demouldBand}<dd class="soft text-[0.9rem]">{planned.taught?.own ? 'model: ' : ''}{units.band(shot.demouldBand)}</dd>{/if}
+			{#if shot.demouldBand}<dd class="soft text-[0.93rem]">{planned.taught?.own ? 'model: ' : ''}{units.band(shot.demouldBand)}</dd>{/if}
 		</div>
 		{#if shot.flexibleS !== undefined}
 			<div>
-				<dt class="soft text-[0.9rem]">Gives when bent, from</dt>
-				<dd class="text-[1.2rem] font-bold">{units.show(shot.flexibleS, 'time')}</dd>
-				<dd class="soft text-[0.9rem]">until it is stiff</dd>
+				<dt class="soft text-[0.93rem]">Gives when bent, from</dt>
+				<dd class="text-[1.15rem] font-bold">{units.show(shot.flexibleS, 'time')}</dd>
+				<dd class="soft text-[0.93rem]">until it is stiff</dd>
 			</div>
 		{/if}
 		<div>
-			<dt class="soft text-[0.9rem]">Gels in the cup</dt>
-			<dd class="text-[1.2rem] font-bold">{units.show(batch.gelTimeS, 'time')}</dd>
+			<dt class="soft text-[0.93rem]">Gels in the cup</dt>
+			<dd class="text-[1.15rem] font-bold">{units.show(batch.gelTimeS, 'time')}</dd>
 		</div>
 		<div>
-			<dt class="soft text-[0.9rem]">Left in the cup, peaks at</dt>
-			<dd class="text-[1.2rem] font-bold">{units.show(batch.peakTempC, 'temperature')}</dd>
+			<dt class="soft text-[0.93rem]">Left in the cup, peaks at</dt>
+			<dd class="text-[1.15rem] font-bold">{units.show(batch.peakTempC, 'temperature')}</dd>
 		</div>
 		{#if planned.pot}
 			<div>
-				<dt class="soft text-[0.9rem]">Pump-up</dt>
-				<dd class="text-[1.2rem] font-bold">{units.show(planned.pot.timeToPressureS, 'time')}</dd>
+				<dt class="soft text-[0.93rem]">Pump-up</dt>
+				<dd class="text-[1.15rem] font-bold">{units.show(planned.pot.timeToPressureS, 'time')}</dd>
 			</div>
 			<div>
-				<dt class="soft text-[0.9rem]">Hold at least</dt>
-				<dd class="text-[1.2rem] font-bold">{units.show(shot.holdUntilS, 'time')}</dd>
+				<dt class="soft text-[0.93rem]">Hold at least</dt>
+				<dd class="text-[1.15rem] font-bold">{units.show(shot.holdUntilS, 'time')}</dd>
 			</div>
 			<div>
-				<dt class="soft text-[0.9rem]">Bubbles shrink to</dt>
-				<dd class="text-[1.2rem] font-bold">
+				<dt class="soft text-[0.93rem]">Bubbles shrink to</dt>
+				<dd class="text-[1.15rem] font-bold">
 					{digits(planned.pot.bubbleDiameterRatio * 100, 0)} %
-					<span class="soft text-[0.9rem] font-normal">across</span>
+					<span class="soft text-[0.93rem] font-normal">across</span>
 				</dd>
 			</div>
 		{/if}

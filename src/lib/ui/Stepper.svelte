@@ -25,8 +25,7 @@
 	<div class="flex items-center justify-center gap-3">
 		<button type="button" class={button} aria-label="{label}: less" onclick={() => move(-step)}><Minus class="size-8" /></button>
 		{#if small}<span class="label" aria-hidden="true">{label}</span>{/if}
-		<output class={['answer min-w-[6.2rem] text-center whitespace-nowrap', small ? 'text-[1.8rem]' : 'text-[2.3rem]']}
-			>{show(value)}</output>
+		<output class={['answer min-w-[6.2rem] text-center whitespace-nowrap', small ? 'text-[2rem]' : 'text-[2rem]']}>{show(value)}</output>
 		<button type="button" class={button} aria-label="{label}: more" onclick={() => move(step)}><Plus class="size-8" /></button>
 	</div>
 </div>

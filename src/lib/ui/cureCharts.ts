@@ -3,7 +3,10 @@ import type { Forecast, ForecastBands } from '$lib/core/cure';
 
 const MINUTE = 60;
 
-/** A line down the chart with its name, at a time. */
+/** A name stands over the plot, each on a line of its own, so that no curve and no mark runs through it. */
+const LINE = 0.11;
+
+/** A line down the chart, up to its name over it, at a time. */
 function mark(
 	timeS: number,
 	text: string,
@@ -17,14 +20,15 @@ function mark(
 			x0: x,
 			x1: x,
 			y0: 0,
-			y1: 1,
+			y1: 1 + LINE * row,
 			yref: 'paper',
 			line: { color: colour, width: 2, dash: 'dot' }
 		},
 		note: {
 			x,
-			y: 0.97 - 0.09 * row,
+			y: 1 + LINE * row,
 			yref: 'paper',
+			yanchor: 'bottom',
 			text,
 			showarrow: false,
 			xanchor: 'left',

@@ -30,7 +30,7 @@ export const GLOSSARY: Readonly<Record<string, string>> = {
 		'A film on cup, stick and tools that never gets into the mould. It grows with the viscosity; small shots lose the larger share.',
 	'Sprue, wide': SAME.sprue,
 	'Sprue, long': SAME.sprue,
-	'Sprue and vents, each': SAME.sprue,
+	'Sprue and vents': SAME.sprue,
 	Clearance:
 		'Rubber between the piece and the wall of its box. It is the main cost: rubber grows with the square of it; too little and the mould does not hold its shape.',
 	Cover: 'Rubber above the highest point of the piece, so that the mould does not tear through there.',

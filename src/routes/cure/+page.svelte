@@ -90,6 +90,7 @@
 				: {})
 		};
 	}
+	const CHART_PX = 290;
 	/** So long nothing was changed: it stands still, ms. */
 	const STANDS_MS = 250;
 	let ask: ((q: CureQuestion) => void) | undefined;
@@ -172,7 +173,7 @@
 </PageHead>
 
 {#if !resin}
-	<p class="slab p-8 text-lg">
+	<p class="slab p-8 text-[1.15rem]">
 		The shelf holds no resin yet. <a class="plain" href="/shelf/resins/new">Enter a data sheet</a> first.
 	</p>
 {:else}
@@ -186,15 +187,14 @@
 		<div class="col-span-2">
 			<Answer
 				label="Pot life of this cup"
-				value={now ? units.show(now.potLifeS, 'time') : '–'}
-				tone="hot"
+				value={now ? units.show(now.potLifeS, 'time') : '…'}
 				note={bands && now ? `${units.band(bands.potLife)}, four of five · gel ${units.show(now.gelTimeS, 'time')}` : ''} />
 		</div>
 		{#if main && now}
 			<dl class="contents">
 				<div>
 					<dt class="label">Demould</dt>
-					<dd class="text-[1.45rem] leading-tight font-bold text-(--work)">{units.show(main.demouldS, 'time')}</dd>
+					<dd class="text-[1.4rem] leading-tight font-bold text-(--work)">{units.show(main.demouldS, 'time')}</dd>
 					{#if bands}<dd class="soft text-[0.93rem]">{units.band(bands.demould)}</dd>{/if}
 				</div>
 				<div>
@@ -210,38 +210,45 @@
 				</div>
 				<div>
 					<dt class="label">Hottest</dt>
-					<dd class="grid grid-cols-[auto_1fr] gap-x-3 text-[1.05rem] leading-tight">
+					<dd class="grid grid-cols-[auto_1fr] gap-x-3 text-[1rem] leading-tight">
 						<span class="soft">cup</span><strong>{units.show(now.peakTempC, 'temperature')}</strong><span class="soft">part</span><strong
 							>{units.show(main.peakTempC, 'temperature')}</strong
 						><span class="soft">face</span><strong>{units.show(main.peakMouldFaceC, 'temperature')}</strong>
 					</dd>
 				</div>
 			</dl>
+		{:else}
+			<!-- as much room as the figures will take, so that nothing moves when they come -->
+			{#each ['Demould', 'Gives when bent', 'Next layer', 'Hottest'] as what (what)}
+				<div aria-hidden="true">
+					<p class="label">{what}</p>
+					<p class="mt-2 h-6 w-4/5 rounded bg-(--sunk)"></p>
+					<p class="mt-2 h-4 w-3/5 rounded bg-(--sunk)"></p>
+				</div>
+			{/each}
 		{/if}
 	</div>
 	<div class="flex flex-col gap-5">
-		{#if cupDrawn && partDrawn && main && now}
-			<div class="grid gap-5 lg:grid-cols-2">
-				<section class="slab min-w-0 px-4 pt-3 pb-1">
-					<h2>In the cup</h2>
-					<Chart
+		<div class="grid gap-5 lg:grid-cols-2">
+			<section class="slab min-w-0 px-4 pt-3 pb-1" style:min-height="{CHART_PX + 48}px">
+				<h2>In the cup</h2>
+				{#if cupDrawn && now}<Chart
 						label="Temperature of the cup over time; too thick to pour after {Math.round(now.potLifeS)} seconds"
 						traces={cupDrawn.traces}
 						layout={cupDrawn.layout}
 						{moving}
-						height={250} />
-				</section>
-				<section class="slab min-w-0 px-4 pt-3 pb-1">
-					<h2>In the mould</h2>
-					<Chart
+						height={CHART_PX} />{/if}
+			</section>
+			<section class="slab min-w-0 px-4 pt-3 pb-1" style:min-height="{CHART_PX + 48}px">
+				<h2>In the mould</h2>
+				{#if partDrawn && main}<Chart
 						label="Temperatures and cure of the part over time; demould after {Math.round(main.demouldS)} seconds"
 						traces={partDrawn.traces}
 						layout={partDrawn.layout}
 						{moving}
-						height={250} />
-				</section>
-			</div>
-		{/if}
+						height={CHART_PX} />{/if}
+			</section>
+		</div>
 
 		<div class="slab grid gap-x-7 gap-y-1 p-5 sm:grid-cols-2 lg:grid-cols-4">
 			<ChoiceField

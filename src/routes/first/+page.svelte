@@ -52,7 +52,7 @@
 	</section>
 	<section>
 		<h2 class="mb-2">A shelf to begin with</h2>
-		<label class="flex min-h-[2.75rem] cursor-pointer items-center gap-3 text-[1.05rem] font-semibold">
+		<label class="flex min-h-[2.75rem] cursor-pointer items-center gap-3 text-[1rem] font-semibold">
 			<Checkbox bind:checked={$form.starterShelf} /> Put one material of each kind on the shelf
 		</label>
 		<p class="soft">

@@ -109,7 +109,7 @@
 </form>
 <div class="mt-3">
 	{#if data.pulls.length === 0}
-		<p class="slab p-8 text-lg">
+		<p class="slab p-8 text-[1.15rem]">
 			{filtered ? 'No pull fits that.' : 'Nothing was pulled yet. Every finished pour is written here by itself.'}
 		</p>
 	{:else}
@@ -122,7 +122,7 @@
 					data-next
 					href={link(data.page + 1)}>Older</a
 				>{/if}
-			<span class="soft ml-auto text-[0.9rem]">Keys: j and k walk, Enter opens, / searches, n and p turn</span>
+			<span class="soft ml-auto text-[0.93rem]">Keys: j and k walk, Enter opens, / searches, n and p turn</span>
 		</nav>
 	{/if}
 </div>

@@ -32,7 +32,7 @@
 </PageHead>
 
 {#if data.masters.length === 0}
-	<p class="slab p-8 text-lg">
+	<p class="slab p-8 text-[1.15rem]">
 		Nothing here yet. Begin with the piece that you want to copy: <a class="plain" href="/masters/new">measure a master</a>.
 	</p>
 {:else}

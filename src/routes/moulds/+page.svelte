@@ -45,7 +45,7 @@
 </PageHead>
 
 {#if data.moulds.length === 0}
-	<p class="slab p-8 text-lg">
+	<p class="slab p-8 text-[1.15rem]">
 		No moulds yet. A mould is planned <a class="plain" href="/moulds/new">round a master</a>.
 	</p>
 {:else}
@@ -70,11 +70,11 @@
 								{:else if key === 'piece'}<td><a class="plain" href="/masters/{mould.masterId}">{mould.masterName}</a></td>
 								{:else if key === 'state'}<td>
 										<Tag word={mould.state} />
-										{#if mould.state === 'new' && mould.readyAtMs !== null}<span class="soft ml-1 text-[0.9rem]"
+										{#if mould.state === 'new' && mould.readyAtMs !== null}<span class="soft ml-1 text-[0.93rem]"
 												>ready {wallTime(mould.readyAtMs, data.nowMs)}</span>
-										{:else if mould.state === 'new'}<span class="soft ml-1 text-[0.9rem]">not poured</span>{/if}
+										{:else if mould.state === 'new'}<span class="soft ml-1 text-[0.93rem]">not poured</span>{/if}
 									</td>
-								{:else if key === 'pulls'}<td class="num text-[1.2rem] font-bold">{mould.pulls}</td>
+								{:else if key === 'pulls'}<td class="num text-[1.15rem] font-bold">{mould.pulls}</td>
 								{:else if key === 'rubber'}<td class="soft"
 										>{mould.rubberName ? `${mould.rubberName}, ${units.show(mould.rubberMassG, 'mass')}` : KIND_WORDS[mould.kind]}</td>
 								{:else}<td class="soft">{mould.place}</td>{/if}

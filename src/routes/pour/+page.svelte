@@ -13,7 +13,7 @@
 		{#each data.open as pour (pour.id)}
 			<li class="slab flex items-center justify-between gap-4 p-5">
 				<div class="min-w-0">
-					<p class="text-[1.25rem] font-bold break-words">{pour.masterName}</p>
+					<p class="text-[1.15rem] font-bold break-words">{pour.masterName}</p>
 					<p class="soft">
 						{pour.moulds.map((m) => `M${m.number}`).join(', ')} · cup {pour.batch} · {units.weighed(pour.massG)}
 					</p>
@@ -23,7 +23,7 @@
 		{/each}
 	</ul>
 {:else}
-	<p class="slab mb-7 p-6 text-lg">No pour is open. Begin one from a shot.</p>
+	<p class="slab mb-7 p-6 text-[1.15rem]">No pour is open. Begin one from a shot.</p>
 {/if}
 <h2 class="mb-2">Shots to pour from</h2>
 <ul class="slab divide-y divide-(--line)">

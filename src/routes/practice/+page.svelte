@@ -59,11 +59,11 @@
 	<aside class="slab p-5">
 		<h2 class="mb-2">How it is scored</h2>
 		<dl class="grid grid-cols-[auto_1fr] gap-x-4 gap-y-3">
-			<dt class="answer text-[1.9rem]">40</dt>
+			<dt class="answer text-[2rem]">40</dt>
 			<dd><strong>Time.</strong> All while the resin can be used, less towards the end of its real pot life.</dd>
-			<dt class="answer text-[1.9rem]">30</dt>
+			<dt class="answer text-[2rem]">30</dt>
 			<dd><strong>Ratio.</strong> As weighed; a cup that nobody weighed counts half.</dd>
-			<dt class="answer text-[1.9rem]">30</dt>
+			<dt class="answer text-[2rem]">30</dt>
 			<dd><strong>Outcome.</strong> What would have come out of the mould, by the models.</dd>
 		</dl>
 		<p class="soft mt-4">Waits may be put forward. The devices are simulated: hold P to pour, T to trickle.</p>

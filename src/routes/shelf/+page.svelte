@@ -126,15 +126,15 @@
 					<strong>{tin.record.part === 'whole' ? '' : tin.record.part}</strong></span
 				></span>
 		{:else if key === 'lot'}<span class="soft">{tin.record.lot}</span>
-		{:else if key === 'left'}<span class={[big, tin.low && 'text-(--hot)']}
+		{:else if key === 'left'}<span class={[big, tin.low && 'underline decoration-2 underline-offset-4']}
 				>{tin.emptied ? 'empty' : units.show(tin.remainingG, 'mass')}{#if tin.low}<span class="block text-[0.85rem] font-normal"
 						>running out</span
 					>{/if}</span>
 		{:else if key === 'open'}{tin.health.openDays === undefined ? '–' : `${Math.round(tin.health.openDays)} d`}
 		{:else if key === 'openings'}{tin.openings}
-		{:else}{#if tin.health.level === 'fine'}fine{:else}<strong class="text-(--hot)">{tin.health.level}</strong>: {tin.health.reasons.join(
+		{:else}{#if tin.health.level === 'fine'}fine{:else}<strong>{tin.health.level}</strong>: {tin.health.reasons.join(
 					'; '
-				)}{/if}{#if tin.rateFactor !== null}<span class="soft block text-[0.87rem]">× {digits(tin.rateFactor)} of its sheet</span>{/if}{/if}
+				)}{/if}{#if tin.rateFactor !== null}<span class="soft block text-[0.85rem]">× {digits(tin.rateFactor)} of its sheet</span>{/if}{/if}
 	{/snippet}
 </ShelfList>
 

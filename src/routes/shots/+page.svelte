@@ -33,7 +33,7 @@
 </PageHead>
 
 {#if data.shots.length === 0}
-	<p class="slab p-8 text-lg">
+	<p class="slab p-8 text-[1.15rem]">
 		No shots yet. With an active mould and a resin on the shelf, <a class="plain" href="/shots/new">size the first one</a>.
 	</p>
 {:else}
@@ -55,7 +55,7 @@
 								{:else if key === 'copies'}<td class="num">{shot.copies}</td>
 								{:else if key === 'cups'}<td class="num">{shot.batches}</td>
 								{:else if key === 'mass'}<td class="num font-bold">{units.weighed(shot.massG)}</td>
-								{:else if key === 'slack'}<td class={['num font-bold', shot.slackS < 0 ? 'text-(--hot)' : 'text-(--work)']}
+								{:else if key === 'slack'}<td class={['num font-bold', shot.slackS < 0 ? 'text-(--ink)' : 'text-(--work)']}
 										>{units.show(shot.slackS, 'time')}</td>
 								{:else}<td class="soft whitespace-nowrap">{wallTime(shot.createdAt.getTime(), data.nowMs)}</td>{/if}
 							{/each}

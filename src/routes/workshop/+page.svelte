@@ -54,15 +54,21 @@
 			<label class="label" for="book">The zip or the JSON</label>
 			<input id="book" type="file" accept=".zip,.json" class="mt-1 block w-full" onchange={choose} disabled={reading} />
 		{:else}
-			<p>There is a workshop in these books already, and a book is read only into an empty one. To bring a copy back on this machine:</p>
-			<pre class="my-2 overflow-x-auto rounded-md bg-(--sunk) p-3">npm run restore -- workshop.zip
+			<p>There is a workshop in these books already, and a book is read only into an empty one.</p>
+			<details class="mt-2">
+				<summary class="w-fit font-semibold text-(--work)"
+					>For whoever keeps this machine: a workshop of your own, a copy brought back</summary>
+				<p class="mt-2">In the folder of the application:</p>
+				<pre class="my-2 overflow-x-auto rounded-md bg-(--sunk) p-3">npm run restore -- workshop.zip
 npm run workshop</pre>
-			<p>
-				The first reads it into the empty workshop of this machine, the second opens it. The JSON alone is taken too, without its pictures
-				and 3D files. <code>npm run workshop -- --fresh</code> empties that workshop first, after asking.
-			</p>
+				<p>
+					The first reads it into the empty workshop of this machine, the second opens it. The JSON alone is taken too, without its pictures
+					and 3D files. <code>npm run workshop -- --fresh</code> empties that workshop first, after asking.
+					<code>npm run demo</code> brings the demo back as it was left.
+				</p>
+			</details>
 		{/if}
-		<p class="mt-3 min-h-[1.5rem] text-[1.1rem] font-semibold text-(--work)" role="status">{reading ? 'Reading it …' : said}</p>
+		<p class="mt-3 min-h-[1.5rem] text-[1.15rem] font-semibold text-(--work)" role="status">{reading ? 'Reading it …' : said}</p>
 		{#if problems.length > 0}
 			<ul class="font-semibold text-(--harm)" role="alert">
 				{#each problems.slice(0, 20) as p, i (i)}<li>{p.path ? `${p.path}: ` : ''}{p.message}</li>{/each}

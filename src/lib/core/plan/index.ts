@@ -9,7 +9,7 @@ export {
 	type PlanTin
 } from './records';
 export {
-	inspectionWanted,
+	inspectionsWanted,
 	NEAR_END_PULLS,
 	pourToday,
 	stockWanted,

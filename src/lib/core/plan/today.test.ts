@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { cup } from '../cure';
 import { containerRecord, cureOf, resinRecord } from '../shelf';
 import { DEMO_RESINS } from '../../server/seed/materials';
-import { inspectionWanted, pourToday, stockWanted, successorWanted, type TodayTin } from '.';
+import { inspectionsWanted, pourToday, stockWanted, successorWanted, type TodayTin } from '.';
 
 const resin = resinRecord.parse({
 	...DEMO_RESINS.find((r) => r.family === 'fast urethane')!,
@@ -57,12 +57,23 @@ describe('what is poured again today', () => {
 describe('what wants doing', () => {
 	const look = { part: 'gasket', name: 'Gasket', cyclesSince: 9, daysSince: 8, daysLeft: 3 } as const;
 	it('a look: nothing while it is fine, otherwise how late it is', () => {
-		const at = (state: 'fine' | 'soon' | 'due' | 'failed') =>
-			inspectionWanted('Pot 2', { ...look, state, cyclesLeft: 12, dueAtMs: 3 * 86_400_000 }, 0);
+		const of = (state: 'fine' | 'soon' | 'due' | 'failed', dueDay = 3) =>
+			({ ...look, state, cyclesLeft: 12, dueAtMs: dueDay * 86_400_000 }) as const;
+		const at = (state: 'fine' | 'soon' | 'due' | 'failed') => inspectionsWanted('Pot 2', [of(state)], 0);
 		expect(at('fine')).toBeUndefined();
 		expect(at('soon')).toEqual({ what: 'Pot 2, gasket: due in 3 days or 12 cycles', late: false });
 		expect(at('due')!.late).toBe(true);
 		expect(at('failed')!.what).toMatch(/failed its look/);
+		// several are one line of their vessel, and fine ones are none of them
+		expect(inspectionsWanted('Pot 2', [of('failed'), of('due'), of('soon'), of('fine')], 0)).toEqual({
+			what: 'Pot 2: refused, 3 looks',
+			late: true
+		});
+		expect(inspectionsWanted('Pot 2', [of('soon', 5), of('soon', 2)], 0)).toEqual({
+			what: 'Pot 2: 2 looks, the first in 2 days or 12 cycles',
+			late: false
+		});
+		expect(inspectionsWanted('Pot 2', [], 0)).toBeUndefined();
 	});
 	it('a mould near its end, a tin that runs out or is doubtful', () => {
 		expect(successorWanted('M3', 5)).toBeUndefined();

@@ -96,20 +96,36 @@ export function pourToday(
 const DAY_MS = 86_400_000;
 
 /**
- * A vessel's look in words; nothing while it is fine.
+ * What a vessel's looks want, in one line a vessel: the one that is wanted by its name, several by their number; nothing
+ * while all are fine.
  * @example
- * inspectionWanted('Pot', inspectionsDue(pressure, [], 0, 0, 400 * 86_400_000)[0]!, 400 * 86_400_000)?.late; // true
+ * inspectionsWanted('Pot', inspectionsDue(pressure, [], 0, 0, 400 * 86_400_000), 400 * 86_400_000)?.late; // true
  */
-export function inspectionWanted(vessel: string, due: InspectionDue, nowMs: number): Wanted | undefined {
+export function inspectionsWanted(
+	vessel: string,
+	dues: readonly InspectionDue[],
+	nowMs: number
+): Wanted | undefined {
+	const wanted = dues
+		.filter((d) => d.state !== 'fine' && d.state !== 'never')
+		.toSorted((x, y) => x.dueAtMs - y.dueAtMs);
+	const [first] = wanted;
+	if (!first) return undefined;
+	const late = wanted.some((d) => d.state !== 'soon');
+	const soon = `in ${Math.max(0, Math.ceil((first.dueAtMs - nowMs) / DAY_MS))} days or ${first.cyclesLeft} cycles`;
+	if (wanted.length > 1)
+		return {
+			what: late
+				? `${vessel}: refused, ${wanted.length} looks`
+				: `${vessel}: ${wanted.length} looks, the first ${soon}`,
+			late
+		};
 	const words: Partial<Record<InspectionDue['state'], string>> = {
 		failed: 'failed its look',
 		due: 'past its due date',
-		soon: `due in ${Math.max(0, Math.ceil((due.dueAtMs - nowMs) / DAY_MS))} days or ${due.cyclesLeft} cycles`
+		soon: `due ${soon}`
 	};
-	const word = words[due.state];
-	return word === undefined
-		? undefined
-		: { what: `${vessel}, ${due.name.toLowerCase()}: ${word}`, late: due.state !== 'soon' };
+	return { what: `${vessel}, ${first.name.toLowerCase()}: ${words[first.state]}`, late };
 }
 
 /** A mould is near its end when the careful figure of its last look leaves so few pulls (a default of ours). */

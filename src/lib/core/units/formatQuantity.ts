@@ -104,7 +104,7 @@ function formatMetric(value: number, kind: QuantityKind): string {
 		case 'mass':
 			return Math.abs(value) >= 10000 ? `${digits(value / 1000)} kg` : `${digits(value)} g`;
 		case 'volume':
-			return Math.abs(value) >= 10000 ? `${digits(value / 1000)} l` : `${digits(value)} ml`;
+			return Math.abs(value) >= 1000 ? `${digits(value / 1000)} l` : `${digits(value)} ml`;
 		case 'temperature':
 			return `${digits(value, Number.isInteger(value) || Math.abs(value) >= 60 ? 0 : 1)} °C`;
 		case 'time':

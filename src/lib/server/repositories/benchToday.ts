@@ -1,6 +1,6 @@
 import { QueryTypes } from 'sequelize';
 import {
-	inspectionWanted,
+	inspectionsWanted,
 	NEAR_END_PULLS,
 	pourToday,
 	stockWanted,
@@ -14,7 +14,7 @@ import { db } from '../db/connection';
 import { RowCache } from '../db/rowCache';
 import { listContainers } from './containers';
 import { listResins } from './materials';
-import { inspectionsComing } from './vessels';
+import { listVessels } from './vessels';
 
 /** With what a mould can be poured today. */
 type MouldToday = PourToday & { resinName: string };
@@ -60,8 +60,8 @@ const at = (wanted: Wanted | undefined, href: string): Due[] => (wanted ? [{ ...
 
 /** What is due: looks at vessels, moulds near their end; and what runs out on the shelf. */
 export async function dueNow(settings: WorkshopSettings, now: Date): Promise<{ due: Due[]; out: Due[] }> {
-	const [inspections, near, tins, resins] = await Promise.all([
-		inspectionsComing(now),
+	const [vessels, near, tins, resins] = await Promise.all([
+		listVessels(now),
 		db().query<{ id: string; number: number; label: string; left: number }>(
 			`SELECT m.id, m.number, m.label,
 				CAST(JSON_VALUE(l.forecast, '$.low') AS SIGNED) - (mp.pulls - l.pulls) AS \`left\`
@@ -77,9 +77,9 @@ export async function dueNow(settings: WorkshopSettings, now: Date): Promise<{ d
 	const today = now.toISOString().slice(0, 10);
 	return {
 		due: [
-			...inspections.flatMap(({ vessel, due }) =>
-				at(inspectionWanted(vessel.record.name, due, now.getTime()), `/pots/${vessel.id}`)
-			),
+			...vessels
+				.filter((v) => !v.record.outOfUse)
+				.flatMap((v) => at(inspectionsWanted(v.record.name, v.dues, now.getTime()), `/pots/${v.id}`)),
 			...near.flatMap((m) =>
 				at(successorWanted(`M${m.number} ${m.label}`, Number(m.left)), `/moulds/${m.id}/wear`)
 			)

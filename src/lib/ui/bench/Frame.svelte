@@ -41,12 +41,12 @@
 		<!-- never scrolled away: it belongs to the step -->
 		{#if cautions.length > 0}<div class="mx-auto max-w-[60rem] shrink-0"><Caution topics={[...cautions]} {order} /></div>{/if}
 	</div>
-	{#if asks}<p class="py-1 text-center text-[1.2rem] font-bold text-(--hot)" role="alert">{asks}</p>{/if}
+	{#if asks}<p class="py-1 text-center text-[1.15rem] font-bold text-(--hot)" role="alert">{asks}</p>{/if}
 	<button type="button" class={layout.action} onclick={onpress}>
 		{action}<kbd class="rounded-md border-2 border-current px-3 py-0.5 text-[1rem] font-semibold opacity-80 max-sm:hidden">space</kbd>
 	</button>
 </div>
-<p class="soft mt-1 text-center text-[0.9rem]">
+<p class="soft mt-1 text-center text-[0.93rem]">
 	Step {at + 1} of {titles.length}
 	{#if next}· then: {lowerFirst(next)}{/if}
 </p>

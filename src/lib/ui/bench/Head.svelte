@@ -34,7 +34,7 @@
 </script>
 
 <header class="flex flex-wrap items-center gap-x-1.5 gap-y-2 py-2 sm:gap-x-3">
-	<p class="min-w-0 flex-1 basis-full truncate text-[1.05rem] lg:basis-0">{@render title()}</p>
+	<p class="min-w-0 flex-1 basis-full truncate text-[1rem] lg:basis-0">{@render title()}</p>
 	{#if unsent > 0}<span class="inline-flex items-center gap-2 font-semibold text-(--hot)" role="status"
 			><CloudOff class="size-5" aria-hidden="true" />{unsent} kept here, not yet on the server</span
 		>{/if}

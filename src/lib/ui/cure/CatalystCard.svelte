@@ -43,8 +43,8 @@
 		<dl class="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-4">
 			{#each [['Gel: next layer, embed', plan.stages.gelS], ['Soft, crumbles', plan.stages.softS], ['Firm', plan.stages.firmS], ['Hard', plan.stages.hardS]] as const as [word, atS] (word)}
 				<div>
-					<dt class="soft text-[0.9rem]">{word}</dt>
-					<dd class="text-[1.2rem] font-bold">{units.show(atS, 'time')}</dd>
+					<dt class="soft text-[0.93rem]">{word}</dt>
+					<dd class="text-[1.15rem] font-bold">{units.show(atS, 'time')}</dd>
 				</div>
 			{/each}
 		</dl>

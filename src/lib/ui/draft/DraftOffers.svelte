@@ -20,7 +20,7 @@
 </script>
 
 {#each drafts.offers as offer (offer.draft.key)}
-	<section class="no-print mb-4 rounded-lg border-[1.5px] border-(--hot) bg-(--hot-soft) px-4 py-3" aria-label="Unfinished">
+	<section class="no-print mb-4 rounded-lg border-[1.5px] border-(--line-strong) bg-(--work-soft) px-4 py-3" aria-label="Unfinished">
 		<div class="flex flex-wrap items-center gap-x-4 gap-y-2">
 			<p class="min-w-[14rem] flex-1">
 				<strong>{offer.draft.title}</strong> was left unfinished at {wallTime(offer.draft.savedAtMs, nowMs)}{offer.conflicts.length > 0

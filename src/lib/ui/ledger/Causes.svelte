@@ -14,14 +14,14 @@
 		<ol class="divide-y divide-(--line) border-y border-(--line)">
 			{#each ranked as c, i (c.id)}
 				<li class="grid grid-cols-[3.6rem_1fr_auto] items-start gap-x-3 py-2">
-					<span class={['tabular-nums', i === 0 ? 'text-[1.5rem] font-bold' : 'soft text-[1.15rem]']}
+					<span class={['tabular-nums', i === 0 ? 'text-[1.4rem] font-bold' : 'soft text-[1.15rem]']}
 						>{Math.round(100 * c.likelihood)} %</span>
 					<div>
 						<p>
 							<strong>{CAUSE_WORDS[c.id]}</strong>
 							<span class="soft">{c.clues.length ? c.clues.map((x) => x.words).join('; ') : 'nothing of it was recorded'}</span>
 						</p>
-						{#if i < 2}<p class="text-[0.95rem]">{c.remedy}</p>{/if}
+						{#if i < 2}<p class="text-[0.93rem]">{c.remedy}</p>{/if}
 					</div>
 					{#if confirmed !== c.id}
 						<form method="POST" action="?/cause" use:enhance>
@@ -33,6 +33,6 @@
 				</li>
 			{/each}
 		</ol>
-		<p class="soft mt-1 text-[0.9rem]">Likelihoods of these causes by this pull’s log; what is confirmed weighs more the next time.</p>
+		<p class="soft mt-1 text-[0.93rem]">Likelihoods of these causes by this pull’s log; what is confirmed weighs more the next time.</p>
 	</section>
 {/each}

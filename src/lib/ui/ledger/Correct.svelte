@@ -56,7 +56,7 @@
 </script>
 
 <details class="mt-5 border-t border-(--line) pt-3" open={corrections.length > 0 || Object.keys(problems).length > 0}>
-	<summary class="text-[1.05rem] font-bold">Correct what is written here</summary>
+	<summary class="text-[1rem] font-bold">Correct what is written here</summary>
 	{#if corrections.length > 0}
 		<ul class="mt-2 mb-3">
 			{#each corrections as c (c.id)}
@@ -108,13 +108,13 @@
 					<div class="mt-1 mb-2 flex flex-wrap gap-2">
 						{#each FAULTS as fault (fault)}
 							<label
-								class="flex min-h-[2.4rem] cursor-pointer items-center rounded-full border-[1.5px] border-(--line-strong) px-4 font-semibold has-checked:border-(--hot) has-checked:bg-(--hot) has-checked:text-(--hot-ink)">
+								class="flex min-h-[2.4rem] cursor-pointer items-center rounded-full border-[1.5px] border-(--line-strong) px-4 font-semibold has-checked:border-(--work) has-checked:bg-(--work) has-checked:text-(--work-ink)">
 								<input type="checkbox" class="sr-only" name="fault" value={fault} checked={pull.body.faults.includes(fault)} />{FAULT_WORDS[
 									fault
 								]}</label>
 						{/each}
 					</div>
-					<p class="min-h-[1.3rem] text-[0.87rem] font-semibold text-(--harm)">{problems['to'] ?? ''}</p>
+					<p class="min-h-[1.3rem] text-[0.85rem] font-semibold text-(--harm)">{problems['to'] ?? ''}</p>
 				</fieldset>
 			{/if}
 			<TextField label="Who" name="who" bind:value={who} error={at('who')} />

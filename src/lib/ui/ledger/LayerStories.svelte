@@ -23,11 +23,11 @@
 			{#each layers as l, i (i)}
 				<tr>
 					<td class="font-semibold">{i + 1}</td>
-					<td class={['num', (l.pouredAfterS ?? 0) > l.potLifeS && 'font-bold text-(--hot)']}
+					<td class={['num', (l.pouredAfterS ?? 0) > l.potLifeS && 'font-bold']}
 						>{time(l.pouredAfterS)} <span class="soft">(life {time(l.potLifeS)})</span></td>
 					{#if rolls}<td class="num">{time(l.rolledS)} <span class="soft">({time(l.lockS)})</span></td>{/if}
 					<td class="num">{time(l.gelS)}</td>
-					<td class={['num', l.missed && 'font-bold text-(--hot)']}>
+					<td class={['num', l.missed && 'font-bold']}>
 						{#if i === layers.length - 1}–{:else}{time(l.nextAfterS)}
 							<span class="soft">({time(l.recoatFromS)} to {time(l.recoatUntilS)})</span>{/if}
 					</td>

@@ -46,21 +46,21 @@
 	<section class="slab p-5" aria-label="Pulls left">
 		{#if over}
 			<p class="label">It gave</p>
-			<p class="answer text-[4.2rem]">{mould.pulls} <span class="text-[1.6rem]">{mould.pulls === 1 ? 'pull' : 'pulls'}</span></p>
+			<p class="answer text-[4.6rem]">{mould.pulls} <span class="text-[1.4rem]">{mould.pulls === 1 ? 'pull' : 'pulls'}</span></p>
 		{:else}
 			<div class="flex flex-wrap items-end gap-x-6 gap-y-1">
 				<div>
 					<p class="label">Pulls left, as likely more as less</p>
-					<p class="answer text-[4.2rem]" data-testid="pulls-left">{f.pullsLeftMedian}</p>
+					<p class="answer text-[4.6rem]" data-testid="pulls-left">{f.pullsLeftMedian}</p>
 				</div>
-				<p class="pb-2 text-[1.1rem] leading-snug">
+				<p class="pb-2 text-[1.15rem] leading-snug">
 					four times in five <strong>{f.pullsLeftLow} to {f.pullsLeftHigh}</strong><br />
 					<a class="plain" href="/moulds/{mould.id}/wear">{worst === undefined ? 'never looked over' : `worst sign ${worst} of 5`}</a>
 				</p>
 			</div>
 			<WearBand pulls={mould.pulls} forecast={f} inspections={wear.inspections} />
 			{#if wear.successorByMs !== null}
-				<p class="mt-2 text-[1.1rem]">
+				<p class="mt-2 text-[1.15rem]">
 					{#if wear.successorByMs < nowMs}<strong class="text-(--hot)">Pour its successor now.</strong>{:else}Pour its successor by <strong
 							>{longDay(wear.successorByMs)}</strong
 						>.{/if}
@@ -75,7 +75,7 @@
 		{/if}
 		<div>
 			<p class="label">It lies</p>
-			<p class="text-[1.3rem] font-bold break-words">{mould.place || 'nowhere that is noted'}</p>
+			<p class="text-[1.4rem] font-bold break-words">{mould.place || 'nowhere that is noted'}</p>
 		</div>
 		{#if pulls.length > 0}
 			<div>
@@ -98,7 +98,7 @@
 			{:else if fine.length === 0}
 				<p>No resin of the shelf.</p>
 			{:else}
-				<ul class="text-[1.05rem]">
+				<ul class="text-[1rem]">
 					{#each fine.slice(0, 4) as p (p.id)}
 						<li>
 							<a class="plain font-semibold" href="/shots/new?mould={mould.id}&resin={p.id}">{p.name}</a>{#if p.poured}<span class="soft"
@@ -108,7 +108,7 @@
 					{/each}
 				</ul>
 				{#if fine.length > 4}<details>
-						<summary class="w-fit text-[0.95rem]">{fine.length - 4} more</summary>
+						<summary class="w-fit text-[0.93rem]">{fine.length - 4} more</summary>
 						<p>
 							{fine
 								.slice(4)
@@ -117,7 +117,7 @@
 						</p>
 					</details>{/if}
 			{/if}
-			{#each harms as harm (harm)}<p class="mt-1 text-[0.95rem]">
+			{#each harms as harm (harm)}<p class="mt-1 text-[0.93rem]">
 					<strong class="text-(--harm)">Not {namesOf(harm)}:</strong>
 					{harm}
 				</p>{/each}

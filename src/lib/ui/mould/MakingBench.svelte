@@ -145,7 +145,7 @@
 	{#if state_.status !== 'open'}
 		<div class="m-auto max-w-xl text-center">
 			<h1>{state_.status === 'finished' ? 'The mould is made' : 'Given up'}</h1>
-			<p class="mt-3 text-lg">
+			<p class="mt-3 text-[1.15rem]">
 				{state_.status === 'finished'
 					? 'Every step with its time and the first look at it are kept with the mould.'
 					: 'It is kept as retired, with its steps.'}
@@ -165,13 +165,13 @@
 			of="Making M{run.plan.number}">
 			<div class="text-center">
 				<h1 class="text-[clamp(1.7rem,5vh,2.6rem)]!">{step.title}</h1>
-				<p class="mx-auto mt-1 max-w-[52rem] text-[1.2rem] leading-snug">{step.detail}</p>
+				<p class="mx-auto mt-1 max-w-[52rem] text-[1.15rem] leading-snug">{step.detail}</p>
 			</div>
 			{#if step.amounts}
 				<dl class="flex flex-wrap justify-center gap-x-14 gap-y-3">
 					{#each step.amounts as amount, i (i)}
 						<div class="text-center">
-							<dt class="text-[1.3rem] font-bold">{amount.label}</dt>
+							<dt class="text-[1.4rem] font-bold">{amount.label}</dt>
 							<dd class="answer text-[clamp(2.8rem,11vh,5.2rem)] whitespace-nowrap">{units.weighed(amount.massG)}</dd>
 						</div>
 					{/each}
@@ -194,12 +194,12 @@
 			{#if workingS !== undefined}
 				<div class="text-center" style:color={workingS < 0 ? 'var(--hot)' : 'inherit'}>
 					<p class="answer text-[clamp(2.6rem,min(17vh,20vw),8rem)]" role="timer">{countdown(workingS)}</p>
-					<p class="mt-2 text-[1.2rem] font-semibold">{workingS < 0 ? 'past its working time' : 'left of its working time'}</p>
+					<p class="mt-2 text-[1.15rem] font-semibold">{workingS < 0 ? 'past its working time' : 'left of its working time'}</p>
 				</div>
 			{:else if waitS !== undefined}
 				<div class="text-center" style:color={waitS < 0 ? 'var(--work)' : 'inherit'}>
 					<p class="answer text-[clamp(2.6rem,min(17vh,20vw),8rem)]" role="timer">{waitS < 0 ? 'Ready' : countdown(waitS)}</p>
-					<p class="mt-2 text-[1.2rem] font-semibold">
+					<p class="mt-2 text-[1.15rem] font-semibold">
 						{waitS < 0 ? `by its time: ${step.then ?? 'look at it'}` : `until ${wallTime(sinceMs! + step.waitS! * 1000, now.ms)}`}
 					</p>
 				</div>

@@ -33,8 +33,8 @@
 	const mixes = $derived(mixing?.mixes ?? []);
 	const warnings = $derived([...touching, ...plan.warnings, ...mixes.flatMap((m) => m.warnings), ...(air?.warnings ?? [])]);
 	const working = $derived([...plan.working, ...mixes.flatMap((m) => m.working), ...(air?.working ?? [])]);
-	const term = 'soft text-[0.9rem]';
-	const figure = 'text-[1.2rem] font-bold';
+	const term = 'soft text-[0.93rem]';
+	const figure = 'text-[1.15rem] font-bold';
 </script>
 
 <Answer
@@ -59,7 +59,7 @@
 	{#each plan.pours as p, i (p.name)}
 		{#if plan.pours.length > 1}<h2>{p.name}</h2>{/if}
 		{#if p.a && p.b}<Parts a={p.a} b={p.b} />
-		{:else}<p class="text-[1.3rem] font-bold">{units.weighed(p.massG)}</p>{/if}
+		{:else}<p class="text-[1.4rem] font-bold">{units.weighed(p.massG)}</p>{/if}
 		{#if (mixes[i]?.count ?? 1) > 1}<p class="font-semibold">
 				In {mixes[i]!.count} mixes of {units.weighed(mixes[i]!.massEachG)}.
 			</p>{/if}

@@ -4,7 +4,7 @@
 	/** Every rubber of the shelf for this mould, with its reasons; a press takes one. */
 	let { choices, chosen, onpick }: { choices: readonly RubberChoice[]; chosen: string; onpick: (id: string) => void } = $props();
 	const MARK = { fits: '●', 'with care': '◐', 'does not fit': '✕' };
-	const TONE = { fits: 'text-(--work)', 'with care': 'text-(--hot)', 'does not fit': 'text-(--harm)' };
+	const TONE = { fits: 'text-(--work)', 'with care': 'text-(--ink)', 'does not fit': 'text-(--harm)' };
 </script>
 
 <ul class="divide-y divide-(--line)">
@@ -12,7 +12,7 @@
 		<li class="flex flex-wrap items-start gap-x-4 gap-y-1 py-2">
 			<span class={['min-w-[8.5rem] font-bold', TONE[c.fit]]}><span aria-hidden="true">{MARK[c.fit]}</span> {c.fit}</span>
 			<span class="min-w-[12rem] flex-1"
-				><strong>{c.name}</strong><span class="soft block text-[0.95rem]">{c.reasons.join('; ')}</span></span>
+				><strong>{c.name}</strong><span class="soft block text-[0.93rem]">{c.reasons.join('; ')}</span></span>
 			<button
 				type="button"
 				class="min-h-[2.5rem] cursor-pointer rounded-lg border-[1.5px] border-(--line-strong) px-3 font-semibold aria-pressed:bg-(--work) aria-pressed:text-(--work-ink)"

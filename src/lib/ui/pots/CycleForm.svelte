@@ -27,7 +27,7 @@
 </script>
 
 <details class="slab mt-4 p-4">
-	<summary class="text-[1.05rem] font-bold">Write a cycle down by hand</summary>
+	<summary class="text-[1rem] font-bold">Write a cycle down by hand</summary>
 	<form method="POST" action="?/cycle&entry={entry}" use:enhance class="mt-2">
 		<FormErrors errors={$errors._errors} />
 		<div class="grid gap-x-4 gap-y-1 sm:grid-cols-3">

@@ -15,7 +15,7 @@
 	<p class="slab p-5">No cycle yet. Every pour that goes into it writes its own.</p>
 {:else}
 	<div class="slab overflow-x-auto">
-		<table class="bench text-[0.95rem]">
+		<table class="bench text-[0.93rem]">
 			<thead>
 				<tr>
 					<th>When</th><th>Load</th><th class="num">Target</th><th class="num">To pressure</th><th class="num">Lowest in the hold</th>
@@ -34,7 +34,7 @@
 						<td>{c.body.load}</td>
 						<td class="num">{units.show(c.body.targetGaugeKpa, 'pressure')}</td>
 						<td class="num">{c.body.timeToPressureS === undefined ? '–' : units.show(c.body.timeToPressureS, 'time')}</td>
-						<td class={['num', low && 'font-bold text-(--hot)']}>{units.show(c.body.lowestGaugeKpa, 'pressure')}</td>
+						<td class={['num', low && 'font-bold']}>{units.show(c.body.lowestGaugeKpa, 'pressure')}</td>
 						<td class="num">{c.body.holdS === undefined ? '–' : units.show(c.body.holdS, 'time')}</td>
 						<td class="num">{units.show(c.body.leakKpaPerMin, 'pressure')}</td>
 						<td class="soft">{c.body.by || (c.pourId ? 'the pour' : '')}{c.body.simulated ? ' (simulated)' : ''}</td>

@@ -26,6 +26,6 @@
 				style:background={bad ? 'var(--harm)' : due.state === 'soon' ? 'var(--hot)' : 'var(--work)'}>
 			</div>
 		</div>
-		<p class={['text-[0.88rem]', bad ? 'font-bold text-(--harm)' : due.state === 'soon' ? 'text-(--hot)' : 'soft']}>{words}</p>
+		<p class={['text-[0.85rem]', bad ? 'font-bold text-(--harm)' : due.state === 'soon' ? 'font-semibold' : 'soft']}>{words}</p>
 	</div>
 </div>

@@ -39,7 +39,7 @@
 			{ value: 'yes', label: 'Sound' },
 			{ value: 'no', label: 'Not sound' }
 		]} />
-	<p class="min-h-[1.2rem] text-[0.87rem] font-semibold text-(--harm)" aria-live="polite">{$errors.ok?.[0] ?? ''}</p>
+	<p class="min-h-[1.2rem] text-[0.85rem] font-semibold text-(--harm)" aria-live="polite">{$errors.ok?.[0] ?? ''}</p>
 	<TextField label="Who" name="lookBy" bind:value={$form.by} error={$errors.by} />
 	<TextField label="What was seen" name="lookNote" bind:value={$form.note} error={$errors.note} />
 	<Save label="Keep this look" submitting={$submitting} size="md" />

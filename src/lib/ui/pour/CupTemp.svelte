@@ -67,7 +67,7 @@
 			onclick={() => run.record({ kind: 'temp-read', tempC: typedC, source: 'typed', ...(desk.cup > 0 ? { cup: desk.cup } : {}) })}
 			>Note it</button>
 	{:else}
-		<p class="text-[1.1rem]">The gun notes the cup by itself: <strong class="tnum">{units.show(gun, 'temperature')}</strong></p>
+		<p class="text-[1.15rem]">The gun notes the cup by itself: <strong class="tnum">{units.show(gun, 'temperature')}</strong></p>
 	{/if}
 	{#if eyes && !plan.layers && !plan.cups}
 		{#each ['warm', 'strings'] as const as what (what)}
@@ -83,7 +83,7 @@
 	<p class="sr-only" role="status">
 		{until !== undefined && cupC !== undefined && cupC >= until ? 'Warm enough: pour now' : ''}
 	</p>
-	<p class="min-w-[13rem] flex-1 text-[1.1rem]">
+	<p class="min-w-[13rem] flex-1 text-[1.15rem]">
 		{#if until !== undefined && cupC !== undefined}
 			<strong class={cupC >= until ? 'text-(--work)' : 'text-(--hot)'}
 				>{cupC >= until ? 'Warm enough: pour now' : `Not yet: ${units.show(until, 'temperature')} wanted`}</strong>

@@ -24,7 +24,7 @@
 			aria-pressed={state !== 'typed'}
 			onclick={() => (devices.typed[kind] = !devices.typed[kind])}
 			class={[
-				'min-h-[2.6rem] rounded-lg border-[1.5px] px-3 text-left text-[0.95rem] leading-tight',
+				'min-h-[2.6rem] rounded-lg border-[1.5px] px-3 text-left text-[0.93rem] leading-tight',
 				state === 'silent' || state === 'nonsense'
 					? 'border-(--hot) bg-(--hot-soft)'
 					: state === 'live'

@@ -17,7 +17,7 @@
 
 <div class="m-auto max-w-xl text-center">
 	<h1>{state_.status !== 'finished' ? 'Given up' : loose ? 'It is poured' : 'It is in the ledger'}</h1>
-	<p class="mt-3 text-lg">
+	<p class="mt-3 text-[1.15rem]">
 		{#if loose}Every step with its time is kept. No mould of it is in the books, so no pull is counted.{:else if state_.status === 'finished'}Every
 			step with its time, the readings and the grades are kept.{:else if state_.combinedAtMs}Resin was combined, so it counts as a scrapped
 			pull of its mould.{:else}Nothing was combined, so no pull is counted.{/if}

@@ -29,7 +29,7 @@
 					chosen === what ? 'border-(--work) bg-(--work-soft)' : 'border-(--line-strong) bg-(--paper)'
 				]}
 				onclick={() => run.record({ kind: 'seen', what, source: 'typed' })}
-				><span class="block text-[1.05rem] font-semibold">{label}</span><span class="soft text-[0.9rem]">{hint}</span></button>
+				><span class="block text-[1rem] font-semibold">{label}</span><span class="soft text-[0.93rem]">{hint}</span></button>
 		{/each}
 	</div>
 </fieldset>

@@ -17,10 +17,10 @@
 		<p class="answer text-[clamp(5rem,20vh,9rem)]" style:color={score.points >= 70 ? 'var(--work)' : 'var(--hot)'}>{score.points}</p>
 		<div class="pb-4 text-left">
 			<h1>{came}</h1>
-			<p class="soft text-[1.1rem]">of 100 points; nothing is kept of it</p>
+			<p class="soft text-[1.15rem]">of 100 points; nothing is kept of it</p>
 		</div>
 	</div>
-	<table class="mt-4 w-full text-[1.1rem]">
+	<table class="mt-4 w-full text-[1.15rem]">
 		<tbody>
 			{#each score.marks as mark (mark.what)}
 				<tr class="border-t border-(--line) align-baseline">
@@ -32,7 +32,7 @@
 		</tbody>
 	</table>
 	{#if score.faults.length > 0}
-		<p class="mt-3 text-[1.1rem]">
+		<p class="mt-3 text-[1.15rem]">
 			It would have shown: <strong>{score.faults.map((f) => FAULT_WORDS[f.fault]).join(', ')}</strong>.
 		</p>
 	{/if}

@@ -25,7 +25,7 @@
 		{#each presses as what (what)}
 			<button
 				type="button"
-				class="min-h-[3.2rem] cursor-pointer rounded-xl border-2 border-(--line-strong) bg-(--paper) px-3.5 text-[1.05rem] font-semibold active:bg-(--work-soft)"
+				class="min-h-[3.2rem] cursor-pointer rounded-xl border-2 border-(--line-strong) bg-(--paper) px-3.5 text-[1rem] font-semibold active:bg-(--work-soft)"
 				onclick={() => see(what)}>{SEEN_WORDS[what]}</button>
 		{/each}
 	</div>

@@ -31,7 +31,9 @@
 		{#if part}<span
 				class={[
 					'grid place-items-center rounded-2xl leading-none font-extrabold',
-					live ? 'size-28 text-[5rem] [@media(max-height:860px)]:size-20 [@media(max-height:860px)]:text-[3.6rem]' : 'size-28 text-[5rem]',
+					live
+						? 'size-28 text-[4.6rem] [@media(max-height:860px)]:size-20 [@media(max-height:860px)]:text-[3.2rem]'
+						: 'size-28 text-[4.6rem]',
 					part === 'A' ? 'bg-(--part-a) text-(--paper)' : 'hatch-b text-(--ink)'
 				]}><span class={part === 'B' ? 'rounded-lg bg-(--paper) px-3' : ''}>{part}</span></span
 			>{/if}
@@ -56,7 +58,7 @@
 							? 'Trickle now'
 							: ''}
 		</p>
-		<p class="text-[1.3rem] font-semibold" data-testid="scale-words">
+		<p class="text-[1.4rem] font-semibold" data-testid="scale-words">
 			{#if scale.zeroing}The scale is being zeroed: wait a moment
 			{:else if now.state === 'right'}Right: {g(scale.targetG)} wanted
 			{:else if now.state === 'over'}too much of {g(scale.targetG)}; the other side follows
@@ -75,26 +77,26 @@
 			{#if devices.simulated}{#each holds as hold (hold.key)}
 					<button
 						type="button"
-						class="min-h-[3.6rem] min-w-[9rem] touch-none rounded-xl border-2 border-(--line-strong) bg-(--paper) px-5 text-[1.2rem] font-bold select-none active:bg-(--work-soft)"
+						class="min-h-[3.6rem] min-w-[9rem] touch-none rounded-xl border-2 border-(--line-strong) bg-(--paper) px-5 text-[1.15rem] font-bold select-none active:bg-(--work-soft)"
 						onpointerdown={(e) => {
 							e.currentTarget.setPointerCapture(e.pointerId);
 							scale.stream(true, hold.slow);
 						}}
 						onpointerup={() => scale.stream(false)}
 						onpointercancel={() => scale.stream(false)}>
-						{hold.label} <kbd class="ml-1 rounded border border-current px-2 text-[0.9rem]">hold {hold.key}</kbd>
+						{hold.label} <kbd class="ml-1 rounded border border-current px-2 text-[0.93rem]">hold {hold.key}</kbd>
 					</button>
 				{/each}{/if}
 			<button
 				type="button"
-				class="min-h-[3.6rem] rounded-xl border-2 border-(--line-strong) bg-(--paper) px-5 text-[1.1rem] font-semibold"
+				class="min-h-[3.6rem] rounded-xl border-2 border-(--line-strong) bg-(--paper) px-5 text-[1.15rem] font-semibold"
 				onclick={() => scale.zero()}>Zero the scale</button>
 		</div>
-		{#if devices.simulated}<p class="soft text-[0.95rem] [@media(max-height:860px)]:hidden">
+		{#if devices.simulated}<p class="soft text-[0.93rem] [@media(max-height:860px)]:hidden">
 				The scale here is a simulated one: hold to pour. Trickle near the end; what is in the air still falls.
 			</p>{/if}
 	{:else}
-		{#if scale.markMm !== undefined}<p class="text-[1.3rem] font-semibold">{g(scale.targetG)} on a scale</p>{/if}
+		{#if scale.markMm !== undefined}<p class="text-[1.4rem] font-semibold">{g(scale.targetG)} on a scale</p>{/if}
 		<div class="w-80">
 			<QuantityField
 				label="What is in the cup, if it came out otherwise"
@@ -105,7 +107,7 @@
 		</div>
 	{/if}
 	{#if scale.factor > 1.0005 || scale.factor < 0.9995}
-		<p class="text-[1.1rem] font-semibold text-(--hot)" role="status">
+		<p class="text-[1.15rem] font-semibold text-(--hot)" role="status">
 			Corrected × {scale.factor.toFixed(3)}, because the part before came out otherwise than planned.
 		</p>
 	{/if}

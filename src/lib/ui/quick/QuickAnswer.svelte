@@ -42,12 +42,12 @@
 		{#if catalysed}
 			<dl class="grid grid-cols-2 gap-3">
 				<div class="rounded-lg border border-(--line) bg-(--paper) px-3 py-2">
-					<dt class="text-[1.05rem] font-bold">Resin</dt>
-					<dd class="answer text-[2.1rem] whitespace-nowrap">{units.weighed(amounts.a.massG)}</dd>
+					<dt class="text-[1rem] font-bold">Resin</dt>
+					<dd class="answer text-[2rem] whitespace-nowrap">{units.weighed(amounts.a.massG)}</dd>
 				</div>
 				<div class="rounded-lg border border-(--line) bg-(--paper) px-3 py-2">
-					<dt class="text-[1.05rem] font-bold">Catalyst</dt>
-					<dd class="answer text-[2.1rem] whitespace-nowrap">
+					<dt class="text-[1rem] font-bold">Catalyst</dt>
+					<dd class="answer text-[2rem] whitespace-nowrap">
 						{#if catalysed.dropsMost === undefined}{formatDrops(catalysed.drops)}{:else}{digits(catalysed.volumeMl)} ml{/if}
 					</dd>
 					<dd class="soft mt-1">
@@ -70,19 +70,19 @@
 		<div>
 			<dt class="label flex items-center">Pot life<Explain word="Pot life" /></dt>
 			<dd class="answer mt-1 text-[1.4rem]">{units.show(batch.potLifeS, 'time')}</dd>
-			{#if batch.potLifeBand}<dd class="soft mt-1 text-[0.9rem]">{units.band(batch.potLifeBand)}</dd>{/if}
+			{#if batch.potLifeBand}<dd class="soft mt-1 text-[0.93rem]">{units.band(batch.potLifeBand)}</dd>{/if}
 		</div>
 		<div>
 			<dt class="label flex items-center">{batch.slackS >= 0 ? 'Slack' : 'Too long by'}<Explain word="Slack" /></dt>
 			<dd class="answer mt-1 text-[1.4rem]" style:color={batch.slackS >= 0 ? 'var(--work)' : 'var(--hot)'}>
 				{units.show(Math.abs(batch.slackS), 'time')}
 			</dd>
-			<dd class="soft mt-1 text-[0.9rem]">after mixing and pouring</dd>
+			<dd class="soft mt-1 text-[0.93rem]">after mixing and pouring</dd>
 		</div>
 		<div>
 			<dt class="label flex items-center">Demould<Explain word="Demould" /></dt>
 			<dd class="answer mt-1 text-[1.4rem]">{units.show(planned.shot.demouldS, 'time')}</dd>
-			{#if planned.shot.demouldBand}<dd class="soft mt-1 text-[0.9rem]">{units.band(planned.shot.demouldBand)}</dd>{/if}
+			{#if planned.shot.demouldBand}<dd class="soft mt-1 text-[0.93rem]">{units.band(planned.shot.demouldBand)}</dd>{/if}
 		</div>
 	</dl>
 	<Fuse steps={batch.steps} potLifeS={batch.potLifeS} usableS={batch.budget.usableS} slackS={batch.slackS} />

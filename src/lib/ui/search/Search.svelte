@@ -90,7 +90,7 @@
 		autocomplete="off"
 		maxlength="200"
 		placeholder="M12, a piece, a resin, a lot, a page …"
-		class="w-full rounded-t-xl border-0 border-b border-(--line) bg-(--paper) px-5 py-4 text-[1.25rem] focus:border-(--line-strong) focus:ring-0"
+		class="w-full rounded-t-xl border-0 border-b border-(--line) bg-(--paper) px-5 py-4 text-[1.15rem] focus:border-(--line-strong) focus:ring-0"
 		bind:value={text}
 		onkeydown={key} />
 	<ul id="{uid}-list" role="listbox" aria-label="Found" class="max-h-[60vh] overflow-y-auto py-1">
@@ -104,7 +104,7 @@
 				class={['flex cursor-pointer items-baseline gap-3 px-5 py-2.5', i === at && 'bg-(--work) text-(--work-ink)']}
 				onclick={() => go(f)}
 				onmousemove={() => (at = i)}>
-				<span class="w-[4rem] shrink-0 text-[0.87rem] opacity-80">{KIND_WORDS[f.kind]}</span>
+				<span class="w-[4rem] shrink-0 text-[0.85rem] opacity-80">{KIND_WORDS[f.kind]}</span>
 				<span class="min-w-0 flex-1 truncate"><strong>{f.title}</strong> <span class="opacity-80">{f.detail}</span></span>
 			</li>
 		{/each}

@@ -37,7 +37,7 @@
 	<div>
 		{#if !small}<Upload class="mx-auto mb-3 size-12" aria-hidden="true" />
 			<p class="text-[1.4rem] font-bold">Drop a 3D file here</p>{/if}
-		<label for={uid} class="plain cursor-pointer text-[1.1rem] font-semibold">{small ? 'Take another file' : 'or choose one'}</label>
+		<label for={uid} class="plain cursor-pointer text-[1.15rem] font-semibold">{small ? 'Take another file' : 'or choose one'}</label>
 		<input
 			id={uid}
 			type="file"

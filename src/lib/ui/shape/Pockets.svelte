@@ -43,7 +43,7 @@
 			</tbody>
 		</table>
 		{#if traps.length > 12}<p class="soft mt-1">and {traps.length - 12} smaller ones.</p>{/if}
-		<p class="soft mt-1 text-[0.87rem]">
+		<p class="soft mt-1 text-[0.85rem]">
 			To ± {units.show(
 				traps.reduce((s, t) => s + t.errorMl, 0),
 				'volume'

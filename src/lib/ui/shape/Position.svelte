@@ -37,8 +37,8 @@
 				class="cursor-pointer rounded-lg border-[1.5px] border-(--line-strong) p-3 text-left aria-pressed:border-(--work) aria-pressed:bg-(--work-soft)"
 				onclick={() => void studio.turn(c.up)}>
 				<span class="label">{['Best', 'Second', 'Third'][i]}</span>
-				<span class="block text-[1.3rem] font-bold">{c.vents === 0 ? 'no pocket' : `${c.vents} vent${c.vents === 1 ? '' : 's'}`}</span>
-				<span class="soft block text-[0.95rem]"
+				<span class="block text-[1.4rem] font-bold">{c.vents === 0 ? 'no pocket' : `${c.vents} vent${c.vents === 1 ? '' : 's'}`}</span>
+				<span class="soft block text-[0.93rem]"
 					>{units.show(c.trappedMl, 'volume')} of air, undercut {digits(100 * c.undercutShare, 0)} %, {units.show(
 						c.undercutDepthMm,
 						'length'

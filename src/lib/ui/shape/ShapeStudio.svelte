@@ -44,7 +44,7 @@
 	const still = () => scene?.still() ?? Promise.resolve(null);
 </script>
 
-{#if studio.problem}<p class="slab mb-4 border-[1.5px] border-(--harm)! p-4 text-[1.1rem] font-semibold text-(--harm)" role="alert">
+{#if studio.problem}<p class="slab mb-4 border-[1.5px] border-(--harm)! p-4 text-[1.15rem] font-semibold text-(--harm)" role="alert">
 		{studio.problem}
 	</p>{/if}
 {#if studio.busy}
@@ -98,7 +98,7 @@
 							'length'
 						)} × {units.show(studio.sizesMm[1], 'length')}{:else}<span class="soft">Looking at it in its pouring position.</span>{/if}
 				</p>
-				<p class="soft text-[0.95rem]">
+				<p class="soft text-[0.93rem]">
 					{report.triangles.toLocaleString('en-GB')} triangles, {report.watertight ? 'closed' : `${report.openEdges} open edges`}, {report.shells}
 					{report.shells === 1 ? 'body' : 'bodies'}
 				</p>

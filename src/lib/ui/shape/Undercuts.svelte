@@ -34,7 +34,7 @@
 		{/each}
 	</div>
 	{#if studio.undercuts && advice}
-		<p class="mt-3 text-[1.3rem] font-bold">
+		<p class="mt-3 text-[1.4rem] font-bold">
 			{digits(100 * studio.undercuts.share, 0)} % undercut, {units.show(studio.undercuts.depthMm, 'length')} deep
 		</p>
 		<p>{advice}</p>

@@ -47,7 +47,7 @@
 <div class="mt-2 grid gap-x-6 gap-y-1 sm:grid-cols-3">
 	<div>
 		{@render level('Resin rising', 'Level of the resin', 'fillOn', 'fill')}
-		<p class="soft min-h-[1.4rem] text-[0.9rem]">
+		<p class="soft min-h-[1.4rem] text-[0.93rem]">
 			{view.fillOn
 				? `${units.show(view.levelMm - view.heights[0], 'length')} of ${units.show(studio.sizesMm[2], 'length')} full; ${view.traps.filter((t) => t.spillMm < view.levelMm).length} shut off`
 				: ''}

@@ -12,5 +12,5 @@
 </script>
 
 <a class="plain font-semibold break-words" {href}>{name}</a>
-{#if about}<span class="soft block text-[0.9rem]">{about}</span>{/if}
+{#if about}<span class="soft block text-[0.93rem]">{about}</span>{/if}
 {#if record}<Unsaid {record} />{/if}

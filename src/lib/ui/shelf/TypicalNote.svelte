@@ -9,7 +9,7 @@
 </script>
 
 {#if was}
-	<div class="mb-3 rounded-lg border-[1.5px] border-(--hot) bg-(--hot-soft) px-4 py-2">
+	<div class="mb-3 rounded-lg border-[1.5px] border-(--line-strong) bg-(--sunk) px-4 py-2">
 		<p>
 			{#if typical}<strong>Typical of its kind, nobody’s sheet.</strong> Replace the figures by those of your own, and give it its name.{:else}Saved,
 				it counts as taken from its sheet.{/if}

@@ -6,5 +6,5 @@
 	const usual = $derived(usualWords(record));
 </script>
 
-{#if record.typical}<span class="block text-[0.9rem] text-(--hot)">typical of its kind, nobody’s sheet</span>
-{:else if usual}<span class="block text-[0.9rem] text-(--hot)">usual, not from its sheet: {usual}</span>{/if}
+{#if record.typical}<span class="soft block text-[0.93rem]">typical of its kind, nobody’s sheet</span>
+{:else if usual}<span class="soft block text-[0.93rem]">usual, not from its sheet: {usual}</span>{/if}

@@ -85,4 +85,4 @@
 			{refused} No pour begins with it before that. <a class="plain" href="/pots">To the pots</a>
 		</p>{/if}
 {/if}
-<p class="min-h-[1.35rem] text-[0.87rem] font-semibold text-(--harm)" aria-live="polite">{problemAt('usePot')?.[0] ?? ''}</p>
+<p class="min-h-[1.35rem] text-[0.85rem] font-semibold text-(--harm)" aria-live="polite">{problemAt('usePot')?.[0] ?? ''}</p>

@@ -79,7 +79,7 @@
 			fill={short(l) ? 'var(--hot)' : 'var(--resin)'} />
 	{/each}
 </svg>
-<p class="soft text-[0.9rem]">
+<p class="soft text-[0.93rem]">
 	{rolled ? 'Striped: roll it, it still runs. Solid: it stays and gels' : 'Striped: it is liquid. Solid: it gels'}{layers.some(short)
 		? ' (orange: too short for even turns)'
 		: ''}. Outlined: the next layer bonds.
@@ -87,7 +87,7 @@
 <ol class="mt-1 divide-y divide-(--line) border-y border-(--line)">
 	{#each layers as l, i (i)}
 		<li class="py-1.5">
-			<p class="flex flex-wrap justify-between gap-x-2 text-[0.95rem]">
+			<p class="flex flex-wrap justify-between gap-x-2 text-[0.93rem]">
 				<strong>{i + 1}: {units.weighed(layerAmount(l).massG)}</strong>
 				<span>{i === 0 ? 'at the start' : `at ${units.show(l.startS, 'time')}`}</span>
 				{#if rolled}<span>roll {units.show(l.lockS - l.startS, 'time')}</span>{:else if l.levelMm !== undefined}<span

@@ -34,7 +34,7 @@
 			</p>
 		{/each}
 	</div>
-	<p id="moulds-note" class="mt-0.5 min-h-[1.35rem] text-[0.87rem] font-semibold text-(--harm)" aria-live="polite">
+	<p id="moulds-note" class="mt-0.5 min-h-[1.35rem] text-[0.85rem] font-semibold text-(--harm)" aria-live="polite">
 		{problem}
 	</p>
 </fieldset>

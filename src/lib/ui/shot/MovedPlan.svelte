@@ -16,7 +16,7 @@
 	}
 </script>
 
-<section class="slab mb-5 border-2 border-(--hot)! p-5" aria-label="Otherwise by today’s records" role="status" {@attach ask}>
+<section class="slab mb-5 border-2 border-(--line-strong)! p-5" aria-label="Otherwise by today’s records" role="status" {@attach ask}>
 	<h2>{moved.refused ? 'By today’s records it cannot be planned' : 'Otherwise by today’s records'}</h2>
 	<p class="mt-1">
 		{#if moved.refused}{moved.refused}

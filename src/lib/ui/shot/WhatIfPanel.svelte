@@ -26,7 +26,7 @@
 		<tbody>
 			{#each sensitivity as w, i (i)}
 				<tr
-					><td>{w.what}</td><td class={['num', w.slackS < 0 && 'font-bold text-(--hot)']}>{slack(w.slackS)}</td><td class="num"
+					><td>{w.what}</td><td class={['num', w.slackS < 0 && 'font-bold']}>{slack(w.slackS)}</td><td class="num"
 						>{units.show(w.demouldS, 'time')}</td
 					></tr>
 			{/each}

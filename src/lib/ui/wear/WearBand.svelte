@@ -67,6 +67,6 @@
 			>{n}</text>
 	{/each}
 </svg>
-<p class="soft text-[0.9rem]">
+<p class="soft text-[0.93rem]">
 	Hatched: pulled. Circles: the worst sign at a look. Green: the chance to be still in use. Lines: one in ten, half, nine in ten are done.
 </p>

@@ -21,7 +21,7 @@
 			<Drawing draw={step.draw} />
 			<div>
 				<h2 class="mb-1">{i + 1}. {step.title}</h2>
-				<p class="text-[1.05rem]">{inUnits(step.text, (v, k) => units.show(v, k))}</p>
+				<p class="text-[1rem]">{inUnits(step.text, (v, k) => units.show(v, k))}</p>
 			</div>
 		</li>
 	{/each}

@@ -99,7 +99,7 @@
 	about={wallTime(data.pull.combinedAt.getTime(), data.nowMs)} />
 <div class="grid items-start gap-5 lg:grid-cols-[1fr_24rem]">
 	<section class="slab p-5">
-		{#if body.imported}<p class="mb-3 text-[1.1rem]">
+		{#if body.imported}<p class="mb-3 text-[1.15rem]">
 				Out of an old notebook: what it says stands beside; nothing was planned or noted here.
 			</p>{/if}
 		{#if data.causes.length > 0}<Causes causes={data.causes} />{/if}
@@ -115,7 +115,8 @@
 				<tbody>
 					{#each rows as row, i (i)}
 						<tr
-							><td>{row.what}</td><td class="num">{row.planned}</td><td class={['num font-bold', row.late && 'text-(--hot)']}>{row.real}</td
+							><td>{row.what}</td><td class="num">{row.planned}</td><td
+								class={['num', row.late ? 'font-extrabold underline decoration-2' : 'font-bold']}>{row.real}</td
 							></tr>
 					{/each}
 				</tbody>
@@ -123,7 +124,7 @@
 			{#if data.layers.length > 0}<LayerStories layers={data.layers} />{/if}
 			{#if data.curves}<PullCurves curves={data.curves} />{/if}
 			<h2 class="mt-5 mb-1">What happened</h2>
-			<ol class="text-[0.95rem]">
+			<ol class="text-[0.93rem]">
 				{#each data.events as event (event.id)}
 					<li class="grid grid-cols-[5.5rem_1fr] gap-3 border-t border-(--line) py-1.5">
 						<time class="soft" datetime={new Date(event.atMs).toISOString()}>{new Date(event.atMs).toLocaleTimeString('en-GB')}</time><span
@@ -141,7 +142,7 @@
 	<aside class="slab flex flex-col gap-4 p-5">
 		<div>
 			<p class="label mb-1">Grade</p>
-			<p class="answer text-[2.6rem]" style:color="var(--{GRADE_TONES[data.pull.grade]})">{GRADE_WORDS[data.pull.grade]}</p>
+			<p class="answer text-[3.2rem]" style:color="var(--{GRADE_TONES[data.pull.grade]})">{GRADE_WORDS[data.pull.grade]}</p>
 			<p class="mt-2 text-[1.15rem]">
 				{#if body.faults.length}<strong>{body.faults.map((f) => FAULT_WORDS[f]).join(', ')}</strong>{#if reason}<br />{reason.confirmed
 							? 'because of'
@@ -152,24 +153,24 @@
 		{#if body.inspected}
 			<dl class="grid grid-cols-2 gap-3">
 				{#each Object.entries(body.inspected.places ?? {}) as [fault, place] (fault)}<div class="col-span-2">
-						<dt class="soft text-[0.9rem]">{FAULT_WORDS[fault as Fault]}</dt>
+						<dt class="soft text-[0.93rem]">{FAULT_WORDS[fault as Fault]}</dt>
 						<dd class="font-semibold">{place}</dd>
 					</div>{/each}
 				{#if body.inspected.castMassG}<div>
-						<dt class="soft text-[0.9rem]">The cast weighs</dt>
-						<dd class="text-[1.2rem] font-bold">{units.show(body.inspected.castMassG, 'mass')}</dd>
+						<dt class="soft text-[0.93rem]">The cast weighs</dt>
+						<dd class="text-[1.15rem] font-bold">{units.show(body.inspected.castMassG, 'mass')}</dd>
 					</div>{/if}
 				{#if body.inspected.sizeMm}<div>
-						<dt class="soft text-[0.9rem]">{body.inspected.sizeOf}</dt>
-						<dd class="text-[1.2rem] font-bold">
-							{units.show(body.inspected.sizeMm, 'length')}{#if shrunk !== undefined}<span class="soft block text-[0.9rem] font-normal"
+						<dt class="soft text-[0.93rem]">{body.inspected.sizeOf}</dt>
+						<dd class="text-[1.15rem] font-bold">
+							{units.show(body.inspected.sizeMm, 'length')}{#if shrunk !== undefined}<span class="soft block text-[0.93rem] font-normal"
 									>{Math.abs(shrunk).toFixed(2)} % {shrunk < 0 ? 'larger' : 'smaller'} than the master</span
 								>{/if}
 						</dd>
 					</div>{/if}
 				{#if body.inspected.reworkS}<div>
-						<dt class="soft text-[0.9rem]">Mending took</dt>
-						<dd class="text-[1.2rem] font-bold">{units.show(body.inspected.reworkS, 'time')}</dd>
+						<dt class="soft text-[0.93rem]">Mending took</dt>
+						<dd class="text-[1.15rem] font-bold">{units.show(body.inspected.reworkS, 'time')}</dd>
 					</div>{/if}
 			</dl>
 		{/if}
@@ -181,28 +182,28 @@
 			</p>{/if}
 		<dl class="grid grid-cols-2 gap-3">
 			<div class="col-span-2">
-				<dt class="soft text-[0.9rem]">Shot</dt>
-				<dd class="text-[1.2rem] font-bold">
+				<dt class="soft text-[0.93rem]">Shot</dt>
+				<dd class="text-[1.15rem] font-bold">
 					{units.weighed(body.massG)}
 					<span class="font-normal">{data.pull.resinName}, cup {body.batchIndex + 1} of {body.batchCount}</span>
 				</dd>
 			</div>
 			<div>
-				<dt class="soft text-[0.9rem]">Room</dt>
-				<dd class="text-[1.2rem] font-bold">{units.show(body.roomTempC, 'temperature')}</dd>
+				<dt class="soft text-[0.93rem]">Room</dt>
+				<dd class="text-[1.15rem] font-bold">{units.show(body.roomTempC, 'temperature')}</dd>
 			</div>
 			<div>
-				<dt class="soft text-[0.9rem]">Humidity</dt>
-				<dd class="text-[1.2rem] font-bold">{body.relativeHumidity === null ? '–' : `${Math.round(body.relativeHumidity)} %`}</dd>
+				<dt class="soft text-[0.93rem]">Humidity</dt>
+				<dd class="text-[1.15rem] font-bold">{body.relativeHumidity === null ? '–' : `${Math.round(body.relativeHumidity)} %`}</dd>
 			</div>
 			<div>
-				<dt class="soft text-[0.9rem]">Mould</dt>
-				<dd class="text-[1.2rem] font-bold">{units.show(body.mouldTempC, 'temperature')}</dd>
+				<dt class="soft text-[0.93rem]">Mould</dt>
+				<dd class="text-[1.15rem] font-bold">{units.show(body.mouldTempC, 'temperature')}</dd>
 			</div>
 			{#if body.pot}
 				<div>
-					<dt class="soft text-[0.9rem]">{body.pot.name} reached</dt>
-					<dd class="text-[1.2rem] font-bold">{units.show(body.pot.reachedGaugeKpa, 'pressure')}</dd>
+					<dt class="soft text-[0.93rem]">{body.pot.name} reached</dt>
+					<dd class="text-[1.15rem] font-bold">{units.show(body.pot.reachedGaugeKpa, 'pressure')}</dd>
 				</div>
 			{/if}
 		</dl>

@@ -30,7 +30,7 @@
 	<Button type="submit" color="alternative" class="mt-[1.62rem] min-h-[2.75rem]">Look</Button>
 </form>
 {#if data.rows.length === 0}
-	<p class="slab p-6 text-lg">There are too few pulls to compare anything yet.</p>
+	<p class="slab p-6 text-[1.15rem]">There are too few pulls to compare anything yet.</p>
 {:else}
 	<div class="slab overflow-x-auto">
 		<table class="bench" {@attach cards}>
@@ -41,7 +41,7 @@
 				{#each data.rows as r (r.name)}
 					{@const sure = !r.small && r.p < 0.01}
 					<tr class={sure ? 'bg-(--work-soft)' : ''}>
-						<td class={sure ? 'text-[1.1rem] font-bold text-(--work)' : ''}>{r.name}</td>
+						<td class={sure ? 'text-[1.15rem] font-bold text-(--work)' : ''}>{r.name}</td>
 						<td class="num"
 							><strong>{percent(r.withShare)}</strong>
 							<span class="soft block text-[0.93rem] whitespace-nowrap"

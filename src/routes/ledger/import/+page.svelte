@@ -82,7 +82,7 @@
 	{/if}
 </section>
 {#if form && 'brought' in form && form.brought !== undefined}
-	<p class="slab mb-5 p-5 text-[1.2rem]" role="status">
+	<p class="slab mb-5 p-5 text-[1.15rem]" role="status">
 		<strong>{counted(form.brought, 'pull')} taken</strong> into the ledger. <a class="plain" href="/ledger">See them</a>
 	</p>
 {/if}

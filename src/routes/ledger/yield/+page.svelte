@@ -14,7 +14,7 @@
 	{#snippet actions()}<Button href="/ledger" size="lg" color="alternative">Back to the ledger</Button>{/snippet}
 </PageHead>
 {#if data.months.length === 0}
-	<p class="slab p-6 text-lg">Nothing was pulled yet.</p>
+	<p class="slab p-6 text-[1.15rem]">Nothing was pulled yet.</p>
 {:else}
 	<section class="slab mb-5 p-5">
 		<h2>Over time</h2>
@@ -57,7 +57,7 @@
 									style:width="{Math.max(2, 100 * (r.high - r.low))}%">
 								</div>
 							</div>
-							<span class="soft text-[0.88rem]">{Math.round(100 * r.low)}–{percent(r.high)}{r.all < 20 ? ', few pulls' : ''}</span>
+							<span class="soft text-[0.85rem]">{Math.round(100 * r.low)}–{percent(r.high)}{r.all < 20 ? ', few pulls' : ''}</span>
 						</td>
 						<td class="num">{r.mended}</td>
 						<td class="num">{r.scrap}</td>

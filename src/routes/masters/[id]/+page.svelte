@@ -65,20 +65,20 @@
 		{#if shape}
 			<dl class="grid h-fit grid-cols-2 gap-x-6 gap-y-2">
 				<div>
-					<dt class="soft text-[0.9rem]">Air that stays</dt>
-					<dd class="text-[1.3rem] font-bold">{units.show(shape.findings.trappedMl, 'volume')}</dd>
+					<dt class="soft text-[0.93rem]">Air that stays</dt>
+					<dd class="text-[1.4rem] font-bold">{units.show(shape.findings.trappedMl, 'volume')}</dd>
 				</div>
 				<div>
-					<dt class="soft text-[0.9rem]">Undercut</dt>
-					<dd class="text-[1.3rem] font-bold">{digits(100 * shape.findings.undercutShare, 0)} %</dd>
+					<dt class="soft text-[0.93rem]">Undercut</dt>
+					<dd class="text-[1.4rem] font-bold">{digits(100 * shape.findings.undercutShare, 0)} %</dd>
 				</div>
 				<div>
-					<dt class="soft text-[0.9rem]">Thickest</dt>
-					<dd class="text-[1.3rem] font-bold">{units.show(shape.findings.thickestMm, 'length')}</dd>
+					<dt class="soft text-[0.93rem]">Thickest</dt>
+					<dd class="text-[1.4rem] font-bold">{units.show(shape.findings.thickestMm, 'length')}</dd>
 				</div>
 				<div>
-					<dt class="soft text-[0.9rem]">Skin</dt>
-					<dd class="text-[1.3rem] font-bold">{units.show(shape.findings.skinAreaMm2, 'area')}</dd>
+					<dt class="soft text-[0.93rem]">Skin</dt>
+					<dd class="text-[1.4rem] font-bold">{units.show(shape.findings.skinAreaMm2, 'area')}</dd>
 				</div>
 			</dl>
 		{/if}

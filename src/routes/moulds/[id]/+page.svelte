@@ -58,7 +58,7 @@
 			<h2 class="mb-1">Really weighed</h2>
 			<ul>
 				{#each data.weighed as w, i (i)}
-					<li class="text-[1.1rem]">
+					<li class="text-[1.15rem]">
 						{w.title}: <strong>{units.show(w.weighedG, 'mass')}</strong> of {units.show(w.plannedG, 'mass')} planned{w.ratioOffPercent !==
 							undefined && Math.abs(w.ratioOffPercent) > 1
 							? `, its ratio ${Math.abs(w.ratioOffPercent).toFixed(0)} % off`
@@ -71,7 +71,7 @@
 	{#if inspected}
 		<section class="slab mb-4 p-4" aria-label="First look">
 			<h2 class="mb-1">First look at it</h2>
-			<p class="text-[1.1rem]">
+			<p class="text-[1.15rem]">
 				{#if inspected.waterMl}<strong>{units.show(inspected.waterMl, 'volume')} of water</strong>{#if off !== undefined}, {Math.abs(off) <
 						0.5
 							? 'as the master'

@@ -47,7 +47,7 @@
 		{ value: 'yes', label: 'yes' }
 	] as const;
 	const MARK = { fits: '●', 'with care': '◐', 'does not fit': '✕' };
-	const TONE = { fits: 'text-(--work)', 'with care': 'text-(--hot)', 'does not fit': 'text-(--harm)' };
+	const TONE = { fits: 'text-(--work)', 'with care': 'text-(--ink)', 'does not fit': 'text-(--harm)' };
 	const OF: Readonly<Record<MadeOf, string>> = {
 		rubber: 'rubber',
 		thermoplastic: 'thermoplastic',
@@ -120,7 +120,7 @@
 	</div>
 	<div class="flex min-w-0 flex-col gap-3">
 		{#if !master}
-			<p class="slab p-8 text-lg">Choose a master: the ways that fit it appear here.</p>
+			<p class="slab p-8 text-[1.15rem]">Choose a master: the ways that fit it appear here.</p>
 		{/if}
 		{#each options as o, i (o.kind)}
 			<section
@@ -131,23 +131,23 @@
 						<span aria-hidden="true">{MARK[o.fit]}</span>
 						{o.fit}{i === 0 && o.fit !== 'does not fit' ? ', first choice' : ''}
 					</p>
-					<h2 class="text-[1.35rem]!">{KIND_WORDS[o.kind]}</h2>
+					<h2 class="text-[1.4rem]!">{KIND_WORDS[o.kind]}</h2>
 					<p class="mt-1">{o.why.join('; ')}.</p>
-					<p class="soft text-[0.95rem]">What mostly goes wrong: {o.risk}.</p>
+					<p class="soft text-[0.93rem]">What mostly goes wrong: {o.risk}.</p>
 				</div>
 				<div class="flex flex-col items-start gap-1 sm:items-end">
-					<p class="text-[1.5rem] leading-tight font-bold">{o.massG > 0 ? units.show(o.massG, 'mass') : 'no rubber'}</p>
-					{#if o.massG > 0}<p class="soft text-[0.95rem]">of {OF[MADE_OF[o.kind]]}</p>{/if}
-					<p class="soft text-[0.95rem]">and {units.show(Math.round(o.handsS / 900) * 900, 'time')} of work</p>
+					<p class="text-[1.4rem] leading-tight font-bold">{o.massG > 0 ? units.show(o.massG, 'mass') : 'no rubber'}</p>
+					{#if o.massG > 0}<p class="soft text-[0.93rem]">of {OF[MADE_OF[o.kind]]}</p>{/if}
+					<p class="soft text-[0.93rem]">and {units.show(Math.round(o.handsS / 900) * 900, 'time')} of work</p>
 					<p class="font-semibold">{money(o.cost)} together</p>
-					{#if o.readyInS > 0}<p class="soft text-[0.95rem]">ready {units.show(o.readyInS, 'time')} after the first pour</p>{/if}
+					{#if o.readyInS > 0}<p class="soft text-[0.93rem]">ready {units.show(o.readyInS, 'time')} after the first pour</p>{/if}
 					<a
 						class="mt-1 inline-flex min-h-[2.75rem] items-center rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-4 font-semibold hover:bg-(--work-soft)"
 						href={link(o)}>Plan it this way</a>
 				</div>
 			</section>
 		{/each}
-		{#if master}<p class="soft text-[0.92rem]">
+		{#if master}<p class="soft text-[0.93rem]">
 				Ranked by material and work together: an hour at {money(data.settings.hourly || USUAL_HOURLY)}{data.settings.hourly
 					? ''
 					: ', as is usual; set yours under Settings'}, rubber at {money(rubberPrice)} a kilogram{priceKnown

@@ -13,16 +13,16 @@
 
 <PageHead title="Wear" about="Pulls left in every mould in use, what their families lived, and how our forecasts did." />
 {#if data.rows.length === 0}
-	<p class="slab p-6 text-lg">No mould is in use yet.</p>
+	<p class="slab p-6 text-[1.15rem]">No mould is in use yet.</p>
 {:else}
 	<section class="slab mb-5 p-5">
 		{#if first}
 			<div class="mb-3 flex flex-wrap items-end gap-x-6 gap-y-1">
 				<div>
 					<p class="label">Ends first: <a class="plain" href="/moulds/{first.id}/wear">{first.name}</a></p>
-					<p class="answer text-[4.2rem]">{first.median} <span class="text-[1.6rem]">pulls left</span></p>
+					<p class="answer text-[4.6rem]">{first.median} <span class="text-[1.4rem]">pulls left</span></p>
 				</div>
-				<p class="pb-2 text-[1.1rem]">
+				<p class="pb-2 text-[1.15rem]">
 					four times in five <strong>{first.low} to {first.high}</strong>{#if first.successorByMs !== null}<br />pour its successor
 						<strong class={first.successorByMs < data.nowMs ? 'text-(--hot)' : ''}
 							>{first.successorByMs < data.nowMs ? 'now' : `by ${longDay(first.successorByMs)}`}</strong

@@ -42,7 +42,7 @@
 				>Plan a load</Button
 			>{/if}{/snippet}
 </PageHead>
-{#if vessel?.refused}<p class="mb-4 rounded-lg border-2 border-(--harm) px-4 py-3 text-[1.1rem] font-bold text-(--harm)" role="alert">
+{#if vessel?.refused}<p class="mb-4 rounded-lg border-2 border-(--harm) px-4 py-3 text-[1.15rem] font-bold text-(--harm)" role="alert">
 		{vessel.refused}
 	</p>{/if}
 <div class={['grid items-start gap-5', vessel && 'lg:grid-cols-[1fr_25rem]']}>

@@ -52,7 +52,7 @@
 
 <PageHead title="Plan a load" about="Which moulds go in together, on which shelf, and whether pressure comes before gel." />
 {#if data.pots.length === 0}
-	<p class="slab p-6 text-lg">No pot is in the books yet. <a class="plain" href="/pots">Enter one first</a>.</p>
+	<p class="slab p-6 text-[1.15rem]">No pot is in the books yet. <a class="plain" href="/pots">Enter one first</a>.</p>
 {:else}
 	<div class="grid items-start gap-5 lg:grid-cols-[20rem_1fr]">
 		<section class="slab p-5">
@@ -66,7 +66,7 @@
 							<label class="flex min-h-[2.5rem] cursor-pointer items-center gap-3 rounded-lg px-2 hover:bg-(--work-soft)">
 								<input type="checkbox" class="size-5 text-(--work)" bind:group={chosen} value={m.id} />
 								<span class="min-w-0 flex-1 leading-tight font-semibold">{m.name}</span>
-								<span class="soft text-[0.88rem] whitespace-nowrap">{units.show(m.heightMm, 'length')} high</span>
+								<span class="soft text-[0.85rem] whitespace-nowrap">{units.show(m.heightMm, 'length')} high</span>
 							</label>
 						</li>
 					{:else}<li class="soft">No mould is in use.</li>{/each}
@@ -79,14 +79,14 @@
 				<dl class="mt-4 grid grid-cols-2 gap-x-6 gap-y-2 sm:grid-cols-4">
 					{#each [[`To ${units.show(pot.record.targetGaugeKpa, 'pressure')}`, Number.isFinite(plan.timeToPressureS) ? units.show(plan.timeToPressureS, 'time') : 'never', ''], ['Free volume', units.show(plan.freeL * 1000, 'volume'), `${units.show(plan.contentsL * 1000, 'volume')} of moulds`], ['A bubble keeps', `${Math.round(plan.bubbleDiameterRatio * 100)}\u202f% of its diameter`, `${Math.round(plan.bubbleVolumeRatio * 100)}\u00a0% of its volume`], ['Energy in it', `${digits(units.plotted(plan.storedEnergyJ, 'energy'))}\u202f${units.plotUnit('energy')}`, 'compressed air']] as const as [what, figure, more] (what)}
 						<div>
-							<dt class="soft text-[0.9rem]">{what}</dt>
+							<dt class="soft text-[0.93rem]">{what}</dt>
 							<dd class="text-[1.15rem] leading-tight font-bold">{figure}</dd>
-							{#if more}<dd class="soft text-[0.9rem]">{more}</dd>{/if}
+							{#if more}<dd class="soft text-[0.93rem]">{more}</dd>{/if}
 						</div>
 					{/each}
 				</dl>
 				{#if plan.left.length > 0}
-					<ul class="mt-3 font-semibold text-(--hot)">
+					<ul class="mt-3 font-semibold text-(--harm)">
 						{#each plan.left as out (out.load)}<li>{loads[out.load]?.name} stays out: {out.why}.</li>{/each}
 					</ul>
 				{/if}

@@ -27,7 +27,7 @@
 <PourBench {run} nowMs={data.nowMs} source={run.source}>
 	{#snippet happened()}
 		{#if run.happened}<p
-				class="mx-auto rounded-lg border-2 border-(--hot) bg-(--hot-soft) px-4 py-2 text-center text-[1.2rem] font-bold text-(--ink)"
+				class="mx-auto rounded-lg border-2 border-(--hot) bg-(--hot-soft) px-4 py-2 text-center text-[1.15rem] font-bold text-(--ink)"
 				role="alert">
 				{run.happened}
 			</p>{/if}

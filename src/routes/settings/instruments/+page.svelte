@@ -61,7 +61,7 @@
 		{/if}
 		<h2 class="mt-6 mb-1">How it tells its readings</h2>
 		<p>It posts each reading to this server, at least every two seconds while a pour runs:</p>
-		<pre class="my-2 overflow-x-auto rounded-md bg-(--sunk) p-3 text-[0.9rem]">POST /api/instruments/reading
+		<pre class="my-2 overflow-x-auto rounded-md bg-(--sunk) p-3 text-[0.93rem]">POST /api/instruments/reading
 Authorization: Bearer THE-TOKEN
 Content-Type: application/json
 
@@ -87,7 +87,7 @@ Content-Type: application/json
 		{#if answer && 'token' in answer && answer.token}
 			<div class="mt-4 rounded-lg border-2 border-(--work) p-3" role="status">
 				<p class="font-semibold">Its token. It is shown only now: put it into the instrument.</p>
-				<p class="tnum mt-1 text-[1.1rem] font-bold break-all select-all" data-testid="token">{answer.token}</p>
+				<p class="tnum mt-1 text-[1.15rem] font-bold break-all select-all" data-testid="token">{answer.token}</p>
 			</div>
 		{/if}
 	</aside>

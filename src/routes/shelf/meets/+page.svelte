@@ -59,12 +59,12 @@
 			</div>
 			<div aria-live="polite" class="mt-1 mb-4">
 				{#if worst === 'fine'}
-					<p class="answer mb-3 text-[2.2rem] text-(--work)">Nothing against it</p>
+					<p class="answer mb-3 text-[2rem] text-(--work)">Nothing against it</p>
 					{#if said && said.length > 0}<Warnings warnings={said} />{:else}<p class="soft">
 							A new pair deserves a small trial patch all the same.
 						</p>{/if}
 				{:else if said}
-					<p class={['answer mb-3 text-[2.2rem]', worst === 'harm' ? 'text-(--harm)' : 'text-(--hot)']}>
+					<p class={['answer mb-3 text-[2rem]', worst === 'harm' ? 'text-(--harm)' : 'text-(--ink)']}>
 						{worst === 'harm' ? 'It goes wrong' : 'With care'}
 					</p>
 					<Warnings warnings={said} />
@@ -88,7 +88,7 @@
 				<li class="grid grid-cols-[1fr_auto] items-start gap-3 border-t border-(--line) py-2">
 					<span
 						><strong>{nameOf(e.first)}</strong> with <strong>{nameOf(e.second)}</strong>:
-						<span class={e.verdict === 'fine' ? 'text-(--work)' : e.verdict === 'never again' ? 'text-(--harm)' : 'text-(--hot)'}
+						<span class={e.verdict === 'fine' ? 'text-(--work)' : e.verdict === 'never again' ? 'text-(--harm)' : 'text-(--ink)'}
 							>{e.verdict}</span
 						>{#if e.note}<span class="soft block">{e.note}</span>{/if}</span>
 					<form method="POST" action="?/remove" use:plainEnhance>

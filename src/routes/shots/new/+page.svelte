@@ -207,7 +207,7 @@
 		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
 			<QuantityField label="Copies" kind="number" name="copies" bind:value={$form.copies} error={problemAt('copies')} />
 			{#if !layered}<QuantityField
-					label="Sprue and vents, each"
+					label="Sprue and vents"
 					kind="volume"
 					name="sprueVolumeMl"
 					bind:value={$form.sprueVolumeMl}
@@ -284,7 +284,7 @@
 		{#if $form.kind !== 'clear' || $form.inserts.length > 0}
 			<div class="mt-2">
 				<InsertList bind:inserts={$form.inserts} problem={(i, field) => problemIn('inserts', i, field)} />
-				<p class="min-h-[1.35rem] text-[0.87rem] font-semibold text-(--harm)" aria-live="polite">
+				<p class="min-h-[1.35rem] text-[0.85rem] font-semibold text-(--harm)" aria-live="polite">
 					{planning.problems.find((p) => p.path === 'inserts')?.message ?? ''}
 				</p>
 			</div>

@@ -30,7 +30,7 @@
 			</li>
 			{#each LOOKS as look, i (look.kind)}
 				<li class="grid grid-cols-[1fr_auto] items-center gap-3 border-t border-(--line) py-2">
-					<p><strong>{i + 2}</strong> {look.ask}<span class="soft block text-[0.92rem]">Usually: {look.help}.</span></p>
+					<p><strong>{i + 2}</strong> {look.ask}<span class="soft block text-[0.93rem]">Usually: {look.help}.</span></p>
 					<Button color="alternative" onclick={() => ($form.places = [...$form.places, { place: '', cure: look.help }])}>Note one</Button>
 				</li>
 			{/each}

@@ -27,9 +27,9 @@
 			<div class="flex flex-wrap items-end gap-x-8 gap-y-2">
 				<div>
 					<p class="label">Pulls left, as likely more as less</p>
-					<p class="answer text-[4.2rem]" data-testid="pulls-left">{f.pullsLeftMedian}</p>
+					<p class="answer text-[4.6rem]" data-testid="pulls-left">{f.pullsLeftMedian}</p>
 				</div>
-				<p class="pb-2 text-[1.1rem]">
+				<p class="pb-2 text-[1.15rem]">
 					four times in five <strong>{f.pullsLeftLow} to {f.pullsLeftHigh}</strong><br />
 					<span class="soft"
 						>{f.inspections === 0
@@ -46,7 +46,7 @@
 						to give {data.wanted} more
 					</p>{/if}
 			</form>
-			{#if wear.successorByMs !== null}<p class="text-[1.1rem]">
+			{#if wear.successorByMs !== null}<p class="text-[1.15rem]">
 					{#if wear.successorByMs < data.nowMs}<strong class="text-(--hot)">Pour its successor now</strong>{:else}Pour its successor by
 						<strong>{longDay(wear.successorByMs)}</strong>{/if}:
 					<span class="soft">at {wear.pullsPerDay.toFixed(2)} pulls a day of the last weeks, less the time that such a mould takes.</span>
@@ -60,7 +60,7 @@
 				<ul class="flex flex-col gap-2">
 					{#each wear.advice as a (a.code)}<li><strong>{a.what}.</strong> {a.why}</li>{/each}
 				</ul>
-				<p class="soft mt-2 text-[0.9rem]">
+				<p class="soft mt-2 text-[0.93rem]">
 					Release habit: {wear.release}.{wear.peakFaceC === null
 						? ''
 						: ` Its face peaks at ${units.show(wear.peakFaceC, 'temperature')} in the middle of its pulls, by the part model.`}

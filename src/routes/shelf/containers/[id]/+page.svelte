@@ -111,10 +111,10 @@
 				note={tin.emptied ? 'marked empty' : units.other(tin.remainingG, 'mass')} />
 			<div>
 				<p class="label">{words[data.health.level]}</p>
-				<p class={data.health.level === 'fine' ? 'soft' : 'text-(--hot)'}>
+				<p class={data.health.level === 'fine' ? 'soft' : 'font-semibold'}>
 					{data.health.reasons.join('; ') || 'nothing speaks against it'}
 				</p>
-				<p class="soft mt-1 text-[0.87rem]">Days and openings are common practice, no source. The use-by date of the maker comes first.</p>
+				<p class="soft mt-1 text-[0.85rem]">Days and openings are common practice, no source. The use-by date of the maker comes first.</p>
 			</div>
 			{#if tin.rateFactor !== null}
 				<div>

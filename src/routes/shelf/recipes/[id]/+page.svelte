@@ -105,7 +105,7 @@
 				error={$errors.resinMassG}
 				hint="of mixed resin, A and B" />
 		</div>
-		{#if resin}<p class="mb-3 text-(--hot)">{shadeAdvice(resin.curedShade, thinning)}</p>{/if}
+		{#if resin}<p class="mb-3">{shadeAdvice(resin.curedShade, thinning)}</p>{/if}
 		<h2 class="mb-2">Doses, in their order</h2>
 		<ol class="mb-3">
 			{#each $form.doses as dose, i (i)}
@@ -171,11 +171,11 @@
 		{#each scaled as s (s.colourId)}
 			<div class="flex items-baseline justify-between gap-3 border-b border-(--line) pb-2">
 				<span
-					>{s.record.name}<span class="soft block text-[0.87rem]">into {sideOf(s.record) === 'resin' ? 'the resin' : sideOf(s.record)}</span
+					>{s.record.name}<span class="soft block text-[0.85rem]">into {sideOf(s.record) === 'resin' ? 'the resin' : sideOf(s.record)}</span
 					></span>
 				<span class="text-right whitespace-nowrap"
-					><strong class="text-[1.3rem]">{digits(s.massG, 2)} g</strong>{#if dropsOf(s.record, s.massG) !== undefined}<span
-							class="soft block text-[0.87rem]">{dropsOf(s.record, s.massG)} drops</span
+					><strong class="text-[1.4rem]">{digits(s.massG, 2)} g</strong>{#if dropsOf(s.record, s.massG) !== undefined}<span
+							class="soft block text-[0.85rem]">{dropsOf(s.record, s.massG)} drops</span
 						>{/if}</span>
 			</div>
 		{:else}<p class="soft">The recipe adds up here as doses go in.</p>{/each}

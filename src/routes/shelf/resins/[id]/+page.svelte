@@ -351,17 +351,17 @@
 		{#if ratios}
 			<div>
 				<p class="label">A : B by weight</p>
-				<p class="answer mt-1 text-[2.2rem]">100 : {digits(ratios.weightB, 1)}</p>
+				<p class="answer mt-1 text-[2rem]">100 : {digits(ratios.weightB, 1)}</p>
 			</div>
 			<div>
 				<p class="label">A : B by volume</p>
-				<p class="answer mt-1 text-[2.2rem]">100 : {digits(ratios.volumeB, 1)}</p>
+				<p class="answer mt-1 text-[2rem]">100 : {digits(ratios.volumeB, 1)}</p>
 			</div>
 			<p class="soft">B at {digits(ratios.densityBGPerMl, 3)} g/ml. a/b = (va/vb)·(ρA/ρB)</p>
 		{:else if catalysed && $form.catalystPercent}
 			<div>
 				<p class="label">To 100 g of resin</p>
-				<p class="answer mt-1 text-[2.2rem]">
+				<p class="answer mt-1 text-[2rem]">
 					{catalyst ? formatDrops(catalyst.drops, catalyst.dropsMost) : '– drops'}
 				</p>
 			</div>
