@@ -61,6 +61,39 @@ test('a browser print of any page prints all of it, in ink on white', async ({ p
 	}
 });
 
+test('a table of many columns lies across the sheet, its last column on it', async ({ page }) => {
+	await page.goto('/ledger');
+	await expect(page.locator('fieldset.waking:enabled')).toBeAttached();
+	// A4 across less the margins of the sheet, at 96 px an inch (ISO 216: 297 mm)
+	const sheetPx = Math.floor(((297 - 26) / 25.4) * 96);
+	await page.setViewportSize({ width: sheetPx, height: 690 });
+	await page.emulateMedia({ media: 'print' });
+	const last = (await page.locator('table.bench thead th').last().boundingBox())!;
+	expect(await page.locator('table.bench thead th').count()).toBeGreaterThan(8);
+	expect(last.x + last.width).toBeLessThanOrEqual(sheetPx);
+	const sheets = (await page.pdf({ format: 'A4', preferCSSPageSize: true })).toString('latin1');
+	const boxes = [...sheets.matchAll(/\/MediaBox \[0 0 ([\d.]+) ([\d.]+)\]/g)];
+	expect(boxes.length).toBeGreaterThan(1);
+	for (const [, width, height] of boxes) expect(Number(width)).toBeGreaterThan(Number(height));
+});
+
+test('on paper a field is its value, and a fuse keeps its bars', async ({ page }) => {
+	await page.goto('/shots');
+	await page.locator('tbody a[href^="/shots/"]').first().click();
+	const block = page.locator('.fuse > div.absolute').nth(2);
+	await expect(block).toBeVisible();
+	await page.emulateMedia({ media: 'print' });
+	const printed = await block.evaluate((e) => {
+		const { printColorAdjust, backgroundColor } = getComputedStyle(e);
+		return { printColorAdjust, painted: backgroundColor !== 'rgba(0, 0, 0, 0)' };
+	});
+	expect(printed).toEqual({ printColorAdjust: 'exact', painted: true });
+	await page.goto('/settings');
+	const field = page.locator('main input[type=text]:visible, main input:not([type]):visible').first();
+	await expect(field).toHaveCSS('border-top-width', '0px');
+	await expect(page.locator('main button[type=submit]:visible')).toHaveCount(0);
+});
+
 test('a list is found in, sorted, grouped and keeps its columns over a reload', async ({ page }) => {
 	await page.goto('/moulds');
 	const rows = page.locator('tbody tr:has(a)');

@@ -60,7 +60,7 @@
 		{#each labels as label (`${label.text} ${label.at}`)}
 			<span
 				class={['absolute text-[0.85rem] leading-none font-semibold whitespace-nowrap', label.text === KEPT_BACK && 'text-(--hot)']}
-				style:left="{label.leftPx}px"
+				style:left="{(100 * label.leftPx) / barPx}%"
 				style:bottom="{7 + label.row * ROW_PX}px">{label.text}</span>
 			<span class="absolute bottom-0 w-px bg-(--line-strong)" style:left="{label.at * 100}%" style:height="{5 + label.row * ROW_PX}px"
 			></span>

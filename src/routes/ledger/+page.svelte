@@ -71,7 +71,7 @@
 		{/each}
 	</ul>
 {/if}
-<form method="GET">
+<form method="GET" class="no-print">
 	<div class="grid items-start gap-x-4 sm:grid-cols-[2fr_2fr_1fr_auto]">
 		<TextField label="Piece, resin, label, lot or note" name="text" bind:value={f['text']} />
 		<ChoiceField
@@ -126,7 +126,7 @@
 		</nav>
 	{/if}
 </div>
-<form method="POST" action="?/keepView&{query({})}" use:enhance class="mt-4 flex flex-wrap items-start gap-3">
+<form method="POST" action="?/keepView&{query({})}" use:enhance class="no-print mt-4 flex flex-wrap items-start gap-3">
 	<div class="w-64">
 		<TextField
 			label="Keep this view as"

@@ -33,7 +33,7 @@
 
 <details class="mt-6" {open}>
 	<summary class="text-[1.15rem] font-bold">Trials afloat</summary>
-	<form method="POST" action="?/trial&trial={id}" use:enhance>
+	<form method="POST" action="?/trial&trial={id}" use:enhance class="no-print">
 		<FormErrors errors={$errors._errors} />
 		<div class="grid gap-x-4 gap-y-1 sm:grid-cols-3">
 			<QuantityField label="Added" kind="mass" name="addedG" bind:value={$form.addedG} error={$errors.addedG} />
