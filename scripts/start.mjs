@@ -1,8 +1,10 @@
 // npm start: serves the built application against your own MariaDB, named by DATABASE_URL.
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
+import { backupsOf } from './lib/backup.mjs';
 import { ensureBuild } from './lib/build.mjs';
 import { ensureNodePackages } from './lib/packages.mjs';
+import { backUpNightly } from './lib/nightly.mjs';
 import { root } from './lib/paths.mjs';
 import { isFree } from './lib/ports.mjs';
 import { end } from './lib/run.mjs';
@@ -33,12 +35,15 @@ main(async () => {
 	};
 	for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop());
 	onOrphaned(() => void stop());
+	const backups = backupsOf('database');
 	const web = await startWeb({
+		env: { ANTHYPOS_BACKUPS: backups },
 		databaseUrl: DATABASE_URL,
 		port: Number(PORT),
 		host: HOST,
 		spawned: (pid) => (webPid = pid)
 	});
 	say(`Anthypos is at ${web.url}. Ctrl-C stops it.`);
+	backUpNightly(web.url, backups);
 	process.exit(await web.exited);
 });

@@ -2,10 +2,12 @@
 import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { createInterface } from 'node:readline/promises';
+import { backupsOf } from './backup.mjs';
 import { ensureBuild } from './build.mjs';
 import { startDatabase } from './mariadb.mjs';
 import { ensureNodePackages } from './packages.mjs';
 import { stateDir } from './paths.mjs';
+import { backUpNightly } from './nightly.mjs';
 import { isFree } from './ports.mjs';
 import { alive, end } from './run.mjs';
 import { say, Stop } from './say.mjs';
@@ -105,6 +107,7 @@ export async function serve(name) {
 			databaseUrl: database.url,
 			port,
 			demo: workshop.demo,
+			...(workshop.demo ? {} : { env: { ANTHYPOS_BACKUPS: backupsOf(name) } }),
 			host: process.env.HOST ?? '127.0.0.1',
 			spawned: (pid) => (webPid = pid)
 		});
@@ -130,7 +133,9 @@ export async function serve(name) {
 		}
 		restarting = false;
 	}, 1000);
+	const rest = workshop.demo ? () => {} : backUpNightly(web.url, backupsOf(name));
 	const code = await web.exited;
+	rest();
 	clearInterval(watch);
 	if (!stopping) {
 		say('The web server ended by itself.');

@@ -1,8 +1,9 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, describe, expect, it } from 'vitest';
+import { listBackups } from '../../scripts/lib/backup.mjs';
 import { freePort, isFree } from '../../scripts/lib/ports.mjs';
 import { alive, run, until } from '../../scripts/lib/run.mjs';
 import { base } from './http';
@@ -74,6 +75,25 @@ describe('a workshop of one’s own', () => {
 		child.kill('SIGTERM');
 		expect(await until(() => !alive(pid), { withinMs: 40_000 })).toBe(true);
 		expect(await until(() => isFree(port), { withinMs: 10_000 })).toBe(true);
+	}, 240_000);
+	it('backs itself up: read back, compared, one for the day, and restored from it', async () => {
+		const backUp = () =>
+			run('npm', ['run', '--silent', 'backup'], { show: false, env: { ANTHYPOS_STATE: state } });
+		expect(await backUp()).toMatchObject({
+			code: 0,
+			output: expect.stringMatching(/It holds \d+ rows in [\d.]+ MB, and every table was compared/)
+		});
+		const folder = join(state, 'backups', 'workshop');
+		const [first] = listBackups(folder);
+		expect(first!.rows).toBeGreaterThan(500);
+		expect(statSync(join(folder, first!.file)).size).toBe(first!.sizeBytes);
+		// a second of the same day takes the place of the first, and nothing else is left lying
+		expect((await backUp()).code).toBe(0);
+		const [second, ...others] = listBackups(folder);
+		expect(others).toEqual([]);
+		expect(second!.atMs).toBeGreaterThan(first!.atMs);
+		expect(readdirSync(folder).sort()).toEqual([second!.file.replace('.zip', '.json'), second!.file]);
+		expect(second!.rows).toBe(first!.rows);
 	}, 240_000);
 	it('npm start ends with its npm, too', async () => {
 		const database = await startDatabase(join(state, 'workshop'));

@@ -16,6 +16,8 @@ const schema = z.object({
 	ANTHYPOS_DEMO: z.enum(['0', '1'], { error: 'ANTHYPOS_DEMO is 1 or 0.' }).default('0'),
 	/** Names under which it may be called besides its addresses, divided by commas. */
 	ALLOWED_HOSTS: z.string().optional(),
+	/** The folder into which whatever started this process backs it up: its newest is shown. */
+	ANTHYPOS_BACKUPS: z.string().optional(),
 	/** So long one 3D file may be worked on, ms. */
 	MESH_TIME_LIMIT_MS: z.coerce
 		.number({ error: 'MESH_TIME_LIMIT_MS is a number of milliseconds, such as 20000.' })

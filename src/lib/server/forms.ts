@@ -9,6 +9,7 @@ import {
 	type ActionFailure
 } from '@sveltejs/kit';
 import { BaseError } from 'sequelize';
+import { z } from 'zod';
 import { setError, type SuperValidated } from 'sveltekit-superforms';
 import { answerFor, type Answer } from './errors';
 import { log } from './log';
@@ -104,4 +105,13 @@ export async function orJson(work: () => Promise<Response>): Promise<Response> {
 export function blank<F extends SuperValidated<any>>(form: F, ...fields: (keyof F['data'])[]): F {
 	for (const field of fields) form.data[field] = undefined;
 	return form;
+}
+
+/**
+ * The id that a page gave to what its form makes, so that the same form arriving again makes nothing more; a new one where
+ * it gave none, as a form does whose page ran no script.
+ */
+export function madeId(data: FormData): string {
+	const given = z.uuid().safeParse(data.get('madeId'));
+	return given.success ? given.data : randomUUID();
 }

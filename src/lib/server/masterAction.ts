@@ -4,7 +4,7 @@ import { zod4 } from 'sveltekit-superforms/adapters';
 import { fail } from '@sveltejs/kit';
 import { masterForm, masterFromForm } from '$lib/core/master';
 import { inTransaction } from './db/connection';
-import { attempt } from './forms';
+import { attempt, madeId } from './forms';
 import { getMaster, saveMaster } from './repositories/masters';
 import { savePhoto } from './repositories/photos';
 
@@ -26,7 +26,8 @@ export async function masterAction(event: RequestEvent, id?: string) {
 				masterFromForm(form.data, existing?.record),
 				photoId,
 				existing && { id: existing.id, version },
-				transaction
+				transaction,
+				madeId(data)
 			);
 		});
 	});

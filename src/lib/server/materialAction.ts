@@ -11,7 +11,7 @@ import {
 	type SheetKind
 } from '$lib/core/shelf';
 import type { MaterialKind } from './db/models';
-import { attempt } from './forms';
+import { attempt, madeId } from './forms';
 import { MATERIAL_SCHEMAS, saveMaterial } from './repositories/materials';
 
 /** Forms of which something may be left empty; the others are their records. */
@@ -32,14 +32,21 @@ const isSheet = (kind: MaterialKind): kind is SheetKind => Object.hasOwn(SHEETS,
 export async function materialAction<K extends MaterialKind>(event: RequestEvent<{ id: string }>, kind: K) {
 	// the schema of a kind is only known when it is chosen; its output is what is saved under it
 	const schema = (isSheet(kind) ? SHEETS[kind] : MATERIAL_SCHEMAS[kind]) as Parameters<typeof zod4>[0];
-	const form = await superValidate(event.request, zod4(schema));
+	const data = await event.request.formData();
+	const form = await superValidate(data, zod4(schema));
 	if (!form.valid) return fail(400, { form });
 	const { id } = event.params;
 	return attempt(form, async () => {
 		const version = Number(event.url.searchParams.get('version'));
 		const typed = form.data as Record<string, unknown>;
 		const record = MATERIAL_SCHEMAS[kind].parse(isSheet(kind) ? withUsual(kind, typed) : typed);
-		const saved = await saveMaterial(kind, record, id === 'new' ? undefined : { id, version });
+		const saved = await saveMaterial(
+			kind,
+			record,
+			id === 'new' ? undefined : { id, version },
+			undefined,
+			madeId(data)
+		);
 		if (id === 'new') redirect(303, `/shelf/${kind}s/${saved}`);
 		return message(form, 'Saved.');
 	});

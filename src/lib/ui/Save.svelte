@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { onMount, tick } from 'svelte';
 	import { Button } from 'flowbite-svelte';
+	import { newId } from './newId';
 
 	/**
 	 * The button that ends a form. A refused save leads to the first field that wants a look, and says beside the
@@ -16,6 +17,8 @@
 	}
 	let { label, submitting, disabled = false, color = 'primary', size = 'lg' }: Props = $props();
 
+	/** What the form makes has this id, however often it arrives. */
+	let madeId = $state('');
 	let place: HTMLElement;
 	/** A save was tried since the page was opened, and what is asked of it next. */
 	let tried = false;
@@ -57,6 +60,10 @@
 		if (tried) void tick().then(look);
 	});
 	onMount(() => {
+		madeId = newId();
+		// a page that the browser kept and brings back is a new form
+		const back = (event: PageTransitionEvent) => event.persisted && (madeId = newId());
+		window.addEventListener('pageshow', back);
 		const form = formOf();
 		const onsubmit = () => {
 			[tried, leads] = [true, true];
@@ -67,6 +74,7 @@
 		const watch = new MutationObserver(() => tried && look());
 		if (form) watch.observe(form, { subtree: true, childList: true, attributes: true, attributeFilter: ['aria-invalid'] });
 		return () => {
+			window.removeEventListener('pageshow', back);
 			form?.removeEventListener('submit', onsubmit, { capture: true });
 			watch.disconnect();
 		};
@@ -74,6 +82,7 @@
 </script>
 
 <span bind:this={place} class="inline-flex flex-wrap items-center gap-x-4 gap-y-1">
+	<input type="hidden" name="madeId" value={madeId} />
 	<Button type="submit" {size} {color} disabled={submitting || disabled}>{submitting ? 'Saving' : label}</Button>
 	<span role="status" class={wanting.length > 0 ? 'font-semibold text-(--harm)' : 'sr-only'}>
 		{#if wanting.length > 0}

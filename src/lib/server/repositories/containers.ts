@@ -10,6 +10,7 @@ import {
 import { type PourPlan } from '$lib/core/plan';
 import { takenG, type PourState } from '$lib/core/bench';
 import { db } from '../db/connection';
+import { makeOnce } from '../db/makeOnce';
 import { RowCache, stampOf } from '../db/rowCache';
 import { tables, type ContainerRow } from '../db/models';
 import { NotFoundError } from '../errors';
@@ -96,19 +97,23 @@ export async function openingsBy(container: Pick<Container, 'id' | 'openings'>, 
 }
 
 /** Adds a container. */
-export async function saveContainer(record: ContainerRecord, at: Date): Promise<string> {
-	const id = randomUUID();
-	await tables.containers().create({
-		id,
-		materialId: record.materialId,
-		part: record.part,
-		body: record,
-		weighedAt: at,
-		rateFactor: null,
-		emptied: false,
-		version: 1
-	});
-	return id;
+export async function saveContainer(
+	record: ContainerRecord,
+	at: Date,
+	id: string = randomUUID()
+): Promise<string> {
+	return makeOnce(id, () =>
+		tables.containers().create({
+			id,
+			materialId: record.materialId,
+			part: record.part,
+			body: record,
+			weighedAt: at,
+			rateFactor: null,
+			emptied: false,
+			version: 1
+		})
+	);
 }
 
 /**

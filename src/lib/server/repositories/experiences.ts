@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Experience } from '$lib/core/compatibility';
 import { plain, tables } from '../db/models';
+import { makeOnce } from '../db/makeOnce';
 
 interface KeptExperience extends Experience {
 	id: string;
@@ -16,10 +17,10 @@ export async function listExperiences(): Promise<KeptExperience[]> {
 	});
 }
 
-export async function saveExperience(body: Experience): Promise<string> {
-	const id = randomUUID();
-	await tables.experiences().create({ id, firstKey: body.first, secondKey: body.second, body });
-	return id;
+export async function saveExperience(body: Experience, id: string = randomUUID()): Promise<string> {
+	return makeOnce(id, () =>
+		tables.experiences().create({ id, firstKey: body.first, secondKey: body.second, body })
+	);
 }
 
 export async function removeExperience(id: string): Promise<void> {

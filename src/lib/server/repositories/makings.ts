@@ -21,6 +21,7 @@ import type { WorkshopSettings } from '$lib/core/workshop';
 import { db, inTransaction } from '../db/connection';
 import { plain, tables, type MouldRow } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
+import { insertEvents } from './benchEvents';
 import { getMaster, measureByWater } from './masters';
 import { getMaterial } from './materials';
 import { getMould, type Mould } from './moulds';
@@ -142,23 +143,13 @@ export async function addMakingEvents(mouldId: string, events: readonly MakingEv
 		const row = await tables.moulds().findByPk(mouldId, { transaction, lock: transaction.LOCK.UPDATE });
 		const plan = row && plain(row).making;
 		if (!row || !plan) throw new NotFoundError('making of this mould');
-		for (const event of events.map((e) => makingEvent.parse(e))) {
-			await db().query(
-				'INSERT IGNORE INTO making_events (id, mouldId, kind, at, body, receivedAt) VALUES (?, ?, ?, ?, ?, ?)',
-				{
-					replacements: [
-						event.id,
-						mouldId,
-						event.kind,
-						new Date(event.atMs),
-						JSON.stringify(event),
-						new Date()
-					],
-					type: QueryTypes.INSERT,
-					transaction
-				}
-			);
-		}
+		await insertEvents(
+			'making',
+			mouldId,
+			events.map((e) => makingEvent.parse(e)),
+			(body) => makingEvent.parse(body),
+			transaction
+		);
 		const all = await readMakingEvents(mouldId, 0, transaction);
 		const steps = makingSteps(plan);
 		const state = reduceMaking(steps, all.events);

@@ -3,6 +3,7 @@ import type { Transaction } from 'sequelize';
 import { masterRecord, masterVolumeMl, UNMEASURED, type MasterRecord } from '$lib/core/master';
 import { RowCache, stampOf } from '../db/rowCache';
 import { plain, tables, type MasterRow } from '../db/models';
+import { makeOnce } from '../db/makeOnce';
 import { NotFoundError, RefusedError } from '../errors';
 import { updateVersioned } from './versioned';
 
@@ -82,6 +83,7 @@ export async function saveMaster(
 		await updateVersioned(tables.masters(), 'master', existing.id, existing.version, change, transaction);
 		return existing.id;
 	}
-	await tables.masters().create({ id, ...change, version: 1 }, transaction ? { transaction } : {});
-	return id;
+	return makeOnce(id, () =>
+		tables.masters().create({ id, ...change, version: 1 }, transaction ? { transaction } : {})
+	);
 }

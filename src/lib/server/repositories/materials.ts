@@ -4,6 +4,7 @@ import type { z } from 'zod';
 import { MATERIAL_RECORDS } from '$lib/core/openData';
 import { RowCache, stampOf } from '../db/rowCache';
 import { plain, tables, type MaterialKind, type MaterialRecords, type MaterialRow } from '../db/models';
+import { makeOnce } from '../db/makeOnce';
 import { NotFoundError } from '../errors';
 import { updateVersioned } from './versioned';
 
@@ -51,7 +52,8 @@ export async function saveMaterial<K extends MaterialKind>(
 	kind: K,
 	record: MaterialRecords[K],
 	existing?: { id: string; version: number },
-	transaction?: Transaction
+	transaction?: Transaction,
+	id: string = randomUUID()
 ): Promise<string> {
 	if (existing) {
 		await updateVersioned(
@@ -64,9 +66,9 @@ export async function saveMaterial<K extends MaterialKind>(
 		);
 		return existing.id;
 	}
-	const id = randomUUID();
-	await tables
-		.materials()
-		.create({ id, kind, name: record.name, body: record, version: 1 }, transaction ? { transaction } : {});
-	return id;
+	return makeOnce(id, () =>
+		tables
+			.materials()
+			.create({ id, kind, name: record.name, body: record, version: 1 }, transaction ? { transaction } : {})
+	);
 }

@@ -17,6 +17,7 @@ import {
 	type MouldState
 } from '$lib/core/mould';
 import { db, inTransaction } from '../db/connection';
+import { makeOnce } from '../db/makeOnce';
 import { RowCache, stampOf } from '../db/rowCache';
 import { tables, type MouldRow } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
@@ -234,7 +235,8 @@ async function faceTemp(inputs: MouldInputs, thicknessMm: number | undefined): P
 /** Adds a mould or changes its plan; the plan is worked out here from the records. Returns its id. */
 export async function saveMould(
 	inputs: MouldInputs,
-	existing?: { id: string; version: number }
+	existing?: { id: string; version: number },
+	id: string = randomUUID()
 ): Promise<string> {
 	const { masterId, materials, plan } = await planned(inputs);
 	const change = {
@@ -247,7 +249,7 @@ export async function saveMould(
 		inputs: { ...inputs, ...plan.left },
 		plan
 	};
-	return inTransaction(async (transaction) => {
+	const save = async (transaction: Transaction) => {
 		if (existing) {
 			const mould = await getMould(existing.id);
 			if (mould.pouredAt && JSON.stringify(mould.plan) !== JSON.stringify(plan)) {
@@ -257,13 +259,12 @@ export async function saveMould(
 				);
 			}
 			await updateVersioned(tables.moulds(), 'mould', existing.id, existing.version, change, transaction);
-			return existing.id;
+			return;
 		}
-		const id = randomUUID();
 		const number = await nextNumber('mould', transaction);
 		await tables.moulds().create({ id, number, state: 'new', version: 1, ...change }, { transaction });
-		return id;
-	});
+	};
+	return makeOnce(existing?.id ?? id, () => inTransaction(save));
 }
 
 /** Notes when the rubber was poured; its ready-at time follows from the plan. */

@@ -24,6 +24,7 @@ import { db, inTransaction } from '../db/connection';
 import { RowCache } from '../db/rowCache';
 import { plain, tables, type PourRow, type PullBody } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
+import { insertEvents } from './benchEvents';
 import { moveStockForPour, setRateFactor, SPEED } from './containers';
 import { clocksOfMaking } from './makings';
 import { recount } from './mouldPulls';
@@ -155,23 +156,13 @@ export async function addEvents(pourId: string, events: readonly PourEvent[]): P
 		const row = await tables.pours().findByPk(pourId, { transaction, lock: transaction.LOCK.UPDATE });
 		if (!row) throw new NotFoundError('pour');
 		const pour = plain(row);
-		for (const event of events.map((e) => pourEvent.parse(e))) {
-			await db().query(
-				'INSERT IGNORE INTO pour_events (id, pourId, kind, at, body, receivedAt) VALUES (?, ?, ?, ?, ?, ?)',
-				{
-					replacements: [
-						event.id,
-						pourId,
-						event.kind,
-						new Date(event.atMs),
-						JSON.stringify(event),
-						new Date()
-					],
-					type: QueryTypes.INSERT,
-					transaction
-				}
-			);
-		}
+		await insertEvents(
+			'pour',
+			pourId,
+			events.map((e) => pourEvent.parse(e)),
+			(body) => pourEvent.parse(body),
+			transaction
+		);
 		const all = await readEvents(pourId, 0, transaction);
 		const state = reducePour(stepsOf(pour.plan), all.events);
 		await tables.pours().update(

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import type { Transaction } from 'sequelize';
 import { releaseThing, resinThing, type Thing } from '$lib/core/compatibility';
 import { MOULD_MODULES, STATE_WORDS } from '$lib/core/mould';
 import { outcomeOf } from '$lib/core/outcomeOf';
@@ -29,6 +30,7 @@ import {
 } from '$lib/core/shot';
 import type { WorkshopSettings } from '$lib/core/workshop';
 import { inTransaction } from '../db/connection';
+import { makeOnce } from '../db/makeOnce';
 import { RowCache, stampOf } from '../db/rowCache';
 import { plain, tables, type ShotRow } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
@@ -202,22 +204,22 @@ function planNow(of: Gathered, inputs: ShotInputs, settings: WorkshopSettings): 
 export async function saveShot(
 	typed: ShotInputs,
 	settings: WorkshopSettings,
-	existing?: { id: string; version: number }
+	existing?: { id: string; version: number },
+	id: string = randomUUID()
 ): Promise<string> {
 	const gathered = await gather(typed);
 	const { master, resin, vessel } = gathered;
 	// which pot it was sized for stays with it, whatever becomes the usual one
 	const inputs = { ...typed, potId: typed.usePot ? (vessel?.id ?? '') : '' };
 	const result = planNow(gathered, inputs, settings);
-	return inTransaction(async (transaction) => {
+	const save = async (transaction: Transaction) => {
 		if (existing) {
 			if (await tables.pours().count({ where: { shotId: existing.id }, transaction }))
 				throw new RefusedError('It is at the bench, or was poured: size it anew from this one instead.');
 			const change = { masterId: master.id, resinId: resin.id, inputs, result };
 			await updateVersioned(tables.shots(), 'shot', existing.id, existing.version, change, transaction);
-			return existing.id;
+			return;
 		}
-		const id = randomUUID();
 		const number = await nextNumber('shot', transaction);
 		await tables
 			.shots()
@@ -225,8 +227,8 @@ export async function saveShot(
 				{ id, number, masterId: master.id, resinId: resin.id, inputs, result, version: 1 },
 				{ transaction }
 			);
-		return id;
-	});
+	};
+	return makeOnce(existing?.id ?? id, () => inTransaction(save));
 }
 
 /** The three moulds that would take a left-over best, of those that stand empty. */

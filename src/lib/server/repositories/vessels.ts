@@ -16,6 +16,7 @@ import { stepId, type PourState } from '$lib/core/bench';
 import type { WorkshopSettings } from '$lib/core/workshop';
 import type { Cycle } from '$lib/core/ledger';
 import { db } from '../db/connection';
+import { makeOnce } from '../db/makeOnce';
 import { plain, tables, type CycleBody } from '../db/models';
 import { NotFoundError } from '../errors';
 import { updateVersioned } from './versioned';
@@ -90,16 +91,15 @@ export async function getVessel(
 
 export async function saveVessel(
 	record: VesselRecord,
-	was?: { id: string; version: number }
+	was?: { id: string; version: number },
+	id: string = randomUUID()
 ): Promise<string> {
 	const values = { kind: record.kind, name: record.name, body: record };
 	if (was) {
 		await updateVersioned(tables.vessels(), 'vessel', was.id, was.version, values);
 		return was.id;
 	}
-	const id = randomUUID();
-	await tables.vessels().create({ id, version: 1, ...values });
-	return id;
+	return makeOnce(id, () => tables.vessels().create({ id, version: 1, ...values }));
 }
 
 /** The pot that shots go into unless they name another: the first that may be used. */

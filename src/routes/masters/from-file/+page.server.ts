@@ -1,6 +1,6 @@
 import { redirect } from '@sveltejs/kit';
 import { masterRecord } from '$lib/core/master';
-import { orFail } from '$lib/server/forms';
+import { madeId, orFail } from '$lib/server/forms';
 import { saveMaster } from '$lib/server/repositories/masters';
 import { savePhoto } from '$lib/server/repositories/photos';
 import { choiceFrom, sizesFrom, studied } from '$lib/server/shapeAction';
@@ -23,7 +23,7 @@ export const actions: Actions = {
 			const card = data.get('card');
 			const photoId =
 				card instanceof File && card.size > 0 ? await savePhoto(Buffer.from(await card.arrayBuffer())) : null;
-			return { id: await saveMaster(record, photoId) };
+			return { id: await saveMaster(record, photoId, undefined, undefined, madeId(data)) };
 		};
 		const kept = await orFail(work, (problem) => ({ problem }));
 		if ('id' in kept) redirect(303, `/masters/${kept.id}`);

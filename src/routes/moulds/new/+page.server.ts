@@ -2,7 +2,7 @@ import { fail, redirect } from '@sveltejs/kit';
 import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { MOULD_KINDS, mouldInputs, type MouldKind } from '$lib/core/mould';
-import { attempt } from '$lib/server/forms';
+import { attempt, madeId } from '$lib/server/forms';
 import { mouldContext } from '$lib/server/mouldContext';
 import { saveMould } from '$lib/server/repositories/moulds';
 import type { Actions, PageServerLoad } from './$types';
@@ -34,10 +34,11 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 
 export const actions: Actions = {
 	default: async ({ request }) => {
-		const form = await superValidate(request, zod4(mouldInputs));
+		const data = await request.formData();
+		const form = await superValidate(data, zod4(mouldInputs));
 		if (!form.valid) return fail(400, { form });
 		return attempt(form, async () => {
-			const id = await saveMould(form.data);
+			const id = await saveMould(form.data, undefined, madeId(data));
 			redirect(303, `/moulds/${id}`);
 		});
 	}

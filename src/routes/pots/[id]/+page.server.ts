@@ -4,7 +4,7 @@ import { zod4 } from 'sveltekit-superforms/adapters';
 import { z } from 'zod';
 import { INSPECTION_DEFAULTS, INSPECTED_PARTS, vesselRecord } from '$lib/core/pressurePot';
 import { counts } from '$lib/core/bench';
-import { attempt, blank, orPage } from '$lib/server/forms';
+import { attempt, blank, madeId, orPage } from '$lib/server/forms';
 import { readEvents } from '$lib/server/repositories/pours';
 import { addCycle, addInspection, getVessel, listCycles, saveVessel } from '$lib/server/repositories/vessels';
 import type { Actions, PageServerLoad } from './$types';
@@ -78,12 +78,13 @@ const uuid = (url: URL) => z.uuid().safeParse(url.searchParams.get('entry'));
 
 export const actions: Actions = {
 	save: async ({ request, params, url }) => {
-		const form = await superValidate(request, zod4(vesselRecord));
+		const data = await request.formData();
+		const form = await superValidate(data, zod4(vesselRecord));
 		if (!form.valid) return fail(400, { form });
 		const isNew = params.id === 'new';
 		return attempt(form, async () => {
 			const version = Number(url.searchParams.get('version'));
-			const id = await saveVessel(form.data, isNew ? undefined : { id: params.id, version });
+			const id = await saveVessel(form.data, isNew ? undefined : { id: params.id, version }, madeId(data));
 			if (isNew) redirect(303, `/pots/${id}`);
 			return message(form, 'Saved.');
 		});

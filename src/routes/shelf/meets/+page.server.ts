@@ -2,7 +2,7 @@ import { fail } from '@sveltejs/kit';
 import { message, superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { experienceRecord, MASTER_THINGS, RIGID_THINGS } from '$lib/core/compatibility';
-import { attempt } from '$lib/server/forms';
+import { attempt, madeId } from '$lib/server/forms';
 import { listExperiences, removeExperience, saveExperience } from '$lib/server/repositories/experiences';
 import { thingsOnShelf } from '$lib/server/things';
 import type { Actions, PageServerLoad } from './$types';
@@ -18,10 +18,11 @@ export const load: PageServerLoad = async () => {
 
 export const actions: Actions = {
 	keep: async ({ request }) => {
-		const form = await superValidate(request, zod4(experienceRecord));
+		const data = await request.formData();
+		const form = await superValidate(data, zod4(experienceRecord));
 		if (!form.valid) return fail(400, { form });
 		return attempt(form, async () => {
-			await saveExperience(form.data);
+			await saveExperience(form.data, madeId(data));
 			return message(form, 'Kept: it is said wherever the two meet.');
 		});
 	},

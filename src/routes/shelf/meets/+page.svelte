@@ -76,7 +76,8 @@
 			<Segments label="It was" name="verdict" bind:value={$form.verdict} options={VERDICTS.map((value) => ({ value, label: value }))} />
 			<div class="mt-3"><TextField label="Note" name="note" rows={2} bind:value={$form.note} error={$errors.note} /></div>
 			<div class="flex flex-wrap items-center gap-4">
-				<Save label="Keep this experience" submitting={$submitting} />
+				<!-- the next one is another -->
+				{#key data.experiences.length}<Save label="Keep this experience" submitting={$submitting} />{/key}
 				<span role="status" class="font-semibold text-(--work)">{$message ?? ''}</span>
 			</div>
 		</form>

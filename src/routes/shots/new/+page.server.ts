@@ -8,7 +8,7 @@ import { chemistryOf, containerHealth, containerSpeed, type ContainerRecord } fr
 import { shotInputs } from '$lib/core/shot';
 import { solidVolumeMl } from '$lib/core/volume';
 import type { WorkshopSettings } from '$lib/core/workshop';
-import { attempt, orPage } from '$lib/server/forms';
+import { attempt, madeId, orPage } from '$lib/server/forms';
 import { listContainers } from '$lib/server/repositories/containers';
 import { listMasters } from '$lib/server/repositories/masters';
 import { demouldPresses } from '$lib/server/repositories/demouldPresses';
@@ -172,12 +172,18 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 
 export const actions: Actions = {
 	default: async ({ request, url, locals }) => {
-		const form = await superValidate(request, zod4(shotInputs));
+		const data = await request.formData();
+		const form = await superValidate(data, zod4(shotInputs));
 		if (!form.valid) return fail(400, { form });
 		const changed = url.searchParams.get('change');
 		const version = z.coerce.number().int().min(0).catch(0).parse(url.searchParams.get('version'));
 		return attempt(form, async () => {
-			const id = await saveShot(form.data, locals.settings, changed ? { id: changed, version } : undefined);
+			const id = await saveShot(
+				form.data,
+				locals.settings,
+				changed ? { id: changed, version } : undefined,
+				madeId(data)
+			);
 			redirect(303, `/shots/${id}`);
 		});
 	}

@@ -3,7 +3,7 @@ import { message, superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { chemistryOf, containerChange, containerHealth, containerRecord } from '$lib/core/shelf';
 import { pictureActions } from '$lib/server/pictureActions';
-import { attempt, blank, orPage } from '$lib/server/forms';
+import { attempt, blank, madeId, orPage } from '$lib/server/forms';
 import {
 	changeContainer,
 	getContainer,
@@ -46,10 +46,11 @@ export const load: PageServerLoad = async ({ params, url, locals }) => {
 export const actions: Actions = {
 	save: async ({ request, params, url }) => {
 		if (params.id === 'new') {
-			const form = await superValidate(request, zod4(containerRecord));
+			const data = await request.formData();
+			const form = await superValidate(data, zod4(containerRecord));
 			if (!form.valid) return fail(400, { form });
 			return attempt(form, async () =>
-				redirect(303, `/shelf/containers/${await saveContainer(form.data, new Date())}`)
+				redirect(303, `/shelf/containers/${await saveContainer(form.data, new Date(), madeId(data))}`)
 			);
 		}
 		const form = await superValidate(request, zod4(containerChange));
