@@ -5,7 +5,7 @@ import { shotInputs } from '$lib/core/shot';
 import { closeDb } from '$lib/server/db/connection';
 import { listMasters } from '$lib/server/repositories/masters';
 import { listMaterials } from '$lib/server/repositories/materials';
-import { listMoulds, saveMould } from '$lib/server/repositories/moulds';
+import { listMoulds, saveMould, setMouldState } from '$lib/server/repositories/moulds';
 import { listPours } from '$lib/server/repositories/pours';
 import { readSettings } from '$lib/server/repositories/settings';
 import { listShots, saveShot } from '$lib/server/repositories/shots';
@@ -62,6 +62,7 @@ describe('a form that arrives many times at once', () => {
 		const ids = await Promise.all(Array.from({ length: 12 }, () => saveMould(inputs, undefined, id)));
 		expect(new Set(ids)).toEqual(new Set([id]));
 		const next = await saveMould(inputs);
+		await setMouldState(next, 1, 'active');
 		const numbers = (await listMoulds()).filter((m) => m.label === label).map((m) => m.number);
 		expect(numbers).toHaveLength(2);
 		expect(Math.abs(numbers[0]! - numbers[1]!)).toBe(1);
