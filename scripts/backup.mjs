@@ -21,7 +21,7 @@ main(async () => {
 	let web;
 	try {
 		web = await startWeb({
-			databaseUrl: DATABASE_URL ?? database.url,
+			databaseUrl: DATABASE_URL || database.url,
 			port: await freePort(),
 			quiet: true
 		});

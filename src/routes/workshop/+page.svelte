@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
 	import { invalidateAll } from '$app/navigation';
-	import { counted } from '$lib/ui/clockText';
+	import { digits } from '$lib/core/units';
+	import { counted, wallTime } from '$lib/ui/clockText';
 	import PageHead from '$lib/ui/PageHead.svelte';
 
 	let { data } = $props();
@@ -35,6 +36,21 @@
 <PageHead title="The workshop’s book" about="All that was entered and logged, as one open file, out and in.">
 	{#snippet actions()}<Button href="/settings" size="lg" color="alternative">Settings</Button>{/snippet}
 </PageHead>
+{#if data.backups}
+	<section class={['slab mb-5 p-5', data.stale && 'border-2! border-(--harm)!']}>
+		{#if data.backups[0]}{@const last = data.backups[0]}
+			<p class="label">Last backup</p>
+			<p class={['answer mt-1 text-[2rem]', data.stale && 'text-(--harm)']}>{wallTime(last.atMs, data.nowMs)}</p>
+			<p class="soft mt-1">
+				{counted(last.rows, 'row')}, {digits(last.sizeBytes / 1_048_576)} MB, read back into a scratch database and compared table by table.
+				{counted(data.backups.length, 'backup')} kept: a week of days, a month of weeks.
+			</p>
+		{:else}<p class="text-[1.15rem] font-semibold">No backup yet: the first is made a few minutes after the start.</p>{/if}
+		{#if data.stale && data.backups[0]}<p class="mt-2 font-semibold text-(--harm)" role="alert">
+				It is over two days old. Look at what the machine says where Anthypos was started: its disk may be full.
+			</p>{/if}
+	</section>
+{/if}
 <div class="grid items-start gap-5 lg:grid-cols-2">
 	<section class="slab p-5">
 		<h2 class="mb-2">Out</h2>
