@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { building } from '$app/environment';
-import { json, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
+import { error, json, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
 import { BaseError, ConnectionError } from 'sequelize';
 import { refusal } from '$lib/server/access';
 import { drain } from '$lib/server/body';
@@ -52,11 +52,22 @@ async function tooLarge(request: Request, path: string): Promise<Response | unde
 	return json({ type: 'error', status: 413, error: { message }, message }, { status: 413 });
 }
 
+/** A form that is cut off, or is none, is a bad request and no breakdown of ours. */
+function readableForms(request: Request): void {
+	const read = request.formData.bind(request);
+	request.formData = () =>
+		read().catch((reason: unknown) => {
+			if (reason instanceof TypeError && /consumed|used/.test(reason.message)) throw reason;
+			error(400, 'The form that came cannot be read: it was cut off, or is none. Send it again.');
+		});
+}
+
 export const handle: Handle = async ({ event, resolve }) => {
 	const refused = refusal(event.request, environment().ALLOWED_HOSTS);
 	if (refused) return json({ message: refused }, { status: 403 });
 	const large = await tooLarge(event.request, event.url.pathname);
 	if (large) return large;
+	readableForms(event.request);
 	const theme = event.cookies.get('theme');
 	event.locals.theme = theme === 'light' || theme === 'dark' ? theme : 'system';
 	event.locals.settings = NEEDS_NO_SETTINGS.test(event.url.pathname)

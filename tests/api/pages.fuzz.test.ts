@@ -9,7 +9,7 @@ import { listMoulds } from '$lib/server/repositories/moulds';
 import { listPours } from '$lib/server/repositories/pours';
 import { listShots } from '$lib/server/repositories/shots';
 import { listVessels } from '$lib/server/repositories/vessels';
-import { get, sendForm } from './http';
+import { base, get, sendForm } from './http';
 
 // what a hand, a stale bookmark or another program may send to a page: a sentence or a page, never a breakdown
 let ids = { pull: '', mould: '', vessel: '', shot: '', container: '' };
@@ -134,5 +134,60 @@ describe('forms that nobody typed', () => {
 			),
 			{ numRuns: 15 }
 		);
+	});
+
+	it.each([
+		[
+			'a multipart that is cut off',
+			'multipart/form-data; boundary=x',
+			'--x\r\nContent-Disposition: form-data; name="a"'
+		],
+		['a multipart without its boundary', 'multipart/form-data', 'a=1'],
+		['nothing at all', 'multipart/form-data; boundary=x', '']
+	])('%s is a bad request, with nothing said of our inside', async (_what, type, body) => {
+		for (const path of ['/masters/new', '/moulds/new', '/shelf/resins/new', `/ledger/${ids.pull}?/photo`]) {
+			const answer = await fetch(base + path, {
+				method: 'POST',
+				headers: {
+					'content-type': type,
+					accept: 'application/json',
+					'x-sveltekit-action': 'true',
+					origin: base
+				},
+				body
+			});
+			const text = await answer.text();
+			expect(answer.status, `${path} ${text.slice(0, 200)}`).toBeLessThan(500);
+			expect(text).toMatch(/cannot be read|"status":400/);
+		}
+	});
+
+	it.each(['', 'NaN', '1e99', '-1', 'two'])(
+		'a version of %j is a change by somebody else, nothing worse',
+		async (version) => {
+			const { text } = await sendForm(`/shelf/containers/${ids.container}?/emptied`, [
+				['version', version],
+				['emptied', '1']
+			]);
+			expect(text).toMatch(/"type":"failure"/);
+			expect(text).toMatch(/changed on another device/);
+		}
+	);
+
+	it('a look that is kept ten times at once is there once', async () => {
+		const entry = crypto.randomUUID();
+		const look = [
+			['part', 'gasket'],
+			['ok', 'yes'],
+			['by', 'fuzz'],
+			['note', '']
+		] as const;
+		const answers = await Promise.all(
+			Array.from({ length: 10 }, () => sendForm(`/pots/${ids.vessel}?/inspect&entry=${entry}`, look))
+		);
+		for (const { status, text } of answers) {
+			expect(status).toBeLessThan(500);
+			expect(text).toMatch(/"type":"success"/);
+		}
 	});
 });

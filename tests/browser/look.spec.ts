@@ -39,6 +39,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
 }
 
 test('nothing is wider than a tablet of 820 px', async ({ browser }) => {
+	test.setTimeout(180_000);
 	const context = await browser.newContext({ viewport: { width: 820, height: 1100 } });
 	const page = await context.newPage();
 	for (const path of PAGES) {

@@ -6,7 +6,7 @@ test('a form whose answer was lost is sent again, and makes one thing', async ({
 	await page.goto('/shelf/releases/new');
 	await expect(page.locator('fieldset.waking:enabled')).toBeAttached();
 	await page.getByLabel('Name', { exact: true }).fill(name);
-	await choose(page, 'Kind', /^wax$/);
+	await choose(page, 'It is a', /^wax$/);
 	let arrived = 0;
 	await page.route('**/shelf/releases/new**', async (route) => {
 		if (route.request().method() !== 'POST') return route.continue();

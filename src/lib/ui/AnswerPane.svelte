@@ -27,7 +27,11 @@
 	const summary = $derived(problem ? problem : value === undefined ? '' : `${label}: ${value}${note ? `, ${note}` : ''}`);
 </script>
 
+<!-- it scrolls by itself when it is higher than the screen: the keys reach it -->
+<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 <aside
+	tabindex="0"
+	aria-label={label}
 	id="{uid}-answer"
 	class={[
 		'slab flex min-w-0 flex-col gap-4 p-5 lg:sticky lg:top-0 lg:max-h-[calc(100dvh-4.6rem)] lg:overflow-y-auto print:max-h-none',

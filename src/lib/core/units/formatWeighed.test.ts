@@ -18,7 +18,10 @@ it('in ounces it keeps as many decimals as the step is worth', () => {
 	expect(formatWeighed(453.59237 * 30, 'us', 1)).toBe('30.000\u202flb');
 });
 
-it('what no scale shows is said as it is, and a step of nothing is refused', () => {
+it('what the scale is too coarse for is said as it is, and a step of nothing is refused', () => {
+	expect(formatWeighed(3.93, 'metric', 1)).toBe('3.93\u202fg');
+	expect(formatWeighed(9.94, 'metric', 1)).toBe('9.94\u202fg');
+	expect(formatWeighed(10.4, 'metric', 1)).toBe('10\u202fg');
 	expect(formatWeighed(0.35, 'metric', 1)).toBe(formatQuantity(0.35, 'mass', 'metric'));
 	expect(formatWeighed(0, 'metric', 1)).toBe('0\u202fg');
 	expect(formatWeighed(NaN, 'us', 1)).toBe('–');

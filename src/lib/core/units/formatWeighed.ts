@@ -6,12 +6,15 @@ const THIN = '\u202f';
 /** From here on grams are said as kilograms, and ounces as pounds. */
 const LARGE_G = 10_000;
 
+/** Fewer steps of the scale than this, and it is the wrong scale. */
+const FINER_STEPS = 10;
+
 /** Decimals that a step can tell apart: 1 → 0, 0.5 → 1, 0.05 → 2. */
 const decimalsOf = (step: number) => Math.max(0, Math.ceil(-Math.log10(step) - 1e-9));
 
 /**
  * A mass that is to be weighed, in the step of the scale that weighs it: page, bench, card and sum say the same. What is
- * under half a step is said as it is, since no scale shows it.
+ * under ten steps is said as finely as it was worked out: pigment and catalyst go on a finer scale, or are counted.
  * @param massG g; not finite gives an en dash.
  * @param system grams, or ounces with as many decimals as the scale's step is worth.
  * @param stepG the scale's smallest step, g, over 0.
@@ -21,7 +24,8 @@ const decimalsOf = (step: number) => Math.max(0, Math.ceil(-Math.log10(step) - 1
  */
 export function formatWeighed(massG: number, system: UnitSystem, stepG: number): string {
 	if (!(stepG > 0)) throw new RangeError(`formatWeighed: the scale's step must be over 0 g, got ${stepG}.`);
-	if (!Number.isFinite(massG) || Math.abs(massG) < stepG / 2) return formatQuantity(massG, 'mass', system);
+	if (!Number.isFinite(massG) || Math.abs(massG) < FINER_STEPS * stepG)
+		return formatQuantity(massG, 'mass', system);
 	// ounces are not rounded to grams first: a scale that is switched to them has steps of its own
 	const gramsShown = system === 'us' ? massG : Math.round(massG / stepG) * stepG;
 	const said = (unitG: number, unit: string) =>

@@ -13,9 +13,11 @@ export async function updateVersioned<Row extends { id: string | number; version
 	change: Partial<Row>,
 	transaction?: Transaction
 ): Promise<void> {
+	// a version that is no number is nobody's: it never reaches the database as one
+	const from = Number.isSafeInteger(version) ? version : -1;
 	const [changed] = await table.update(
-		{ ...change, version: version + 1 },
-		{ where: { id, version } as WhereOptions<Row>, ...(transaction ? { transaction } : {}) }
+		{ ...change, version: from + 1 },
+		{ where: { id, version: from } as WhereOptions<Row>, ...(transaction ? { transaction } : {}) }
 	);
 	if (changed > 0) return;
 	const there = await table.findOne({

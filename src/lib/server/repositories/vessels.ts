@@ -148,9 +148,8 @@ export async function addInspection(
 	at: Date
 ): Promise<void> {
 	const cycles = (await cyclesOf([vesselId])).get(vesselId) ?? 0;
-	await tables.vesselInspections().findOrCreate({
-		where: { id },
-		defaults: {
+	await makeOnce(id, () =>
+		tables.vesselInspections().create({
 			id,
 			vesselId,
 			part: inspection.part,
@@ -158,13 +157,13 @@ export async function addInspection(
 			at,
 			cycles,
 			body: { by: inspection.by, note: inspection.note }
-		}
-	});
+		})
+	);
 }
 
 /** A cycle that was not a pour of ours, typed. The id is the form's, so that it counts once. */
 export async function addCycle(vesselId: string, id: string, body: CycleBody, at: Date): Promise<void> {
-	await tables.cycles().findOrCreate({ where: { id }, defaults: { id, vesselId, pourId: null, at, body } });
+	await makeOnce(id, () => tables.cycles().create({ id, vesselId, pourId: null, at, body }));
 }
 
 export async function listCycles(vesselId: string, limit = 200): Promise<Cycle[]> {

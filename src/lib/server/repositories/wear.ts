@@ -1,4 +1,4 @@
-import { QueryTypes } from 'sequelize';
+import { QueryTypes, type Transaction } from 'sequelize';
 import {
 	fitWeibull,
 	mouldInspection,
@@ -17,6 +17,7 @@ import {
 } from '$lib/core/wear';
 import { inRubber, MOULD_MODULES } from '$lib/core/mould';
 import { db, inTransaction } from '../db/connection';
+import { makeOnce } from '../db/makeOnce';
 import { RowCache } from '../db/rowCache';
 import { plain, tables, type InspectionForecast, type MouldInspectionRow } from '../db/models';
 import { savePhoto } from './photos';
@@ -255,12 +256,11 @@ export async function addMouldInspection(
 	/** Pulls that it had then, those of now unless it is said; lives of the families where they are known. */
 	known: { pulls?: number; families?: Family[] } = {}
 ): Promise<void> {
-	await inTransaction(async (transaction) => {
+	const save = async (transaction: Transaction) => {
 		const mould = await getMould(mouldId);
 		const photoId = photo ? await savePhoto(photo, transaction) : null;
-		await tables.mouldInspections().findOrCreate({
-			where: { id },
-			defaults: {
+		await tables.mouldInspections().create(
+			{
 				id,
 				mouldId,
 				at,
@@ -269,9 +269,10 @@ export async function addMouldInspection(
 				forecast: null,
 				photoId
 			},
-			transaction
-		});
-	});
+			{ transaction }
+		);
+	};
+	await makeOnce(id, () => inTransaction(save));
 	const { forecast } = await mouldWear(await getMould(mouldId), {
 		now: at,
 		upTo: known.pulls,

@@ -3,7 +3,7 @@ import { message, superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { chemistryOf, containerChange, containerHealth, containerRecord } from '$lib/core/shelf';
 import { pictureActions } from '$lib/server/pictureActions';
-import { attempt, blank, madeId, orPage } from '$lib/server/forms';
+import { attempt, blank, madeId, orFail, orPage } from '$lib/server/forms';
 import {
 	changeContainer,
 	getContainer,
@@ -68,8 +68,15 @@ export const actions: Actions = {
 	},
 	emptied: async ({ request, params }) => {
 		const data = await request.formData();
-		await setEmptied(params.id, Number(data.get('version')), data.get('emptied') === '1');
+		return orFail(
+			() => setEmptied(params.id, Number(data.get('version')), data.get('emptied') === '1'),
+			(refused) => ({ refused })
+		);
 	},
-	forget: async ({ params }) => setRateFactor(params.id, null),
+	forget: ({ params }) =>
+		orFail(
+			() => setRateFactor(params.id, null),
+			(refused) => ({ refused })
+		),
 	...pictureActions('container')
 };

@@ -44,6 +44,7 @@
 		{/if}
 	{/snippet}
 </PageHead>
+{#if answer && 'refused' in answer}<p class="mb-3 font-semibold text-(--harm)" role="alert">{answer.refused}</p>{/if}
 <div class="grid items-start gap-5 lg:grid-cols-[1fr_20rem]">
 	<form method="POST" action="?/save{tin ? `&version=${tin.version}&openings=${tin.openings}` : ''}" use:enhance class="slab p-5">
 		<FormErrors errors={$errors._errors} />
