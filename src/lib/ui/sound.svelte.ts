@@ -35,7 +35,8 @@ export class Sound {
 		if (this.way === 'muted') return;
 		if (this.#audio) beep(this.#audio, times);
 		// before anything was pressed here a browser refuses it, and says so in its log
-		if (navigator.userActivation?.hasBeenActive) navigator.vibrate?.(Array.from({ length: times * 2 - 1 }, () => 120));
+		if (navigator.userActivation?.hasBeenActive)
+			navigator.vibrate?.(Array.from({ length: times * 2 - 1 }, () => 120));
 		if (this.way === 'voice') speak(words);
 		if (times > 1 && document.hidden) notify(words);
 	}
