@@ -189,7 +189,7 @@
 								<span class="soft block text-[0.93rem]">
 									{#if mould.state === 'being-made'}<a class="plain" href="/moulds/{mould.id}/make">being made: go on</a>
 									{:else if mould.readyAtMs === null && mould.rubberMassG === 0}planned
-									{:else if mould.readyAtMs === null}planned, {units.show(mould.rubberMassG, 'mass')} to {mould.verb}
+									{:else if mould.readyAtMs === null}planned, {units.weighed(mould.rubberMassG)} to {mould.verb}
 									{:else if mould.readyAtMs > now.ms}rubber cures until {wallTime(mould.readyAtMs, now.ms)}
 									{:else}cured: open it and take it into use{/if}
 								</span>

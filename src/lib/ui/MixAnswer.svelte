@@ -40,7 +40,7 @@
 
 <Answer
 	label="In the cup"
-	value={units.weighed(result.total.massG)}
+	value={units.inCup({ ...result, massG: result.total.massG })}
 	note="{units.show(result.total.volumeMl, 'volume')} · {units.show(result.total.densityGPerMl, 'density')}" />
 {#if result.catalyst}
 	<Answer

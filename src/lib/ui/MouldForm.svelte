@@ -277,7 +277,7 @@
 	</div>
 	<AnswerPane
 		label={kind.words.answer}
-		value={figure && units.show(figure.value, figure.kind)}
+		value={figure && (figure.kind === 'mass' ? units.weighed(figure.value) : units.show(figure.value, figure.kind))}
 		problem={outcome?.ok === false ? problem?.message : undefined}>
 		{#if shown}
 			<MouldAnswer plan={shown.plan} inputs={$form} {materials} {settings} mixing={shown.mixing} touching={plan ? touching : []} {nowMs} />

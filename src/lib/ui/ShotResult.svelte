@@ -26,7 +26,7 @@
 					: shot.batches.length > 1
 						? `In each of ${shot.batches.length} cups`
 						: 'In the cup'}
-			value={units.weighed(batch.massG)}
+			value={units.inCup(batch)}
 			note="{units.other(batch.massG, 'mass')} · {units.show(batch.volumeMl, 'volume')}" />
 		<Answer
 			label={batch.slackS >= 0 ? 'Slack' : 'Too long by'}
@@ -94,7 +94,7 @@
 			{#each batch.cups as c, i (i)}
 				<li class="py-1.5">
 					<p class="flex flex-wrap justify-between gap-x-3">
-						<strong>{i + 1}: {c.name}, {units.weighed(c.massG)}</strong>
+						<strong>{i + 1}: {c.name}, {units.inCup(c)}</strong>
 						<span>A {units.weighed(c.a.massG)}{c.b.massG > 0 ? `, B ${units.weighed(c.b.massG)}` : ''}</span>
 						<span class="soft"
 							>too thick {units.show(c.potLifeS, 'time')}{c.warmS === undefined ? '' : `, warm ${units.show(c.warmS, 'time')}`} after combining</span>

@@ -7,6 +7,7 @@ import {
 	onAxis,
 	roundedBand,
 	textInUnits,
+	weighedTogether,
 	type AxisKind,
 	type QuantityKind,
 	type UnitSystem
@@ -25,12 +26,27 @@ export class Units {
 	get system(): UnitSystem {
 		return this.#system();
 	}
+	get scaleStepG(): number {
+		return this.#scaleStepG();
+	}
 	show(value: number | undefined | null, kind: QuantityKind): string {
 		return formatQuantity(value, kind, this.system);
 	}
 	/** What is to be weighed, in the step of the workshop's scale. */
 	weighed(massG: number | null | undefined): string {
-		return formatWeighed(massG ?? NaN, this.system, this.#scaleStepG());
+		return formatWeighed(massG ?? NaN, this.system, this.scaleStepG);
+	}
+	/** All that is in a cup, as the sum of its parts as each of them is weighed. */
+	inCup(
+		cup: { massG: number } & Partial<Record<'a' | 'b', { massG: number }>> & {
+				fillers?: readonly { massG: number }[] | undefined;
+			}
+	): string {
+		const parts = [cup.a, cup.b, ...(cup.fillers ?? [])].flatMap((part) => (part ? [part.massG] : []));
+		// an ounce has no steps here: parts and whole are said as finely as the scale is worth
+		return this.weighed(
+			this.system === 'us' ? cup.massG : weighedTogether(cup.massG, parts, this.scaleStepG)
+		);
 	}
 	/** A sentence of the core with its quantities as they are shown. */
 	text(sentence: string): string {

@@ -154,7 +154,7 @@
 	</div>
 	<AnswerPane
 		label="To mix"
-		value={shown && units.weighed(shown.result.total.massG)}
+		value={shown && units.inCup({ ...shown.result, massG: shown.result.total.massG })}
 		note={shown && `A ${units.weighed(shown.result.a.massG)}, B ${units.weighed(shown.result.b.massG)}`}
 		problem={sheet?.errors[0]?.message}>
 		{#if shown}

@@ -76,7 +76,7 @@
 									</td>
 								{:else if key === 'pulls'}<td class="num text-[1.15rem] font-bold">{mould.pulls}</td>
 								{:else if key === 'rubber'}<td class="soft"
-										>{mould.rubberName ? `${mould.rubberName}, ${units.show(mould.rubberMassG, 'mass')}` : KIND_WORDS[mould.kind]}</td>
+										>{mould.rubberName ? `${mould.rubberName}, ${units.weighed(mould.rubberMassG)}` : KIND_WORDS[mould.kind]}</td>
 								{:else}<td class="soft">{mould.place}</td>{/if}
 							{/each}
 						</tr>

@@ -18,7 +18,7 @@ export const load: PageServerLoad = async () => {
 				createdAt: shot.createdAt,
 				copies: shot.inputs.copies,
 				batches: shot.planned.shot.batches.length,
-				massG: first.massG,
+				cup: { massG: first.massG, a: first.a, b: first.b, fillers: first.fillers },
 				slackS: first.slackS,
 				masterId: shot.masterId,
 				masterName: nameOf(masters, shot.masterId),

@@ -19,7 +19,7 @@
 		{ key: 'resin', label: 'Resin', value: (s) => s.resinName },
 		{ key: 'copies', label: 'Copies', value: (s) => s.copies, num: true },
 		{ key: 'cups', label: 'Cups', value: (s) => s.batches, num: true },
-		{ key: 'mass', label: 'Each cup', value: (s) => s.massG, num: true },
+		{ key: 'mass', label: 'Each cup', value: (s) => s.cup.massG, num: true },
 		{ key: 'slack', label: 'Slack', value: (s) => s.slackS, num: true },
 		{ key: 'sized', label: 'Sized', value: (s) => s.createdAt.getTime() }
 	];
@@ -54,7 +54,7 @@
 								{:else if key === 'resin'}<td class="soft">{shot.resinName}</td>
 								{:else if key === 'copies'}<td class="num">{shot.copies}</td>
 								{:else if key === 'cups'}<td class="num">{shot.batches}</td>
-								{:else if key === 'mass'}<td class="num font-bold">{units.weighed(shot.massG)}</td>
+								{:else if key === 'mass'}<td class="num font-bold">{units.inCup(shot.cup)}</td>
 								{:else if key === 'slack'}<td class={['num font-bold', shot.slackS < 0 ? 'text-(--ink)' : 'text-(--work)']}
 										>{units.show(shot.slackS, 'time')}</td>
 								{:else}<td class="soft whitespace-nowrap">{wallTime(shot.createdAt.getTime(), data.nowMs)}</td>{/if}

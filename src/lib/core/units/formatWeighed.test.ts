@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
 import { formatQuantity } from './formatQuantity';
-import { formatWeighed } from './formatWeighed';
+import { formatWeighed, weighedTogether } from './formatWeighed';
 
 it('a mass is said in the step of the scale that weighs it', () => {
 	expect(formatWeighed(57.7, 'metric', 1)).toBe('58\u202fg');
@@ -34,4 +34,19 @@ it('never differs from the mass by more than half a step', () => {
 			expect(Math.abs(Number.parseFloat(formatWeighed(massG, 'metric', stepG)) - massG)).toBeLessThanOrEqual(
 				stepG / 2 + 1e-9
 			);
+});
+
+it('a whole is the sum of what stands beside it', () => {
+	expect(weighedTogether(139.3, [70.6, 68.7], 1)).toBeCloseTo(140, 9);
+	expect(weighedTogether(139.3, [70.6, 68.7], 0.1)).toBeCloseTo(139.3, 9);
+	// pigment goes on a finer scale, and a catalyst in drops is in the whole alone
+	expect(weighedTogether(143.2, [70.6, 68.7, 3.9], 1)).toBeCloseTo(143.9, 9);
+	for (let i = 1; i < 200; i++) {
+		const [a, b] = [i * 1.37, i * 0.93];
+		const shown = [a, b, weighedTogether(a + b, [a, b], 1)].map((g) =>
+			Number.parseFloat(formatWeighed(g, 'metric', 1))
+		);
+		if (a >= 10 && b >= 10) expect(shown[0]! + shown[1]!).toBe(shown[2]);
+	}
+	expect(() => weighedTogether(1, [1], 0)).toThrow(/over 0 g/);
 });

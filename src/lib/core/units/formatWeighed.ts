@@ -33,3 +33,19 @@ export function formatWeighed(massG: number, system: UnitSystem, stepG: number):
 	if (system === 'us') return Math.abs(massG) < LARGE_G ? said(MASS_G.oz, 'oz') : said(MASS_G.lb, 'lb');
 	return Math.abs(massG) < LARGE_G ? said(1, 'g') : said(1000, 'kg');
 }
+
+/**
+ * A whole as the sum of its parts as each is weighed, g: 70.6 g of A and 68.7 g of B are poured as 71 g and 69 g, so
+ * that 140 g lie in the cup. What the parts leave out of the whole (drops, what is not weighed) is added as it is.
+ * @param wholeG all of it, g.
+ * @param partsG what is weighed one by one, g.
+ * @param stepG the scale's smallest step, g, over 0.
+ * @throws RangeError when the step is not over 0.
+ * @example
+ * weighedTogether(139.3, [70.6, 68.7], 1); // 140
+ */
+export function weighedTogether(wholeG: number, partsG: readonly number[], stepG: number): number {
+	if (!(stepG > 0)) throw new RangeError(`weighedTogether: the scale's step must be over 0 g, got ${stepG}.`);
+	const inSteps = (g: number) => (g < FINER_STEPS * stepG ? g : Math.round(g / stepG) * stepG);
+	return partsG.reduce((sum, g) => sum + inSteps(g) - g, wholeG);
+}

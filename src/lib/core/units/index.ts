@@ -3,7 +3,7 @@ export * from './quantity';
 export { parseNumber } from './parseNumber';
 export { parseQuantity, MAX_QUANTITY_TEXT, type QuantityReading } from './parseQuantity';
 export { digits, formatDrops, formatOther, formatQuantity, formatTime } from './formatQuantity';
-export { formatWeighed } from './formatWeighed';
+export { formatWeighed, weighedTogether } from './formatWeighed';
 export { axisUnit, onAxis, type AxisKind } from './axis';
 export { roundedBand } from './band';
 export { parseRange, type QuantityRange } from './parseRange';

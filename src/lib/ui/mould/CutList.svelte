@@ -37,7 +37,7 @@
 			<tr
 				><td>shell, {s.kind === 'resin' ? 'thickened resin' : 'plaster bandage'}</td><td class="num">{s.parts}</td><td
 					>{s.kind === 'resin'
-						? `${units.show(s.massG, 'mass')} with its flanges`
+						? `${units.weighed(s.massG)} with its flanges`
 						: `${s.layers} layers, ${units.show(s.bandageMm2, 'area')} of bandage`}</td
 				></tr>
 			<tr><td>bolts and nuts</td><td class="num">{s.bolts}</td><td>flanges {mm(s.flangeLengthMm)} long together</td></tr>
@@ -49,7 +49,7 @@
 				></tr>
 			{#if plan.rigid.material.massG > 0}<tr
 					><td>material</td><td class="num"></td><td
-						>{units.show(plan.rigid.material.massG, 'mass')}, {units.show(plan.rigid.material.volumeMl, 'volume')}</td
+						>{units.weighed(plan.rigid.material.massG)}, {units.show(plan.rigid.material.volumeMl, 'volume')}</td
 					></tr
 				>{/if}
 			<tr

@@ -39,7 +39,7 @@
 
 <Answer
 	label={kind.words.answer}
-	value={units.show(main.value, main.kind)}
+	value={main.kind === 'mass' ? units.weighed(main.value) : units.show(main.value, main.kind)}
 	note={main.note ?? `${units.other(main.value, main.kind)} · ${units.show(plan.rubber.volumeMl, 'volume')}`} />
 {#if plan.wet}
 	<WetAnswer wet={plan.wet} />

@@ -33,13 +33,13 @@
 		<p class="font-semibold">It still fills, while it is liquid:</p>
 		<ul class="mt-1 flex flex-col gap-1">
 			{#each jobs as j (j.id)}
-				<li><a class="plain font-semibold" href="/moulds/{j.id}">{j.label}</a>, {units.show(j.massG, 'mass')}</li>
+				<li><a class="plain font-semibold" href="/moulds/{j.id}">{j.label}</a>, {units.weighed(j.massG)}</li>
 			{/each}
 		</ul>
 	{:else if smallest}
 		<p class="soft">
 			No waiting mould in {rubberName} is that small: the smallest, <a class="plain" href="/moulds/{smallest.id}">{smallest.label}</a>,
-			takes {units.show(smallest.massG, 'mass')}.
+			takes {units.weighed(smallest.massG)}.
 		</p>
 	{:else}
 		<p class="soft">No other mould waits for {rubberName}. Cast it flat: strips make keys and shims.</p>

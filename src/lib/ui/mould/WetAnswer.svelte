@@ -10,18 +10,18 @@
 
 <table class="bench">
 	<tbody>
-		<tr><td>Powder</td><td class={figure}>{units.show(wet.powder.massG, 'mass')}</td></tr>
-		<tr><td>Water</td><td class={figure}>{units.show(wet.water.massG, 'mass')}</td></tr>
+		<tr><td>Powder</td><td class={figure}>{units.weighed(wet.powder.massG)}</td></tr>
+		<tr><td>Water</td><td class={figure}>{units.weighed(wet.water.massG)}</td></tr>
 	</tbody>
 </table>
 <h2>Into it, for one cast</h2>
 <table class="bench">
 	<tbody>
 		{#if wet.cast.powderG !== undefined && wet.cast.waterG !== undefined}
-			<tr><td>Plaster</td><td class={figure}>{units.show(wet.cast.powderG, 'mass')}</td></tr>
-			<tr><td>Water</td><td class={figure}>{units.show(wet.cast.waterG, 'mass')}</td></tr>
+			<tr><td>Plaster</td><td class={figure}>{units.weighed(wet.cast.powderG)}</td></tr>
+			<tr><td>Water</td><td class={figure}>{units.weighed(wet.cast.waterG)}</td></tr>
 		{:else}
-			<tr><td>Wax</td><td class={figure}>{units.show(wet.cast.massG, 'mass')}</td></tr>
+			<tr><td>Wax</td><td class={figure}>{units.weighed(wet.cast.massG)}</td></tr>
 		{/if}
 	</tbody>
 </table>

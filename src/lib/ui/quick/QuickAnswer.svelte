@@ -31,7 +31,7 @@
 	const amounts = $derived(quickAmounts(planned, volume.volumeMl));
 	const catalysed = $derived(batch.catalyst);
 	const spoken = $derived(
-		`A ${units.weighed(amounts.a.massG)}${catalysed ? '' : `, B ${units.weighed(amounts.b.massG)}`}, ${units.weighed(amounts.totalG)} in all, pot life ${units.show(batch.potLifeS, 'time')}`
+		`A ${units.weighed(amounts.a.massG)}${catalysed ? '' : `, B ${units.weighed(amounts.b.massG)}`}, ${units.inCup({ ...amounts, massG: amounts.totalG })} in all, pot life ${units.show(batch.potLifeS, 'time')}`
 	);
 </script>
 
@@ -61,7 +61,7 @@
 			<Parts a={amounts.a} b={amounts.b} />
 		{/if}
 		<p class="soft mt-2">
-			{units.weighed(amounts.totalG)} for {units.show(volume.volumeMl, 'volume')}{amounts.leftMl > 0.05
+			{units.inCup({ ...amounts, massG: amounts.totalG })} for {units.show(volume.volumeMl, 'volume')}{amounts.leftMl > 0.05
 				? `; ${units.show(amounts.leftMl, 'volume')} of it stay in the cup and on tools`
 				: ''}.
 		</p>

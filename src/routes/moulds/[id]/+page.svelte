@@ -59,7 +59,7 @@
 			<ul>
 				{#each data.weighed as w, i (i)}
 					<li class="text-[1.15rem]">
-						{w.title}: <strong>{units.show(w.weighedG, 'mass')}</strong> of {units.show(w.plannedG, 'mass')} planned{w.ratioOffPercent !==
+						{w.title}: <strong>{units.show(w.weighedG, 'mass')}</strong> of {units.weighed(w.plannedG)} planned{w.ratioOffPercent !==
 							undefined && Math.abs(w.ratioOffPercent) > 1
 							? `, its ratio ${Math.abs(w.ratioOffPercent).toFixed(0)} % off`
 							: ''}.

@@ -136,7 +136,7 @@
 					<p class="soft text-[0.93rem]">What mostly goes wrong: {o.risk}.</p>
 				</div>
 				<div class="flex flex-col items-start gap-1 sm:items-end">
-					<p class="text-[1.4rem] leading-tight font-bold">{o.massG > 0 ? units.show(o.massG, 'mass') : 'no rubber'}</p>
+					<p class="text-[1.4rem] leading-tight font-bold">{o.massG > 0 ? units.weighed(o.massG) : 'no rubber'}</p>
 					{#if o.massG > 0}<p class="soft text-[0.93rem]">of {OF[MADE_OF[o.kind]]}</p>{/if}
 					<p class="soft text-[0.93rem]">and {units.show(Math.round(o.handsS / 900) * 900, 'time')} of work</p>
 					<p class="font-semibold">{money(o.cost)} together</p>

@@ -62,7 +62,7 @@
 				{@const pour = pourOf(i)}
 				<li class="flex flex-wrap items-center gap-x-5 gap-y-2 border-t border-(--line) py-3">
 					<span class="grid size-9 place-items-center rounded-full border-[1.5px] border-(--line-strong) font-bold">{i + 1}</span>
-					<span class="text-[1.4rem] font-bold">{batch.layers ? `${batch.layers.length} × ` : ''}{units.weighed(batch.massG)}</span>
+					<span class="text-[1.4rem] font-bold">{batch.layers ? `${batch.layers.length} × ` : ''}{units.inCup(batch)}</span>
 					<span class="soft"
 						>{batch.copies}
 						{batch.copies === 1 ? 'copy' : 'copies'} · slack {units.show(batch.slackS, 'time')}</span>

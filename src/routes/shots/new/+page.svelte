@@ -301,7 +301,7 @@
 	</div>
 	<AnswerPane
 		label={shown && shown.shot.batches.length > 1 ? `In each of ${shown.shot.batches.length} cups` : 'To mix'}
-		value={shown && units.weighed(shown.shot.batches[0]!.massG)}
+		value={shown && units.inCup(shown.shot.batches[0]!)}
 		note={shown &&
 			`${shown.shot.batches[0]!.slackS >= 0 ? 'slack' : 'too long by'} ${units.show(Math.abs(shown.shot.batches[0]!.slackS), 'time')}`}
 		problem={planned ? undefined : planning.problems[0]?.message}>

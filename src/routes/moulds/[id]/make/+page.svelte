@@ -7,7 +7,7 @@
 
 	let { data } = $props();
 	const units = useUnits();
-	const run = untrack(() => new MakingRun(data.id, data.making, data.known, () => units.system));
+	const run = untrack(() => new MakingRun(data.id, data.making, data.known, units));
 	onMount(() => {
 		const [stop, letGo] = [run.start(), keepBench()];
 		return () => {
