@@ -8,7 +8,7 @@
 	import DraftOffers from '$lib/ui/draft/DraftOffers.svelte';
 	import OutboxLine from '$lib/ui/OutboxLine.svelte';
 	import Rail from '$lib/ui/Rail.svelte';
-	import Search from '$lib/ui/search/Search.svelte';
+	import Finder from '$lib/ui/search/Finder.svelte';
 	import { followPrint } from '$lib/ui/print';
 	import { followTheme } from '$lib/ui/theme';
 	import { provideUnits } from '$lib/ui/units.svelte';
@@ -29,7 +29,7 @@
 		if (framed && from && kept) window.parent.postMessage({ added: { kind: kept[1], id: kept[2] } }, location.origin);
 	});
 	let awake = $state(false);
-	let finder: Search | undefined = $state.raw();
+	let finder: Finder | undefined = $state.raw();
 	onMount(() => {
 		awake = true;
 		return followPrint(document.documentElement);
@@ -52,7 +52,7 @@
 
 <a href="#main" class="absolute left-2 z-50 -translate-y-20 rounded-lg bg-(--work) px-4 py-2 text-(--work-ink) focus:translate-y-2"
 	>Skip to the work</a>
-{#if !bare}<Search bind:this={finder} />{/if}
+{#if !bare}<Finder bind:this={finder} />{/if}
 <div class="flex h-dvh flex-col print:block print:h-auto">
 	{#if !framed}
 		<ClockStrip clocks={data.clocks} nowMs={data.nowMs} />

@@ -5,7 +5,7 @@ import type { Pull } from './ledger';
 import { masterRecord } from './master';
 import type { Mesh } from './mesh';
 import { MOULD_MODULES, mouldInputs, planMould, type MakingPlan, type MouldKind } from './mould';
-import type { PlanRecords, ShotToPour } from './plan';
+import { mouldFigures, type PlanRecords, type ShotToPour, type SizingQuestion } from './plan';
 import { INSPECTION_DEFAULTS, vesselRecord } from './pressurePot';
 import { resinThing } from './compatibility';
 import { planShot } from './shot';
@@ -204,6 +204,19 @@ export const recordsOfCube: PlanRecords = {
 	stamps: []
 };
 const typedSolid = typedShot({ kind: 'solid' });
+/** A solid shot of the cube as it stands on the page that sizes it. */
+export const sizingOfCube: SizingQuestion = {
+	inputs: typedSolid,
+	master: { record: cube, volumeMl: 64 },
+	moulds: [{ id: 'm', face: null, ...mouldFigures(mouldOf('one-piece'), 64) }],
+	resin: { id: 'r', record: urethane },
+	settings: WORKSHOP_DEFAULTS,
+	recipes: [],
+	colours: [],
+	presses: [],
+	experiences: [],
+	cost: { mouldPulls: 30, scrapPercent: 10, mouldCost: 60, hourly: 18 }
+};
 /** A solid shot of the cube, as it was kept. */
 export const shotOfCube: ShotToPour = {
 	id: 's',

@@ -1,4 +1,5 @@
-import { FAULTS, GRADES, type Grade } from '$lib/core/bench';
+import { GRADES, type Grade } from '$lib/core/bench';
+import { FAULTS } from '$lib/core/faults';
 import { EARLIER_FAULTS, EARLIER_GRADES, idOf } from '$lib/core/earlierIds';
 import { SORTS, type LedgerFilter, type Order, type Sort } from './repositories/ledger';
 

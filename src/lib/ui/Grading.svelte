@@ -1,14 +1,6 @@
 <script lang="ts">
-	import {
-		castFindings,
-		FAULTS,
-		GRADE_WORDS,
-		GRADES,
-		shrinkagePercent,
-		type CastFindings,
-		type CastPicture,
-		type Grade
-	} from '$lib/core/bench';
+	import { castFindings, GRADE_WORDS, GRADES, shrinkagePercent, type CastFindings, type CastPicture, type Grade } from '$lib/core/bench';
+	import { FAULTS } from '$lib/core/faults';
 	import { FAULT_WORDS, type Fault } from '$lib/core/faults';
 	import CastPictures from './pour/CastPictures.svelte';
 	import ChoiceField from './ChoiceField.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
 	import { page } from '$app/state';
-	import { HOW } from './how/pages';
+	import { STATIONS } from './stations';
 	interface Props {
 		title: string;
 		about?: string;
@@ -11,7 +11,7 @@
 	}
 	let { title, about = '', actions, face }: Props = $props();
 	/** The short page of the station on whose front page this stands. */
-	const how = $derived(Object.hasOwn(HOW, page.url.pathname.slice(1)) ? page.url.pathname.slice(1) : '');
+	const how = $derived(STATIONS.some((s) => s.href !== '/' && s.href === page.url.pathname) ? page.url.pathname.slice(1) : '');
 </script>
 
 <svelte:head><title>{title} · Anthypos</title></svelte:head>

@@ -22,19 +22,14 @@
 	import { SMALL_BUTTON } from './bench/smallButton';
 	import { Devices, serverDevices, type DeviceSource } from './devices.svelte';
 	import Fuse from './Fuse.svelte';
-	import Grading from './Grading.svelte';
 	import { HandLayout, letGo } from './hand.svelte';
 	import { Now } from './now.svelte';
 	import CupTemp from './pour/CupTemp.svelte';
-	import OutPresses from './pour/OutPresses.svelte';
-	import CureNotes from './pour/CureNotes.svelte';
-	import { Desk, WHO_LONGEST } from './pour/desk.svelte';
+	import { Desk } from './pour/desk.svelte';
 	import DeviceStrip from './pour/DeviceStrip.svelte';
-	import Ended from './pour/Ended.svelte';
 	import { watchDevices } from './pour/watch.svelte';
 	import WeighFace from './pour/WeighFace.svelte';
 	import PourFace from './PourFace.svelte';
-	import TextField from './TextField.svelte';
 	import type { PourRun } from './pourRun.svelte';
 	import { ownClocks } from './ownClocks.svelte';
 	import { keepAwake } from './signals';
@@ -160,6 +155,24 @@
 		const practised = clocks.map((c) => ({ ...c, href: '/practice', label: `Practice: ${c.label}` }));
 		untrack(() => ownClocks.show(`/pour/${run.id}`, source ? practised : clocks));
 	});
+	/** What stands after the pouring: not sent with the page, and here before it is wanted. */
+	let after = $state.raw<typeof import('./pour/after')>();
+	const AFTER_MS = 5000;
+	let fetching = false;
+	async function fetchAfter() {
+		if (after || fetching) return;
+		fetching = true;
+		try {
+			after = await import('./pour/after');
+			desk.findings = after.castFindings;
+		} catch {
+			// the next press asks again
+		}
+		fetching = false;
+	}
+	$effect(() => {
+		if (state_.status !== 'open' || (step && ['hold', 'cure', 'inspect'].includes(step.kind))) void fetchAfter();
+	});
 	onMount(() => {
 		layout.start();
 		ask = latest(
@@ -168,7 +181,10 @@
 		);
 		const quiet = instruments || source ? devices.start(source !== undefined) : () => {};
 		const sleep = keepAwake();
+		// nobody may press for a while, and then the network is gone
+		const later = setTimeout(() => void fetchAfter(), AFTER_MS);
 		return () => {
+			clearTimeout(later);
 			quiet();
 			sleep();
 			ownClocks.leave();
@@ -176,7 +192,13 @@
 	});
 </script>
 
-<svelte:window onkeydown={key} onkeyup={key} onblur={() => desk.scale.stream(false)} onclick={letGo} />
+<svelte:window
+	onpointerdown={fetchAfter}
+	onkeydowncapture={fetchAfter}
+	onkeydown={key}
+	onkeyup={key}
+	onblur={() => desk.scale.stream(false)}
+	onclick={letGo} />
 
 <div class="flex h-full min-h-[34rem] flex-col px-4 pb-4 sm:px-6">
 	<Head
@@ -208,7 +230,7 @@
 		{/snippet}
 	</Head>
 	{#if state_.status !== 'open'}
-		{#if ended}{@render ended()}{:else}<Ended {run} {forecast} />{/if}
+		{#if ended}{@render ended()}{:else if after}<after.Ended {run} {forecast} />{/if}
 	{:else if step}
 		{#if devices.on}<div class="pb-2"><DeviceStrip {devices} /></div>{/if}
 		<Frame
@@ -244,29 +266,21 @@
 						? `${units.weighed(desk.scale.targetG)} now, and no other amount: what was weighed before moved it.`
 						: step.detail}
 				weighs={desk.weighs}>
-				{#if step.kind === 'hold' && !source}
-					<div class="w-full max-w-[18rem]">
-						<TextField
-							label="Released by"
-							name="who"
-							bind:value={desk.who}
-							error={desk.who.trim().length > WHO_LONGEST ? ['Keep the name under 60 characters.'] : undefined} />
-					</div>
-				{/if}
+				{#if after && step.kind === 'hold' && !source}<after.ReleasedBy {desk} />{/if}
 			</PourFace>
 			{#if desk.weighs}
 				<WeighFace part={desk.scale.mend?.part ?? step.part} scale={desk.scale} {devices} />
 			{/if}
-			{#if (step.kind === 'cure' || step.kind === 'hold') && !source}<CureNotes
+			{#if after && (step.kind === 'cure' || step.kind === 'hold') && !source}<after.CureNotes
 					{run}
 					{forecast}
 					nowMs={now.ms}
 					folded={step.kind === 'hold'} />{/if}
-			{#if step.kind === 'inspect'}
-				{#if !source}<OutPresses {run} />{/if}
+			{#if after && step.kind === 'inspect'}
+				{#if !source}<after.OutPresses {run} />{/if}
 				<div class="mx-auto flex w-full max-w-[60rem] flex-col gap-3">
 					{#each desk.grades as g, i (g.id)}
-						<Grading
+						<after.Grading
 							title="Cast from M{g.number}"
 							id={g.id}
 							bind:grade={desk.grades[i]!.grade}

@@ -1,10 +1,10 @@
 import { expose } from 'comlink';
-import { tryForecast } from '$lib/core/cure/tryForecast';
 import { benchForecast } from '$lib/core/bench';
+import { tryCure } from '$lib/core/shelf/cureSheet';
 import { tryPlanShot } from '$lib/core/shot/tryPlan';
-import { tryWhatIf } from '$lib/core/shot/whatIf';
+import { sizing, sizingWhatIf } from '$lib/core/plan/sizing';
 
-const api = { tryPlanShot, tryWhatIf, tryForecast, benchForecast };
+const api = { sizing, sizingWhatIf, tryPlanShot, tryCure, benchForecast };
 export type PlannerApi = typeof api;
 
 expose(api);

@@ -9,14 +9,13 @@
 		type CatalystPlan,
 		type Forecast,
 		type ForecastBands,
-		type ForecastInput,
 		type WallKind
 	} from '$lib/core/cure';
 	import type { Outcome } from '$lib/core/outcome';
-	import type { CureAnswer, CureQuestion } from '$lib/core/cure/tryForecast';
+	import type { CureAnswer } from '$lib/core/cure/tryForecast';
 	import type { FieldError } from '$lib/core/fieldErrors';
 	import { cautionsFor } from '$lib/core/cautions';
-	import { chemistryOf, cureOf, isCatalysed, tinsInUse } from '$lib/core/shelf';
+	import { chemistryOf, isCatalysed, tinsInUse, type ShelfCureQuestion } from '$lib/core/shelf';
 	import { fahrenheitFromCelsius } from '$lib/core/units';
 	import Answer from '$lib/ui/Answer.svelte';
 	import Caution from '$lib/ui/Caution.svelte';
@@ -62,30 +61,20 @@
 	let wall = $state<WallKind>('silicone');
 	let errors = $state.raw<FieldError[]>([]);
 
-	function question(): CureQuestion | undefined {
+	/** As it is typed: what is missing or out of range is the answer's to say, at its field. */
+	function question(): ShelfCureQuestion | undefined {
 		if (!resin) return undefined;
-		const common = { massG, startTempC, roomTempC, mouldTempC, thicknessMm, mouldWallMm, wall } as Omit<ForecastInput, 'resin'>;
-		const cure = cureOf(catalysed ? { ...resin.record, catalystPercent } : resin.record, tinsInUse(tins).a?.speed);
+		const main = { massG, startTempC, roomTempC, mouldTempC, thicknessMm, mouldWallMm, wall } as ShelfCureQuestion['main'];
 		return {
-			main: {
-				...common,
-				resin: cure,
-				...(pourTempC === undefined ? {} : { pourTempC }),
-				readings: $state.snapshot(readings)
-			},
-			...(other ? { other: { ...common, resin: cureOf(other.record) } } : {}),
+			resin: catalysed ? { ...resin.record, catalystPercent } : resin.record,
+			tinSpeed: tinsInUse(tins).a?.speed,
+			over: other?.record,
+			main: { ...main, ...(pourTempC === undefined ? {} : { pourTempC }), readings: $state.snapshot(readings) },
 			...(catalysed
 				? {
-						catalyst: {
-							resin: cure,
-							massG: massG as number,
-							thicknessMm: thicknessMm as number,
-							mouldWallMm: mouldWallMm as number,
-							startTempC: startTempC as number,
-							roomTempC: roomTempC as number,
-							crackLimitC: crackLimitC as number,
-							neededS: neededS as number
-						}
+						catalyst: { massG, thicknessMm, mouldWallMm, startTempC, roomTempC, crackLimitC, neededS } as NonNullable<
+							ShelfCureQuestion['catalyst']
+						>
 					}
 				: {})
 		};
@@ -93,12 +82,12 @@
 	const CHART_PX = 290;
 	/** So long nothing was changed: it stands still, ms. */
 	const STANDS_MS = 250;
-	let ask: ((q: CureQuestion) => void) | undefined;
+	let ask: ((q: ShelfCureQuestion) => void) | undefined;
 	let ready = $state(false);
 	/** Something is dragged: the charts follow on the axes that they have. */
 	let moving = $state(false);
 	onMount(() => {
-		ask = latest((q) => usePlanner().tryForecast(q) as Promise<Outcome<CureAnswer>>, take);
+		ask = latest((q) => usePlanner().tryCure(q) as Promise<Outcome<CureAnswer>>, take);
 		ready = true;
 	});
 	function take(answer: Outcome<CureAnswer>) {

@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { Button } from 'flowbite-svelte';
-	import { FAULTS, GRADE_WORDS, GRADES } from '$lib/core/bench';
+	import { GRADE_WORDS, GRADES } from '$lib/core/bench';
+	import { FAULTS } from '$lib/core/faults';
 	import { FAULT_WORDS } from '$lib/core/faults';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import DayField from '$lib/ui/DayField.svelte';

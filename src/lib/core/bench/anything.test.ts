@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEMO_RESINS } from '../../server/seed/materials';
 import { pourPlan, type PourPlan } from '../plan/pourPlan';
-import { benchSteps, clocksOf, FAULTS, GRADES, inOrder, pourEvent, reducePour, type PourEvent } from '.';
+import { benchSteps, clocksOf, GRADES, inOrder, pourEvent, reducePour, type PourEvent } from '.';
+import { FAULTS } from '../faults';
 import { planOf } from './plan.testing';
 
 const T0 = 1.79e12;

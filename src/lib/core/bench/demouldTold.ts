@@ -1,8 +1,9 @@
 import type { DemouldSeen, DemouldSign } from '../cure';
 import type { PourPlan } from '../plan/pourPlan';
 import { HOLD_MARGIN } from '../shot/kinds/solid/solid';
-import { benchForecast, correctedPlan } from './correct';
-import type { Seen } from './events';
+import { benchForecast } from './correct';
+import { correctedPlan } from './corrected';
+import type { Seen } from './seenWords';
 import type { PourState } from './reduce';
 
 const SIGN: Readonly<Partial<Record<Seen, DemouldSign>>> = {

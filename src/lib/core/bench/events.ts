@@ -1,40 +1,15 @@
 import { z } from 'zod';
-import { DEVICES } from '../devices/reading';
+import { DEVICES } from '../devices/kinds';
 import { EARLIER_DEVICES, EARLIER_FAULTS, EARLIER_GRADES, idSchema, withIds } from '../earlierIds';
 import { FAULTS } from '../faults/faults';
+import { MOST_CAST_PICTURES } from './cast';
 import { GRADES } from './grades';
+import { SEEN } from './seenWords';
 import { SOURCES } from './source';
 
-export { FAULTS };
-export { GRADES, GRADE_WORDS, type Grade } from './grades';
 /** A fault and a grade by their ids, or as an earlier version stored them. */
 export const faultId = idSchema(FAULTS, EARLIER_FAULTS, 'There is no such fault.');
 export const gradeId = idSchema(GRADES, EARLIER_GRADES, 'Choose a grade.');
-
-/** What people judge a cure by, each one press with its time. */
-export const SEEN = [
-	'warm',
-	'strings',
-	'middle-turned',
-	'drip-turned',
-	'left-over-soft',
-	'left-over-rigid',
-	'demould-soft',
-	'demould-right',
-	'demould-locked'
-] as const;
-export type Seen = (typeof SEEN)[number];
-export const SEEN_WORDS: Readonly<Record<Seen, string>> = {
-	warm: 'Warm through the cup',
-	strings: 'It strings',
-	'middle-turned': 'The middle has turned',
-	'drip-turned': 'A thin drip has turned',
-	'left-over-soft': 'The left-over is still soft',
-	'left-over-rigid': 'The left-over is rigid',
-	'demould-soft': 'Tried: it is still soft',
-	'demould-right': 'It comes out right',
-	'demould-locked': 'It has locked'
-};
 
 const eventId = z.uuid({ error: 'An event needs an id of its own.' });
 const base = {
@@ -91,18 +66,6 @@ export type CastFindings = z.output<typeof castFindings>;
 /** A picture taken while a cast is graded: of one of its faults, or of all of it. */
 export const castPicture = z.strictObject({ photoId: z.uuid(), fault: faultId.optional() });
 export type CastPicture = z.output<typeof castPicture>;
-/** Most pictures that are taken of one cast at the bench. */
-export const MOST_CAST_PICTURES = 12;
-
-/**
- * Shrinkage of a cast against its master, percent; less than nothing: it is larger.
- * @example
- * shrinkagePercent({ masterMm: 100, sizeMm: 99.5 }); // 0.5
- */
-export function shrinkagePercent(f: Pick<CastFindings, 'masterMm' | 'sizeMm'>): number | undefined {
-	return f.masterMm && f.sizeMm ? 100 * (1 - f.sizeMm / f.masterMm) : undefined;
-}
-
 /** Something that happened at the bench. Events are only ever added; saving one twice changes nothing. */
 export const pourEvent = z.discriminatedUnion('kind', [
 	z.strictObject({

@@ -13,27 +13,16 @@ export {
 	type StepRef
 } from './steps';
 export { retimed, stepsOf, withSteps } from './steps/kept';
-export {
-	castFindings,
-	SEEN,
-	SEEN_WORDS,
-	type Seen,
-	FAULTS,
-	GRADE_WORDS,
-	GRADES,
-	pourEvent,
-	shrinkagePercent,
-	MOST_CAST_PICTURES,
-	type CastFindings,
-	type CastPicture,
-	type Grade,
-	type PourEvent
-} from './events';
+export { castFindings, pourEvent, type CastFindings, type CastPicture, type PourEvent } from './events';
+export { MOST_CAST_PICTURES, shrinkagePercent } from './cast';
+export { GRADE_WORDS, GRADES, type Grade } from './grades';
+export { SEEN, SEEN_WORDS, type Seen } from './seenWords';
 export { cupClocks, inOrder, reducePour, type CupTemp, type Graded, type PourState } from './reduce';
 export { evidenceOf, partHeat } from './evidence';
 export { mostPressingFirst, type Clock } from './clock';
 export { clocksOf } from './clocks';
-export { benchForecast, correctedPlan, type BenchForecast } from './correct';
+export { benchForecast } from './correct';
+export { correctedPlan, type BenchForecast } from './corrected';
 export { lateAdvice } from './late';
 export { paceOf, type Pace } from './pace';
 export { mixedMassG, shotMassG, takenG } from './taken';

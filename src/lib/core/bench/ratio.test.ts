@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { lessonPlan } from '../practice';
 import { WORKSHOP_DEFAULTS } from '../workshop';
-import { holdFloorKpa, type PourPlan } from '../plan/pourPlan';
+import { type PourPlan } from '../plan/pourPlan';
+import { holdFloorKpa } from '../plan/marks';
 import { benchSteps, offRatio, ratioNow, takenG, targetOf } from '.';
 
 const plan: PourPlan = {

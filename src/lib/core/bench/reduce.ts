@@ -1,5 +1,8 @@
 import { counts, sourceOf } from './provenance';
-import type { CastFindings, CastPicture, FAULTS, Grade, PourEvent, Seen } from './events';
+import type { CastFindings, CastPicture, PourEvent } from './events';
+import type { FAULTS } from '../faults/faults';
+import type { Grade } from './grades';
+import type { Seen } from './seenWords';
 import { cupAt, type CupClock } from '../plan/cupClock';
 import type { SeenAt } from './seen';
 import { stepName, type BenchStep } from './steps';

@@ -3,7 +3,7 @@ import type { CureRecord } from '../cure';
 import { sections } from '../cure/sections';
 import { SPREADS } from '../cure/spread';
 import { clockCups, resinIn, type PourPlan } from '../plan/pourPlan';
-import type { Seen } from './events';
+import type { Seen } from './seenWords';
 
 /** What was seen, and when, s after combining. */
 export interface SeenAt {

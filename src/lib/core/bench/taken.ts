@@ -1,4 +1,4 @@
-import { layerAmount } from '../shot/layer';
+import { layerAmount } from '../shot/layerAmount';
 import type { PourPlan } from '../plan/pourPlan';
 import type { PourState } from './reduce';
 import { cupStep, type BenchStep } from './steps';

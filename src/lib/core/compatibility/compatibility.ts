@@ -1,6 +1,7 @@
 import type { MasterMaterial } from '../master/materials';
 import { isPaintable } from '../shelf/release';
-import { chemistryOf, type ResinRecord } from '../shelf/resin';
+import { chemistryOf } from '../shelf/chemistry';
+import type { ResinRecord } from '../shelf/resin';
 import type { RubberRecord } from '../shelf/rubber';
 import type { Warning } from '../working';
 import type { Experience, RigidSource, Thing } from './things';

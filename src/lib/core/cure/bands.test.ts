@@ -12,7 +12,8 @@ import {
 } from './bands';
 import { calibrate } from './calibrate';
 import { cup, cupFigures, type CupInput } from './cup';
-import { bandsAlong, forecast, forecastBands } from './forecast';
+import { bandsAlong } from './bandsAlong';
+import { forecast, forecastBands } from './forecast';
 import { solveLayered } from './layered';
 import type { CureRecord } from './record';
 import { sections } from './sections';

@@ -34,7 +34,6 @@ export {
 } from './catalystPlan';
 export {
 	forecast,
-	bandsAlong,
 	forecastBands,
 	forecastInput,
 	RECOAT_CONVERSION,
@@ -42,3 +41,4 @@ export {
 	type ForecastBands,
 	type ForecastInput
 } from './forecast';
+export { bandsAlong } from './bandsAlong';

@@ -1,11 +1,5 @@
-export {
-	DEVICES,
-	DEVICE_NAMES,
-	deviceCommand,
-	type DeviceCommand,
-	type DeviceKind,
-	type DeviceReading
-} from './reading';
+export { deviceCommand, type DeviceCommand } from './reading';
+export { DEVICES, DEVICE_NAMES, type DeviceKind, type DeviceReading } from './kinds';
 export { instrumentInput, postedReading, type InstrumentInput, type PostedReading } from './instrument';
 export { loadG, noise, potGaugeKpa, SIMULATED, simulatedReading, type SimulatedShop } from './simulated';
 export { judgeReading, SILENT_AFTER_S, type DeviceState, type Judgement } from './judge';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { DEVICES } from './reading';
+import { DEVICES } from './kinds';
 
 /** An instrument as it is set up: what it reads and what people call it. */
 export const instrumentInput = z.strictObject({

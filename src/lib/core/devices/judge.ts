@@ -1,4 +1,4 @@
-import type { DeviceKind, DeviceReading } from './reading';
+import type { DeviceKind, DeviceReading } from './kinds';
 
 /** Longer without a word, and a device counts as silent, s. */
 export const SILENT_AFTER_S = 3;

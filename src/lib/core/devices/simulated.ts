@@ -1,5 +1,6 @@
 import { cupAt, type CupClock } from '../plan/cupClock';
-import type { DeviceCommand, DeviceKind, DeviceReading } from './reading';
+import type { DeviceCommand } from './reading';
+import type { DeviceKind, DeviceReading } from './kinds';
 
 /** The shop that the simulated devices stand in. All of it invented; no product's figures. */
 export interface SimulatedShop {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import jStat from 'jstat';
 import { describe, expect, it } from 'vitest';
-import { FAULTS } from '../bench';
+import { FAULTS } from '.';
 import { associate, CAUSES, fisher, rankCauses, type Evidence } from '.';
 
 const good: Evidence = {

@@ -1,5 +1,6 @@
 import { calculation } from '../calculation';
-import { dewPointC, dewPointInput } from './dewPoint';
+import { dewPointC } from './dewPoint';
+import { dewPointInput } from './dewPointInput';
 
 /** `dew-point` of the open interface. */
 export const dewPointCalculation = calculation(

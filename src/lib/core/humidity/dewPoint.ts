@@ -1,16 +1,3 @@
-import { z } from 'zod';
-
-export const dewPointInput = z.strictObject({
-	tempC: z
-		.number({ error: 'Type the air temperature, such as 23 C.' })
-		.min(-45, 'Below −45 °C the formula does not hold.')
-		.max(60, 'Above 60 °C the formula does not hold.'),
-	relativeHumidity: z
-		.number({ error: 'Type the relative humidity in percent, such as 45.' })
-		.positive('Relative humidity is more than 0 %.')
-		.max(100, 'Relative humidity is at most 100 %.')
-});
-
 /** How far above the dew point a mould face should stay, °C (common practice, no source). */
 export const FACE_MARGIN_C = 3;
 
@@ -20,7 +7,7 @@ export const FACE_MARGIN_C = 3;
  * @example
  * dewPointC({ tempC: 25, relativeHumidity: 60 }); // 16.693
  */
-export function dewPointC(input: z.infer<typeof dewPointInput>): number {
+export function dewPointC(input: { tempC: number; relativeHumidity: number }): number {
 	const gamma = Math.log(input.relativeHumidity / 100) + (17.62 * input.tempC) / (243.12 + input.tempC);
 	return (243.12 * gamma) / (17.62 - gamma);
 }

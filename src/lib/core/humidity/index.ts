@@ -1,3 +1,4 @@
-export { dewPointC, dewPointInput, FACE_MARGIN_C } from './dewPoint';
+export { dewPointC, FACE_MARGIN_C } from './dewPoint';
+export { dewPointInput } from './dewPointInput';
 export { isTooDamp } from './tooDamp';
 export { dewPointCalculation } from './calculation';

@@ -1,5 +1,7 @@
 import { z } from 'zod';
-import { castFindings, FAULTS, GRADES } from '../bench/events';
+import { castFindings } from '../bench/events';
+import { FAULTS } from '../faults/faults';
+import { GRADES } from '../bench/grades';
 
 const who = z.string().trim().min(1, 'Say who corrects it.').max(60, 'Keep it under 60 characters.');
 const why = z.string().trim().min(1, 'Say why.').max(300, 'Keep it under 300 characters.');

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { GRADE_WORDS, type Grade } from '../bench/events';
+import { GRADE_WORDS, type Grade } from '../bench/grades';
 import { FAULT_WORDS, FAULTS, type Fault } from '../faults';
 import { parseQuantity, type QuantityKind, type UnitSystem } from '../units';
 

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { masterSizeInput } from './sizes';
 import { note } from '../shelf/fields';
-import { SOLID_SHAPES, type SolidShape } from '../volume/solids';
+import { SOLID_SHAPES, type SolidShape } from '../volume/solidInput';
 import { masterRecord, referenceSize, SEALINGS, SURFACES, type MasterRecord } from './master';
 import { MASTER_MATERIALS } from './materials';
 import { volumeReading, type VolumeReading } from './reading';

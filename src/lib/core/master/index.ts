@@ -1,7 +1,6 @@
 export {
 	masterRecord,
 	displacedMl,
-	UNMEASURED,
 	masterVolumeMl,
 	referenceSize,
 	SEALINGS,
@@ -44,3 +43,4 @@ export {
 } from './shape';
 export { LOOKS, lookForm, trapsFromLook, type LookForm } from './look';
 export { MASTER_MATERIALS, type MasterMaterial } from './materials';
+export { UNMEASURED } from './unmeasured';

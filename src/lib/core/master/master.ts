@@ -93,10 +93,6 @@ export function masterVolumeMl(record: Pick<MasterRecord, 'readings' | 'used'>):
 	return reading && readVolume(reading).volumeMl;
 }
 
-/** Why no shot is sized for a master yet. */
-export const UNMEASURED =
-	'Its volume is not known yet: measure it on its page, or fill its mould with water at the first look.';
-
 /**
  * What a master takes up in its rubber at the least, ml: all that is known of it. While nothing is, the rubber that is
  * worked out with it is the most that the mould can take.

@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { FILE_UNIT_MM, type FileUnit } from '../mesh/types';
 import { digits } from '../units';
 import { displacementInput, displacement } from '../volume/displacement';
-import { solidInput, solidVolumeMl } from '../volume/solids';
+import { solidInput } from '../volume/solidInput';
+import { solidVolumeMl } from '../volume/solids';
 import { waterDensityGPerMl } from '../volume/waterDensity';
 import type { WorkingLine } from '../working';
 

@@ -1,5 +1,6 @@
 import { calculation } from '../calculation';
-import { correctPour, correctPourInput } from './correctPour';
+import { correctPour } from './correctPour';
+import { correctPourInput } from './correctPourInput';
 import { mix, mixInput } from './mix';
 
 /** `mix` of the open interface. */

@@ -21,13 +21,6 @@ export {
 export { taughtFor, type PulledPresses } from './taught';
 export { benchStep, type BenchStep } from './step';
 export { movedStamps, stamp, type Stamp } from './stamps';
-export {
-	clockCups,
-	holdFloorKpa,
-	marksOf,
-	mixOneCupS,
-	pourPlan,
-	resinIn,
-	type ClockCup,
-	type PourPlan
-} from './pourPlan';
+export { clockCups, pourPlan, resinIn, type ClockCup, type PourPlan } from './pourPlan';
+export { holdFloorKpa, marksOf, mixOneCupS } from './marks';
+export { sizing, sizingWhatIf, type Sizing, type SizingQuestion } from './sizing';

@@ -4,11 +4,11 @@ import { sectionsInput } from '../cure/sections';
 import { cureRecord, fillerMixInput, type CureRecord, type FillerMix } from '../cure/record';
 import { MEASURING_SCHOOLS } from '../mix/measuring';
 import { MOULD_KINDS } from '../mould/kinds/names';
-import { amountShape, catalystShape, colourDose, layer, layerAmount, namedAmount } from '../shot/layer';
+import { amountShape, catalystShape, colourDose, layer, namedAmount } from '../shot/layer';
+import { layerAmount } from '../shot/layerAmount';
 import { POUR_PLACE_KEYS, POUR_WAY_KEYS, STEP_ROLES } from '../shot/pouring';
 import { stamp } from './stamps';
 import { benchStep, keptWarning } from './step';
-import { cupMarkHeightMm, squareCupDiameterMm } from '../mix/cupLoss';
 
 const timeBand = z.object({ lowS: z.number(), highS: z.number(), mostly: z.string() });
 
@@ -143,27 +143,6 @@ export const pourPlan = z.object({
 });
 export type PourPlan = z.input<typeof pourPlan>;
 
-/**
- * Straight cups for a school that measures by marks, mm: colours each in a cup that suits them, since a small
- * share in
- * the cup of the whole would stand a few millimetres high; everything else in the cup of the plan.
- * @example
- * marksOf(planOf(), planOf()); // { wideMm: 41, aMm: 41.659, bMm: 41.659 }
- */
-export function marksOf(
-	plan: Pick<PourPlan, 'cups' | 'cupDiameterMm'>,
-	cup: { a: { volumeMl: number }; b: { volumeMl: number } }
-): { wideMm: number; aMm: number; bMm: number } {
-	const wideMm = plan.cups
-		? squareCupDiameterMm(Math.max(cup.a.volumeMl, cup.b.volumeMl))
-		: plan.cupDiameterMm;
-	return {
-		wideMm,
-		aMm: cupMarkHeightMm(cup.a.volumeMl, wideMm),
-		bMm: cupMarkHeightMm(cup.b.volumeMl, wideMm)
-	};
-}
-
 /** A cup whose clock is asked for: with its fillers where they are known to heat, else the resin alone. */
 export interface ClockCup {
 	massG: number;
@@ -206,23 +185,3 @@ export function clockCups(
  */
 export const resinIn = (cup: Pick<ClockCup, 'fillerMix'>, cure: CureRecord): CureRecord =>
 	cup.fillerMix ? { ...cure, fillerMix: cup.fillerMix } : cure;
-
-/** Under this share of its target a hold loses what it is for (a default of ours). */
-const HOLD_FLOOR = 0.95;
-
-/**
- * The least gauge pressure of a hold, kPa: under it the pressure is topped up, within the rating.
- * @example
- * holdFloorKpa(275); // 261.25
- */
-export const holdFloorKpa = (targetGaugeKpa: number) => targetGaugeKpa * HOLD_FLOOR;
-
-/**
- * Planned mixing of one cup, s: colours poured together share the mixing step, one cup after another.
- * @example
- * mixOneCupS(planOf()); // 40
- */
-export function mixOneCupS(plan: Pick<PourPlan, 'steps' | 'cups'>): number | undefined {
-	const all = plan.steps.find((s) => s.role === 'mix')?.durationS;
-	return all === undefined ? undefined : all / Math.max(1, plan.cups?.length ?? 1);
-}

@@ -1,7 +1,8 @@
 import type { DeviceCommand } from '../devices/reading';
 import { potGaugeKpa, type SimulatedShop } from '../devices/simulated';
 import { dewPointC, FACE_MARGIN_C } from '../humidity/dewPoint';
-import type { Grade, FAULTS } from '../bench/events';
+import type { Grade } from '../bench/grades';
+import type { FAULTS } from '../faults/faults';
 import type { PourPlan } from '../plan/pourPlan';
 import { ratioNow } from '../bench/ratio';
 import type { PourState } from '../bench/reduce';

@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { digits } from '../units';
 import type { Warning } from '../working';
 import { name, note, typical, usual } from './fields';
-import { isCatalysed, type ResinRecord } from './resin';
+import { isCatalysed } from './chemistry';
+import type { ResinRecord } from './resin';
 
 /** What a colour may be. */
 export const COLOUR_KINDS = ['dye', 'pigment paste', 'mica', 'glow powder', 'pearl powder'] as const;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { isTooDamp } from '../humidity';
 import { digits } from '../units';
-import type { Warning } from '../working';
+import { TIN_PARTS, type ContainerHealth } from './inUse';
 
 const DAY_MS = 86_400_000;
 const day = (what: string) =>
@@ -9,7 +9,7 @@ const day = (what: string) =>
 
 const containerFields = z.object({
 	materialId: z.string().min(1, 'Choose what is in it.'),
-	part: z.enum(['A', 'B', 'whole'], { error: 'Say whether it is A, B or the whole.' }),
+	part: z.enum(TIN_PARTS, { error: 'Say whether it is A, B or the whole.' }),
 	lot: z.string().trim().max(60, 'Keep the lot under 60 characters.').default(''),
 	sizeG: z
 		.number({ error: 'Type what it held when full, such as 5 kg.' })
@@ -58,31 +58,6 @@ export const containerChange = containerFields
 export type ContainerChange = z.output<typeof containerChange>;
 export type ContainerRecord = z.output<typeof containerRecord>;
 
-/**
- * The tins that a pour of a material takes from, by part: the first that is in use, in the order of the shelf (oldest
- * first). This is the one place where that is decided.
- * @example
- * tinsInUse([
- *   { id: '1', part: 'A', emptied: true, remainingG: 0 },
- *   { id: '2', part: 'A', emptied: false, remainingG: 400 }
- * ]).a?.id; // '2'
- */
-export function tinsInUse<T extends { part: ContainerRecord['part']; emptied: boolean; remainingG: number }>(
-	tins: readonly T[]
-): { a?: T; b?: T } {
-	const first = (parts: readonly string[]) =>
-		tins.find((t) => !t.emptied && t.remainingG > 0 && parts.includes(t.part));
-	const [a, b] = [first(['A', 'whole']), first(['B'])];
-	return { ...(a ? { a } : {}), ...(b ? { b } : {}) };
-}
-
-/** How far a container may be trusted, and why. */
-export interface ContainerHealth {
-	level: 'fine' | 'watch' | 'doubtful';
-	reasons: string[];
-	openDays?: number;
-}
-
 /** Below this share of its size a container is running out (common practice, no source). */
 export const LOW_SHARE = 0.15;
 
@@ -130,33 +105,6 @@ export function containerHealth(
 	if (reasons.length > 0 && limits === LIMITS.isocyanate && !c.flushed)
 		reasons.push('never flushed with dry gas');
 	return { level, reasons, ...(openDays === undefined ? {} : { openDays }) };
-}
-
-/**
- * What is old or doubtful about the tins that a pour takes from, said before anything is poured out of them.
- * @example
- * stockWarnings({ a: { level: 'doubtful', reasons: ['open for 212 days'] } })[0]?.message; // 'A in use is doubtful: open for 212 days.'
- */
-export function stockWarnings(tins: {
-	a?: ContainerHealth | undefined;
-	b?: ContainerHealth | undefined;
-	/** There is one tin, and no A and B. */
-	whole?: boolean;
-}): Warning[] {
-	return (['a', 'b'] as const).flatMap((part) => {
-		const health = tins[part];
-		if (!health || health.level === 'fine') return [];
-		const doubtful = health.level === 'doubtful';
-		return [
-			{
-				code: `old-stock-${part}`,
-				message: `${tins.whole ? 'The tin' : part.toUpperCase()} in use is ${doubtful ? 'doubtful' : 'no longer fresh'}: ${health.reasons.join(', ')}.`,
-				action: doubtful
-					? 'Try a small cup first: foam, soft spots or another speed show there, not in the cast.'
-					: 'Look into the tin: skin, crystals or cloudiness mean a trial cup first.'
-			}
-		];
-	});
 }
 
 /**

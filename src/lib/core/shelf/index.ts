@@ -15,9 +15,7 @@ export {
 } from './usual';
 export { name, note } from './fields';
 export {
-	chemistryOf,
 	cureOf,
-	isCatalysed,
 	mixable,
 	mixedDensityGPerMl,
 	ratiosOf,
@@ -27,6 +25,8 @@ export {
 	type ResinRecord,
 	type TaughtResin
 } from './resin';
+export { chemistryOf, isCatalysed, RESIN_FAMILIES, type ResinFamily } from './chemistry';
+export { tryCure, type ShelfCureQuestion } from './cureSheet';
 export { shotsLeft } from './shotsLeft';
 export {
 	coloursOf,
@@ -43,13 +43,11 @@ export {
 	containerChange,
 	type ContainerChange,
 	containerSpeed,
-	tinsInUse,
 	LOW_SHARE,
 	remainingG,
-	stockWarnings,
-	type ContainerHealth,
 	type ContainerRecord
 } from './container';
+export { stockWarnings, TIN_PARTS, tinsInUse, type ContainerHealth } from './inUse';
 export { consistency, fillerRecord, settlingMm, type Consistency, type FillerRecord } from './filler';
 export {
 	COLOUR_DROPS_PER_ML,
@@ -68,14 +66,11 @@ export {
 	type ScaledColour
 } from './colour';
 export {
-	FLASH_OFF_S,
-	flashOffS,
 	isPaintable,
 	PAINTABLE,
-	RELEASE_KINDS,
 	releaseRecord,
 	thermoplasticRecord,
-	type ReleaseKind,
 	type ReleaseRecord,
 	type ThermoplasticRecord
 } from './release';
+export { FLASH_OFF_S, flashOffS, RELEASE_KINDS, type ReleaseKind } from './flashOff';

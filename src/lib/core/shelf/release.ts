@@ -1,9 +1,6 @@
 import { z } from 'zod';
+import { RELEASE_KINDS, type ReleaseKind } from './flashOff';
 import { name, note, typical, usual } from './fields';
-
-/** What keeps two things apart. */
-export const RELEASE_KINDS = ['silicone spray', 'non-silicone spray', 'wax', 'talc', 'barrier coat'] as const;
-export type ReleaseKind = (typeof RELEASE_KINDS)[number];
 
 /** Whether a cast that left it takes paint once it is wiped (common practice, no source). */
 export const PAINTABLE: Readonly<Record<ReleaseKind, boolean>> = {
@@ -12,15 +9,6 @@ export const PAINTABLE: Readonly<Record<ReleaseKind, boolean>> = {
 	wax: false,
 	talc: true,
 	'barrier coat': true
-};
-
-/** Time to flash off or dry when its sheet gives none, s (common practice, no source). */
-export const FLASH_OFF_S: Readonly<Record<ReleaseKind, number>> = {
-	'silicone spray': 300,
-	'non-silicone spray': 300,
-	wax: 600,
-	talc: 0,
-	'barrier coat': 600
 };
 
 /** A release or barrier as it stands on the shelf. */
@@ -53,15 +41,6 @@ export type ReleaseRecord = z.output<typeof releaseRecord>;
  */
 export function isPaintable(release: Pick<ReleaseRecord, 'kind' | 'paintable'>): boolean {
 	return release.paintable === 'as its kind' ? PAINTABLE[release.kind] : release.paintable === 'yes';
-}
-
-/**
- * How long a release dries before it is poured on, s.
- * @example
- * flashOffS({ kind: 'silicone spray' }); // 300
- */
-export function flashOffS(release: Pick<ReleaseRecord, 'kind' | 'flashOffS'>): number {
-	return release.flashOffS ?? FLASH_OFF_S[release.kind];
 }
 
 /** A re-meltable mould material, softened in hot water and pressed on. */

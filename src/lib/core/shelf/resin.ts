@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { chemistryOf, isCatalysed, RESIN_FAMILIES } from './chemistry';
 import { constant, density, name, note, parts, share, timeS, typical, usual, viscosity } from './fields';
 import { DEFAULT_CATALYST_DENSITY } from '../mix/catalyst';
 import { bPerAByVolume, bPerAByWeight, checkRatio, type Ratio } from '../mix/ratio';
@@ -11,20 +12,7 @@ import type { CureRecord } from '../cure/record';
 
 export const resinFields = z.object({
 	name: name('resin'),
-	family: z.enum(
-		[
-			'fast urethane',
-			'slow urethane',
-			'gradual urethane',
-			'water-clear urethane',
-			'flexible urethane',
-			'epoxy',
-			'general-purpose polyester',
-			'clear polyester',
-			'water-extended polyester'
-		],
-		{ error: 'Choose a family.' }
-	),
+	family: z.enum(RESIN_FAMILIES, { error: 'Choose a family.' }),
 	densityAGPerMl: density('A'),
 	densityBGPerMl: density('B').optional(),
 	weightA: parts('A by weight'),
@@ -211,25 +199,6 @@ function viscosityPoints(r: ResinFields): ViscosityPoint[] {
  */
 export function viscosityOf(record: ResinRecord, tempC: number): number {
 	return viscosityAt(viscosityPoints(record), tempC);
-}
-
-/**
- * Whether a family is cured by a share of catalyst instead of a B.
- * @example
- * isCatalysed('clear polyester'); // true
- */
-export function isCatalysed(family: ResinRecord['family']): boolean {
-	return family.endsWith('polyester');
-}
-
-/**
- * What a family is to the cure engine and to the cautions.
- * @example
- * chemistryOf('clear polyester'); // 'polyester'
- */
-export function chemistryOf(family: ResinRecord['family']): 'urethane' | 'polyester' | 'epoxy' {
-	if (isCatalysed(family)) return 'polyester';
-	return family === 'epoxy' ? 'epoxy' : 'urethane';
 }
 
 /** A resin with its ratio settled: what mixing sums need. */

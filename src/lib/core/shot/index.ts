@@ -10,10 +10,11 @@ export {
 } from './kinds/solid/solid';
 export type { BatchBound, MeasuringSchools, ShotBatch, SolidShot } from './batch';
 export type { ColourCup, ColourDose } from './dose';
-export { keptLayer, layerAmount, type Layer } from './layer';
+export { keptLayer, type Layer } from './layer';
+export { layerAmount } from './layerAmount';
 export { embedInput, type Embed } from './embeds';
 export { shotInputs, type ShotInputs } from './inputs';
-export { CAST_MODULES } from './kinds';
+export { CASTS } from './kinds/asked';
 export type { CastField, CastFieldContext } from './kinds/fields';
 export { SHOT_KINDS, type ShotKind } from './kinds/names';
 export type { PlannedShot, ShotContext, ShotFiller, ShotRecipe, SprueSizes } from './planned';
@@ -21,34 +22,19 @@ export { planShot, withShare } from './planShot';
 export { thickestOf, type Thickest } from './thickest';
 export { clearLayers, liftG, type ClearLayer } from './kinds/clear/plan';
 export { orderTakesG, shortOnShelf, type PartShort } from './onShelf';
-export { DUST_G_PER_M2 } from './kinds/cold/plan';
-export { standingCoatMm, STANDS, YIELD_PA } from './kinds/brushed/plan';
-export { colourCups, togetherPotLifeS, wholeShares } from './colours';
+export { DUST_G_PER_M2 } from './kinds/cold/dust';
+export { standingCoatMm, YIELD_PA } from './kinds/brushed/plan';
+export { STANDS } from './kinds/brushed/stands';
+export { colourCups, togetherPotLifeS } from './colours';
+export { wholeShares } from './shares';
 export { castAreaMm2 } from './kinds/rotocast/plan';
-export {
-	RECOAT_SCHOOLS,
-	rotocast,
-	rotocastInput,
-	TURNS_WANTED,
-	type Rotocast,
-	type RotocastLayer
-} from './kinds/rotocast/rotocast';
-export {
-	copyBalance,
-	copyInput,
-	FILL_KINDS,
-	FILLS,
-	type CopyBalance,
-	type Fill
-} from './kinds/filled/filled';
-export {
-	INSERT_MATERIALS,
-	INSERT_WAYS,
-	insertInput,
-	settleInsert,
-	type Insert,
-	type InsertMaterial
-} from './kinds/filled/insert';
+export { rotocast, rotocastInput, type Rotocast, type RotocastLayer } from './kinds/rotocast/rotocast';
+export { RECOAT_SCHOOLS, TURNS_WANTED } from './kinds/rotocast/schools';
+export { copyBalance, copyInput, type CopyBalance } from './kinds/filled/filled';
+export { FILL_KINDS, FILLS, type Fill } from './kinds/filled/fills';
+export { insertInput, type Insert } from './kinds/filled/insert';
+export { INSERT_MATERIALS, INSERT_WAYS, type InsertMaterial } from './kinds/filled/materials';
+export { settleInsert } from './kinds/filled/settleInsert';
 export { sensitivity, whatHelps, type OtherResin, type WhatIf } from './whatIf';
 export { copyCost, costInput, handsPerCopyS, type CopyCost, type CostInput } from './cost';
 export { shotAnswer, shotQuery, type ShotAnswer, type ShotQuery } from './open';

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { tempC } from '../cure/cup';
 import { MEASURING_SCHOOLS } from '../mix/measuring';
 import { embedInput } from './embeds';
-import { FILL_KINDS } from './kinds/filled/filled';
+import { FILL_KINDS } from './kinds/filled/fills';
 import { insertInput } from './kinds/filled/insert';
 import { SHOT_KINDS } from './kinds/names';
 import { POUR_PLACE_KEYS, POUR_WAY_KEYS } from './pouring';

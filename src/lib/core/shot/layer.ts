@@ -62,21 +62,6 @@ export const layer = times.extend({
 });
 export type Layer = z.output<typeof layer>;
 
-/**
- * All that is mixed for a layer: parts, catalyst and fillers.
- * @example
- * layerAmount({ a: { massG: 10, volumeMl: 9 }, b: { massG: 9, volumeMl: 9 }, fillers: [] }); // { massG: 19, volumeMl: 18 }
- */
-export function layerAmount(
-	l: Pick<Layer, 'a' | 'b' | 'catalyst' | 'fillers'>
-): z.output<typeof amountShape> {
-	const all = [l.a, l.b, ...(l.catalyst ? [l.catalyst] : []), ...(l.fillers ?? [])];
-	return {
-		massG: all.reduce((sum, x) => sum + x.massG, 0),
-		volumeMl: all.reduce((sum, x) => sum + x.volumeMl, 0)
-	};
-}
-
 /** A layer as the version before kept it with a shot: all its clocks ran from the pour of the first layer. */
 type EarlierLayer = Omit<Layer, 'pouredS'> & { startS: number };
 

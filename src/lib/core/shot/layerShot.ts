@@ -16,9 +16,10 @@ import type { CopyBalance } from './kinds/filled/filled';
 import type { LayerSpec, TimedLayer } from './layerSpec';
 import type { Inputs } from './inputs';
 import type { PlannedShot, ShotContext } from './planned';
-import { RECOAT_SCHOOLS } from './kinds/rotocast/rotocast';
+import { RECOAT_SCHOOLS } from './kinds/rotocast/schools';
 import type { ShotBatch } from './batch';
-import { layerAmount, type Layer } from './layer';
+import type { Layer } from './layer';
+import { layerAmount } from './layerAmount';
 import { HOLD_MARGIN, scaleWarnings } from './kinds/solid/solid';
 
 /** Layers of one copy that are planned at most: more is another job, and each of them costs its sums. */

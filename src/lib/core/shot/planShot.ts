@@ -1,12 +1,13 @@
 import { isTooDamp } from '../humidity';
 import { bandOfTime, layersBand, sectionsBands, type LayersQuestion, type TimeBand } from '../cure/bands';
-import { chemistryOf, cureOf, isCatalysed, type TaughtResin } from '../shelf/resin';
+import { chemistryOf, isCatalysed } from '../shelf/chemistry';
+import { cureOf, type TaughtResin } from '../shelf/resin';
 import { usualWarnings } from '../shelf/usual';
 import { digits } from '../units';
 import type { Warning } from '../working';
 import type { SolidShot } from './batch';
 import type { Inputs } from './inputs';
-import { CAST_MODULES } from './kinds';
+import { CAST_PLANS } from './kinds';
 import type { PlannedShot, ShotContext } from './planned';
 
 /** Air from which this workshop does not pour urethane, said while there is still time to dry the room. */
@@ -30,7 +31,7 @@ function airWarnings(inputs: Inputs, { settings, resin }: ShotContext): Warning[
  */
 export function planShot(inputs: Inputs, records: ShotContext, bands = true): PlannedShot {
 	const context = { ...records, resin: withShare(records.resin, inputs.catalystPercent) };
-	const { stack, ...planned } = CAST_MODULES[inputs.kind].plan(inputs, context);
+	const { stack, ...planned } = CAST_PLANS[inputs.kind](inputs, context);
 	const { shot } = planned;
 	return {
 		...planned,

@@ -1,6 +1,6 @@
 import { search, type Findable } from '$lib/core/search';
 import { MOULD_MODULES, STATE_WORDS } from '$lib/core/mould';
-import { CAST_MODULES } from '$lib/core/shot';
+import { CASTS } from '$lib/core/shot';
 import type { MaterialKind } from '../db/models';
 import { listContainers } from './containers';
 import { listPulls } from './ledger';
@@ -50,7 +50,7 @@ async function records(): Promise<Findable[]> {
 		...shots.map((s): Findable => ({
 			kind: 'shot',
 			title: `Shot ${s.number}: ${names.get(s.masterId) ?? ''}`,
-			detail: CAST_MODULES[s.inputs.kind ?? 'solid'].words.name,
+			detail: CASTS[s.inputs.kind ?? 'solid'].words.name,
 			href: `/shots/${s.id}`
 		})),
 		...materials.flatMap(({ kind, list }) =>

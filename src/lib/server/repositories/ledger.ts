@@ -1,5 +1,6 @@
 import { QueryTypes } from 'sequelize';
-import type { FAULTS, Grade } from '$lib/core/bench';
+import type { Grade } from '$lib/core/bench';
+import type { FAULTS } from '$lib/core/faults';
 import type { Pull } from '$lib/core/ledger';
 import { db } from '../db/connection';
 import { RowCache } from '../db/rowCache';

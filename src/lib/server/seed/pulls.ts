@@ -1,4 +1,5 @@
-import { FAULTS, type Grade, type PourEvent, stepsOf } from '$lib/core/bench';
+import { type Grade, type PourEvent, stepsOf } from '$lib/core/bench';
+import { FAULTS } from '$lib/core/faults';
 import type { PourPlan } from '$lib/core/plan';
 import { shotInputs } from '$lib/core/shot';
 import { db } from '../db/connection';

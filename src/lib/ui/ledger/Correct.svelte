@@ -2,7 +2,8 @@
 	import { Button } from 'flowbite-svelte';
 	import { enhance } from '$app/forms';
 	import { CORRECTABLE } from '$lib/core/ledger';
-	import { FAULTS, GRADE_WORDS, GRADES, type Grade } from '$lib/core/bench';
+	import { GRADE_WORDS, GRADES, type Grade } from '$lib/core/bench';
+	import { FAULTS } from '$lib/core/faults';
 	import { FAULT_WORDS, type Fault } from '$lib/core/faults';
 	import type { KeptCorrection, Pull } from '$lib/core/ledger';
 	import ChoiceField from '../ChoiceField.svelte';

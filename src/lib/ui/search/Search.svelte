@@ -4,7 +4,7 @@
 	import { latest } from '$lib/workers/latest';
 	import { PAGES } from './pages';
 
-	/** Finds anything: one key opens it, arrows choose, Enter goes there, Escape closes. */
+	/** Finds anything: arrows choose, Enter goes there, Escape closes. */
 	let dialog: HTMLDialogElement;
 	let open = $state(false);
 	let text = $state('');
@@ -38,9 +38,10 @@
 	);
 	$effect(() => ask(text));
 
-	export function show(): void {
+	/** @param typed what is looked for already */
+	export function show(typed = ''): void {
 		if (open) return;
-		[text, at, open] = ['', 0, true];
+		[text, at, open] = [typed, 0, true];
 		dialog.showModal();
 	}
 	function go(to: Findable | undefined): void {
@@ -59,18 +60,7 @@
 			go(shown[at]);
 		}
 	}
-	/** Anywhere but in a field: a slash, or Ctrl and K. */
-	function opens(event: KeyboardEvent) {
-		const typing = (event.target as HTMLElement).closest('input:not([type=radio]):not([type=checkbox]), textarea, select');
-		const wanted =
-			(event.key === '/' && !typing && !event.ctrlKey && !event.metaKey) || (event.key === 'k' && (event.ctrlKey || event.metaKey));
-		if (!wanted) return;
-		event.preventDefault();
-		show();
-	}
 </script>
-
-<svelte:window onkeydown={opens} />
 
 <!-- Escape closes a dialog by itself -->
 <!-- svelte-ignore a11y_click_events_have_key_events -->

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Writable } from 'svelte/store';
 	import { flashOffS, type FillerRecord, type ReleaseRecord } from '$lib/core/shelf';
-	import { CAST_MODULES, type ShotInputs } from '$lib/core/shot';
+	import { CASTS, type ShotInputs } from '$lib/core/shot';
 	import AddInPlace from '../shelf/AddInPlace.svelte';
 	import ChoiceField from '../ChoiceField.svelte';
 	import QuantityField from '../QuantityField.svelte';
@@ -19,7 +19,7 @@
 	let { form, problemAt, releaseError, releases, fillers, recipes }: Props = $props();
 	const units = useUnits();
 	const release = $derived(releases.find((r) => r.id === $form.releaseId));
-	const { words } = $derived(CAST_MODULES[$form.kind]);
+	const { words } = $derived(CASTS[$form.kind]);
 	const filler = $derived(fillers.find((f) => f.id === $form.fillerId));
 </script>
 

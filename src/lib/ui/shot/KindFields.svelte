@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Writable } from 'svelte/store';
-	import { CAST_MODULES, type CastField, type CastFieldContext, type ShotInputs } from '$lib/core/shot';
+	import { CASTS, type CastField, type CastFieldContext, type ShotInputs } from '$lib/core/shot';
 	import ChoiceField from '../ChoiceField.svelte';
 	import QuantityField from '../QuantityField.svelte';
 	import { useUnits } from '../units.svelte';
@@ -15,7 +15,7 @@
 	}
 	let { form, problemAt, problemIn, skin }: Props = $props();
 	const units = useUnits();
-	const kind = $derived(CAST_MODULES[$form.kind]);
+	const kind = $derived(CASTS[$form.kind]);
 	const context = $derived<CastFieldContext>({ inputs: $form, skin, show: (value, kind) => units.show(value, kind) });
 	/** A field of the form by its name: its kind of field says what it holds. */
 	const read = <T,>(name: CastField['name']) => $form[name as keyof ShotInputs] as T;

@@ -1,5 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { PlannedShot, ShotContext, ShotInputs } from '$lib/core/shot';
+import type { SizingQuestion } from '$lib/core/plan';
+import type { PlannedShot } from '$lib/core/shot';
 import { Planning } from './planning.svelte';
 
 /** A planner whose answers the test gives when it wants. */
@@ -17,16 +18,18 @@ class Slow {
 		await vi.advanceTimersByTimeAsync(0);
 	}
 }
-const inputs = {} as ShotInputs;
-const context = {} as ShotContext;
-const shot = (demouldS: number) => ({ ok: true, value: { shot: { demouldS } } as PlannedShot });
+const question = {} as SizingQuestion;
+const shot = (demouldS: number) => ({
+	shot: { ok: true, value: { shot: { demouldS } } as PlannedShot },
+	touching: []
+});
 const demould = (planning: Planning) => planning.planned?.shot.demouldS;
 
 let plans: Slow;
 let whatIfs: Slow;
 let planning: Planning;
 const asks = async () => {
-	const off = planning.ask(inputs, context, []);
+	const off = planning.ask(question, []);
 	await vi.advanceTimersByTimeAsync(100);
 	return off;
 };
@@ -60,9 +63,9 @@ describe('a shot that is being sized', () => {
 	});
 
 	it('a change that is followed by another at once is not worked out at all', async () => {
-		const off = planning.ask(inputs, context, []);
+		const off = planning.ask(question, []);
 		off();
-		planning.ask(inputs, context, []);
+		planning.ask(question, []);
 		await vi.advanceTimersByTimeAsync(100);
 		expect(plans.open).toHaveLength(1);
 	});
@@ -72,11 +75,14 @@ describe('a shot that is being sized', () => {
 		await plans.reply(shot(1));
 		await asks();
 		await plans.reply({
-			errors: [
-				{ path: 'copies', message: 'Copies are whole.' },
-				{ path: 'cups.1.share', message: 'The shares make 120 %.' },
-				{ path: 'cups.1.name', message: 'Name the colour.' }
-			]
+			touching: [],
+			shot: {
+				errors: [
+					{ path: 'copies', message: 'Copies are whole.' },
+					{ path: 'cups.1.share', message: 'The shares make 120 %.' },
+					{ path: 'cups.1.name', message: 'Name the colour.' }
+				]
+			}
 		});
 		expect(demould(planning)).toBeUndefined();
 		expect(planning.at('copies')).toEqual(['Copies are whole.']);

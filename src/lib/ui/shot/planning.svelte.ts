@@ -1,6 +1,7 @@
 import type { FieldError } from '$lib/core/fieldErrors';
 import { valueOf } from '$lib/core/outcome';
-import type { OtherResin, PlannedShot, ShotContext, ShotInputs, WhatIf } from '$lib/core/shot';
+import type { Sizing, SizingQuestion } from '$lib/core/plan';
+import type { OtherResin, PlannedShot, WhatIf } from '$lib/core/shot';
 import { FreshPlanner } from '$lib/workers/planner';
 
 /** A change is worked out when nothing was changed for so long, ms. */
@@ -14,6 +15,8 @@ export class Planning {
 	planned = $state.raw<PlannedShot>();
 	/** What the newest inputs were refused for. */
 	problems = $state.raw<readonly FieldError[]>([]);
+	/** What it costs, touches, and how thick it is where it is thickest. */
+	beside = $state.raw<Omit<Sizing, 'shot'>>();
 	whatIf = $state.raw<{ sensitivity: WhatIf[]; helps: WhatIf[] }>();
 	#asked = 0;
 	// the shot is answered while a dozen what-ifs of the one before are still worked out
@@ -29,29 +32,27 @@ export class Planning {
 	clear(): void {
 		this.#asked++;
 		this.planned = undefined;
+		this.beside = undefined;
 		this.problems = [];
 	}
 
 	/** Works a shot out, and then what would change it; returns what calls it off. */
-	ask(inputs: ShotInputs, context: ShotContext, others: readonly OtherResin[]): () => void {
+	ask(question: SizingQuestion, others: readonly OtherResin[]): () => void {
 		const mine = ++this.#asked;
-		const timer = setTimeout(() => void this.#workOut(mine, inputs, context, others), SETTLES_MS);
+		const timer = setTimeout(() => void this.#workOut(mine, question, others), SETTLES_MS);
 		return () => clearTimeout(timer);
 	}
 
-	async #workOut(
-		mine: number,
-		inputs: ShotInputs,
-		context: ShotContext,
-		others: readonly OtherResin[]
-	): Promise<void> {
-		const outcome = await this.#plans.ask((p) => p.tryPlanShot(inputs, context));
-		if (mine !== this.#asked || !outcome) return;
-		this.planned = valueOf(outcome);
-		this.problems = outcome.ok ? [] : outcome.errors;
+	async #workOut(mine: number, question: SizingQuestion, others: readonly OtherResin[]): Promise<void> {
+		const sized = await this.#plans.ask((p) => p.sizing(question));
+		if (mine !== this.#asked || !sized) return;
+		const { shot, ...beside } = sized;
+		this.planned = valueOf(shot);
+		this.problems = shot.ok ? [] : shot.errors;
+		this.beside = beside;
 		this.whatIf = undefined;
 		if (!this.planned) return;
-		const answer = await this.#whatIfs.ask((p) => p.tryWhatIf(inputs, context, [...others]));
+		const answer = await this.#whatIfs.ask((p) => p.sizingWhatIf(question, [...others]));
 		if (mine === this.#asked) this.whatIf = answer && valueOf(answer);
 	}
 

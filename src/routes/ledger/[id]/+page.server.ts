@@ -13,13 +13,13 @@ import {
 	counts,
 	cutShortOf,
 	evidenceOf,
-	FAULTS,
 	inOrder,
 	layerStories,
 	reducePour,
 	stepsOf,
 	type PourState
 } from '$lib/core/bench';
+import { FAULTS } from '$lib/core/faults';
 import { chemistryOf } from '$lib/core/shelf';
 import { orFail, orPage } from '$lib/server/forms';
 import { getContainer, openingsBy } from '$lib/server/repositories/containers';

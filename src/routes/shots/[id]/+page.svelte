@@ -2,7 +2,7 @@
 	import { enhance } from '$app/forms';
 	import { Button } from 'flowbite-svelte';
 	import FileDown from '@lucide/svelte/icons/file-down';
-	import { CAST_MODULES, rankSpares, usuallyLeftMl } from '$lib/core/shot';
+	import { CASTS, rankSpares, usuallyLeftMl } from '$lib/core/shot';
 	import Fuse from '$lib/ui/Fuse.svelte';
 	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
@@ -15,7 +15,7 @@
 
 	let { data, form } = $props();
 	const units = useUnits();
-	const cast = $derived(CAST_MODULES[data.shot.planned.kind ?? 'solid']);
+	const cast = $derived(CASTS[data.shot.planned.kind ?? 'solid']);
 	const batches = $derived(data.shot.planned.shot.batches);
 	const pourOf = (index: number) => data.pours.find((p) => p.batchIndex === index && p.status !== 'abandoned');
 	let leftMl = $state<number>();

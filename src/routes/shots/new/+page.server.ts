@@ -3,6 +3,7 @@ import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { z } from 'zod';
 import { costOf, MOULD_MODULES } from '$lib/core/mould';
+import { skinOf } from '$lib/core/master/skin';
 import { mouldFigures } from '$lib/core/plan';
 import { chemistryOf, containerHealth, containerSpeed, type ContainerRecord } from '$lib/core/shelf';
 import { shotInputs } from '$lib/core/shot';
@@ -110,7 +111,7 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 		form,
 		changed: changed ? { id: changed.id, number: changed.number, version: changed.version } : null,
 		begunFrom: begun && !changed ? begun.shot.number : null,
-		masters,
+		masters: masters.map((m) => ({ ...m, skin: skinOf(m.record) })),
 		resins,
 		releases,
 		rubbers,

@@ -1,28 +1,16 @@
 <script lang="ts">
-	import { UNMEASURED } from '$lib/core/master';
 	import { onDestroy, untrack } from 'svelte';
 	import type { SuperValidated } from 'sveltekit-superforms';
-	import { zod4Client } from 'sveltekit-superforms/adapters';
-	import { pourMeetings, releaseThing, resinThing } from '$lib/core/compatibility';
-	import { shotContextOf, taughtFor } from '$lib/core/plan';
 	import { cautionsFor } from '$lib/core/cautions';
 	import { chemistryOf, isCatalysed, stockWarnings, tinsInUse } from '$lib/core/shelf';
-	import { skinOf } from '$lib/core/master/skin';
-	import {
-		handsPerCopyS,
-		CAST_MODULES,
-		SHOT_KINDS,
-		shortOnShelf,
-		shotFiller,
-		shotInputs,
-		shotRecipe,
-		type ShotInputs
-	} from '$lib/core/shot';
+	import { UNMEASURED } from '$lib/core/master/unmeasured';
+	import { CASTS, SHOT_KINDS, shortOnShelf, type ShotInputs } from '$lib/core/shot';
 	import Save from '$lib/ui/Save.svelte';
 	import Caution from '$lib/ui/Caution.svelte';
 	import AddInPlace from '$lib/ui/shelf/AddInPlace.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import { benchForm } from '$lib/ui/form';
+	import { lateSchema } from '$lib/ui/lateSchema';
 	import AnswerPane from '$lib/ui/AnswerPane.svelte';
 	import CupsOutline from '$lib/ui/CupsOutline.svelte';
 	import FuseLine from '$lib/ui/FuseLine.svelte';
@@ -48,7 +36,7 @@
 	let { data } = $props();
 	const units = useUnits();
 	const { form, errors, enhance, submitting } = benchForm<ShotInputs>(() => data.form as SuperValidated<ShotInputs>, {
-		validators: zod4Client(shotInputs)
+		validators: lateSchema(() => import('$lib/core/shot/inputs').then((m) => m.shotInputs))
 	});
 
 	const master = $derived(data.masters.find((m) => m.id === $form.masterId));
@@ -58,13 +46,11 @@
 	const chosen = $derived(moulds.filter((m) => $form.mouldIds.includes(m.id)));
 	const resin = $derived(data.resins.find((r) => r.id === $form.resinId));
 	const filler = $derived(data.fillers.find((f) => f.id === $form.fillerId));
-	const recipes = $derived(resin ? data.recipes.map((r) => shotRecipe(r, data.colours, resin.record)) : []);
-	const recipeOptions = $derived(recipes.map((r) => ({ value: r.id, label: r.name })));
+	const recipeOptions = $derived(data.recipes.map((r) => ({ value: r.id, label: r.record.name })));
 	/** The pot that it goes into: the chosen one, else the first in use. */
 	const pot = $derived(data.pots.find((p) => p.id === $form.potId) ?? data.pots.find((p) => !p.refused) ?? data.pots[0]);
 	const settings = $derived(pot?.settings ?? data.settings);
-	const skin = $derived(master && skinOf(master.record));
-	const { layered } = $derived(CAST_MODULES[$form.kind]);
+	const { layered } = $derived(CASTS[$form.kind]);
 	const planning = new Planning();
 	onDestroy(() => planning.stop());
 	const planned = $derived(planning.planned);
@@ -76,20 +62,6 @@
 	});
 
 	const release = $derived(data.releases.find((r) => r.id === $form.releaseId));
-	/** Everything that meets in this shot: resin, the rubbers of its moulds, and the release between. */
-	const touching = $derived.by(() => {
-		if (!resin) return [];
-		return pourMeetings(
-			{
-				resin: resinThing(resin.id, resin.record),
-				// each face once: two moulds of one rubber say the same
-				moulds: [...new Map(chosen.flatMap((m) => (m.face ? [[m.face.key, m.face]] : []))).values()],
-				release: release && releaseThing(release.id, release.record)
-			},
-			data.experiences
-		);
-	});
-
 	const tins = $derived(data.tins.filter((t) => t.materialId === $form.resinId));
 	/** What is old about the tins that it would be poured from. */
 	const inUse = $derived(tinsInUse(tins));
@@ -103,31 +75,38 @@
 	/** Parts of which the tin in use does not hold enough for the whole order. */
 	const short = $derived(planned ? shortOnShelf(planned.shot.batches, tins) : []);
 
-	const context = $derived(
-		measured && resin && chosen.length > 0
-			? shotContextOf({
-					master: measured,
-					moulds: chosen,
-					resin: resin.record,
-					settings,
-					filler: filler && shotFiller(filler.record),
-					recipes,
-					tinSpeed: inUse.a?.speed,
-					taught: taughtFor(
-						data.presses,
-						resin.id,
-						chosen.map((m) => m.id)
-					)
-				})
-			: undefined
-	);
+	/** What money goes by; it is thought of as the pulls that a mould gives, and what is thrown away. */
+	let mouldPulls = $state<number | undefined>(30);
+	let scrapPercent = $state<number | undefined>(10);
 
 	// every change is worked out again off the main thread
 	$effect(() => {
-		if (!context || !resin || refuses) return planning.clear();
-		const inputs = $state.snapshot({ ...$form, mouldIds: chosen.map((m) => m.id) });
+		if (!measured || !resin || chosen.length === 0 || refuses) return planning.clear();
 		const others = data.resins.filter((r) => r.id !== resin.id).map((r) => ({ name: r.record.name, record: r.record }));
-		return planning.ask(inputs, context, others);
+		return planning.ask(
+			{
+				inputs: $state.snapshot({ ...$form, mouldIds: chosen.map((m) => m.id) }),
+				master: measured,
+				moulds: chosen,
+				resin,
+				settings,
+				release,
+				filler: filler?.record,
+				recipes: data.recipes,
+				colours: data.colours,
+				tinSpeed: inUse.a?.speed,
+				presses: data.presses.filter((p) => p.resinId === resin.id),
+				experiences: data.experiences,
+				cost: {
+					// what is typed may be no number: the cost is refused for it at its field, and the shot stands
+					mouldPulls: mouldPulls as number,
+					scrapPercent: scrapPercent as number,
+					mouldCost: chosen[0]?.cost ?? 0,
+					hourly: data.settings.hourly
+				}
+			},
+			others
+		);
 	});
 
 	const problemIn = (list: string, i: number, field: string) => planning.in(list, i, field);
@@ -201,7 +180,7 @@
 				name="kind"
 				paired
 				bind:value={$form.kind}
-				options={SHOT_KINDS.map((value) => ({ value, label: CAST_MODULES[value].words.name }))} />
+				options={SHOT_KINDS.map((value) => ({ value, label: CASTS[value].words.name }))} />
 		</div>
 		<MouldChoice {moulds} masterId={master?.id} bind:chosen={$form.mouldIds} problem={mouldProblem} />
 		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
@@ -226,8 +205,8 @@
 					name="thickestMm"
 					bind:value={$form.thickestMm}
 					error={problemAt('thickestMm')}
-					inForce={context?.thickest?.thicknessMm}
-					hint={context?.thickest?.from === 'file' ? 'gets hottest; by its 3D file' : 'gets hottest; by volume and sizes'} />{/if}
+					inForce={planning.beside?.thickest?.thicknessMm}
+					hint={planning.beside?.thickest?.from === 'file' ? 'gets hottest; by its 3D file' : 'gets hottest; by volume and sizes'} />{/if}
 			{#if resin && isCatalysed(resin.record.family)}<QuantityField
 					label="Catalyst"
 					kind="percent"
@@ -238,7 +217,7 @@
 					hint="by weight; usually 1 to 2 %, less where it is thick" />{/if}
 			<QuantityField label="Pairs of hands" kind="number" name="hands" bind:value={$form.hands} error={problemAt('hands')} />
 		</div>
-		{#if layered}<KindFields {form} {problemAt} {problemIn} {skin} />{/if}
+		{#if layered}<KindFields {form} {problemAt} {problemIn} skin={master?.skin} />{/if}
 		<div class="grid items-start gap-x-5 gap-y-1 sm:grid-cols-3">
 			{#if !layered}<div class="sm:col-span-2">
 					<Segments
@@ -318,14 +297,12 @@
 			<ShotResult planned={shown} />
 			{#if planning.whatIf}<WhatIfPanel {...planning.whatIf} tight={shown.shot.batches[0]!.slackS < 0} />{/if}
 			<CostPanel
-				planned={shown}
-				copies={$form.copies}
-				resinPerKg={resin?.record.pricePerKg}
-				mouldCost={chosen[0]?.cost ?? 0}
-				handsS={handsPerCopyS(shown.shot.batches[0]!)}
-				hourly={data.settings.hourly}
+				outcome={planning.beside?.cost}
+				bind:mouldPulls
+				bind:scrapPercent
+				priced={resin?.record.pricePerKg !== undefined}
 				currency={data.settings.currency} />
-			<Warnings warnings={touching} />
+			<Warnings warnings={planning.beside?.touching ?? []} />
 			<Caution topics={[...cautionsFor(resin ? chemistryOf(resin.record.family) : 'urethane'), 'heat']} />
 		{/if}
 		{#snippet empty()}

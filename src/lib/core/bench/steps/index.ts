@@ -1,6 +1,7 @@
 import { cautionsForResin } from '../../cautions';
 import { formatQuantity, formatWeighed, type UnitSystem } from '../../units';
-import { holdFloorKpa, type PourPlan } from '../../plan/pourPlan';
+import { type PourPlan } from '../../plan/pourPlan';
+import { holdFloorKpa } from '../../plan/marks';
 import { beforeSteps } from './before';
 import { cupSteps } from './cups';
 import { layerStep } from './ids';

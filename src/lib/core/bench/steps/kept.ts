@@ -1,6 +1,6 @@
 import type { PourPlan } from '../../plan/pourPlan';
 import type { UnitSystem } from '../../units';
-import { mixOneCupS } from '../../plan/pourPlan';
+import { mixOneCupS } from '../../plan/marks';
 import { benchSteps } from '.';
 import { pourAtS } from './cups';
 import { parseStepId } from './ids';

@@ -1,6 +1,7 @@
 import { cautionsForResin } from '../../cautions';
 import { formatQuantity, type UnitSystem } from '../../units';
-import { mixOneCupS, type PourPlan } from '../../plan/pourPlan';
+import { type PourPlan } from '../../plan/pourPlan';
+import { mixOneCupS } from '../../plan/marks';
 import { measureSteps } from './measure';
 import { layerStep } from './ids';
 import { mouldNames, sentence, type BenchStep } from './step';

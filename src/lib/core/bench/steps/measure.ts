@@ -1,6 +1,7 @@
 import { cautionsFor, cautionsForResin } from '../../cautions';
 import { formatDrops, formatQuantity, formatWeighed, type UnitSystem } from '../../units';
-import { marksOf, type PourPlan } from '../../plan/pourPlan';
+import { type PourPlan } from '../../plan/pourPlan';
+import { marksOf } from '../../plan/marks';
 import { cupStep, stepId } from './ids';
 import { sentence, type BenchStep } from './step';
 

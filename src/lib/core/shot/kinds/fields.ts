@@ -3,10 +3,10 @@ import type { Skin } from '../../master/skin';
 import type { QuantityKind } from '../../units';
 
 import type { Inputs, ShotInputs } from '../inputs';
-import { RECOAT_SCHOOLS } from './rotocast/rotocast';
-import { STANDS } from './brushed/plan';
-import { DUST_G_PER_M2 } from './cold/plan';
-import { FILL_KINDS, FILLS } from './filled/filled';
+import { RECOAT_SCHOOLS } from './rotocast/schools';
+import { STANDS } from './brushed/stands';
+import { DUST_G_PER_M2 } from './cold/dust';
+import { FILL_KINDS, FILLS } from './filled/fills';
 
 /** What stands beside a field and at it, by what is typed and what is known of the master. */
 export interface CastFieldContext {

@@ -8,16 +8,10 @@ import type { Inputs } from '../../inputs';
 import type { ShotContext } from '../../planned';
 import { layerShot, timeLayers, type PlannedStack } from '../../layerShot';
 import { skinFor } from '../rotocast/plan';
+import { STANDS } from './stands';
 
 /** Yield stress of a thickened mix, Pa, by what it is like (from memory, field values). */
 export const YIELD_PA = { creamy: 10, paste: 60 } as const;
-
-/** What faces are like, and how stiff the mix must be for them (common practice, no source). */
-export const STANDS = {
-	level: { needs: 'creamy', words: 'level faces' },
-	upright: { needs: 'paste', words: 'upright faces' }
-} as const;
-export type Stands = keyof typeof STANDS;
 
 const G_M_PER_S2 = 9.80665;
 

@@ -9,9 +9,7 @@ import type { ShotContext } from '../../planned';
 import { layerShot, timeLayers, type PlannedStack } from '../../layerShot';
 import type { LayerSpec } from '../../layerSpec';
 import { skinFor } from '../rotocast/plan';
-
-/** Powder that stays on the face of a dusted mould, g/m² (common practice, no source). */
-export const DUST_G_PER_M2 = 60;
+import { DUST_G_PER_M2 } from './dust';
 
 /**
  * A metal cold cast: the mould dusted, a face loaded with the same powder, and plain resin, tinted dark, behind

@@ -1,17 +1,8 @@
 import { z } from 'zod';
+import { FILL_KINDS } from './fills';
 import { insertInput } from './insert';
 import { digits } from '../../../units';
 import { InputError, type Warning, type WorkingLine } from '../../../working';
-
-/** What a shell is filled with, and its density in place (from memory, field values). */
-export const FILLS = {
-	plaster: { densityGPerMl: 1.7, words: 'plaster, wet' },
-	foam: { densityGPerMl: 0.12, words: 'foam, risen' },
-	'loaded resin': { densityGPerMl: 1.5, words: 'resin with filler' },
-	water: { densityGPerMl: 1, words: 'water-extended' }
-} as const;
-export type Fill = keyof typeof FILLS;
-export const FILL_KINDS = Object.keys(FILLS) as [Fill, ...Fill[]];
 
 export const copyInput = z.strictObject({
 	/** Everything inside the skin of the copy, ml. */

@@ -1,5 +1,7 @@
 import { expect, it } from 'vitest';
-import { INSERT_MATERIALS, insertInput, settleInsert, type Insert } from './insert';
+import { insertInput, type Insert } from './insert';
+import { INSERT_MATERIALS } from './materials';
+import { settleInsert } from './settleInsert';
 
 const insert = (part: Partial<Insert>): Insert => ({ name: 'wire', massG: NaN, volumeMl: NaN, ...part });
 

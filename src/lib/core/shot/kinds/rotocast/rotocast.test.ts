@@ -5,8 +5,10 @@ import { fillerMixModel } from '../../../cure/fillerMixModel';
 import { solveLayered } from '../../../cure/layered';
 import { solvePart } from '../../../cure/partModel';
 import { carriedFilmMm, CARRIED, curingViscosity, keptFilmMm, lockingViscosityMpaS } from '../../../flow';
-import { copyBalance, FILLS } from '../filled/filled';
-import { rotocast, TURNS_WANTED, type Rotocast, type RotocastInput } from './rotocast';
+import { copyBalance } from '../filled/filled';
+import { FILLS } from '../filled/fills';
+import { TURNS_WANTED } from './schools';
+import { rotocast, type Rotocast, type RotocastInput } from './rotocast';
 
 const resin = (character: 'snap' | 'quick' | 'gradual') => ({ potLifeS: 150, demouldS: 900, character });
 const input = (over: Partial<RotocastInput> = {}): RotocastInput => ({

@@ -9,21 +9,13 @@ import { WALL_KINDS, WALLS } from '../../../cure/wall';
 import { carriedFilmMm, curingViscosity, keptFilmMm, lockingViscosityMpaS } from '../../../flow/film';
 import { viscosityAt } from '../../../mix/viscosityAt';
 import { digits, formatTime } from '../../../units';
+import { RECOAT_SCHOOLS, TURNS_WANTED } from './schools';
 import { InputError, type Warning, type WorkingLine } from '../../../working';
 
 /** A layer that keeps the detail and the shape is about this thick at most, mm (common practice, no source). */
 const USUAL_LAYER_MM = 1.2;
-/** Turns that an even layer wants between locking and gel (a default of ours). */
-export const TURNS_WANTED = 3;
 /** Rim round an opening, mm (¼ in: common practice, no source). */
 export const RIM_MM = 6;
-
-/** When the next layer is poured (common practice, no source): conversion against gel. */
-export const RECOAT_SCHOOLS = {
-	kicking: { of: 0.8, words: 'while it is just kicking', risk: 'it may wash thin places bare' },
-	gel: { of: 1, words: 'when it has gelled', risk: 'the usual way' },
-	hard: { of: 1.3, words: 'when it has turned hard', risk: 'late, it peels off the last layer' }
-} as const;
 
 export const rotocastInput = z.strictObject({
 	resin: cureRecord,

@@ -1,9 +1,8 @@
 import { COLD_FIELDS } from '../fields';
-import { USUAL_WORDS, type CastModule } from '../module';
-import { planCold } from './plan';
+import { USUAL_WORDS, type CastAsked } from '../castAsked';
 
 /** A face of metal powder, backed. */
-export const cold: CastModule = {
+export const coldAsked: CastAsked = {
 	words: {
 		...USUAL_WORDS,
 		name: 'Cold cast with metal',
@@ -14,6 +13,5 @@ export const cold: CastModule = {
 	},
 	fields: COLD_FIELDS,
 	takesEmbeds: false,
-	layered: true,
-	plan: planCold
+	layered: true
 };

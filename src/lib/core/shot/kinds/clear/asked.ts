@@ -1,9 +1,8 @@
 import { CLEAR_FIELDS } from '../fields';
-import { USUAL_WORDS, type CastModule } from '../module';
-import { planClear } from './plan';
+import { USUAL_WORDS, type CastAsked } from '../castAsked';
 
 /** Clear resin in layers round what lies in it. */
-export const clear: CastModule = {
+export const clearAsked: CastAsked = {
 	words: {
 		...USUAL_WORDS,
 		name: 'Clear, with things in it',
@@ -13,6 +12,5 @@ export const clear: CastModule = {
 	},
 	fields: CLEAR_FIELDS,
 	takesEmbeds: true,
-	layered: true,
-	plan: planClear
+	layered: true
 };

@@ -1,12 +1,10 @@
 import { ROLLED_FIELDS } from '../fields';
-import { USUAL_WORDS, type CastModule } from '../module';
-import { planRolled } from './plan';
+import { USUAL_WORDS, type CastAsked } from '../castAsked';
 
 /** A shell of rolled layers, left hollow. */
-export const rotocast: CastModule = {
+export const rotocastAsked: CastAsked = {
 	words: { ...USUAL_WORDS, name: 'Hollow, in rolled layers', fields: 'Wall and layers' },
 	fields: ROLLED_FIELDS,
 	takesEmbeds: false,
-	layered: true,
-	plan: planRolled
+	layered: true
 };

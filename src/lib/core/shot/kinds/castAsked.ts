@@ -1,10 +1,7 @@
-import type { LayersQuestion } from '../../cure/bands';
-import type { Inputs } from '../inputs';
 import type { CastField } from './fields';
-import type { PlannedShot, ShotContext } from '../planned';
 
-/** Everything that one kind of cast brings. A new kind is one of these, in a folder of its own. */
-export interface CastModule {
+/** What one kind of cast is called and asks for; how it is planned stands beside it, in the same folder. */
+export interface CastAsked {
 	words: {
 		/** How a piece is built up, in the words of the trade. */
 		name: string;
@@ -25,8 +22,6 @@ export interface CastModule {
 	takesEmbeds: boolean;
 	/** It is laid in layers, one after another. */
 	layered: boolean;
-	/** Sizes it. @throws InputError at the field with what would do */
-	plan(inputs: Inputs, context: ShotContext): PlannedShot & { stack?: LayersQuestion };
 }
 
 /** What most kinds say. */

@@ -1,9 +1,8 @@
 import { BRUSHED_FIELDS } from '../fields';
-import { USUAL_WORDS, type CastModule } from '../module';
-import { planBrushed } from './plan';
+import { USUAL_WORDS, type CastAsked } from '../castAsked';
 
 /** Coats brushed into an open mould. */
-export const brushed: CastModule = {
+export const brushedAsked: CastAsked = {
 	words: {
 		...USUAL_WORDS,
 		name: 'Brushed into an open mould',
@@ -14,6 +13,5 @@ export const brushed: CastModule = {
 	},
 	fields: BRUSHED_FIELDS,
 	takesEmbeds: false,
-	layered: true,
-	plan: planBrushed
+	layered: true
 };

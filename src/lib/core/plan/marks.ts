@@ -1,0 +1,43 @@
+import { cupMarkHeightMm, squareCupDiameterMm } from '../mix/cupLoss';
+import type { PourPlan } from './pourPlan';
+
+/**
+ * Straight cups for a school that measures by marks, mm: colours each in a cup that suits them, since a small
+ * share in
+ * the cup of the whole would stand a few millimetres high; everything else in the cup of the plan.
+ * @example
+ * marksOf(planOf(), planOf()); // { wideMm: 41, aMm: 41.659, bMm: 41.659 }
+ */
+export function marksOf(
+	plan: Pick<PourPlan, 'cups' | 'cupDiameterMm'>,
+	cup: { a: { volumeMl: number }; b: { volumeMl: number } }
+): { wideMm: number; aMm: number; bMm: number } {
+	const wideMm = plan.cups
+		? squareCupDiameterMm(Math.max(cup.a.volumeMl, cup.b.volumeMl))
+		: plan.cupDiameterMm;
+	return {
+		wideMm,
+		aMm: cupMarkHeightMm(cup.a.volumeMl, wideMm),
+		bMm: cupMarkHeightMm(cup.b.volumeMl, wideMm)
+	};
+}
+
+/** Under this share of its target a hold loses what it is for (a default of ours). */
+const HOLD_FLOOR = 0.95;
+
+/**
+ * The least gauge pressure of a hold, kPa: under it the pressure is topped up, within the rating.
+ * @example
+ * holdFloorKpa(275); // 261.25
+ */
+export const holdFloorKpa = (targetGaugeKpa: number) => targetGaugeKpa * HOLD_FLOOR;
+
+/**
+ * Planned mixing of one cup, s: colours poured together share the mixing step, one cup after another.
+ * @example
+ * mixOneCupS(planOf()); // 40
+ */
+export function mixOneCupS(plan: Pick<PourPlan, 'steps' | 'cups'>): number | undefined {
+	const all = plan.steps.find((s) => s.role === 'mix')?.durationS;
+	return all === undefined ? undefined : all / Math.max(1, plan.cups?.length ?? 1);
+}

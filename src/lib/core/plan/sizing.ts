@@ -1,0 +1,117 @@
+import { pourMeetings, releaseThing, resinThing, type Experience, type Thing } from '../compatibility';
+import type { Outcome } from '../outcome';
+import { outcomeOf } from '../outcomeOf';
+import type { ColourRecord, FillerRecord, RecipeRecord, ReleaseRecord, ResinRecord } from '../shelf';
+import {
+	copyCost,
+	handsPerCopyS,
+	shotFiller,
+	shotRecipe,
+	type CopyCost,
+	type PlannedShot,
+	type ShotContext,
+	type ShotInputs,
+	type Thickest
+} from '../shot';
+import { tryPlanShot } from '../shot/tryPlan';
+import { tryWhatIf, type OtherResin } from '../shot/whatIf';
+import type { Warning } from '../working';
+import { shotContextOf, type MouldFigures } from './records';
+import { taughtFor, type PulledPresses } from './taught';
+
+interface Kept<T> {
+	id: string;
+	record: T;
+}
+
+/** A shot as it stands on the page: what is typed, and the records of what was chosen. */
+export interface SizingQuestion {
+	inputs: ShotInputs;
+	master: Parameters<typeof shotContextOf>[0]['master'];
+	moulds: readonly (MouldFigures & { id: string; face: Thing | null })[];
+	resin: Kept<ResinRecord>;
+	settings: ShotContext['settings'];
+	release?: Kept<ReleaseRecord> | undefined;
+	filler?: FillerRecord | undefined;
+	recipes: readonly Kept<RecipeRecord>[];
+	colours: readonly Kept<ColourRecord>[];
+	/** Speed of the tin in use against its sheet. */
+	tinSpeed?: number | undefined;
+	presses: readonly PulledPresses[];
+	experiences: readonly Experience[];
+	/** What money goes by, in the workshop's currency. */
+	cost: { mouldPulls: number; scrapPercent: number; mouldCost: number; hourly: number };
+}
+
+/** What it comes to. What the cost was refused for refuses no shot. */
+export interface Sizing {
+	shot: Outcome<PlannedShot>;
+	cost?: Outcome<CopyCost>;
+	/** What meets in it: resin, the faces of its moulds, the release between. */
+	touching: Warning[];
+	thickest?: Thickest | undefined;
+}
+
+/**
+ * Everything that the records of a question say about its shot.
+ * @example
+ * sizingContext(sizingOfCube).cavityVolumeMl; // 64
+ */
+export function sizingContext(q: SizingQuestion): ShotContext {
+	return shotContextOf({
+		master: q.master,
+		moulds: q.moulds,
+		resin: q.resin.record,
+		settings: q.settings,
+		filler: q.filler && shotFiller(q.filler),
+		recipes: q.recipes.map((r) => shotRecipe(r, q.colours, q.resin.record)),
+		tinSpeed: q.tinSpeed,
+		taught: taughtFor(
+			q.presses,
+			q.resin.id,
+			q.moulds.map((m) => m.id)
+		)
+	});
+}
+
+/**
+ * Sizes what stands on the page; bad input is an answer. Plain data both ways, so that it can cross to a worker.
+ * @example
+ * sizing(sizingOfCube).shot.ok; // true
+ */
+export function sizing(q: SizingQuestion): Sizing {
+	const context = sizingContext(q);
+	const shot = tryPlanShot(q.inputs, context);
+	return {
+		shot,
+		...(shot.ok ? { cost: outcomeOf(() => costOfCopy(q, shot.value)) } : {}),
+		touching: pourMeetings(
+			{
+				resin: resinThing(q.resin.id, q.resin.record),
+				// each face once: two moulds of one rubber say the same
+				moulds: [...new Map(q.moulds.flatMap((m) => (m.face ? [[m.face.key, m.face]] : []))).values()],
+				release: q.release && releaseThing(q.release.id, q.release.record)
+			},
+			q.experiences
+		),
+		thickest: context.thickest
+	};
+}
+
+/** What a good copy of it costs. */
+const costOfCopy = (q: SizingQuestion, { shot }: PlannedShot): CopyCost =>
+	copyCost({
+		...q.cost,
+		resinG: shot.massG / Math.max(1, q.inputs.copies),
+		resinPerKg: q.resin.record.pricePerKg ?? 0,
+		handsS: handsPerCopyS(shot.batches[0]!)
+	});
+
+/**
+ * What would change the shot of a question, and what would give it more time.
+ * @param others resins that could be poured instead
+ * @example
+ * sizingWhatIf(sizingOfCube, []).ok; // true
+ */
+export const sizingWhatIf = (q: SizingQuestion, others: readonly OtherResin[]) =>
+	tryWhatIf(q.inputs, sizingContext(q), others);

@@ -1,0 +1,9 @@
+import { USUAL_WORDS, type CastAsked } from '../castAsked';
+
+/** Filled to the top in one pour. */
+export const solidAsked: CastAsked = {
+	words: { ...USUAL_WORDS, name: 'Solid', fields: '' },
+	fields: [],
+	takesEmbeds: false,
+	layered: false
+};
