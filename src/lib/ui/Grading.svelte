@@ -1,7 +1,7 @@
 <script lang="ts">
-	import { castFindings, GRADE_WORDS, GRADES, shrinkagePercent, type CastFindings, type CastPicture, type Grade } from '$lib/core/bench';
-	import { FAULTS } from '$lib/core/faults';
-	import { FAULT_WORDS, type Fault } from '$lib/core/faults';
+	import { GRADE_WORDS, GRADES, shrinkagePercent, type CastFindings, type CastPicture, type Grade } from '$lib/core/bench';
+	import type { castFindings } from '$lib/core/bench/events';
+	import { FAULT_WORDS, FAULTS, type Fault } from '$lib/core/faults';
 	import CastPictures from './pour/CastPictures.svelte';
 	import ChoiceField from './ChoiceField.svelte';
 	import QuantityField from './QuantityField.svelte';
@@ -20,6 +20,8 @@
 		references?: readonly { name: string; lengthMm: number }[];
 		id: string;
 		wanting?: boolean;
+		/** What a finding must be; until it is here nothing is refused at this device. */
+		rules?: typeof castFindings | undefined;
 	}
 	let {
 		title,
@@ -30,13 +32,14 @@
 		pictures = $bindable(),
 		references = [],
 		id,
-		wanting = false
+		wanting = false,
+		rules
 	}: Props = $props();
 	const toggle = (fault: Fault) => (faults = faults.includes(fault) ? faults.filter((f) => f !== fault) : [...faults, fault]);
 	const set = (part: Partial<CastFindings>) => (findings = { ...findings, ...part });
 	const problems = $derived.by(() => {
-		const parsed = castFindings.safeParse(findings);
-		return parsed.success ? {} : Object.fromEntries(parsed.error.issues.map((i) => [String(i.path.at(-1)), [i.message]]));
+		const parsed = rules?.safeParse(findings);
+		return !parsed || parsed.success ? {} : Object.fromEntries(parsed.error.issues.map((i) => [String(i.path.at(-1)), [i.message]]));
 	});
 	const shrunk = $derived(shrinkagePercent(findings));
 	const noteError = $derived(note.length > 2000 ? [`This note has ${note.length} characters: at most 2000 are kept.`] : undefined);

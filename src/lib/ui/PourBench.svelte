@@ -14,6 +14,7 @@
 		type PourState,
 		paceOf
 	} from '$lib/core/bench';
+	import type { castFindings } from '$lib/core/bench/events';
 	import { latest } from '$lib/workers/latest';
 	import { usePlanner } from '$lib/workers/planner';
 	import Gauge from '@lucide/svelte/icons/gauge';
@@ -155,23 +156,27 @@
 		const practised = clocks.map((c) => ({ ...c, href: '/practice', label: `Practice: ${c.label}` }));
 		untrack(() => ownClocks.show(`/pour/${run.id}`, source ? practised : clocks));
 	});
-	/** What stands after the pouring: not sent with the page, and here before it is wanted. */
+	/** What stands after the first step, and the rules of what is typed there: not sent with the page, here before it is wanted. */
 	let after = $state.raw<typeof import('./pour/after')>();
-	const AFTER_MS = 5000;
+	let rules = $state.raw<typeof castFindings>();
 	let fetching = false;
-	async function fetchAfter() {
-		if (after || fetching) return;
+	/** So long a page may stand untouched; then all is fetched while there is a network, ms. */
+	const UNTOUCHED_MS = 5000;
+	async function fetchAfter(all = true) {
+		if (fetching || (after && (rules || !all))) return;
 		fetching = true;
 		try {
-			after = await import('./pour/after');
-			desk.findings = after.castFindings;
+			after ??= await import('./pour/after');
+			if (all) rules ??= (await import('$lib/core/bench/events')).castFindings;
+			desk.rules = rules;
 		} catch {
 			// the next press asks again
 		}
 		fetching = false;
 	}
 	$effect(() => {
-		if (state_.status !== 'open' || (step && ['hold', 'cure', 'inspect'].includes(step.kind))) void fetchAfter();
+		if (state_.status !== 'open' || (step && ['measure', 'hold', 'cure', 'inspect'].includes(step.kind)))
+			void fetchAfter(step?.kind === 'inspect');
 	});
 	onMount(() => {
 		layout.start();
@@ -182,7 +187,7 @@
 		const quiet = instruments || source ? devices.start(source !== undefined) : () => {};
 		const sleep = keepAwake();
 		// nobody may press for a while, and then the network is gone
-		const later = setTimeout(() => void fetchAfter(), AFTER_MS);
+		const later = setTimeout(() => void fetchAfter(), UNTOUCHED_MS);
 		return () => {
 			clearTimeout(later);
 			quiet();
@@ -193,8 +198,8 @@
 </script>
 
 <svelte:window
-	onpointerdown={fetchAfter}
-	onkeydowncapture={fetchAfter}
+	onpointerdown={() => void fetchAfter()}
+	onkeydowncapture={() => void fetchAfter()}
 	onkeydown={key}
 	onkeyup={key}
 	onblur={() => desk.scale.stream(false)}
@@ -269,7 +274,9 @@
 				{#if after && step.kind === 'hold' && !source}<after.ReleasedBy {desk} />{/if}
 			</PourFace>
 			{#if desk.weighs}
-				<WeighFace part={desk.scale.mend?.part ?? step.part} scale={desk.scale} {devices} />
+				<WeighFace part={desk.scale.mend?.part ?? step.part} scale={desk.scale} {devices}>
+					{#snippet typed()}{#if after}<after.WeighedField scale={desk.scale} />{/if}{/snippet}
+				</WeighFace>
 			{/if}
 			{#if after && (step.kind === 'cure' || step.kind === 'hold') && !source}<after.CureNotes
 					{run}
@@ -289,7 +296,8 @@
 							bind:findings={desk.grades[i]!.findings}
 							bind:pictures={() => (source ? undefined : desk.grades[i]!.pictures), (v) => (desk.grades[i]!.pictures = v ?? [])}
 							references={run.plan.references ?? []}
-							wanting={desk.wanting} />
+							wanting={desk.wanting}
+							{rules} />
 					{/each}
 				</div>
 			{/if}

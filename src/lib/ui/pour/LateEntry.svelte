@@ -1,6 +1,5 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
-	import { pourEvent } from '$lib/core/bench';
 	import ChoiceField from '../ChoiceField.svelte';
 	import { newId } from '../newId';
 	import QuantityField from '../QuantityField.svelte';
@@ -34,13 +33,14 @@
 				return { kind: 'step-done', stepId };
 		}
 	}
-	function keep() {
+	async function keep() {
 		problem = {};
 		said = '';
 		if (afterS === undefined || !Number.isFinite(afterS)) problem.afterS = 'Type when it was, such as 2:30 after combining.';
 		const start = run.state.combinedAtMs!;
 		const atMs = Math.round(start + (afterS ?? 0) * 1000);
 		if (atMs > run.nowMs()) problem.afterS = 'That is still to come.';
+		const { pourEvent } = await import('$lib/core/bench/events');
 		const parsed = pourEvent.safeParse({ ...happening(), id: newId(), atMs: Math.max(atMs, 1.5e12) });
 		if (!parsed.success) for (const i of parsed.error.issues) problem[String(i.path.at(-1))] ??= i.message;
 		if (Object.keys(problem).length > 0) return;

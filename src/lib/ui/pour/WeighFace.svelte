@@ -1,6 +1,6 @@
 <script lang="ts">
+	import type { Snippet } from 'svelte';
 	import type { Devices } from '../devices.svelte';
-	import QuantityField from '../QuantityField.svelte';
 	import { useUnits } from '../units.svelte';
 	import type { Scale } from './scale.svelte';
 
@@ -9,8 +9,10 @@
 		part: 'A' | 'B' | undefined;
 		scale: Scale;
 		devices: Devices;
+		/** Where it is typed what is in the cup. */
+		typed?: Snippet | undefined;
 	}
-	let { part, scale, devices }: Props = $props();
+	let { part, scale, devices, typed }: Props = $props();
 	const units = useUnits();
 	const g = (massG: number) => units.weighed(massG);
 	const live = $derived(devices.live('scale') !== undefined);
@@ -97,14 +99,8 @@
 			</p>{/if}
 	{:else}
 		{#if scale.markMm !== undefined}<p class="text-[1.4rem] font-semibold">{g(scale.targetG)} on a scale</p>{/if}
-		<div class="w-80">
-			<QuantityField
-				label="What is in the cup, if it came out otherwise"
-				kind="mass"
-				name="inCup"
-				bind:value={scale.typedG}
-				error={scale.typedProblem ? [scale.typedProblem] : undefined} />
-		</div>
+		<!-- its room is kept until it is here -->
+		<div class="min-h-[6.4rem] w-80">{@render typed?.()}</div>
 	{/if}
 	{#if scale.factor > 1.0005 || scale.factor < 0.9995}
 		<p class="text-[1.15rem] font-semibold text-(--hot)" role="status">

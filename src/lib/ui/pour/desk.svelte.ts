@@ -29,7 +29,7 @@ function keepWho(who: string): void {
 /** What is on the desk beside the pour: readings about to be kept, grades about to be given, and the one press. */
 export class Desk {
 	/** The rules of what is found on a cast, once they are here; until then the server alone holds to them. */
-	findings: typeof castFindings | undefined;
+	rules: typeof castFindings | undefined;
 	air = $state({ roomTempC: 21, relativeHumidity: 45, mouldTempC: 21 });
 	gaugeKpa = $state(0);
 	/** Read, and just as it stands there: said by a press. */
@@ -233,7 +233,7 @@ export class Desk {
 	#finish(finished: Happening): boolean {
 		if (
 			this.grades.some(
-				(g) => !g.grade || g.note.length > 2000 || this.findings?.safeParse(g.findings).success === false
+				(g) => !g.grade || g.note.length > 2000 || this.rules?.safeParse(g.findings).success === false
 			)
 		) {
 			this.wanting = true;
