@@ -36,6 +36,8 @@ class ByName extends BaseSequencer {
 
 export default defineConfig({
 	plugins: [tailwindcss(), sveltekit(), threadSource],
+	// the library's components name their own classes, and ours come after them in the style sheet: nothing to be merged
+	resolve: { alias: { 'tailwind-variants': 'tailwind-variants/lite' } },
 	worker: { format: 'es' },
 	build: {
 		chunkSizeWarningLimit: 1600,

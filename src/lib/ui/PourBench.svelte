@@ -161,7 +161,7 @@
 	let rules = $state.raw<typeof castFindings>();
 	let fetching = false;
 	/** So long a page may stand untouched; then all is fetched while there is a network, ms. */
-	const UNTOUCHED_MS = 5000;
+	const UNTOUCHED_MS = 10_000;
 	async function fetchAfter(all = true) {
 		if (fetching || (after && (rules || !all))) return;
 		fetching = true;
