@@ -5,6 +5,8 @@ import type { MasterSize } from '../master/sizes';
 export const RIM_MM = 10;
 /** The base board reaches this far beyond the walls on each side, mm: room for the fillet of hot glue. */
 const BASE_MARGIN_MM = 25;
+/** What the board under everything is called in the list of what is cut. */
+export const BASE_BOARD = 'base board';
 
 /** A piece to cut. */
 export interface CutPiece {
@@ -68,7 +70,7 @@ export function tubeFor(cavity: Extract<Cavity, { shape: 'tube' }>, boardMm: num
 /** The board under everything. */
 export function base(outerLengthMm: number, outerWidthMm: number, boardMm: number): CutPiece {
 	return {
-		what: 'base board',
+		what: BASE_BOARD,
 		count: 1,
 		lengthMm: outerLengthMm + 2 * BASE_MARGIN_MM,
 		widthMm: outerWidthMm + 2 * BASE_MARGIN_MM,

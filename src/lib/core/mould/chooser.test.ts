@@ -241,6 +241,18 @@ describe('drawings', () => {
 		const words = d.section.marks.flatMap((m) => (m.kind === 'text' ? [m.text] : []));
 		expect(words).toEqual(expect.arrayContaining([show(rubber.w), show(rubber.h), show(14)]));
 	});
+	it('the board under it is drawn as it is sawn, with both its sizes', () => {
+		for (const shape of ['box', 'tube', 'bricks']) {
+			const d = drawn({ kind: 'one-piece', shape });
+			const sawn = planMould(d.inputs, piece, materials).cutList!.find((c) => c.what === 'base board')!;
+			const board = d.plan.marks.find((m) => m.kind === 'rect' && m.line === 'dim');
+			expect(board).toMatchObject({ w: sawn.lengthMm, h: sawn.widthMm });
+			const words = d.plan.marks.flatMap((m) => (m.kind === 'text' ? [m.text] : []));
+			expect(words).toEqual(
+				expect.arrayContaining([`base board ${show(sawn.lengthMm)}`, show(sawn.widthMm)])
+			);
+		}
+	});
 	it('as many masters are drawn as there are cavities, and none where no cavity is', () => {
 		const masters = (cavities: number) =>
 			drawn({ kind: 'one-piece', cavities }).plan.marks.filter(

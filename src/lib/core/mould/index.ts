@@ -1,3 +1,4 @@
+export { BASE_BOARD } from './boxing';
 export {
 	cavityInput,
 	cavityVolumeMl,

@@ -1,6 +1,6 @@
 import type { Content } from 'pdfmake/interfaces';
 import { toSvg } from '$lib/core/drawing';
-import { closingOf, drawMould, KIND_WORDS, MOULD_MODULES } from '$lib/core/mould';
+import { BASE_BOARD, closingOf, drawMould, KIND_WORDS, MOULD_MODULES } from '$lib/core/mould';
 import { formatQuantity } from '$lib/core/units';
 import { addressOf, LOOPBACK_WORDS } from '$lib/server/address';
 import { orPage } from '$lib/server/forms';
@@ -38,8 +38,12 @@ export const GET: RequestHandler = async ({ params, locals, url, platform }) => 
 	const small = drawMould(inputs, plan, master.record, show, LETTER_MM);
 	// the section is shrunk to its strip: its letters are drawn larger by as much
 	const shrink = 1 / scaleFor(small.section, left.widthMm, left.sectionMm);
+	// the board is left to the list where its room would cost the mould its true size
+	const unboarded = { ...plan, cutList: plan.cutList?.filter((c) => c.what !== BASE_BOARD) };
+	const bare = drawMould(inputs, unboarded as typeof plan, master.record, show, LETTER_MM).plan;
+	const partOf = (d: typeof bare) => scaleFor(d, left.widthMm, left.planMm);
 	const drawings = {
-		plan: small.plan,
+		plan: partOf(bare) < partOf(small.plan) ? bare : small.plan,
 		section: drawMould(inputs, plan, master.record, show, LETTER_MM / shrink).section
 	};
 	const placed = (title: string, drawing: typeof drawings.plan, mostMm: number): Content => {

@@ -1,4 +1,5 @@
 import { line, measure, wavy, type Drawing, type Mark } from '../../../drawing/marks';
+import { BASE_BOARD } from '../../boxing';
 import { framed } from '../../outline';
 import { outlineOf } from '../../slices';
 import type { MasterRecord } from '../../../master/master';
@@ -37,12 +38,37 @@ export function planView(
 	const cavity = plan.cavity!;
 	const { lengthMm: l, widthMm: w, round } = outlineOf(cavity);
 	const wall = inputs.boardMm;
-	const marks: Mark[] = round
-		? [{ kind: 'circle', cx: 0, cy: 0, r: l / 2, tone: 'rubber' }]
-		: [
-				{ kind: 'rect', x: -l / 2 - wall, y: -w / 2 - wall, w: l + 2 * wall, h: w + 2 * wall, tone: 'board' },
-				{ kind: 'rect', x: -l / 2, y: -w / 2, w: l, h: w, tone: 'rubber' }
-			];
+	const board = plan.cutList?.find((c) => c.what === BASE_BOARD);
+	const [boardL, boardW] = [board?.lengthMm ?? l + 2 * wall, board?.widthMm ?? w + 2 * wall];
+	const marks: Mark[] = board
+		? [
+				{
+					kind: 'rect',
+					x: -boardL / 2,
+					y: -boardW / 2,
+					w: boardL,
+					h: boardW,
+					tone: 'none',
+					line: 'dim',
+					dash: true
+				}
+			]
+		: [];
+	marks.push(
+		...(round
+			? [{ kind: 'circle', cx: 0, cy: 0, r: l / 2, tone: 'rubber' } as const]
+			: [
+					{
+						kind: 'rect',
+						x: -l / 2 - wall,
+						y: -w / 2 - wall,
+						w: l + 2 * wall,
+						h: w + 2 * wall,
+						tone: 'board'
+					} as const,
+					{ kind: 'rect', x: -l / 2, y: -w / 2, w: l, h: w, tone: 'rubber' } as const
+				])
+	);
 	const deep = master.footprint === 'round' ? master.lengthMm : master.widthMm;
 	for (const p of cavityPlaces(plan, master, inputs.gapMm)) {
 		marks.push(
@@ -107,18 +133,25 @@ export function planView(
 		anchor: 'middle',
 		bold: true
 	});
-	const [padL, padR] = [
-		letterMm * (plan.seam?.side === 'left' ? 7 : 1.5),
-		letterMm * (plan.seam?.side === 'right' ? 12 : 6.2)
-	];
-	return framed(
-		marks,
-		{
-			x: -l / 2 - wall - padL,
-			y: -w / 2 - wall - letterMm * 3.4,
-			w: l + 2 * wall + padL + padR,
-			h: w + 2 * wall + letterMm * 8
-		},
-		letterMm
+	if (board) {
+		// the board that is sawn stands outside everything, with its own measures
+		const under = boardW / 2 + letterMm * 1.2;
+		const beside = boardL / 2 + letterMm * 1.2;
+		marks.push(
+			...measure([-boardL / 2, under], [boardL / 2, under], `base board ${show(boardL)}`, letterMm, 'below'),
+			...measure([beside, -boardW / 2], [beside, boardW / 2], show(boardW), letterMm, 'right')
+		);
+	}
+	// words of the seam may reach further than the board
+	const padL = Math.max(
+		letterMm * 1.5,
+		l / 2 + wall + letterMm * (plan.seam?.side === 'left' ? 7 : 1.5) - boardL / 2
 	);
+	const padR = Math.max(
+		letterMm * 6.2,
+		l / 2 + wall + letterMm * (plan.seam?.side === 'right' ? 12 : 6.2) - boardL / 2
+	);
+	const top = Math.max(boardW / 2 + letterMm, w / 2 + wall + letterMm * 3.4);
+	const foot = Math.max(boardW / 2 + letterMm * 3.4, w / 2 + wall + letterMm * 4.6);
+	return framed(marks, { x: -boardL / 2 - padL, y: -top, w: boardL + padL + padR, h: top + foot }, letterMm);
 }
