@@ -98,7 +98,7 @@ export const handleError: HandleServerError = ({ error, event, status, message }
 		reference,
 		message:
 			error instanceof BaseError
-				? 'The database does not answer just now. Nothing that was saved is lost; try again in a moment.'
-				: 'Something went wrong on our side. Nothing that was saved is lost.'
+				? 'The database does not answer just now. Nothing that was kept is lost; try again in a moment.'
+				: 'Something went wrong on our side. Nothing that was kept is lost.'
 	};
 };

@@ -16,7 +16,7 @@ test('a kept shot is changed, sized anew, and asked for again by its mould', asy
 	await expect(heading(page)).toHaveText(/^Change shot S\d+$/);
 	await expect(sprue).toHaveValue(/^7 ml$/);
 	await sprue.fill('9 ml');
-	await page.getByRole('button', { name: 'Change this shot' }).click();
+	await page.getByRole('button', { name: 'Keep the changes' }).click();
 	// the same shot, under the same number
 	await expect(page).toHaveURL(url);
 	await expect(heading(page)).toHaveText(title);

@@ -75,7 +75,7 @@ test('a record that was saved otherwise since stands beside what was typed', asy
 	await other.goto(page.url());
 	await note(other).fill('theirs');
 	await other.getByRole('button', { name: 'Keep this release' }).click();
-	await expect(other.getByText('Saved.')).toBeVisible();
+	await expect(other.getByText('Kept.')).toBeVisible();
 	await page.reload();
 	const offer = unfinished(page);
 	await expect(offer.getByRole('row').filter({ hasText: 'Note' })).toContainText('theirs');

@@ -126,7 +126,7 @@ test.describe('bad input is said at the field and loses nothing', () => {
 	test('a pot past its rating is refused', async ({ page }) => {
 		await page.goto('/settings');
 		await page.getByLabel('You cast at, gauge').fill('90 psi');
-		await page.getByRole('button', { name: 'Save the workshop' }).click();
+		await page.getByRole('button', { name: 'Keep the settings' }).click();
 		await expect(page.getByText('past the rating')).toBeVisible();
 	});
 
@@ -141,7 +141,7 @@ test.describe('bad input is said at the field and loses nothing', () => {
 		await other.goto(page.url());
 		await other.getByLabel('Note').fill('first');
 		await other.getByRole('button', { name: 'Keep this resin' }).click();
-		await expect(other.getByText('Saved.')).toBeVisible();
+		await expect(other.getByText('Kept.')).toBeVisible();
 		await page.getByLabel('Note').fill('second');
 		await page.getByRole('button', { name: 'Keep this resin' }).click();
 		await expect(page.getByText('changed on another device')).toBeVisible();

@@ -53,8 +53,8 @@ test('nothing is wider than a tablet of 820 px', async ({ browser }) => {
 test('US units are shown and typed, and the setting holds', async ({ page }) => {
 	await page.goto('/settings');
 	await page.getByText('in, oz, fl oz, °F').click();
-	await page.getByRole('button', { name: 'Save the workshop' }).click();
-	await expect(page.getByText('Saved.')).toBeVisible();
+	await page.getByRole('button', { name: 'Keep the settings' }).click();
+	await expect(page.getByText('Kept.')).toBeVisible();
 	await page.goto('/');
 	await expect(page.getByText('70 °F').first()).toBeVisible();
 	await page.goto('/moulds/new');
@@ -62,8 +62,8 @@ test('US units are shown and typed, and the setting holds', async ({ page }) => 
 	await expect(page.getByText('= 3/4 in').or(page.getByText('= 19.1 mm')).first()).toBeVisible();
 	await page.goto('/settings');
 	await page.getByText('mm, g, ml, °C').click();
-	await page.getByRole('button', { name: 'Save the workshop' }).click();
-	await expect(page.getByText('Saved.')).toBeVisible();
+	await page.getByRole('button', { name: 'Keep the settings' }).click();
+	await expect(page.getByText('Kept.')).toBeVisible();
 });
 
 test('the chosen theme holds and the keyboard reaches the work', async ({ page }) => {

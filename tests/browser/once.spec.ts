@@ -17,7 +17,7 @@ test('a form whose answer was lost is sent again, and makes one thing', async ({
 	});
 	const save = page.getByRole('button', { name: 'Keep this release' });
 	await save.click();
-	await expect(page.getByText(/It was not saved/)).toBeVisible();
+	await expect(page.getByText(/It was not kept/)).toBeVisible();
 	expect(arrived).toBe(1);
 	await page.unroute('**/shelf/releases/new**');
 	await expect(page.getByLabel('Name', { exact: true })).toHaveValue(name);

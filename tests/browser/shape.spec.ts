@@ -111,7 +111,7 @@ test('several readings are compared, and the maker says which one counts', async
 		.check();
 	await expect(page.locator('aside .answer')).toHaveText(/121.ml/);
 	const saved = page.waitForResponse((r) => r.request().method() === 'POST' && r.url().includes('/masters/'));
-	await page.getByRole('button', { name: 'Save changes' }).click();
+	await page.getByRole('button', { name: 'Keep the changes' }).click();
 	expect((await saved).ok()).toBe(true);
 	await page.reload();
 	await expect(page.getByRole('region', { name: 'One copy' })).toContainText(/121.ml/);

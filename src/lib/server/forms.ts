@@ -25,7 +25,7 @@ function sayAt(form: SuperValidated<any>, path: string, message: string, status:
 
 /**
  * Does the work of a form action. Whatever its input causes comes back as a sentence at its field, with
- * everything that was typed; a database that does not answer says that nothing was saved.
+ * everything that was typed; a database that does not answer says that nothing was kept.
  */
 export async function attempt<T>(form: SuperValidated<any>, work: () => Promise<T>) {
 	try {
@@ -40,7 +40,7 @@ export async function attempt<T>(form: SuperValidated<any>, work: () => Promise<
 			return sayAt(
 				form,
 				'',
-				`The database did not answer, so nothing was saved. What you typed is still here: try again. (${reference})`,
+				`The database did not answer, so nothing was kept. What you typed is still here: try again. (${reference})`,
 				503
 			);
 		}

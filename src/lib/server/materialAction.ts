@@ -48,6 +48,6 @@ export async function materialAction<K extends MaterialKind>(event: RequestEvent
 			madeId(data)
 		);
 		if (id === 'new') redirect(303, `/shelf/${kind}s/${saved}`);
-		return message(form, 'Saved.');
+		return message(form, 'Kept.');
 	});
 }

@@ -27,6 +27,7 @@
 	} from '$lib/core/mould';
 	import { flashOffS, type ReleaseRecord, type ResinRecord, type RubberRecord, type ThermoplasticRecord } from '$lib/core/shelf';
 	import type { WorkshopSettings } from '$lib/core/workshop';
+	import AnswerOutline from './AnswerOutline.svelte';
 	import AnswerPane from './AnswerPane.svelte';
 	import Save from './Save.svelte';
 	import AddInPlace from './shelf/AddInPlace.svelte';
@@ -282,7 +283,10 @@
 		{#if shown}
 			<MouldAnswer plan={shown.plan} inputs={$form} {materials} {settings} mixing={shown.mixing} touching={plan ? touching : []} {nowMs} />
 		{/if}
-		{#snippet empty()}<p class="soft">{kind.words.choose}</p>{/snippet}
+		{#snippet empty()}
+			<p class="soft">{kind.words.choose}</p>
+			<AnswerOutline boxes={from === 'rubber' ? ['A', 'B'] : [kind.words.answer]} lines="Its box to scale, when it opens, what it costs" />
+		{/snippet}
 		{#snippet action()}<button type="submit" class="slim-action">{submit}</button>{/snippet}
 	</AnswerPane>
 </form>

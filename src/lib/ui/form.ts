@@ -26,7 +26,7 @@ export function benchForm<T extends Record<string, unknown>>(
 				_errors: [
 					status === 413
 						? 'That is more text than the form can take: shorten it. What you typed is still here.'
-						: `It was not saved: ${result.error?.message || 'the server does not answer'}. What you typed is still here; try again.`
+						: `It was not kept: ${result.error?.message || 'the server does not answer'}. What you typed is still here; try again.`
 				]
 			}));
 		},

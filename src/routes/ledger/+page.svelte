@@ -60,7 +60,7 @@
 	{/snippet}
 </PageHead>
 {#if data.views.length > 0}
-	<ul class="mb-3 flex flex-wrap items-center gap-2" aria-label="Saved views">
+	<ul class="mb-3 flex flex-wrap items-center gap-2" aria-label="Kept views">
 		{#each data.views as view (view.id)}
 			<li class="flex items-center rounded-full border-[1.5px] border-(--line-strong) bg-(--paper) pl-4">
 				<a class="plain py-1.5 font-semibold" href="/ledger?{view.query}">{view.name}</a>

@@ -26,7 +26,7 @@ export const actions: Actions = {
 		const version = z.coerce.number().int().min(0).catch(0).parse(url.searchParams.get('version'));
 		return attempt(form, async () => {
 			await saveSettings(form.data, version);
-			return message(form, 'Saved.');
+			return message(form, 'Kept.');
 		});
 	},
 	theme: async ({ request, cookies }) => {

@@ -195,7 +195,7 @@
 				: `empty: printed codes lead to ${data.address.base}${data.address.loopback ? ', which only this machine knows' : ''}`} />
 	</div>
 	<div class="mt-4 flex items-center gap-4">
-		<Save label="Save the workshop" submitting={$submitting} />
+		<Save label="Keep the settings" submitting={$submitting} />
 		<span role="status" class="font-semibold text-(--work)">{$message ?? ''}</span>
 	</div>
 </form>

@@ -24,7 +24,7 @@
 		<div class="flex flex-wrap items-center gap-x-4 gap-y-2">
 			<p class="min-w-[14rem] flex-1">
 				<strong>{offer.draft.title}</strong> was left unfinished at {wallTime(offer.draft.savedAtMs, nowMs)}{offer.conflicts.length > 0
-					? ', and it was saved otherwise since.'
+					? ', and it was changed since.'
 					: '.'}
 			</p>
 			<Button onclick={offer.goOn}>{offer.conflicts.length > 0 ? 'Go on with mine' : 'Go on'}</Button>
@@ -32,7 +32,7 @@
 		</div>
 		{#if offer.conflicts.length > 0}
 			<table class="bench mt-2">
-				<thead><tr><th>Field</th><th>Saved since</th><th>Typed here</th></tr></thead>
+				<thead><tr><th>Field</th><th>Kept since</th><th>Typed here</th></tr></thead>
 				<tbody>
 					{#each offer.conflicts as c (c.field)}
 						<tr><td>{labelOf(c.field)}</td><td>{plain(c.saved)}</td><td>{plain(c.typed)}</td></tr>

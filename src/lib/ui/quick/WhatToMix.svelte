@@ -14,7 +14,7 @@
 	import QuantityField from '../QuantityField.svelte';
 	import Segments from '../Segments.svelte';
 	import TextField from '../TextField.svelte';
-	import CupsOutline from '../CupsOutline.svelte';
+	import AnswerOutline from '../AnswerOutline.svelte';
 	import QuickAnswer from './QuickAnswer.svelte';
 
 	/** The first useful figure, before any record exists: how much, of what, how warm. */
@@ -215,7 +215,7 @@
 			<QuickAnswer {...answer} {stale} />
 		{:else}
 			<p class="soft mb-3">Type one amount: A and B stand here at once.</p>
-			<CupsOutline />
+			<AnswerOutline boxes={['A', 'B']} lines="Pot life, slack, demould" />
 		{/if}
 	</aside>
 </div>

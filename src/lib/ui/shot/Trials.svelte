@@ -4,6 +4,7 @@
 	import { AFLOAT, foretoldPercent, trialRecord, type TrialRecord } from '$lib/core/shot';
 	import Save from '../Save.svelte';
 	import ChoiceField from '../ChoiceField.svelte';
+	import { longDay } from '../clockText';
 	import { benchForm } from '../form';
 	import FormErrors from '../FormErrors.svelte';
 	import { newId } from '../newId';
@@ -66,7 +67,7 @@
 		<ol class="mt-3 divide-y divide-(--line) border-t border-(--line)">
 			{#each trials as t (t.id)}
 				<li class="flex flex-wrap gap-x-4 py-1.5">
-					<span class="soft tabular-nums">{t.at.toISOString().slice(0, 10)}</span>
+					<span class="soft tabular-nums">{longDay(t.at.getTime())}</span>
 					<strong>{units.show(t.record.addedG, 'mass')}{t.record.where ? ` ${t.record.where}` : ''}: {t.record.sat}</strong>
 					<span
 						>{t.record.underWaterPercent === undefined ? '' : `${t.record.underWaterPercent} % under water`}{t.record.massG

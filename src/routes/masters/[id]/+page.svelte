@@ -106,6 +106,6 @@
 			rubbers={data.rubbers}
 			releases={data.releases}
 			experiences={data.experiences}
-			submit="Save changes" />
+			submit="Keep the changes" />
 	{/key}
 </details>

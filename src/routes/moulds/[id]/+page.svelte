@@ -96,7 +96,7 @@
 			nowMs={data.nowMs}
 			fixed={mould.pouredAt !== null || mould.making !== null}
 			own={mould.id}
-			submit="Save changes" />
+			submit="Keep the changes" />
 	{/key}
 {/snippet}
 <PageHead title="M{mould.number} {mould.label}" about="{KIND_WORDS[kind]} round {mould.masterName}, {counted(mould.pulls, 'pull')}">

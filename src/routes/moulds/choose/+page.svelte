@@ -1,4 +1,5 @@
 <script lang="ts">
+	import AnswerOutline from '$lib/ui/AnswerOutline.svelte';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
 	import {
 		chooseMould,
@@ -120,7 +121,10 @@
 	</div>
 	<div class="flex min-w-0 flex-col gap-3">
 		{#if !master}
-			<p class="slab p-8 text-[1.15rem]">Choose a master: the ways that fit it appear here.</p>
+			<div class="slab flex flex-col gap-4 p-5">
+				<p class="text-[1.15rem]">Choose a master: the ways that fit it appear here.</p>
+				<AnswerOutline boxes={['The first choice', 'The next']} lines="Why, what mostly goes wrong, rubber, hours, cost" />
+			</div>
 		{/if}
 		{#each options as o, i (o.kind)}
 			<section

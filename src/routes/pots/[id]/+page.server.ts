@@ -86,7 +86,7 @@ export const actions: Actions = {
 			const version = Number(url.searchParams.get('version'));
 			const id = await saveVessel(form.data, isNew ? undefined : { id: params.id, version }, madeId(data));
 			if (isNew) redirect(303, `/pots/${id}`);
-			return message(form, 'Saved.');
+			return message(form, 'Kept.');
 		});
 	},
 	inspect: async ({ request, params, url }) => {

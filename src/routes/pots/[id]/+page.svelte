@@ -5,6 +5,7 @@
 	import Save from '$lib/ui/Save.svelte';
 	import Caution from '$lib/ui/Caution.svelte';
 	import Chart from '$lib/ui/Chart.svelte';
+	import { longDay } from '$lib/ui/clockText';
 	import { benchForm } from '$lib/ui/form';
 	import FormErrors from '$lib/ui/FormErrors.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
@@ -186,9 +187,7 @@
 						<ul class="mt-1 text-[0.93rem]">
 							{#each vessel.inspections as inspection (`${inspection.atMs}-${inspection.part}`)}
 								<li class="border-t border-(--line) py-1">
-									{new Date(inspection.atMs).toISOString().slice(0, 10)} <strong>{INSPECTED[inspection.part]}</strong>: {inspection.ok
-										? 'sound'
-										: 'not sound'},
+									{longDay(inspection.atMs)} <strong>{INSPECTED[inspection.part]}</strong>: {inspection.ok ? 'sound' : 'not sound'},
 									{inspection.by}{inspection.note ? `. ${inspection.note}` : ''}
 								</li>
 							{/each}

@@ -5,6 +5,7 @@
 	import { planLoad, type LoadPlan } from '$lib/core/pressurePot';
 	import { digits } from '$lib/core/units';
 	import Answer from '$lib/ui/Answer.svelte';
+	import AnswerOutline from '$lib/ui/AnswerOutline.svelte';
 	import AnswerPane from '$lib/ui/AnswerPane.svelte';
 	import Caution from '$lib/ui/Caution.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
@@ -101,6 +102,10 @@
 				</div>
 				<Caution topics={['pressure']} />
 			{/if}
+			{#snippet empty()}
+				<p class="soft">Tick the moulds that go in together: whether they fit, and whether pressure comes in time, appears here.</p>
+				<AnswerOutline boxes={['On the floor', 'On a shelf']} lines="Time to pressure, free volume, what a bubble keeps" />
+			{/snippet}
 		</AnswerPane>
 	</div>
 {/if}

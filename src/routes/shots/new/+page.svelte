@@ -12,7 +12,7 @@
 	import { benchForm } from '$lib/ui/form';
 	import { lateSchema } from '$lib/ui/lateSchema';
 	import AnswerPane from '$lib/ui/AnswerPane.svelte';
-	import CupsOutline from '$lib/ui/CupsOutline.svelte';
+	import AnswerOutline from '$lib/ui/AnswerOutline.svelte';
 	import FuseLine from '$lib/ui/FuseLine.svelte';
 	import Fuse from '$lib/ui/Fuse.svelte';
 	import FormErrors from '$lib/ui/FormErrors.svelte';
@@ -276,7 +276,7 @@
 			refused={pot?.refused ?? ''}
 			potWords="{settings.potName}, {units.show(settings.potTargetGaugeKpa, 'pressure')}" />
 		<AirFields {form} {problemAt} />
-		<Save label={data.changed ? 'Change this shot' : 'Keep this shot'} submitting={$submitting} />
+		<Save label={data.changed ? 'Keep the changes' : 'Keep this shot'} submitting={$submitting} />
 	</div>
 	<AnswerPane
 		label={shown && shown.shot.batches.length > 1 ? `In each of ${shown.shot.batches.length} cups` : 'To mix'}
@@ -307,7 +307,7 @@
 		{/if}
 		{#snippet empty()}
 			<p class="soft">Choose a piece, a mould and a resin: the shot appears here, with the time it leaves you.</p>
-			<CupsOutline />
+			<AnswerOutline boxes={['A', 'B']} lines="Pot life, slack, demould" />
 		{/snippet}
 		{#snippet bar()}{#if shown}<FuseLine batch={shown.shot.batches[0]!} />{/if}{/snippet}
 		{#snippet action()}<button type="submit" class="slim-action">{data.changed ? 'Change' : 'Keep'}</button>{/snippet}

@@ -74,7 +74,7 @@
 					{#each wear.inspections.toReversed() as inspection (inspection.id)}
 						{@const worst = worstSign(inspection.inspection.scores)}
 						<li class="flex flex-wrap gap-x-4 py-2">
-							<span class="soft tabular-nums">{inspection.at.toISOString().slice(0, 10)}, pull {inspection.pulls}</span>
+							<span class="soft tabular-nums">{longDay(inspection.at.getTime())}, pull {inspection.pulls}</span>
 							<strong>{worst ? `${SIGNS[worst.sign].words} ${worst.score}: ${SIGNS[worst.sign].at[worst.score]}` : ''}</strong>
 							<span class="soft"
 								>{Object.entries(inspection.inspection.scores)

@@ -63,7 +63,7 @@ export const actions: Actions = {
 				...(url.searchParams.has('openings') ? { openings: asked('openings') } : {})
 			});
 			const fresh = { ...form.data, weighedG: undefined };
-			return message(await superValidate(fresh, zod4(containerChange)), 'Saved.');
+			return message(await superValidate(fresh, zod4(containerChange)), 'Kept.');
 		});
 	},
 	emptied: async ({ request, params }) => {
