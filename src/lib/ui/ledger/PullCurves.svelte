@@ -37,7 +37,7 @@
 				y: foretold.map((p) => degrees(p.tempC)),
 				mode: 'lines' as const,
 				name: called('foretold', name),
-				line: { color: '--hot', width: 2, dash: of(DASHES, i) }
+				line: { color: '--ink', width: 2, dash: of(DASHES, i) }
 			},
 			...(read.length
 				? [

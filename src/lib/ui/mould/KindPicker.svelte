@@ -16,7 +16,7 @@
 				<svg viewBox="0 0 48 31" class="h-9 w-14 shrink-0" aria-hidden="true">
 					<path d={g.rubber} fill="var(--rubber)" stroke="currentColor" stroke-width="1.4" />
 					<path d={g.hollow} fill="var(--paper)" stroke="currentColor" stroke-width="1.2" />
-					<path d={g.seam} fill="none" stroke="var(--hot)" stroke-width="2.4" />
+					<path d={g.seam} fill="none" stroke="var(--ink)" stroke-width="2.4" />
 				</svg>
 				{words.opens}
 			</label>

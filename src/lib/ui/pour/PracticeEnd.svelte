@@ -14,7 +14,7 @@
 
 <div class="m-auto w-full max-w-[56rem]">
 	<div class="flex flex-wrap items-end justify-center gap-x-8 gap-y-2 text-center">
-		<p class="answer text-[clamp(5rem,20vh,9rem)]" style:color={score.points >= 70 ? 'var(--work)' : 'var(--hot)'}>{score.points}</p>
+		<p class="answer text-[clamp(5rem,20vh,9rem)]" style:color={score.points >= 70 ? 'var(--work)' : 'var(--ink)'}>{score.points}</p>
 		<div class="pb-4 text-left">
 			<h1>{came}</h1>
 			<p class="soft text-[1.15rem]">of 100 points; nothing is kept of it</p>

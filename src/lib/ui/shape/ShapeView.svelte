@@ -145,7 +145,7 @@
 	<!-- svelte-ignore a11y_no_interactive_element_to_noninteractive_role -->
 	<canvas
 		bind:this={canvas}
-		class="absolute inset-0 h-full w-full touch-none focus-visible:outline-3 focus-visible:-outline-offset-3 focus-visible:outline-(--hot)"
+		class="absolute inset-0 h-full w-full touch-none focus-visible:outline-3 focus-visible:-outline-offset-3 focus-visible:outline-(--ink)"
 		tabindex="0"
 		role="application"
 		aria-label={label}

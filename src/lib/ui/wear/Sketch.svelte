@@ -37,8 +37,8 @@
 			stroke-width="0.6"
 			stroke-dasharray="2 1.5" />
 		{#each spots as s, i (i)}
-			<circle cx={s.x} cy={s.y * 0.6} r="2.6" fill="var(--hot)" />
-			<text x={s.x} y={s.y * 0.6 + 1.3} font-size="3.6" font-weight="700" text-anchor="middle" fill="var(--hot-ink)">{i + 1}</text>
+			<circle cx={s.x} cy={s.y * 0.6} r="2.6" fill="var(--ink)" />
+			<text x={s.x} y={s.y * 0.6 + 1.3} font-size="3.6" font-weight="700" text-anchor="middle" fill="var(--paper)">{i + 1}</text>
 		{/each}
 	</svg>
 	<ul class="mt-2 flex flex-col gap-2">

@@ -12,7 +12,7 @@
 	const percent = (x: number) => `${Math.round(100 * x)}\u00a0%`;
 	const faults = $derived([...new Set(data.causes.map((c) => c.fault))]);
 	const causes = $derived([...new Set(data.causes.map((c) => c.cause))]);
-	const COLOURS = ['--ink-soft', '--work', '--hot', '--part-a', '--part-b', '--resin'];
+	const COLOURS = ['--ink-soft', '--work', '--ink', '--part-a', '--part-b', '--resin'];
 	const SHAPES = ['', '/', 'x', '.', '-', '+'];
 </script>
 

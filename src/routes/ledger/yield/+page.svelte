@@ -5,7 +5,7 @@
 	import PageHead from '$lib/ui/PageHead.svelte';
 
 	let { data } = $props();
-	const COLOURS = { good: '--work', 'needs-work': '--hot', scrap: '--harm' } as const;
+	const COLOURS = { good: '--work', 'needs-work': '--part-b', scrap: '--harm' } as const;
 	const SHAPES = { good: '', 'needs-work': '/', scrap: 'x' } as const;
 	const percent = (x: number) => `${Math.round(100 * x)}\u00a0%`;
 </script>

@@ -8,7 +8,7 @@
 	const first = $derived(data.rows[0]);
 	const drawn = $derived(data.rows.slice(0, 20).toReversed());
 	const curves = $derived(data.families.filter((f) => f.curve.length > 0 || f.steps.length > 0));
-	const COLOURS = ['--work', '--hot', '--part-a', '--ink'];
+	const COLOURS = ['--work', '--part-b', '--part-a', '--ink'];
 </script>
 
 <PageHead title="Wear" about="Pulls left in every mould in use, what their families lived, and how our forecasts did." />
