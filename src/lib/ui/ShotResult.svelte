@@ -9,7 +9,13 @@
 	import Working from './Working.svelte';
 
 	/** What a shot comes to: the cup, both schools of measuring, and the time against it. */
-	let { planned, stack = true }: { planned: PlannedShot; stack?: boolean } = $props();
+	interface Props {
+		planned: PlannedShot;
+		stack?: boolean;
+		/** Stirs what would keep the last layer up into it. */
+		onthicken?: (offer: NonNullable<PlannedShot['offer']>) => void;
+	}
+	let { planned, stack = true, onthicken }: Props = $props();
 	const units = useUnits();
 	const shot = $derived(planned.shot);
 	const batch = $derived(shot.batches[0]!);
@@ -34,7 +40,22 @@
 			tone={batch.slackS >= 0 ? 'work' : 'harm'}
 			note="pot life {units.show(batch.potLifeS, 'time')}{batch.potLifeBand ? `, ${units.band(batch.potLifeBand)}` : ''}" />
 	</div>
+	{#if batch.layers}
+		<p class="text-[1.15rem]">
+			<strong>{units.weighed(shot.massG)} in all cups</strong>
+			<span class="soft"
+				>{units.other(shot.massG, 'mass')} · {units.show(shot.volumeMl, 'volume')} · {units.other(shot.volumeMl, 'volume')}</span>
+		</p>
+	{/if}
 	<Warnings warnings={shot.warnings} />
+	{#if planned.offer && onthicken}
+		{@const offer = planned.offer}
+		<p class="flex flex-wrap items-center gap-x-3 gap-y-1">
+			<span>{digits(offer.scoops, 1)} scoops of {offer.name} to one of B would keep the last layer up.</span>
+			<button type="button" class="plain min-h-[2.2rem] cursor-pointer font-semibold" onclick={() => onthicken(offer)}
+				>Put it into the last layer</button>
+		</p>
+	{/if}
 	{#if batch.catalyst}
 		<dl class="grid grid-cols-2 gap-4">
 			<div>

@@ -3,6 +3,7 @@ import type { PourState } from './reduce';
 import type { Clock } from './clock';
 import { cupStep, layerStep, stepName, type StepName } from './steps';
 import { retimed, stepsOf } from './steps/kept';
+import { nextCupS } from './steps/layers';
 
 /**
  * The clocks that a pour keeps running, worked out from its plan and state.
@@ -57,6 +58,16 @@ export function clocksOf(pourId: string, plan: PourPlan, state: PourState): Cloc
 			quiet: true
 		});
 	}
+	if (state.demouldedAtMs === undefined && heldOrNoPot && plan.out) {
+		clocks.push({
+			...common,
+			id: `${pourId}-stiff`,
+			kind: 'wait',
+			startedAtMs: state.pouredAtMs,
+			endsAtMs: state.pouredAtMs + plan.out.stiffS * 1000,
+			then: 'it is stiff: keys lock'
+		});
+	}
 	if (state.demouldedAtMs === undefined) {
 		clocks.push({
 			...common,
@@ -64,7 +75,12 @@ export function clocksOf(pourId: string, plan: PourPlan, state: PourState): Cloc
 			kind: 'cure',
 			startedAtMs: state.pouredAtMs,
 			endsAtMs: state.pouredAtMs + plan.demouldS * 1000,
-			then: plan.fill && state.doneAtMs['fill'] === undefined ? 'fill the shell' : 'demould'
+			then:
+				plan.fill && state.doneAtMs['fill'] === undefined
+					? 'fill the shell'
+					: plan.out
+						? 'out while it still gives'
+						: 'demould'
 		});
 	}
 	return clocks;
@@ -150,8 +166,11 @@ function layerClocks(
 			id: `${pourId}-gelled-${last}`,
 			kind: 'wait',
 			startedAtMs,
-			endsAtMs: startedAtMs + layers[last]!.recoatFromS * 1000,
-			then: `layer ${last + 2} may follow`
+			endsAtMs: startedAtMs + nextCupS(plan, last) * 1000,
+			then:
+				nextCupS(plan, last) < layers[last]!.recoatFromS
+					? `combine layer ${last + 2}`
+					: `layer ${last + 2} may follow`
 		},
 		...bonds
 	];

@@ -181,17 +181,28 @@ interface Climate {
 	roomTempC: number;
 }
 
+/** When it comes out: while it still gives, or once it is firm; not before the pressure may be let out. */
+function outNow(
+	plan: PourPlan,
+	firm: { demouldS: number; flexibleS: number },
+	heldS: number
+): Pick<BenchForecast, 'demouldS' | 'stiffS'> {
+	const least = plan.pot ? heldS : 0;
+	if (!plan.out) return { demouldS: Math.max(firm.demouldS, least) };
+	return { demouldS: Math.max(firm.flexibleS, least), stiffS: firm.demouldS };
+}
+
 function partNow(
 	plan: PourPlan,
 	resin: CureRecord,
 	climate: Climate
-): Pick<BenchForecast, 'holdUntilS' | 'demouldS' | 'flexibleS'> {
+): Pick<BenchForecast, 'holdUntilS' | 'demouldS' | 'flexibleS' | 'stiffS'> {
 	const firm = sections(resin, plan.section!, climate);
 	const gelS = firm.gelLastS;
 	return {
 		holdUntilS: gelS * (1 + HOLD_MARGIN),
 		...(plan.flexibleS === undefined ? {} : { flexibleS: firm.flexibleS }),
-		demouldS: plan.pot ? Math.max(firm.demouldS, gelS * (1 + HOLD_MARGIN)) : firm.demouldS
+		...outNow(plan, firm, gelS * (1 + HOLD_MARGIN))
 	};
 }
 
@@ -204,7 +215,7 @@ function layersNow(
 	resin: CureRecord,
 	climate: Climate,
 	lives: readonly { potLifeS: number }[]
-): Pick<BenchForecast, 'holdUntilS' | 'demouldS' | 'flexibleS' | 'layers'> {
+): Pick<BenchForecast, 'holdUntilS' | 'demouldS' | 'flexibleS' | 'stiffS' | 'layers'> {
 	const layers = plan.layers!;
 	const stack = (record: CureRecord, at: Climate) => {
 		const model = calibrate(record);
@@ -240,7 +251,10 @@ function layersNow(
 			};
 		}),
 		holdUntilS: plan.holdUntilS * gel(layers.length - 1),
-		demouldS: plan.demouldS * times(fresh.demouldS, then.demouldS),
+		demouldS:
+			plan.demouldS *
+			(plan.out ? times(fresh.flexibleS, then.flexibleS) : times(fresh.demouldS, then.demouldS)),
+		...(plan.out ? { stiffS: plan.out.stiffS * times(fresh.demouldS, then.demouldS) } : {}),
 		...(plan.flexibleS === undefined
 			? {}
 			: { flexibleS: plan.flexibleS * times(fresh.flexibleS, then.flexibleS) })

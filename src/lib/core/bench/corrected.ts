@@ -15,6 +15,8 @@ export interface BenchForecast {
 	demouldS: number;
 	/** From when it may be bent out; nothing for a plan that does not say. */
 	flexibleS?: number;
+	/** Of one that is taken out while it gives: from when it is stiff. */
+	stiffS?: number;
 	/** Speed of this batch against what the plan took for it; only with readings. */
 	rateFactor?: number;
 	rmsC?: number;
@@ -55,6 +57,7 @@ export function correctedPlan(plan: PourPlan, forecast: BenchForecast | undefine
 		holdUntilS,
 		demouldS,
 		...(flexibleS === undefined ? {} : { flexibleS }),
+		...(forecast.stiffS === undefined ? {} : { out: { stiffS: forecast.stiffS } }),
 		...(demouldBand
 			? { demouldBand: { ...demouldBand, lowS: demouldBand.lowS * share, highS: demouldBand.highS * share } }
 			: {}),

@@ -158,9 +158,7 @@ export function composePlan(shot: ShotToPour, batchIndex: number, records: PlanR
 		usableS: batch.budget.usableS,
 		marginPercent: settings.marginPercent,
 		...(batch.potLifeBand ? { potLifeBand: batch.potLifeBand } : {}),
-		...(planned.taught?.own ? { ownDemould: planned.taught.own } : {}),
-		...(planned.shot.demouldBand ? { demouldBand: later(planned.shot.demouldBand, lastStartS) } : {}),
-		...(planned.shot.flexibleS === undefined ? {} : { flexibleS: planned.shot.flexibleS - lastStartS }),
+		...demouldOf(planned, inputs, lastStartS),
 		steps: batch.steps.map((step, i) => ({ ...step, role: planned.roles[i]! })),
 		...(planned.pot
 			? {
@@ -174,10 +172,29 @@ export function composePlan(shot: ShotToPour, batchIndex: number, records: PlanR
 				}
 			: {}),
 		holdUntilS: planned.shot.holdUntilS - lastStartS,
-		demouldS: planned.shot.demouldS - lastStartS,
 		roomTempC: inputs.roomTempC,
 		relativeHumidity: inputs.relativeHumidity,
 		mouldTempC: inputs.mouldTempC,
 		startTempC: inputs.startTempC
+	};
+}
+
+/** When it comes out, counted from the pour of the last layer: once it keeps its shape, or while it still gives. */
+function demouldOf(
+	{ shot, taught, pot }: ShotToPour['planned'],
+	{ out }: Pick<ShotToPour['inputs'], 'out'>,
+	lastStartS: number
+): Pick<PourPlan, 'demouldS' | 'flexibleS' | 'out' | 'demouldBand' | 'ownDemould'> {
+	const demouldS = shot.demouldS - lastStartS;
+	const flexibleS = shot.flexibleS === undefined ? undefined : shot.flexibleS - lastStartS;
+	if (out === 'flexible' && flexibleS !== undefined && flexibleS < demouldS) {
+		const held = pot ? shot.holdUntilS - lastStartS : 0;
+		return { demouldS: Math.max(flexibleS, held), out: { stiffS: demouldS } };
+	}
+	return {
+		demouldS,
+		...(flexibleS === undefined ? {} : { flexibleS }),
+		...(taught?.own ? { ownDemould: taught.own } : {}),
+		...(shot.demouldBand ? { demouldBand: later(shot.demouldBand, lastStartS) } : {})
 	};
 }

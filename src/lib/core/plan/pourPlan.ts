@@ -123,6 +123,8 @@ export const pourPlan = z.object({
 	ownDemould: z.object({ lowS: z.number(), highS: z.number(), pulls: z.number() }).optional(),
 	/** From then until it is demoulded it may be bent out, s after it was poured. */
 	flexibleS: z.number().optional(),
+	/** It is taken out while it still gives: the demould is from when it may be bent, and until it is stiff, s. */
+	out: z.object({ stiffS: z.number() }).optional(),
 	steps: z.array(z.object({ name: z.string(), durationS: z.number(), role: z.enum(STEP_ROLES) })).min(1),
 	pot: z
 		.object({

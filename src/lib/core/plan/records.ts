@@ -70,6 +70,8 @@ export function shotContextOf(of: {
 	resin: ResinRecord;
 	settings: WorkshopSettings;
 	filler?: ShotFiller | undefined;
+	/** Fillers that single layers may take. */
+	fillers?: ShotContext['fillers'];
 	recipes: ShotRecipe[];
 	/** Speed of the tin in use against its sheet; nothing when none is known. */
 	tinSpeed?: number | undefined;
@@ -95,6 +97,7 @@ export function shotContextOf(of: {
 		heightMm,
 		...narrowestSprue(of.moulds),
 		...(of.filler ? { filler: of.filler } : {}),
+		...(of.fillers ? { fillers: of.fillers } : {}),
 		recipes: of.recipes,
 		resin: of.taught ? { ...of.resin, taught: of.taught } : of.resin,
 		rateFactor: of.tinSpeed,

@@ -33,6 +33,8 @@ export interface SizingQuestion {
 	settings: ShotContext['settings'];
 	release?: Kept<ReleaseRecord> | undefined;
 	filler?: FillerRecord | undefined;
+	/** What of the shelf single layers may take. */
+	fillers?: readonly Kept<FillerRecord>[];
 	recipes: readonly Kept<RecipeRecord>[];
 	colours: readonly Kept<ColourRecord>[];
 	/** Speed of the tin in use against its sheet. */
@@ -64,6 +66,7 @@ export function sizingContext(q: SizingQuestion): ShotContext {
 		resin: q.resin.record,
 		settings: q.settings,
 		filler: q.filler && shotFiller(q.filler),
+		fillers: q.fillers?.map((f) => ({ id: f.id, ...shotFiller(f.record) })),
 		recipes: q.recipes.map((r) => shotRecipe(r, q.colours, q.resin.record)),
 		tinSpeed: q.tinSpeed,
 		taught: taughtFor(

@@ -30,6 +30,8 @@ export { wholeShares } from './shares';
 export { castAreaMm2 } from './kinds/rotocast/plan';
 export { rotocast, rotocastInput, type Rotocast, type RotocastLayer } from './kinds/rotocast/rotocast';
 export { RECOAT_SCHOOLS, TURNS_WANTED } from './kinds/rotocast/schools';
+export { LAYER_SCHOOLS, PLACE_KEYS } from './kinds/rotocast/places';
+export type { LayerRow } from './kinds/rotocast/layerRow';
 export { copyBalance, copyInput, type CopyBalance } from './kinds/filled/filled';
 export { FILL_KINDS, FILLS, type Fill } from './kinds/filled/fills';
 export { insertInput, type Insert } from './kinds/filled/insert';

@@ -7,6 +7,7 @@ import { insertInput } from './kinds/filled/insert';
 import { SHOT_KINDS } from './kinds/names';
 import { POUR_PLACE_KEYS, POUR_WAY_KEYS } from './pouring';
 import { rotocastInput } from './kinds/rotocast/rotocast';
+import { layerRow } from './kinds/rotocast/layerRow';
 import { solidShotInput } from './kinds/solid/solid';
 
 const stepS = (what: string) =>
@@ -83,7 +84,14 @@ export const shotInputs = z.object({
 	wallMm: roto.wallMm.default(4),
 	layers: roto.layers,
 	areaMm2: roto.areaMm2.optional(),
+	/** Layers that differ; empty: alike. */
+	layerRows: z.array(layerRow).max(12, 'At most twelve layers.').default([]),
 	rimLengthMm: roto.rimLengthMm,
+	rimMm: roto.rimMm,
+	/** Thickness of the rim; empty: as its height. */
+	rimThickMm: roto.rimThickMm,
+	/** What is cut off the rim afterwards, above its height. */
+	trimMm: roto.trimMm,
 	turnS: roto.turnS,
 	school: roto.school,
 	fillKind: z.enum(FILL_KINDS).default('plaster'),
@@ -149,6 +157,8 @@ export const shotInputs = z.object({
 	tapS: stepS('tapping and squeezing one copy').default(0),
 	closeS: stepS('closing and clamping one copy').default(20),
 	pourS: stepS('pouring one copy').default(20),
+	/** Taken out while it still gives, or once it keeps its shape. */
+	out: z.enum(['firm', 'flexible']).default('firm'),
 	/** Pairs of hands: that many pour, or roll, at once. */
 	hands: z
 		.number({ error: 'Type how many pairs of hands, such as 1.' })

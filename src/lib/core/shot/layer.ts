@@ -24,6 +24,8 @@ const times = z.object({
 	thicknessMm: z.number(),
 	/** When it is poured, s after the first layer; plans of earlier versions do not say. */
 	pouredS: z.number().optional(),
+	/** When its cup is combined, s after the layer below was poured; plans of earlier versions do not say. */
+	combinedS: z.number().optional(),
 	/** Rolled until it is carried and stays. */
 	lockS: z.number(),
 	gelS: z.number(),

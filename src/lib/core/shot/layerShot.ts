@@ -20,6 +20,7 @@ import { RECOAT_SCHOOLS } from './kinds/rotocast/schools';
 import type { ShotBatch } from './batch';
 import type { Layer } from './layer';
 import { layerAmount } from './layerAmount';
+import { handsOn } from './handsOn';
 import { HOLD_MARGIN, scaleWarnings } from './kinds/solid/solid';
 
 /** Layers of one copy that are planned at most: more is another job, and each of them costs its sums. */
@@ -129,10 +130,23 @@ interface Layered {
 /** A planned cast in layers, with what the cure engine was asked: it is not kept. */
 export type PlannedStack = PlannedShot & { stack: LayersQuestion };
 
+/** The same cast when its hands are late by so much in all: every clock after that goes with it. */
+const laidLate = (of: Layered, layers: readonly TimedLayer[], lateS: number): Layered => ({
+	...of,
+	layers,
+	run: { ...of.run, demouldS: of.run.demouldS + lateS, flexibleS: of.run.flexibleS + lateS }
+});
+
 /** Every cup of a shot that is built up in layers, for all copies that are worked on at once. */
-export function layerShot(one: Layered, inputs: Inputs, context: ShotContext): PlannedStack {
+export function layerShot(of: Layered, inputs: Inputs, context: ShotContext): PlannedStack {
 	const { marginPercent, scaleResolutionG } = context.settings;
 	const together = Math.min(inputs.copies, context.cavities ?? inputs.mouldIds.length, inputs.hands ?? 1);
+	const hands = handsOn(of.layers, {
+		mixS: inputs.mixS,
+		pourS: inputs.pourS,
+		spare: (inputs.hands ?? 1) > together
+	});
+	const one = laidLate(of, hands.layers, hands.lateS);
 	const steps = [
 		{ name: 'Mix', durationS: inputs.mixS, role: 'mix' as const },
 		{
@@ -150,12 +164,18 @@ export function layerShot(one: Layered, inputs: Inputs, context: ShotContext): P
 	const batchOf = (copies: number): ShotBatch => {
 		const cups = one.layers.map((layer) => {
 			// a layer without colour is as quick as its sheet says, whatever lies on it
-			const of = layer.tinted ? lengthened(context, inputs.recipeId) : context;
-			const { mixed, clock, fillerMix } = cupOf(layer.volumeMl * copies, layer.fillers, inputs, of);
+			const recipeId = layer.tinted ? layer.recipeId || inputs.recipeId : '';
+			const { mixed, clock, fillerMix } = cupOf(
+				layer.volumeMl * copies,
+				layer.fillers,
+				inputs,
+				lengthened(context, recipeId)
+			);
 			const resinG = mixed.a.massG + mixed.b.massG;
 			const cup: Layer = {
 				thicknessMm: layer.thicknessMm,
 				pouredS: layer.pouredS,
+				...(layer.combinedS === undefined ? {} : { combinedS: layer.combinedS }),
 				lockS: layer.lockS,
 				gelS: layer.gelS,
 				recoatFromS: layer.recoatFromS,
@@ -170,7 +190,7 @@ export function layerShot(one: Layered, inputs: Inputs, context: ShotContext): P
 					? { fillers: mixed.fillers.map(({ name, massG, volumeMl }) => ({ name, massG, volumeMl })) }
 					: {}),
 				...(fillerMix ? { fillerMix } : {}),
-				...(layer.tinted ? { colours: coloursFor(inputs.recipeId ?? '', resinG, context) } : {}),
+				...(layer.tinted ? { colours: coloursFor(recipeId ?? '', resinG, context) } : {}),
 				a: mixed.a,
 				b: mixed.b,
 				...(mixed.catalyst ? { catalyst: mixed.catalyst } : {}),
@@ -252,6 +272,7 @@ export function layerShot(one: Layered, inputs: Inputs, context: ShotContext): P
 			warnings: [
 				...late,
 				...heatWarnings(one.run, one.crackLimitC ?? crackLimitC(cureOf(context.resin))),
+				...hands.warnings,
 				...one.warnings,
 				...scaleWarnings(first),
 				...one.balance.warnings

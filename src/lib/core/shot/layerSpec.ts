@@ -9,8 +9,9 @@ export interface LayerSpec {
 	serves: string;
 	way: 'roll' | 'flat' | 'brush';
 	fillers: Filler[];
-	/** Tinted by the shot's recipe. */
+	/** Tinted by the shot's recipe, unless it has one of its own. */
 	tinted?: boolean;
+	recipeId?: string;
 	levelMm?: number;
 	setsIn?: string[];
 	sags?: boolean;
@@ -18,6 +19,8 @@ export interface LayerSpec {
 
 /** A layer of one copy with its clocks; the volume holds what is lost too. */
 export interface TimedLayer extends LayerSpec, LayerTimes {
+	/** When its cup is combined, s after the layer below was poured. */
+	combinedS?: number;
 	/** Rolled: turns between locking and gel. */
 	turns?: number;
 }

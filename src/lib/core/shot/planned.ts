@@ -63,6 +63,8 @@ export interface ShotContext {
 	resin: TaughtResin;
 	/** The filler's record, when there is one. */
 	filler?: ShotFiller | undefined;
+	/** Fillers of the shelf that single layers may take. */
+	fillers?: (ShotFiller & { id: string })[] | undefined;
 	/** Colour recipes of this resin, scaled to percent of the mixed resin. */
 	recipes?: ShotRecipe[] | undefined;
 	/** The container's own speed, learned from readings. */
@@ -74,6 +76,14 @@ export interface ShotContext {
 export interface SprueSizes {
 	diameterMm: number;
 	lengthMm: number;
+}
+
+/** A filler of the shelf that would keep a layer up, and how much of it. */
+export interface ThickenOffer {
+	fillerId: string;
+	name: string;
+	/** Loose scoops to one of B. */
+	scoops: number;
 }
 
 export interface PlannedShot {
@@ -91,6 +101,8 @@ export interface PlannedShot {
 	roles: StepRole[];
 	/** Layers of one copy with their clocks. */
 	rotocast?: Rotocast;
+	/** What would keep the last layer up, of the fillers of the shelf; never stirred in unasked. */
+	offer?: ThickenOffer;
 	/** Powder on the face of one copy. */
 	dust?: { name: string; massG: number };
 	/** One copy: what fills it, what it weighs, how it floats. */

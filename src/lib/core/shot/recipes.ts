@@ -52,7 +52,24 @@ export function shotRecipe(
  * shotFiller(spheres).densityGPerMl; // 0.2
  */
 export function shotFiller(record: FillerRecord): ShotFiller {
-	const { name, densityGPerMl, bulkDensityGPerMl, grainMm, creamyScoopsPerB, pasteScoopsPerB, yieldPa } =
-		record;
-	return { name, densityGPerMl, bulkDensityGPerMl, grainMm, creamyScoopsPerB, pasteScoopsPerB, yieldPa };
+	const {
+		name,
+		family,
+		densityGPerMl,
+		bulkDensityGPerMl,
+		grainMm,
+		creamyScoopsPerB,
+		pasteScoopsPerB,
+		yieldPa
+	} = record;
+	return {
+		name,
+		family,
+		densityGPerMl,
+		bulkDensityGPerMl,
+		grainMm,
+		creamyScoopsPerB,
+		pasteScoopsPerB,
+		yieldPa
+	};
 }

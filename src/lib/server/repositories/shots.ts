@@ -111,6 +111,11 @@ async function gather(inputs: ShotInputs) {
 		usualPot(inputs.potId),
 		demouldPresses(inputs.resinId)
 	]);
+	const layerFillers = await Promise.all(
+		[...new Set((inputs.layerRows ?? []).map((r) => r.fillerId).filter(Boolean))].map((id) =>
+			getMaterial('filler', id)
+		)
+	);
 	const unfit = moulds.find((m) => m.state !== 'active');
 	if (unfit) {
 		throw new RefusedError(
@@ -122,7 +127,7 @@ async function gather(inputs: ShotInputs) {
 	if (shy)
 		throw new RefusedError(`M${shy.number} ${MOULD_MODULES[shy.inputs.kind].refusesResin}`, 'mouldIds');
 	const taught = taughtFor(presses, resin.id, inputs.mouldIds);
-	return { master, resin, moulds, release, filler, recipes, tins, vessel, taught };
+	return { master, resin, moulds, release, filler, layerFillers, recipes, tins, vessel, taught };
 }
 type Gathered = Awaited<ReturnType<typeof gather>>;
 
@@ -136,6 +141,7 @@ function contextOf(of: Gathered, settings: WorkshopSettings): ShotContext {
 		resin: of.resin.record,
 		settings: withPot(settings, of.vessel),
 		filler: of.filler && shotFiller(of.filler.record),
+		fillers: of.layerFillers.map((f) => ({ id: f.id, ...shotFiller(f.record) })),
 		recipes: of.recipes,
 		tinSpeed: speedOf(of),
 		taught: of.taught
@@ -144,20 +150,26 @@ function contextOf(of: Gathered, settings: WorkshopSettings): ShotContext {
 
 /** The state of every record that a plan rests on. What a tin holds does not move a plan; which tin, and its speed, do. */
 function stampsOf(of: Gathered, inputs: ShotInputs, settings: WorkshopSettings): Stamp[] {
-	const { master, resin, moulds, release, filler, recipes, tins, vessel, taught } = of;
+	const { master, resin, moulds, release, filler, layerFillers, recipes, tins, vessel, taught } = of;
 	const versioned = (kind: Stamp['kind'], row: { id: string; version: number }, name: string): Stamp => ({
 		kind,
 		id: row.id,
 		name,
 		state: `${row.version}`
 	});
-	const coloured = [inputs.recipeId, ...(inputs.cups ?? []).map((c) => c.recipeId)];
+	const coloured = [
+		inputs.recipeId,
+		...(inputs.cups ?? []).map((c) => c.recipeId),
+		...(inputs.layerRows ?? []).map((r) => r.recipeId)
+	];
 	const { altitudeM, marginPercent, scaleResolutionG, scaleCapacityG, mixingCupMl } = settings;
 	return [
 		versioned('master', master, master.record.name),
 		...moulds.map((m) => versioned('mould', m, `M${m.number}`)),
 		versioned('resin', resin, `sheet of ${resin.record.name}`),
-		...(filler ? [versioned('filler', filler, filler.record.name)] : []),
+		...[...(filler ? [filler] : []), ...layerFillers]
+			.filter((f, i, all) => all.findIndex((other) => other.id === f.id) === i)
+			.map((f) => versioned('filler', f, f.record.name)),
 		...(release ? [versioned('release', release, release.record.name)] : []),
 		...recipes
 			.filter((r) => coloured.includes(r.id))

@@ -5,6 +5,7 @@
 	import QuantityField from '../QuantityField.svelte';
 	import { useUnits } from '../units.svelte';
 	import EmbedList from './EmbedList.svelte';
+	import LayerTable from './LayerTable.svelte';
 
 	/** What only this kind of cast asks; each kind says its own. */
 	interface Props {
@@ -12,8 +13,11 @@
 		problemAt: (field: string) => string[] | undefined;
 		problemIn: (list: string, index: number, field: string) => string[] | undefined;
 		skin: CastFieldContext['skin'];
+		fillers: readonly { value: string; label: string }[];
+		recipes: readonly { value: string; label: string }[];
+		last?: { day: string; massG: readonly number[] } | undefined;
 	}
-	let { form, problemAt, problemIn, skin }: Props = $props();
+	let { form, problemAt, problemIn, skin, fillers, recipes, last }: Props = $props();
 	const units = useUnits();
 	const kind = $derived(CASTS[$form.kind]);
 	const context = $derived<CastFieldContext>({ inputs: $form, skin, show: (value, kind) => units.show(value, kind) });
@@ -47,6 +51,15 @@
 		{/if}
 	{/each}
 </div>
+{#if kind.takesRows}
+	<LayerTable
+		bind:rows={$form.layerRows}
+		{fillers}
+		{recipes}
+		{last}
+		lossPercent={$form.lossPercent}
+		problem={(i, field) => problemIn('layerRows', i, field)} />
+{/if}
 {#if kind.takesEmbeds}
 	<div class="mb-3"><EmbedList bind:embeds={$form.embeds} problem={(i, field) => problemIn('embeds', i, field)} /></div>
 {/if}

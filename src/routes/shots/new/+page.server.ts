@@ -13,6 +13,7 @@ import { attempt, madeId, orPage } from '$lib/server/forms';
 import { listContainers } from '$lib/server/repositories/containers';
 import { listMasters } from '$lib/server/repositories/masters';
 import { demouldPresses } from '$lib/server/repositories/demouldPresses';
+import { lastLayers } from '$lib/server/repositories/lastLayers';
 import { listExperiences } from '$lib/server/repositories/experiences';
 import { listMaterials, listResins, listRubbers } from '$lib/server/repositories/materials';
 import { listMoulds, takesResin } from '$lib/server/repositories/moulds';
@@ -55,7 +56,8 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 		colours,
 		thermoplastics,
 		vessels,
-		presses
+		presses,
+		layersBefore
 	] = await Promise.all([
 		listMasters(),
 		listResins(),
@@ -69,7 +71,8 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 		listMaterials('colour'),
 		listMaterials('thermoplastic'),
 		listVessels(),
-		demouldPresses()
+		demouldPresses(),
+		lastLayers()
 	]);
 	const active = allMoulds.filter((m) => m.state === 'active');
 	const mould = active.find((m) => m.id === url.searchParams.get('mould'));
@@ -117,6 +120,7 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 		rubbers,
 		experiences,
 		presses,
+		lastLayers: layersBefore,
 		fillers,
 		recipes,
 		colours,

@@ -92,6 +92,7 @@
 				settings,
 				release,
 				filler: filler?.record,
+				fillers: data.fillers,
 				recipes: data.recipes,
 				colours: data.colours,
 				tinSpeed: inUse.a?.speed,
@@ -109,6 +110,13 @@
 		);
 	});
 
+	/** What would keep the last layer up, stirred into it: by a press, never unasked. */
+	function thicken({ fillerId, scoops }: { fillerId: string; scoops: number }) {
+		const plain = { place: 'everywhere', fillerId: '', scoops: 1, recipeId: '', note: '' };
+		const rows =
+			$form.layerRows.length > 0 ? $form.layerRows : Array.from({ length: shown?.shot.batches[0]?.layers?.length ?? 1 }, () => plain);
+		$form.layerRows = rows.map((r, i) => (i === rows.length - 1 ? { ...r, fillerId, scoops } : r));
+	}
 	const problemIn = (list: string, i: number, field: string) => planning.in(list, i, field);
 	const problemAt = (field: string) => planning.at(field) ?? ($errors as Record<string, string[] | undefined>)[field];
 	function chooseMaster(id: string | undefined) {
@@ -217,7 +225,14 @@
 					hint="by weight; usually 1 to 2 %, less where it is thick" />{/if}
 			<QuantityField label="Pairs of hands" kind="number" name="hands" bind:value={$form.hands} error={problemAt('hands')} />
 		</div>
-		{#if layered}<KindFields {form} {problemAt} {problemIn} skin={master?.skin} />{/if}
+		{#if layered}<KindFields
+				{form}
+				{problemAt}
+				{problemIn}
+				skin={master?.skin}
+				fillers={data.fillers.map((f) => ({ value: f.id, label: f.record.name }))}
+				recipes={recipeOptions}
+				last={data.lastLayers.find((l) => l.masterId === master?.id)} />{/if}
 		<div class="grid items-start gap-x-5 gap-y-1 sm:grid-cols-3">
 			{#if !layered}<div class="sm:col-span-2">
 					<Segments
@@ -294,7 +309,7 @@
 						action: 'Fewer copies, or open another tin.'
 					}))} />
 			{/if}
-			<ShotResult planned={shown} />
+			<ShotResult planned={shown} onthicken={thicken} />
 			{#if planning.whatIf}<WhatIfPanel {...planning.whatIf} tight={shown.shot.batches[0]!.slackS < 0} />{/if}
 			<CostPanel
 				outcome={planning.beside?.cost}

@@ -37,17 +37,7 @@ export function benchSteps(plan: PourPlan, units: UnitSystem = 'metric'): BenchS
 				]
 			: []),
 		...(plan.fill ? [fillStep(plan.fill, plan, units)] : []),
-		{
-			id: 'demould',
-			kind: 'cure',
-			title: 'Let it cure, then demould',
-			detail:
-				plan.chemistry === 'polyester'
-					? 'Wobbling gel, then soft and crumbly, then firm, then hard: only hard comes out. Thin places last.'
-					: `Try the left-over cup and the thin places first${plan.fill ? '; the filling has set, too' : ''}. Edges first, then pull slowly.`,
-			action: 'It is out of the mould',
-			cautions: ['hot-part', 'uncured']
-		},
+		demouldStep(plan, units),
 		plan.moulds.length > 0
 			? {
 					id: 'inspect',
@@ -66,6 +56,27 @@ export function benchSteps(plan: PourPlan, units: UnitSystem = 'metric'): BenchS
 					cautions: ['knife']
 				}
 	];
+}
+
+/** The cure and what comes after it: once it is firm, or while it still gives. */
+function demouldStep(plan: PourPlan, units: UnitSystem): BenchStep {
+	const common = { id: 'demould', kind: 'cure' as const, action: 'It is out of the mould' };
+	if (plan.out)
+		return {
+			...common,
+			title: 'Out while it still gives',
+			detail: `From ${formatQuantity(plan.demouldS, 'time', units)} after the last pour until about ${formatQuantity(plan.out.stiffS, 'time', units)}, when it is stiff and its keys lock. Ease it off its keys bending, never by one edge; lay it in its shape, or over its curve, until it is hard.`,
+			cautions: ['hot-part', 'uncured']
+		};
+	return {
+		...common,
+		title: 'Let it cure, then demould',
+		detail:
+			plan.chemistry === 'polyester'
+				? 'Wobbling gel, then soft and crumbly, then firm, then hard: only hard comes out. Thin places last.'
+				: `Try the left-over cup and the thin places first${plan.fill ? '; the filling has set, too' : ''}. Edges first, then pull slowly.`,
+		cautions: ['hot-part', 'uncured']
+	};
 }
 
 /** From the first part in a cup to the last thing that needs liquid resin. */

@@ -4,7 +4,7 @@ import { mixOneCupS } from '../../plan/marks';
 import { benchSteps } from '.';
 import { pourAtS } from './cups';
 import { parseStepId } from './ids';
-import { isLeftToCool } from './layers';
+import { nextCupS } from './layers';
 import type { BenchStep } from './step';
 
 /**
@@ -45,6 +45,6 @@ function timesOf(step: BenchStep, plan: PourPlan): Pick<BenchStep, 'waitS' | 'de
 	const layer = ref && 'cup' in ref ? plan.layers?.[ref.cup] : undefined;
 	if (!layer) return {};
 	if (ref?.name === 'roll') return { waitS: layer.lockS };
-	if (ref?.name === 'gelled') return { waitS: isLeftToCool(layer) ? layer.gelS : layer.recoatFromS };
+	if (ref?.name === 'gelled' && 'cup' in ref) return { waitS: nextCupS(plan, ref.cup) };
 	return ref?.name === 'cooled' ? { waitS: layer.recoatFromS } : {};
 }

@@ -74,6 +74,17 @@ const COOLS_AFTER = 2;
 export const isLeftToCool = (layer: Layer) =>
 	layer.way === 'flat' && layer.recoatFromS > COOLS_AFTER * layer.gelS;
 
+/**
+ * From the pour of a layer until the cup of the next is combined, s: so long before it gels that it is mixed by then.
+ * Plans of earlier versions combined only once it had gelled.
+ */
+export function nextCupS(plan: PourPlan, index: number): number {
+	const below = plan.layers![index]!;
+	if (isLeftToCool(below)) return below.gelS;
+	if (plan.layers![index + 1]?.combinedS === undefined) return below.recoatFromS;
+	return Math.max(0, below.recoatFromS - (mixOneCupS(plan) ?? 45));
+}
+
 /** Until the layer below bears the next, with what is set on it at gel. */
 function waitSteps(plan: PourPlan, below: Layer, index: number, units: UnitSystem): BenchStep[] {
 	const way = below.way ?? 'roll';
@@ -83,17 +94,19 @@ function waitSteps(plan: PourPlan, below: Layer, index: number, units: UnitSyste
 		flat: `It wobbles as one piece and no longer runs. Poured too late, the next shows as a line.`,
 		brush: `Tacky, and it no longer comes off on the glove. Once it strings, leave it alone.`
 	}[way];
+	// mixed while the last of it gels, and poured once it has
+	const ahead = !cools && nextCupS(plan, index) < below.recoatFromS;
 	const gelled: BenchStep = {
 		id: layerStep('gelled', index),
 		kind: 'dry',
 		layer: index,
-		title: `Wait: ${CALLED[way].toLowerCase()} ${index + 1} gels`,
+		title: `Wait: ${CALLED[way].toLowerCase()} ${index + 1} ${ahead ? 'nearly gels' : 'gels'}`,
 		detail:
 			plan.chemistry === 'polyester'
 				? `${cools ? 'It wobbles as one piece and no longer runs.' : words} Liquid, wobbling gel, crumbly, firm, hard: now it is at the second.`
-				: words,
-		action: 'It has gelled',
-		waitS: cools ? below.gelS : below.recoatFromS,
+				: `${ahead ? 'Combine the next cup a mixing before it gels. ' : ''}${words}`,
+		action: ahead ? 'It thickens: combine' : 'It has gelled',
+		waitS: nextCupS(plan, index),
 		sinceStep: layerStep('pour', index),
 		cautions: []
 	};

@@ -20,6 +20,8 @@ export interface CastAsked {
 	fields: readonly CastField[];
 	/** Things lie in it, layer by layer. */
 	takesEmbeds: boolean;
+	/** Its layers may differ, each with a place, an amount, a filler and a colour of its own. */
+	takesRows: boolean;
 	/** It is laid in layers, one after another. */
 	layered: boolean;
 }

@@ -62,14 +62,43 @@ const SCHOOL: CastField = {
 	hint: ({ inputs }) => RECOAT_SCHOOLS[inputs.school ?? 'gel'].risk
 };
 
+const OUT: CastField = {
+	name: 'out',
+	label: 'It comes out',
+	as: 'choice',
+	usual: 'firm',
+	options: [
+		{ value: 'firm', label: 'once it keeps its shape' },
+		{ value: 'flexible', label: 'while it still gives' }
+	],
+	hint: ({ inputs }) =>
+		inputs.out === 'flexible' ? 'keys let go; it may be laid over a curve until it is hard' : ''
+};
+
 /** A wall of rolled layers. */
 export const ROLLED_FIELDS: readonly CastField[] = [
 	WALL,
-	quantity('layers', 'Layers', 'number', { hint: whenEmpty('layers', () => 'as many as the wall needs') }),
+	quantity('layers', 'Layers', 'number', {
+		hint: ({ inputs }) =>
+			inputs.layerRows?.length
+				? 'by the table below'
+				: inputs.layers === undefined
+					? 'as many as the wall needs'
+					: ''
+	}),
 	...AREA,
-	quantity('rimLengthMm', 'Rim, long', 'length', { hint: () => 'round the opening; it is built to 6 mm' }),
+	quantity('rimLengthMm', 'Rim, long', 'length', { hint: () => 'round the opening' }),
+	quantity('rimMm', 'Rim, high', 'length'),
+	quantity('rimThickMm', 'Rim, thick', 'length', {
+		inForce: ({ inputs }) => inputs.rimMm,
+		hint: whenEmpty('rimThickMm', () => 'as it is high')
+	}),
+	quantity('trimMm', 'Cut off it afterwards', 'length', {
+		hint: () => 'resin let over the rim, then trimmed'
+	}),
 	quantity('turnS', 'One turn takes', 'time', { hint: () => 'slow and every way round' }),
-	SCHOOL
+	SCHOOL,
+	OUT
 ];
 
 const fillOf = (c: CastFieldContext) => FILLS[c.inputs.fillKind ?? 'plaster'];

@@ -12,6 +12,7 @@ export const brushedAsked: CastAsked = {
 		layers: 'Coat on coat'
 	},
 	fields: BRUSHED_FIELDS,
+	takesRows: false,
 	takesEmbeds: false,
 	layered: true
 };

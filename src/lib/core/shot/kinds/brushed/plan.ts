@@ -6,6 +6,7 @@ import { cupOf } from '../../amounts';
 import { copyBalance } from '../filled/filled';
 import type { Inputs } from '../../inputs';
 import type { ShotContext } from '../../planned';
+import { scooped } from '../../scoops';
 import { layerShot, timeLayers, type PlannedStack } from '../../layerShot';
 import { skinFor } from '../rotocast/plan';
 import { STANDS } from './stands';
@@ -38,16 +39,7 @@ function thickener(inputs: Inputs, context: ShotContext): Filler {
 			`${filler.name} has no record of how many scoops make it ${needs}: try it in a small cup and write it on the shelf.`
 		);
 	}
-	const { name, densityGPerMl, bulkDensityGPerMl } = filler;
-	if (resin.densityBGPerMl !== undefined || resin.weightB !== undefined || resin.volumeB !== undefined)
-		return { name, densityGPerMl, bulkDensityGPerMl, amount: scoops, per: 'b-volume-share' };
-	return {
-		name,
-		densityGPerMl,
-		bulkDensityGPerMl,
-		amount: (100 * scoops * bulkDensityGPerMl) / resin.densityAGPerMl,
-		per: 'phr'
-	};
+	return scooped(filler, scoops, resin);
 }
 
 /**

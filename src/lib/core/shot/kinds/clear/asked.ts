@@ -11,6 +11,7 @@ export const clearAsked: CastAsked = {
 		share: ''
 	},
 	fields: CLEAR_FIELDS,
+	takesRows: false,
 	takesEmbeds: true,
 	layered: true
 };

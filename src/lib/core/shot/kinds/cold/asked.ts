@@ -12,6 +12,7 @@ export const coldAsked: CastAsked = {
 		colour: 'Backing is tinted with'
 	},
 	fields: COLD_FIELDS,
+	takesRows: false,
 	takesEmbeds: false,
 	layered: true
 };

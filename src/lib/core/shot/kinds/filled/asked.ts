@@ -5,6 +5,7 @@ import { USUAL_WORDS, type CastAsked } from '../castAsked';
 export const filledAsked: CastAsked = {
 	words: { ...USUAL_WORDS, name: 'A shell, then filled', fields: 'Wall, layers and fill' },
 	fields: [...ROLLED_FIELDS, ...FILL_FIELDS],
+	takesRows: true,
 	takesEmbeds: false,
 	layered: true
 };

@@ -5,6 +5,7 @@ import { USUAL_WORDS, type CastAsked } from '../castAsked';
 export const rotocastAsked: CastAsked = {
 	words: { ...USUAL_WORDS, name: 'Hollow, in rolled layers', fields: 'Wall and layers' },
 	fields: ROLLED_FIELDS,
+	takesRows: true,
 	takesEmbeds: false,
 	layered: true
 };

@@ -6,7 +6,12 @@ import { copyBalance } from '../filled/filled';
 import type { Inputs } from '../../inputs';
 import type { ShotContext } from '../../planned';
 import { layerShot, stackOf, type PlannedStack } from '../../layerShot';
+import type { Filler, MixResult } from '../../../mix/mix';
+import { thickenOffer } from './offer';
+import { EVERYWHERE, PLACE_WORDS } from './places';
 import { rotocast } from './rotocast';
+import type { LayerRow } from './layerRow';
+import { laidRows } from './rows';
 
 /**
  * Skin of an earlier cast, by what it weighs: mass over density and wall, mm².
@@ -43,21 +48,40 @@ export function planRolled(
 	const fillers = fillersOf(inputs, context);
 	// a filler through and through makes every layer heavier or lighter, and thicker
 	const { mixed, fillerMix } = cupOf((areaMm2 * inputs.wallMm) / 1000, fillers, inputs, context);
-	if (mixed.viscosityFactor === null) {
-		throw new InputError(
-			['fillerPercent'],
-			`So much filler is ${digits(100 * mixed.fillerVolumeFraction, 0)} % of the volume: it no longer runs, and cannot be rolled.`
-		);
-	}
-	const resin = cureOf(lengthened(context, inputs.recipeId).resin, context.rateFactor);
+	runs(mixed, inputs, context);
+	const resin = cureOf(lengthened(context, slowestRecipe(inputs, context)).resin, context.rateFactor);
+	const densityOf = (of: Filler[]) => {
+		const { total } = of.length ? cupOf(100, of, inputs, context).mixed : mixed;
+		return total.massG / total.volumeMl;
+	};
+	const rows = inputs.layerRows?.length ? laidRows(inputs, context, areaMm2, densityOf) : undefined;
+	/** What is stirred into a layer: its own filler, else the one of the whole shot. */
+	const into = (i: number) => (rows?.[i]?.fillers.length ? rows[i]!.fillers : fillers);
 	const one = rotocast({
-		resin: { ...resin, ...(fillerMix ? { fillerMix } : {}) },
 		areaMm2,
 		wallMm: inputs.wallMm,
 		...(inputs.layers === undefined ? {} : { layers: inputs.layers }),
+		...(rows
+			? {
+					rows: rows.map((r, i) => {
+						const cup = into(i).length ? cupOf(r.volumeMl, into(i), inputs, context) : undefined;
+						return {
+							cover: r.cover,
+							thicknessMm: r.thicknessMm,
+							densityGPerMl: densityOf(into(i)),
+							...(cup?.fillerMix ? { fillerMix: cup.fillerMix } : {}),
+							...(r.row.place === 'rim' ? { rim: true } : {})
+						};
+					})
+				}
+			: {}),
+		resin: { ...resin, ...(!rows && fillerMix ? { fillerMix } : {}) },
 		densityGPerMl: mixed.total.massG / mixed.total.volumeMl,
-		viscosityMpaS: viscosityOf(context.resin, 23) * mixed.viscosityFactor,
+		viscosityMpaS: viscosityOf(context.resin, 23) * (rows ? 1 : mixed.viscosityFactor!),
 		rimLengthMm: inputs.rimLengthMm,
+		rimMm: inputs.rimMm,
+		...(inputs.rimThickMm === undefined ? {} : { rimThickMm: inputs.rimThickMm }),
+		trimMm: inputs.trimMm,
 		turnS: inputs.turnS,
 		...(context.radiusMm ? { radiusMm: context.radiusMm } : {}),
 		...(context.heightMm ? { drainMm: context.heightMm } : {}),
@@ -80,14 +104,16 @@ export function planRolled(
 	const balance = copyBalance({
 		cavityMl: context.cavityVolumeMl,
 		castMl,
-		castG: castMl * (mixed.total.massG / mixed.total.volumeMl),
+		castG: one.totalMassG / (1 + inputs.lossPercent / 100),
 		inserts: inputs.inserts ?? [],
 		...(fill ? { fill } : {})
 	});
+	const last = one.layers.at(-1)!;
+	const offer = last.sags ? thickenOffer(last.thicken, inputs.startTempC, context) : undefined;
 	const planned = layerShot(
 		{
 			kind: inputs.kind,
-			layers: one.layers.map(({ startS, ...l }) => ({
+			layers: one.layers.map(({ startS, ...l }, i) => ({
 				...l,
 				pouredS: startS,
 				lockS: l.lockS - startS,
@@ -95,13 +121,19 @@ export function planRolled(
 				recoatFromS: l.recoatFromS - startS,
 				recoatUntilS: l.recoatUntilS - startS,
 				way: 'roll' as const,
-				fillers,
-				tinted: true
+				fillers: into(i),
+				tinted: true,
+				...(rows ? { serves: rowServes(rows[i]!.row, l.serves), recipeId: rows[i]!.row.recipeId } : {})
 			})),
 			run: one,
 			stack: stackOf(
 				resin,
-				{ layersMm: one.layers.map((l) => l.thicknessMm), fillerMix: one.layers.map(() => fillerMix) },
+				{
+					layersMm: one.layers.map((l, i) => rows?.[i]?.meanMm ?? l.thicknessMm),
+					fillerMix: one.layers.map((_, i) =>
+						rows ? (into(i).length ? cupOf(100, into(i), inputs, context).fillerMix : undefined) : fillerMix
+					)
+				},
 				inputs,
 				context
 			),
@@ -113,5 +145,35 @@ export function planRolled(
 		inputs,
 		context
 	);
-	return { ...planned, rotocast: one };
+	return { ...planned, rotocast: one, ...(offer ? { offer } : {}) };
+}
+
+/** Refuses a mix that no longer runs: past its packing, or past what its record calls paste. */
+function runs(mixed: MixResult, inputs: Inputs, { filler }: ShotContext): void {
+	if (mixed.viscosityFactor === null)
+		throw new InputError(
+			['fillerPercent'],
+			`So much filler is ${digits(100 * mixed.fillerVolumeFraction, 0)} % of the volume: it no longer runs, and cannot be rolled.`
+		);
+	const loose = mixed.fillers[0]?.looseVolumeMl;
+	const scoopsPerB = loose === undefined ? 0 : loose / (mixed.b.volumeMl || mixed.a.volumeMl);
+	const paste = filler?.pasteScoopsPerB ?? Infinity;
+	if (scoopsPerB >= paste)
+		throw new InputError(
+			['fillerPercent'],
+			`${digits(inputs.fillerPercent)} % is ${digits(scoopsPerB, 2)} scoops to one of B; by its record ${filler!.name} is a paste from ${digits(paste, 2)}: it cannot be rolled. Take less, or brush it.`
+		);
+}
+
+/** Of the colours in the layers the one that slows the resin most. */
+const slowestRecipe = (inputs: Inputs, context: ShotContext): string =>
+	[inputs.recipeId, ...(inputs.layerRows ?? []).map((r) => r.recipeId)]
+		.filter(Boolean)
+		.map((id) => ({ id, percent: context.recipes?.find((r) => r.id === id)?.lengtheningPercent ?? 0 }))
+		.sort((a, b) => b.percent - a.percent)[0]?.id ?? '';
+
+/** What a layer of a table is for, in the maker's own words where there are some. */
+function rowServes({ place, note }: LayerRow, usual: string): string {
+	const words = PLACE_WORDS[place as keyof typeof PLACE_WORDS] ?? place;
+	return [place === EVERYWHERE ? usual : words, note].filter(Boolean).join('; ');
 }

@@ -3,7 +3,7 @@ import { calibrate } from '../../../cure/calibrate';
 import { tempC } from '../../../cure/cup';
 import { RECOAT_CONVERSION } from '../../../cure/forecast';
 import { solveLayered, type LayerRun } from '../../../cure/layered';
-import { cureRecord } from '../../../cure/record';
+import { cureRecord, fillerMixInput, type FillerMix } from '../../../cure/record';
 import { readyOf, type Ready } from '../../../cure/ripening';
 import { WALL_KINDS, WALLS } from '../../../cure/wall';
 import { carriedFilmMm, curingViscosity, keptFilmMm, lockingViscosityMpaS } from '../../../flow/film';
@@ -40,7 +40,39 @@ export const rotocastInput = z.strictObject({
 		.positive('The viscosity must be more than nothing.')
 		.max(1e7, 'Over 10 000 Pa·s it does not flow: check the unit.'),
 	rimLengthMm: z.number().min(0, 'The rim cannot be shorter than nothing.').max(1e5).default(0),
-	rimMm: z.number().min(0).max(100, 'A rim over 100 mm: check the unit.').default(RIM_MM),
+	/** Height of the rim as it stays. */
+	rimMm: z
+		.number({ error: 'Type how high the rim is, such as 6 mm.' })
+		.min(0, 'The rim is no lower than nothing.')
+		.max(300, 'A rim over 300 mm: check the unit.')
+		.default(RIM_MM),
+	/** Its thickness, thicker or thinner than the wall; as its height unless said. */
+	rimThickMm: z
+		.number({ error: 'Type how thick the rim is, such as 6 mm, or leave it empty.' })
+		.min(0.3, 'Under 0.3 mm nothing holds: check the unit.')
+		.max(100, 'A rim over 100 mm thick: check the unit.')
+		.optional(),
+	/** Cut off above it afterwards. */
+	trimMm: z
+		.number({ error: 'Type what is cut off the rim, such as 6 mm, or 0.' })
+		.min(0, 'No less than nothing is cut off.')
+		.max(300, 'Over 300 mm cut off: check the unit.')
+		.default(0),
+	/** Layers that differ, the first on the face first; without them they are alike. */
+	rows: z
+		.array(
+			z.strictObject({
+				/** Part of the skin that it covers, and its thickness there. */
+				cover: z.number().positive().max(1).default(1),
+				thicknessMm: z.number().positive().max(200, 'A layer over 200 mm: check the amounts.'),
+				densityGPerMl: z.number().positive().max(20).optional(),
+				fillerMix: fillerMixInput.optional(),
+				rim: z.boolean().optional()
+			})
+		)
+		.min(1)
+		.max(20, 'Over twenty layers: thicker ones.')
+		.optional(),
 	turnS: z
 		.number({ error: 'Type how long one turn takes, such as 12 s.' })
 		.min(0.5, 'Over two turns a second it is flung: check the unit.')
@@ -106,7 +138,7 @@ export interface Rotocast extends Ready {
 }
 
 /** Viscosity of a layer along its course, mPa·s. */
-function viscosityCourse(layer: LayerRun, input: Parsed, gelConversion: number) {
+function viscosityCourse(layer: LayerRun, input: Pick<Parsed, 'viscosityMpaS'>, gelConversion: number) {
 	return layer.course.map(({ timeS, conversion, tempC: at }) => ({
 		timeS,
 		mpaS: curingViscosity(
@@ -158,9 +190,10 @@ export function rotocast(raw: RotocastInput): Rotocast {
 	const model = calibrate(raw.resin);
 	const school = RECOAT_SCHOOLS[input.school];
 	const recoatUntil = Math.max(raw.resin.recoatConversion ?? RECOAT_CONVERSION, model.gelConversion + 0.01);
-	const run = (layersMm: number[]) =>
+	const run = (layersMm: number[], fillerMix?: (FillerMix | undefined)[]) =>
 		solveLayered(model, {
 			layersMm,
+			...(fillerMix ? { fillerMix } : {}),
 			mouldWallMm: input.mouldWallMm,
 			wall: WALLS[input.wall],
 			startTempC: input.startTempC ?? input.roomTempC,
@@ -175,33 +208,34 @@ export function rotocast(raw: RotocastInput): Rotocast {
 		input,
 		model.gelConversion
 	);
-	const count =
-		input.layers ??
-		Math.min(
-			20,
-			Math.max(1, Math.ceil(input.wallMm / Math.min(USUAL_LAYER_MM, Math.max(0.2, thickestMm)) - 1e-9))
-		);
-	const thicknessMm = input.wallMm / count;
-	const solved = run(Array.from({ length: count }, () => thicknessMm));
+	const rows = input.rows ?? alike(input, thickestMm);
+	const count = rows.length;
+	// what lies beside one another does not lie on one another: heat goes through the mean of it
+	const solved = run(
+		rows.map((r) => r.thicknessMm * r.cover),
+		rows.map((r) => r.fillerMix)
+	);
 	if (!Number.isFinite(solved.demouldS))
 		throw new InputError(['roomTempC'], 'At this temperature the wall is not firm within sixty days.');
-	const locking = lockingViscosityMpaS(thicknessMm, input.densityGPerMl, input.turnS, input.radiusMm);
-	const rimVolumeMl = (input.rimLengthMm * input.rimMm * Math.max(0, input.rimMm - input.wallMm)) / 1000;
+	const wallMm = rows.reduce((sum, r) => sum + r.thicknessMm * r.cover, 0);
+	const rimVolumeMl = rimMl(input, wallMm);
+	const rimAt = rows.findLastIndex((r) => r.rim);
 	const layers = solved.layers.map((l, i): RotocastLayer => {
-		const course = viscosityCourse(l, input, model.gelConversion);
+		const { thicknessMm, cover, fillerMix, densityGPerMl = input.densityGPerMl } = rows[i]!;
+		const locking = lockingViscosityMpaS(thicknessMm, densityGPerMl, input.turnS, input.radiusMm);
+		const viscosityMpaS = input.viscosityMpaS * (fillerMix?.viscosityFactor ?? 1);
+		const course = viscosityCourse(l, { viscosityMpaS }, model.gelConversion);
 		const last = i === count - 1;
 		const volumeMl =
-			((input.areaMm2 * thicknessMm) / 1000 + (last ? rimVolumeMl : 0)) * (1 + input.lossPercent / 100);
+			((input.areaMm2 * cover * thicknessMm) / 1000 +
+				(i === (rimAt < 0 ? count - 1 : rimAt) ? rimVolumeMl : 0)) *
+			(1 + input.lossPercent / 100);
 		const lockS = Math.min(passes(course, locking), l.gelFirstS);
 		// rolled until it is carried, then left upside down to drain: only the last one has to stay by itself
-		const kept = keptFilmMm(
-			input.drainMm,
-			input.densityGPerMl,
-			fluidity(course.filter((p) => p.timeS >= lockS))
-		);
+		const kept = keptFilmMm(input.drainMm, densityGPerMl, fluidity(course.filter((p) => p.timeS >= lockS)));
 		const thicken = last && count > 1 ? Math.max(1, (thicknessMm / kept) ** 2) : 1;
 		return {
-			massG: volumeMl * input.densityGPerMl,
+			massG: volumeMl * densityGPerMl,
 			volumeMl,
 			thicknessMm,
 			startS: l.startS,
@@ -215,10 +249,12 @@ export function rotocast(raw: RotocastInput): Rotocast {
 			sags: thicken > 1
 		};
 	});
+	const first = layers[0]!;
+	const locking = lockingViscosityMpaS(first.thicknessMm, input.densityGPerMl, input.turnS, input.radiusMm);
 	const totalVolumeMl = layers.reduce((s, l) => s + l.volumeMl, 0);
 	return {
 		layers,
-		totalMassG: totalVolumeMl * input.densityGPerMl,
+		totalMassG: layers.reduce((sum, l) => sum + l.massG, 0),
 		totalVolumeMl,
 		rimVolumeMl,
 		...readyOf(solved),
@@ -228,6 +264,24 @@ export function rotocast(raw: RotocastInput): Rotocast {
 		working: workingOf(input, layers, locking, thickestMm, rimVolumeMl),
 		warnings: warningsOf(input, layers, model.warnings)
 	};
+}
+
+/** As many layers alike as the wall needs, each no thicker than this resin carries. */
+function alike(input: Parsed, thickestMm: number): NonNullable<Parsed['rows']> {
+	const count =
+		input.layers ??
+		Math.min(
+			20,
+			Math.max(1, Math.ceil(input.wallMm / Math.min(USUAL_LAYER_MM, Math.max(0.2, thickestMm)) - 1e-9))
+		);
+	return Array.from({ length: count }, () => ({ cover: 1, thicknessMm: input.wallMm / count }));
+}
+
+/** What the rim takes beside the wall, with what is cut off it, ml. */
+function rimMl(input: Parsed, wallMm: number): number {
+	const thickMm = input.rimThickMm ?? input.rimMm;
+	const staysMm2 = input.rimMm * Math.max(0, thickMm - wallMm);
+	return (input.rimLengthMm * (staysMm2 + input.trimMm * Math.max(thickMm, wallMm))) / 1000;
 }
 
 function serves(i: number, count: number): string {
@@ -262,7 +316,7 @@ function workingOf(
 			? [
 					{
 						what: 'Rim, with the last layer',
-						sum: `${digits(input.rimLengthMm)} × ${digits(input.rimMm)} × (${digits(input.rimMm)} − ${digits(input.wallMm)}) mm`,
+						sum: `${digits(input.rimLengthMm)} × ${digits(input.rimMm)} × (${digits(input.rimThickMm ?? input.rimMm)} − ${digits(input.wallMm)}) mm${input.trimMm > 0 ? `, and ${digits(input.trimMm)} mm to be cut off` : ''}`,
 						result: `${digits(rimVolumeMl)} ml`
 					}
 				]

@@ -4,6 +4,7 @@ import { USUAL_WORDS, type CastAsked } from '../castAsked';
 export const solidAsked: CastAsked = {
 	words: { ...USUAL_WORDS, name: 'Solid', fields: '' },
 	fields: [],
+	takesRows: false,
 	takesEmbeds: false,
 	layered: false
 };
