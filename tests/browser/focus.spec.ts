@@ -32,7 +32,7 @@ async function pictureOf(page: Page, box: { x: number; y: number; width: number;
 /** Pixels that the focus changes to three times their contrast and more. */
 function pixelsTold(before: PNG, after: PNG): number {
 	let told = 0;
-	for (let i = 0; i < before.data.length; i += 4) {
+	for (let i = 0; i < before.data.length; i += 2) {
 		const [a, b] = [before, after].map((p) => [...p.data.subarray(i, i + 3)]);
 		if (a!.some((v, k) => v !== b![k]) && contrast(a!, b!) >= 3) told++;
 	}
@@ -59,7 +59,7 @@ for (const scheme of ['light', 'dark'] as const)
 				'main :is(button, a.plain, input:not(.sr-only):not([type=hidden]), select, textarea, summary)'
 			);
 			const count = Math.min(await controls.count(), 60);
-			for (let i = 0; i < count && seen < 400; i += 4) {
+			for (let i = 0; i < count && seen < 400; i += 2) {
 				const control = controls.nth(i);
 				if (!(await control.isVisible()) || !(await control.isEnabled())) continue;
 				await control.scrollIntoViewIfNeeded();

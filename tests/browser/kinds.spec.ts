@@ -91,7 +91,7 @@ test('a clear cast: depth, layers and what lies in it; wrong ones said at their 
 		/^Layer 1 of 5: measure the resin/,
 		/^Measure the catalyst: \d+ drops/,
 		/^Pour it level/,
-		/^Wait: layer 1 gels/,
+		/^Wait: layer 1 (nearly )?gels/,
 		/^Wait: layer 1 cools/,
 		/^Layer 2 of 5: measure the resin/,
 		/^Pour it level/,

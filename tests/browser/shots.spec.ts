@@ -28,6 +28,39 @@ test('a hollow cast: layers planned, wrong input said at its field, what would h
 	await expect(page.getByText(/tends to set as a puddle/)).toBeVisible();
 });
 
+test('layers that differ: a school, a paste that is refused at its row, what would keep the rim up by a press', async ({
+	page
+}) => {
+	await page.goto('/shots/new');
+	await choose(page, 'Piece', /Stage anvil/);
+	await choose(page, 'Resin', /Bellows gradual/);
+	await page.getByText('Hollow, in rolled layers', { exact: true }).click();
+	const answer = page.getByRole('complementary').first();
+	await expect(answer.getByText('in all cups')).toContainText(/g in all cups/);
+	await page.getByRole('button', { name: /All over and to one side/ }).click();
+	await expect(answer.getByText('In the first of 5 cups')).toBeVisible();
+	await expect(answer.getByText('let round, then all of it steered to the left side')).toBeVisible();
+	const second = page.getByRole('group', { name: 'Layer 2', exact: true });
+	await second.getByLabel('Amount by').selectOption('its cup');
+	await second.getByLabel('Cup for one copy').fill('50 g');
+	await expect(answer.getByText(/^2: 5[0-9].g$/)).toBeVisible();
+	await second.getByLabel('Filler').selectOption({ label: 'Cut fibre' });
+	await second.getByLabel('Scoops to one of B').fill('9');
+	await expect(second.getByText(/is a paste from/)).toBeVisible();
+	// the answer before it stays
+	await expect(answer.getByText('In the first of 5 cups')).toBeVisible();
+	await second.getByLabel('Filler').selectOption('');
+	await page.getByRole('button', { name: 'Put it into the last layer' }).click();
+	const last = page.getByRole('group', { name: 'Layer 5', exact: true });
+	await expect(last.getByLabel('Scoops to one of B')).toBeVisible();
+	await expect(page.getByRole('button', { name: 'Put it into the last layer' })).toBeHidden();
+	await page.getByLabel('It comes out').selectOption('flexible');
+	await page.getByRole('button', { name: 'Keep this shot' }).click();
+	await expect(heading(page)).toContainText('Shot S');
+	await page.getByRole('button', { name: 'Pour it' }).first().click();
+	await expect(heading(page)).toHaveText('Look the mould over');
+});
+
 test('a shell that is filled is poured layer by layer, filled, and goes into the ledger', async ({
 	page
 }) => {
@@ -75,7 +108,7 @@ test('a shell that is filled is poured layer by layer, filled, and goes into the
 		'Layer 1 of 2: measure B',
 		'Roll layer 1',
 		'Layer 2 of 2: measure A',
-		'Wait: layer 1 gels',
+		'Wait: layer 1 nearly gels',
 		'Pour the last layer',
 		'Fill the shell: plaster, wet'
 	])

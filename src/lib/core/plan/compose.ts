@@ -7,7 +7,9 @@ import { chemistryOf, cureOf, flashOffS, isCatalysed, stockWarnings } from '../s
 import {
 	FILLS,
 	lengthenedResin,
+	WATER_PER_PLASTER,
 	withShare,
+	type CopyBalance,
 	type PlannedShot,
 	type ShotBatch,
 	type ShotInputs
@@ -64,13 +66,7 @@ function besides(batch: ShotBatch, { inputs, planned }: ShotToPour): Partial<Pou
 			? { inserts: inputs.inserts.map(({ name, massG }) => ({ name, massG })) }
 			: {}),
 		...(planned.kind === 'filled' && planned.balance
-			? {
-					fill: {
-						words: FILLS[inputs.fillKind].words,
-						mixG: planned.balance.mixG * batch.copies,
-						fillMl: planned.balance.fillMl * batch.copies
-					}
-				}
+			? { fill: fillOf(planned.balance, inputs, batch.copies) }
 			: {}),
 		...(batch.catalyst && !batch.layers ? { catalyst: batch.catalyst } : {})
 	};
@@ -182,12 +178,14 @@ export function composePlan(shot: ShotToPour, batchIndex: number, records: PlanR
 /** When it comes out, counted from the pour of the last layer: once it keeps its shape, or while it still gives. */
 function demouldOf(
 	{ shot, taught, pot }: ShotToPour['planned'],
-	{ out }: Pick<ShotToPour['inputs'], 'out'>,
+	{ out, kind, fillWhere }: Pick<ShotToPour['inputs'], 'out' | 'kind' | 'fillWhere'>,
 	lastStartS: number
 ): Pick<PourPlan, 'demouldS' | 'flexibleS' | 'out' | 'demouldBand' | 'ownDemould'> {
 	const demouldS = shot.demouldS - lastStartS;
 	const flexibleS = shot.flexibleS === undefined ? undefined : shot.flexibleS - lastStartS;
-	if (out === 'flexible' && flexibleS !== undefined && flexibleS < demouldS) {
+	// a shell that is filled in its mould is firm before
+	const early = out === 'flexible' && (kind !== 'filled' || fillWhere === 'outside');
+	if (early && flexibleS !== undefined && flexibleS < demouldS) {
 		const held = pot ? shot.holdUntilS - lastStartS : 0;
 		return { demouldS: Math.max(flexibleS, held), out: { stiffS: demouldS } };
 	}
@@ -196,5 +194,24 @@ function demouldOf(
 		...(flexibleS === undefined ? {} : { flexibleS }),
 		...(taught?.own ? { ownDemould: taught.own } : {}),
 		...(shot.demouldBand ? { demouldBand: later(shot.demouldBand, lastStartS) } : {})
+	};
+}
+
+/** What goes into the shell: how much of it, of what, and where it is done. */
+function fillOf(
+	{ mixG, fillMl }: Pick<CopyBalance, 'mixG' | 'fillMl'>,
+	inputs: ShotToPour['inputs'],
+	copies: number
+): NonNullable<PourPlan['fill']> {
+	const kind = inputs.fillKind ?? 'plaster';
+	const allG = mixG * copies;
+	const water = inputs.waterPerPowder ?? WATER_PER_PLASTER;
+	return {
+		words: FILLS[kind].words,
+		kind,
+		mixG: allG,
+		fillMl: fillMl * copies,
+		...(kind === 'plaster' ? { powderG: allG / (1 + water), waterG: (allG * water) / (1 + water) } : {}),
+		...(inputs.fillWhere === 'outside' ? { outside: true } : {})
 	};
 }

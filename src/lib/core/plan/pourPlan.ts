@@ -4,6 +4,7 @@ import { sectionsInput } from '../cure/sections';
 import { cureRecord, fillerMixInput, type CureRecord, type FillerMix } from '../cure/record';
 import { MEASURING_SCHOOLS } from '../mix/measuring';
 import { MOULD_KINDS } from '../mould/kinds/names';
+import { FILL_KINDS } from '../shot/kinds/filled/fills';
 import { amountShape, catalystShape, colourDose, layer, namedAmount } from '../shot/layer';
 import { layerAmount } from '../shot/layerAmount';
 import { POUR_PLACE_KEYS, POUR_WAY_KEYS, STEP_ROLES } from '../shot/pouring';
@@ -106,7 +107,20 @@ export const pourPlan = z.object({
 	/** Rotocast: one cup after another into the same moulds; A and B are those of all layers together. */
 	layers: z.array(layer).optional(),
 	/** What the shell is filled with once it has set. */
-	fill: z.object({ words: z.string(), mixG: z.number(), fillMl: z.number() }).optional(),
+	fill: z
+		.object({
+			words: z.string(),
+			/** Plans of earlier versions say it in words alone. */
+			kind: z.enum(FILL_KINDS).optional(),
+			mixG: z.number(),
+			fillMl: z.number(),
+			/** Plaster: the parts of what is mixed. */
+			powderG: z.number().optional(),
+			waterG: z.number().optional(),
+			/** Filled after it has come out of its mould. */
+			outside: z.boolean().optional()
+		})
+		.optional(),
 	massG: z.number(),
 	markAMm: z.number(),
 	markBMm: z.number(),

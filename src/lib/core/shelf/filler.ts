@@ -86,7 +86,7 @@ export const FILLER_HEAT: Readonly<
 export type Consistency = 'pours' | 'creamy' | 'paste';
 
 /** Viscosities from which a mix is called creamy and paste, mPa·s (common practice, no source). */
-const CREAMY_MPAS = 5000;
+export const CREAMY_MPAS = 5000;
 const PASTE_MPAS = 60_000;
 
 /**

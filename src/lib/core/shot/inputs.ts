@@ -95,6 +95,14 @@ export const shotInputs = z.object({
 	turnS: roto.turnS,
 	school: roto.school,
 	fillKind: z.enum(FILL_KINDS).default('plaster'),
+	/** Filled in its mould once it is firm, or afterwards, out of it. */
+	fillWhere: z.enum(['inside', 'outside']).default('inside'),
+	/** Plaster: water to one of powder, by weight. */
+	waterPerPowder: z
+		.number({ error: 'Type the water to one of powder by weight, such as 0.6.' })
+		.min(0.2, 'Under 0.2 it does not run: check it.')
+		.max(2, 'Over twice its weight of water it never sets hard: check it.')
+		.optional(),
 	fillDensityGPerMl: z
 		.number({ error: 'Type its density in place, such as 1.7 g/ml, or leave it empty.' })
 		.positive('It weighs something.')

@@ -61,7 +61,7 @@
 	<h3 class="font-semibold">{rows.length === 0 ? 'Layers are alike' : 'Each layer'}</h3>
 	{#each rows as row, i (i)}
 		{@const by = byOf(row, i)}
-		<div class="grid grid-cols-2 items-start gap-x-4 border-t border-(--line) pt-2 sm:grid-cols-4" role="group" aria-label="Layer {i + 1}">
+		<div class="grid grid-cols-2 items-start gap-x-4 border-t border-(--line) pt-2 sm:grid-cols-3" role="group" aria-label="Layer {i + 1}">
 			<ChoiceField
 				label="{i + 1}: goes"
 				name="row-place-{i}"

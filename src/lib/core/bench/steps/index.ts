@@ -2,6 +2,7 @@ import { cautionsForResin } from '../../cautions';
 import { formatQuantity, formatWeighed, type UnitSystem } from '../../units';
 import { type PourPlan } from '../../plan/pourPlan';
 import { holdFloorKpa } from '../../plan/marks';
+import { FOAM_LIQUID_G_PER_ML } from '../../shot/kinds/filled/fills';
 import { beforeSteps } from './before';
 import { cupSteps } from './cups';
 import { layerStep } from './ids';
@@ -36,8 +37,9 @@ export function benchSteps(plan: PourPlan, units: UnitSystem = 'metric'): BenchS
 					}
 				]
 			: []),
-		...(plan.fill ? [fillStep(plan.fill, plan, units)] : []),
+		...(plan.fill && !plan.fill.outside ? [fillStep(plan.fill, plan, units)] : []),
 		demouldStep(plan, units),
+		...(plan.fill?.outside ? [fillStep(plan.fill, plan, units)] : []),
 		plan.moulds.length > 0
 			? {
 					id: 'inspect',
@@ -132,17 +134,37 @@ function shakeStep(plan: PourPlan): BenchStep {
 	};
 }
 
-/** Nothing wet or heavy goes into a shell before it is firm: it waits for what the demould waits for. */
+/** Nothing wet or heavy goes into a shell before it is firm: it waits for what the demould waits for, or comes after it. */
 function fillStep(fill: NonNullable<PourPlan['fill']>, plan: PourPlan, units: UnitSystem): BenchStep {
 	const last = plan.layers ? plan.layers.length - 1 : undefined;
-	return {
+	const weighed = (massG: number) => formatWeighed(massG, units, plan.scaleResolutionG ?? 1);
+	const of =
+		fill.powderG === undefined || fill.waterG === undefined
+			? `Mix ${weighed(fill.mixG)}`
+			: `${weighed(fill.powderG)} of powder sifted into ${weighed(fill.waterG)} of water`;
+	const room =
+		fill.kind === 'foam'
+			? ` It rises about ${Math.round((fill.fillMl * FOAM_LIQUID_G_PER_ML) / fill.mixG)}-fold: the opening stays free, with room over it.`
+			: fill.kind === 'loaded resin'
+				? ' It makes heat of its own: in two goes where the hollow is thick.'
+				: '';
+	const common = {
 		id: 'fill',
-		kind: 'dry',
 		title: `Fill the shell: ${fill.words}`,
-		detail: `Once its last layer is firm, not before. Mix ${formatWeighed(fill.mixG, units, plan.scaleResolutionG ?? 1)}; ${formatQuantity(fill.fillMl, 'volume', units)} go in. The shell stays in its mould, its opening level.`,
 		action: 'It is filled',
+		cautions: ['powder' as const, 'heat' as const]
+	};
+	if (fill.outside)
+		return {
+			...common,
+			kind: 'check',
+			detail: `Out of its mould, bedded in sand or foam so that it keeps its shape, its opening level. ${of}; ${formatQuantity(fill.fillMl, 'volume', units)} go in.${room}`
+		};
+	return {
+		...common,
+		kind: 'dry',
+		detail: `Once its last layer is firm, not before. ${of}; ${formatQuantity(fill.fillMl, 'volume', units)} go in.${room} The shell stays in its mould, its opening level.`,
 		waitS: plan.demouldS,
-		...(last === undefined ? {} : { sinceStep: layerStep('pour', last) }),
-		cautions: ['powder', 'heat']
+		...(last === undefined ? {} : { sinceStep: layerStep('pour', last) })
 	};
 }

@@ -6,7 +6,7 @@ import type { Inputs, ShotInputs } from '../inputs';
 import { RECOAT_SCHOOLS } from './rotocast/schools';
 import { STANDS } from './brushed/stands';
 import { DUST_G_PER_M2 } from './cold/dust';
-import { FILL_KINDS, FILLS } from './filled/fills';
+import { FILL_KINDS, FILLS, WATER_PER_PLASTER } from './filled/fills';
 
 /** What stands beside a field and at it, by what is typed and what is known of the master. */
 export interface CastFieldContext {
@@ -66,6 +66,7 @@ const OUT: CastField = {
 	name: 'out',
 	label: 'It comes out',
 	as: 'choice',
+	wide: true,
 	usual: 'firm',
 	options: [
 		{ value: 'firm', label: 'once it keeps its shape' },
@@ -111,6 +112,25 @@ export const FILL_FIELDS: readonly CastField[] = [
 		usual: 'plaster',
 		options: FILL_KINDS.map((value) => ({ value, label: FILLS[value].words }))
 	},
+	{
+		name: 'fillWhere',
+		label: 'It is filled',
+		as: 'choice',
+		usual: 'inside',
+		options: [
+			{ value: 'inside', label: 'in its mould, once it is firm' },
+			{ value: 'outside', label: 'after it has come out' }
+		],
+		hint: ({ inputs }) =>
+			inputs.fillWhere === 'outside'
+				? 'bedded in sand or foam, its opening up'
+				: 'never on a layer that has just stopped running'
+	},
+	quantity('waterPerPowder', 'Water to one of powder', 'number', {
+		inForce: ({ inputs }) => ((inputs.fillKind ?? 'plaster') === 'plaster' ? WATER_PER_PLASTER : undefined),
+		hint: ({ inputs }) =>
+			(inputs.fillKind ?? 'plaster') === 'plaster' ? 'by weight, as its bag says' : 'plaster alone'
+	}),
 	quantity('fillDensityGPerMl', 'Its density in place', 'density', {
 		inForce: (c) => fillOf(c).densityGPerMl,
 		hint: whenEmpty(

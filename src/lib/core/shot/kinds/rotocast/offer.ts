@@ -1,9 +1,7 @@
 import { EINSTEIN_COEFFICIENT, MAX_PACKING } from '../../../mix/viscosityFactor';
+import { CREAMY_MPAS } from '../../../shelf/filler';
 import { mixable, viscosityOf } from '../../../shelf/resin';
 import type { ShotContext, ShotFiller, ThickenOffer } from '../../planned';
-
-/** Up to here a mix that was found to be creamy is as thick as that, mPa·s (common practice, no source). */
-const CREAMY_MPAS = 5000;
 
 /**
  * What would keep a layer up that needs a mix so many times as thick: the filler of the shelf of which the least is
@@ -14,6 +12,8 @@ const CREAMY_MPAS = 5000;
 export function thickenOffer(times: number, tempC: number, context: ShotContext): ThickenOffer | undefined {
 	const wanted = viscosityOf(context.resin, tempC) * times;
 	const offers = (context.fillers ?? []).flatMap((f): ThickenOffer[] => {
+		// water makes foam of a urethane, and metal would sink out of a layer
+		if (f.family === 'water' || f.family === 'metal powder') return [];
 		const scoops = f.creamyScoopsPerB ?? roundScoops(times, f, context);
 		if (scoops === undefined || !(scoops > 0)) return [];
 		if (f.creamyScoopsPerB !== undefined && wanted > CREAMY_MPAS) return [];

@@ -1,4 +1,5 @@
 import { mixedDensityGPerMl, viscosityOf, cureOf } from '../../../shelf/resin';
+import { CREAMY_MPAS } from '../../../shelf/filler';
 import { digits } from '../../../units';
 import { InputError } from '../../../working';
 import { cupOf, fillersOf, lengthened } from '../../amounts';
@@ -6,12 +7,13 @@ import { copyBalance } from '../filled/filled';
 import type { Inputs } from '../../inputs';
 import type { ShotContext } from '../../planned';
 import { layerShot, stackOf, type PlannedStack } from '../../layerShot';
+import type { FillerMix } from '../../../cure/record';
 import type { Filler, MixResult } from '../../../mix/mix';
 import { thickenOffer } from './offer';
 import { EVERYWHERE, PLACE_WORDS } from './places';
 import { rotocast } from './rotocast';
 import type { LayerRow } from './layerRow';
-import { laidRows } from './rows';
+import { laidRows, type LaidRow } from './rows';
 
 /**
  * Skin of an earlier cast, by what it weighs: mass over density and wall, mm².
@@ -37,6 +39,9 @@ export function skinFor(inputs: Inputs, context: ShotContext): number {
 		throw new InputError(['areaMm2'], 'Type the skin to cover, such as 420 cm2: this master has none.');
 	return areaMm2;
 }
+
+/** What is offered keeps a layer up also when grains slow its cure, so many times over (a default of ours). */
+const SURELY = 1.3;
 
 /** A hollow cast in rolled layers, its shell filled afterwards or not. */
 export function planRolled(
@@ -69,7 +74,7 @@ export function planRolled(
 							cover: r.cover,
 							thicknessMm: r.thicknessMm,
 							densityGPerMl: densityOf(into(i)),
-							...(cup?.fillerMix ? { fillerMix: cup.fillerMix } : {}),
+							...(cup?.fillerMix ? { fillerMix: asFound(cup.fillerMix, r, inputs, context) } : {}),
 							...(r.row.place === 'rim' ? { rim: true } : {})
 						};
 					})
@@ -109,7 +114,7 @@ export function planRolled(
 		...(fill ? { fill } : {})
 	});
 	const last = one.layers.at(-1)!;
-	const offer = last.sags ? thickenOffer(last.thicken, inputs.startTempC, context) : undefined;
+	const offer = last.sags ? thickenOffer(last.thicken * SURELY, inputs.startTempC, context) : undefined;
 	const planned = layerShot(
 		{
 			kind: inputs.kind,
@@ -176,4 +181,12 @@ const slowestRecipe = (inputs: Inputs, context: ShotContext): string =>
 function rowServes({ place, note }: LayerRow, usual: string): string {
 	const words = PLACE_WORDS[place as keyof typeof PLACE_WORDS] ?? place;
 	return [place === EVERYWHERE ? usual : words, note].filter(Boolean).join('; ');
+}
+
+/** A thickener that is known by its scoops is as thick as its record was found to make it, whatever round grains would do. */
+function asFound(mix: FillerMix, { row }: LaidRow, inputs: Inputs, context: ShotContext): FillerMix {
+	const filler = context.fillers?.find((f) => f.id === row.fillerId);
+	if (row.scoops < (filler?.creamyScoopsPerB ?? Infinity)) return mix;
+	const creamy = CREAMY_MPAS / viscosityOf(context.resin, inputs.startTempC);
+	return { ...mix, viscosityFactor: Math.max(mix.viscosityFactor, creamy) };
 }

@@ -230,7 +230,9 @@ export function rotocast(raw: RotocastInput): Rotocast {
 			((input.areaMm2 * cover * thicknessMm) / 1000 +
 				(i === (rimAt < 0 ? count - 1 : rimAt) ? rimVolumeMl : 0)) *
 			(1 + input.lossPercent / 100);
-		const lockS = Math.min(passes(course, locking), l.gelFirstS);
+		// kept moving as long as it would run without its filler: set down at once, a thick mix creeps all the longer
+		const plain = viscosityCourse(l, input, model.gelConversion);
+		const lockS = Math.min(passes(plain, locking), l.gelFirstS);
 		// rolled until it is carried, then left upside down to drain: only the last one has to stay by itself
 		const kept = keptFilmMm(input.drainMm, densityGPerMl, fluidity(course.filter((p) => p.timeS >= lockS)));
 		const thicken = last && count > 1 ? Math.max(1, (thicknessMm / kept) ** 2) : 1;
