@@ -41,7 +41,7 @@ test('layers that differ: a school, a paste that is refused at its row, what wou
 	await expect(answer.getByText('In the first of 5 cups')).toBeVisible();
 	await expect(answer.getByText('let round, then all of it steered to the left side')).toBeVisible();
 	const second = page.getByRole('group', { name: 'Layer 2', exact: true });
-	await second.getByLabel('Amount by').selectOption('its cup');
+	await second.getByLabel('Amount by').selectOption({ label: 'its cup' });
 	await second.getByLabel('Cup for one copy').fill('50 g');
 	await expect(answer.getByText(/^2: 5[0-9].g$/)).toBeVisible();
 	await second.getByLabel('Filler').selectOption({ label: 'Cut fibre' });

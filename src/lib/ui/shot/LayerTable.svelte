@@ -26,9 +26,9 @@
 	/** How the amount of a row is said. */
 	type By = 'equal' | 'sharePercent' | 'thicknessMm' | 'massG';
 	const BY: readonly { value: By; label: string }[] = [
-		{ value: 'equal', label: 'what the others leave' },
-		{ value: 'sharePercent', label: 'a share of the wall' },
-		{ value: 'thicknessMm', label: 'its thickness' },
+		{ value: 'equal', label: 'the rest' },
+		{ value: 'sharePercent', label: 'a share' },
+		{ value: 'thicknessMm', label: 'thickness' },
 		{ value: 'massG', label: 'its cup' }
 	];
 	/** Chosen, but nothing typed yet. */
@@ -62,8 +62,16 @@
 	{#each rows as row, i (i)}
 		{@const by = byOf(row, i)}
 		<div class="grid grid-cols-2 items-start gap-x-4 border-t border-(--line) pt-2 sm:grid-cols-3" role="group" aria-label="Layer {i + 1}">
+			<p class="col-span-full flex items-center justify-between">
+				<strong>Layer {i + 1}</strong>
+				<button
+					type="button"
+					class="plain min-h-[2.2rem] cursor-pointer text-[0.93rem] font-semibold"
+					aria-label="Remove layer {i + 1}"
+					onclick={() => replace(rows.filter((_, k) => k !== i))}>Remove</button>
+			</p>
 			<ChoiceField
-				label="{i + 1}: goes"
+				label="Goes"
 				name="row-place-{i}"
 				bind:value={() => (known(row.place) ? row.place : OWN), (v) => change(i, { place: v === OWN ? 'own words' : (v ?? 'everywhere') })}
 				options={[
@@ -119,12 +127,6 @@
 				bind:value={() => row.note, (v) => change(i, { note: v ?? '' })}
 				error={problem(i, 'note')}
 				placeholder="rub out bubbles" />
-			<Button
-				color="alternative"
-				size="sm"
-				class="mt-[1.62rem] min-h-[2.75rem]"
-				aria-label="Remove layer {i + 1}"
-				onclick={() => replace(rows.filter((_, k) => k !== i))}>Remove</Button>
 		</div>
 	{/each}
 	<div class="mt-2 flex flex-wrap items-center gap-2">

@@ -116,6 +116,7 @@ export const FILL_FIELDS: readonly CastField[] = [
 		name: 'fillWhere',
 		label: 'It is filled',
 		as: 'choice',
+		wide: true,
 		usual: 'inside',
 		options: [
 			{ value: 'inside', label: 'in its mould, once it is firm' },
