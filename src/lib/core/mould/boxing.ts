@@ -4,7 +4,7 @@ import type { MasterSize } from '../master/sizes';
 /** Boards and tubes stand this much higher than the rubber, mm (common practice, no source). */
 export const RIM_MM = 10;
 /** The base board reaches this far beyond the walls on each side, mm: room for the fillet of hot glue. */
-const BASE_MARGIN_MM = 25;
+export const BASE_MARGIN_MM = 25;
 /** What the board under everything is called in the list of what is cut. */
 export const BASE_BOARD = 'base board';
 

@@ -193,7 +193,7 @@ describe('cost, waste, spare rubber', () => {
 
 describe('drawings', () => {
 	const show = (mm: number) => `${mm.toFixed(0)} mm`;
-	const drawn = (over: object) => {
+	const drawn = (over: object, letterMm?: number) => {
 		const inputs = mouldInputs.parse({
 			label: 'x',
 			masterId: 'm',
@@ -206,7 +206,7 @@ describe('drawings', () => {
 			...over
 		});
 		const plan = planMould(inputs, piece, materials);
-		return { inputs, ...drawMould(inputs, plan, piece, show) };
+		return { inputs, ...drawMould(inputs, plan, piece, show, letterMm) };
 	};
 	it.each(MOULD_KINDS)(
 		'a %s has a section and a plan whose marks lie in their frames, and an SVG to scale',
@@ -243,7 +243,7 @@ describe('drawings', () => {
 	});
 	it('the board under it is drawn as it is sawn, with both its sizes', () => {
 		for (const shape of ['box', 'tube', 'bricks']) {
-			const d = drawn({ kind: 'one-piece', shape });
+			const d = drawn({ kind: 'one-piece', shape }, 3.2);
 			const sawn = planMould(d.inputs, piece, materials).cutList!.find((c) => c.what === 'base board')!;
 			const board = d.plan.marks.find((m) => m.kind === 'rect' && m.line === 'dim');
 			expect(board).toMatchObject({ w: sawn.lengthMm, h: sawn.widthMm });

@@ -1,5 +1,5 @@
 import { line, measure, wavy, type Drawing, type Mark } from '../../../drawing/marks';
-import { BASE_BOARD } from '../../boxing';
+import { BASE_BOARD, BASE_MARGIN_MM } from '../../boxing';
 import { framed } from '../../outline';
 import { outlineOf } from '../../slices';
 import type { MasterRecord } from '../../../master/master';
@@ -25,6 +25,9 @@ export function cavityPlaces(
 	}));
 }
 
+/** Room that a measure with its words takes, in letters. */
+const MEASURE_LETTERS = 5.5;
+
 const AWAY = { back: [0, -1], front: [0, 1], left: [-1, 0], right: [1, 0] } as const;
 
 /** A block from above. */
@@ -38,7 +41,9 @@ export function planView(
 	const cavity = plan.cavity!;
 	const { lengthMm: l, widthMm: w, round } = outlineOf(cavity);
 	const wall = inputs.boardMm;
-	const board = plan.cutList?.find((c) => c.what === BASE_BOARD);
+	// where its letters would not fit between box and edge, the board stands in the list alone
+	const fits = MEASURE_LETTERS * letterMm <= BASE_MARGIN_MM;
+	const board = fits ? plan.cutList?.find((c) => c.what === BASE_BOARD) : undefined;
 	const [boardL, boardW] = [board?.lengthMm ?? l + 2 * wall, board?.widthMm ?? w + 2 * wall];
 	const marks: Mark[] = board
 		? [
