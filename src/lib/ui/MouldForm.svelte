@@ -43,6 +43,7 @@
 	import SprueFields from './mould/SprueFields.svelte';
 	import TextField from './TextField.svelte';
 	import { useUnits } from './units.svelte';
+	import { rubberFigure } from './mould/rubberFigure';
 
 	type Kept<R> = readonly { id: string; record: R }[];
 	interface Props {
@@ -278,7 +279,7 @@
 	</div>
 	<AnswerPane
 		label={kind.words.answer}
-		value={figure && (figure.kind === 'mass' ? units.weighed(figure.value) : units.show(figure.value, figure.kind))}
+		value={figure && shown && rubberFigure(units, shown.plan, figure)}
 		problem={outcome?.ok === false ? problem?.message : undefined}>
 		{#if shown}
 			<MouldAnswer plan={shown.plan} inputs={$form} {materials} {settings} mixing={shown.mixing} touching={plan ? touching : []} {nowMs} />

@@ -11,6 +11,7 @@
 	import WetAnswer from './WetAnswer.svelte';
 	import { wallTime } from '../clockText';
 	import { useUnits } from '../units.svelte';
+	import { rubberFigure } from './rubberFigure';
 
 	/** What a mould takes: material for each pour, when it is ready, what it costs. */
 	interface Props {
@@ -39,7 +40,7 @@
 
 <Answer
 	label={kind.words.answer}
-	value={main.kind === 'mass' ? units.weighed(main.value) : units.show(main.value, main.kind)}
+	value={rubberFigure(units, plan, main)}
 	note={main.note ?? `${units.other(main.value, main.kind)} · ${units.show(plan.rubber.volumeMl, 'volume')}`} />
 {#if plan.wet}
 	<WetAnswer wet={plan.wet} />
