@@ -139,3 +139,27 @@ it('hands by hand: 60 s a cup, four layers, ten minutes round it, for two copies
 	expect(handsPerCopyS({ copies: 2, steps, layers: [1, 2, 3, 4] })).toBe((240 + 600) / 2);
 	expect(handsPerCopyS({ copies: 1, steps })).toBe(660);
 });
+
+describe('a cast in layers', () => {
+	const rolled = { ...typed({ copies: 1 }), kind: 'rotocast' as const, areaMm2: 40_000, wallMm: 4, hands: 1 };
+	const snap = {
+		...context,
+		cavityVolumeMl: 400,
+		resin: { ...context.resin, character: 'snap' as const, potLifeS: 150, demouldS: 900 }
+	};
+	it('has no syringe at a sprue; hands, mixing and layers are what gives it time', () => {
+		const helps = whatHelps(rolled, snap, []).map((w) => w.what);
+		expect(helps.some((w) => w.includes('syringe'))).toBe(false);
+		expect(helps).toContain('a second pair of hands');
+		expect(helps).toContain('mixing in half the time');
+	});
+	it('answers every change: nothing of it is dead', () => {
+		const planned = planShot(shotInputs.parse(rolled), snap, false);
+		for (const { what, slackS, demouldS } of sensitivity(rolled, snap)) {
+			const moved = Math.abs(demouldS - planned.shot.demouldS) > 1 || Math.abs(slackS) > 0;
+			expect([what, moved]).toEqual([what, true]);
+		}
+		const more = sensitivity(rolled, snap).find((w) => w.what.startsWith('10 % more'))!;
+		expect(Math.abs(more.demouldS - planned.shot.demouldS)).toBeGreaterThan(1);
+	});
+});

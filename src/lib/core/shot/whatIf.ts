@@ -3,6 +3,7 @@ import { valueOf, type Outcome } from '../outcome';
 import { outcomeOf } from '../outcomeOf';
 import type { ResinRecord } from '../shelf/resin';
 import { shotInputs } from './inputs';
+import type { Layer } from './layer';
 import type { PlannedShot, ShotContext } from './planned';
 import { planShot } from './planShot';
 
@@ -22,14 +23,30 @@ export interface OtherResin {
 	record: ResinRecord;
 }
 
-function figures(planned: PlannedShot) {
+function figures(planned: PlannedShot, { mixS }: Pick<Typed, 'mixS'>) {
 	const first = planned.shot.batches[0]!;
-	return { potLifeS: first.potLifeS, slackS: first.slackS, demouldS: planned.shot.demouldS };
+	return {
+		potLifeS: first.potLifeS,
+		slackS: Math.min(first.slackS, bondSlackS(first.layers ?? [], mixS ?? 45)),
+		demouldS: planned.shot.demouldS
+	};
 }
+
+/** Of a cast in layers: how much later than planned the next could come and still bond, where that is least, s. */
+function bondSlackS(layers: readonly Layer[], mixS: number): number {
+	const slacks = layers.flatMap((l, i) => {
+		const below = layers[i - 1];
+		return below && l.combinedS !== undefined ? [below.recoatUntilS - (l.combinedS + mixS)] : [];
+	});
+	return Math.min(Infinity, ...slacks);
+}
+
+/** How a cast that is laid in layers is made, and what does not belong to it. */
+const isLayered = (planned: PlannedShot) => Boolean(planned.shot.batches[0]!.layers);
 
 /** The shot with something changed; nothing where that leads out of range. */
 function tried(what: string, inputs: Typed, context: ShotContext, slackS: number): WhatIf[] {
-	const f = valueOf(outcomeOf(() => figures(planShot(shotInputs.parse(inputs), context, false))));
+	const f = valueOf(outcomeOf(() => figures(planShot(shotInputs.parse(inputs), context, false), inputs)));
 	return f ? [{ what, ...f, gainS: f.slackS - slackS }] : [];
 }
 
@@ -46,7 +63,8 @@ const COOL_C = 5;
  */
 export function sensitivity(inputs: Typed, context: ShotContext): WhatIf[] {
 	const parsed = shotInputs.parse(inputs);
-	const { slackS } = figures(planShot(parsed, context, false));
+	const planned = planShot(parsed, context, false);
+	const { slackS } = figures(planned, parsed);
 	const warmer = (by: number) => ({
 		...parsed,
 		roomTempC: parsed.roomTempC + by,
@@ -58,11 +76,16 @@ export function sensitivity(inputs: Typed, context: ShotContext): WhatIf[] {
 		cavityVolumeMl: context.cavityVolumeMl * by,
 		...(context.skinAreaMm2 === undefined ? {} : { skinAreaMm2: context.skinAreaMm2 * by })
 	});
+	/** More or less resin: of a wall by its thickness, of a filled cavity by what it holds. */
+	const by = (share: number, what: string) =>
+		isLayered(planned) && !parsed.layerRows.length
+			? tried(what, { ...parsed, wallMm: parsed.wallMm * share }, larger(share), slackS)
+			: tried(what, parsed, larger(share), slackS);
 	return [
 		...tried(`${DEG} °C warmer`, warmer(DEG), context, slackS),
 		...tried(`${DEG} °C colder`, warmer(-DEG), context, slackS),
-		...tried('10 % more in the cup', parsed, larger(1.1), slackS),
-		...tried('10 % less in the cup', parsed, larger(0.9), slackS),
+		...by(1.1, '10 % more in the cup'),
+		...by(0.9, '10 % less in the cup'),
 		...tried(`${LATE_S} s late`, { ...parsed, mixS: parsed.mixS + LATE_S }, context, slackS)
 	];
 }
@@ -76,7 +99,8 @@ export function sensitivity(inputs: Typed, context: ShotContext): WhatIf[] {
 export function whatHelps(inputs: Typed, context: ShotContext, others: readonly OtherResin[]): WhatIf[] {
 	const parsed = shotInputs.parse(inputs);
 	const planned = planShot(parsed, context, false);
-	const { slackS } = figures(planned);
+	const { slackS } = figures(planned, parsed);
+	const layered = isLayered(planned);
 	const first = planned.shot.batches[0]!;
 	const cooler = { ...parsed, startTempC: parsed.startTempC - COOL_C };
 	const found = [
@@ -88,12 +112,24 @@ export function whatHelps(inputs: Typed, context: ShotContext, others: readonly 
 			slackS
 		),
 		...tried('a second pair of hands', { ...parsed, hands: (parsed.hands ?? 1) + 1 }, context, slackS),
-		...tried(
-			'a syringe at the sprue, pouring in half the time',
-			{ ...parsed, pourS: parsed.pourS / 2, pourWay: 'syringe' },
-			context,
-			slackS
-		),
+		...(layered
+			? [
+					...tried('mixing in half the time', { ...parsed, mixS: parsed.mixS / 2 }, context, slackS),
+					...(first.layers!.length < 12 && !parsed.layerRows.length
+						? tried(
+								'one layer more, each thinner',
+								{ ...parsed, layers: first.layers!.length + 1 },
+								context,
+								slackS
+							)
+						: [])
+				]
+			: tried(
+					'a syringe at the sprue, pouring in half the time',
+					{ ...parsed, pourS: parsed.pourS / 2, pourWay: 'syringe' },
+					context,
+					slackS
+				)),
 		...(first.copies > 1
 			? tried(`${first.copies - 1} at a time`, { ...parsed, copies: first.copies - 1 }, context, slackS)
 			: []),

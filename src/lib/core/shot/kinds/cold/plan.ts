@@ -107,7 +107,11 @@ function coldWarnings(sinkMm: number | undefined, faceMm: number, tinted: boolea
 			? [
 					{
 						code: 'settles',
-						message: `The powder sinks about ${digits(sinkMm, 1)} mm before gel: upright faces stay poor, what lies below gets rich.`,
+						// it sinks no deeper than its layer
+						message:
+							sinkMm >= faceMm
+								? `Before gel the powder sinks through the whole face of ${digits(faceMm)} mm: upright faces stay poor, what lies below gets rich.`
+								: `The powder sinks about ${digits(sinkMm, 1)} mm of ${digits(faceMm)} mm before gel: upright faces stay poor, what lies below gets rich.`,
 						action: 'Turn the mould until it gels, or thicken the face a little.'
 					}
 				]
