@@ -132,6 +132,14 @@ export const shotInputs = z.object({
 		.optional(),
 	crackLimitC: tempC('the hottest that the middle may get').optional(),
 	embeds: z.array(embedInput).max(10, 'At most 10 things cast in.').default([]),
+	/** Cold cast: a loaded face and its backing, or the spare powder in one pour. */
+	coldSchool: z.enum(['face', 'one pour']).default('face'),
+	/** Loose powder that is knocked out of the dusted mould and goes into B. */
+	sparePowderG: z
+		.number({ error: 'Type what was knocked out, such as 12 g, or 0.' })
+		.min(0, 'No less than nothing was knocked out.')
+		.max(1e5, 'Over 100 kg: check the unit.')
+		.default(0),
 	/** Cold cast: the loaded face, and the powder dusted on before it. */
 	faceMm: z
 		.number({ error: 'Type how thick the loaded face is, such as 2 mm.' })

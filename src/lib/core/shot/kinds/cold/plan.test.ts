@@ -28,4 +28,31 @@ describe('metal cold casts', () => {
 			})
 		).toThrow(/thinner face/);
 	});
+	it('sinks no deeper than its layer', () => {
+		const thin = planShot(inputs({ kind: 'cold', fillerId: 'f', fillerPercent: 60, faceMm: 0.3 }), {
+			...context,
+			filler: bronze
+		});
+		const said = thin.shot.warnings.find((w) => w.code === 'settles')!.message;
+		expect(said).toContain('through the whole face of 0.3');
+	});
+	it('one pour by hand: 96 ml less dust, 12 g of spare bronze of 8.7 g/ml in resin of 1.045 g/ml', () => {
+		const one = planShot(
+			inputs({ kind: 'cold', fillerId: 'f', coldSchool: 'one pour', sparePowderG: 12 }),
+			{ ...context, filler: bronze },
+			false
+		);
+		const [cup, ...more] = one.shot.batches[0]!.layers!;
+		expect(more).toEqual([]);
+		const dustMl = one.dust!.massG / 8.7;
+		expect(cup!.fillers![0]!.massG).toBeCloseTo(12, 6);
+		expect(cup!.a.massG + cup!.b.massG).toBeCloseTo((96 - dustMl - 12 / 8.7) * 1.045, 4);
+		expect(one.shot.warnings.some((w) => w.code === 'rolls-dust')).toBe(false);
+		expect(() =>
+			planShot(inputs({ kind: 'cold', fillerId: 'f', coldSchool: 'one pour', sparePowderG: 900 }), {
+				...context,
+				filler: bronze
+			})
+		).toThrow(/So much powder takes/);
+	});
 });

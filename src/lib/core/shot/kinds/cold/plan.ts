@@ -1,11 +1,11 @@
 import { mixedDensityGPerMl, viscosityOf } from '../../../shelf/resin';
 import { settlingMm } from '../../../shelf/filler';
 import { digits } from '../../../units';
-import { InputError, type Warning } from '../../../working';
+import { InputError, type Warning, type WorkingLine } from '../../../working';
 import { cupOf, fillersOf, insertsMl } from '../../amounts';
 import { copyBalance } from '../filled/filled';
 import type { Inputs } from '../../inputs';
-import type { ShotContext } from '../../planned';
+import type { ShotContext, ShotFiller } from '../../planned';
 import { layerShot, timeLayers, type PlannedStack } from '../../layerShot';
 import type { LayerSpec } from '../../layerSpec';
 import { skinFor } from '../rotocast/plan';
@@ -17,12 +17,11 @@ import { DUST_G_PER_M2 } from './dust';
  * @throws InputError without a metal powder, or when the face alone is more than the piece
  */
 export function planCold(inputs: Inputs, context: ShotContext): PlannedStack {
-	const { filler } = context;
-	if (!filler || !inputs.fillerId)
-		throw new InputError(['fillerId'], 'Choose the metal powder for the face.');
+	const filler = powderOf(inputs, context);
 	const areaMm2 = skinFor(inputs, context);
 	const dustG = (areaMm2 / 1e6) * (inputs.dustGPerM2 ?? DUST_G_PER_M2);
 	const dustMl = dustG / filler.densityGPerMl;
+	if (inputs.coldSchool === 'one pour') return onePour(inputs, context, areaMm2, dustG);
 	const faceMl = (areaMm2 * inputs.faceMm) / 1000;
 	const backingMl = context.cavityVolumeMl - faceMl - dustMl - insertsMl(inputs, context);
 	if (!(backingMl > 0)) {
@@ -76,12 +75,7 @@ export function planCold(inputs: Inputs, context: ShotContext): PlannedStack {
 			verb: 'Pour',
 			balance,
 			working: [
-				{
-					what: 'Dust on the face',
-					sum: `${digits(areaMm2 / 100)} cm² × ${digits(inputs.dustGPerM2 ?? DUST_G_PER_M2)} g/m²`,
-					result: `${digits(dustG, 1)} g`,
-					source: 'common practice, no source'
-				},
+				dustLine(inputs, areaMm2, dustG),
 				{
 					what: 'Face',
 					sum: `${digits(areaMm2 / 100)} cm² × ${digits(inputs.faceMm)} mm, ${digits(inputs.fillerPercent)} % ${filler.name} by weight`,
@@ -93,13 +87,103 @@ export function planCold(inputs: Inputs, context: ShotContext): PlannedStack {
 					result: `${digits(backingMl)} ml`
 				}
 			],
-			warnings: coldWarnings(sinkMm, inputs.faceMm, Boolean(inputs.recipeId))
+			warnings: [...rollsDust(dustG), ...coldWarnings(sinkMm, inputs.faceMm, Boolean(inputs.recipeId))]
 		},
 		inputs,
 		context
 	);
 	return { ...planned, dust: { name: filler.name, massG: dustG } };
 }
+
+function powderOf(inputs: Inputs, { filler }: ShotContext): ShotFiller {
+	if (!filler || !inputs.fillerId)
+		throw new InputError(['fillerId'], 'Choose the metal powder for the face.');
+	return filler;
+}
+
+/** The simple school: dusted, what was knocked out stirred into B with a tint, one slow pour. */
+function onePour(inputs: Inputs, context: ShotContext, areaMm2: number, dustG: number): PlannedStack {
+	const filler = powderOf(inputs, context);
+	const dustMl = dustG / filler.densityGPerMl;
+	const castMl = context.cavityVolumeMl - dustMl - insertsMl(inputs, context);
+	const spareMl = inputs.sparePowderG / filler.densityGPerMl;
+	if (!(castMl - spareMl > 0))
+		throw new InputError(
+			['sparePowderG'],
+			`So much powder takes ${digits(spareMl)} ml and the piece holds ${digits(castMl)} ml.`
+		);
+	const density = mixedDensityGPerMl(context.resin);
+	const resinG = (castMl - spareMl) * density;
+	const percent = (100 * inputs.sparePowderG) / (inputs.sparePowderG + resinG);
+	const { name, densityGPerMl, bulkDensityGPerMl } = filler;
+	const spec: LayerSpec = {
+		volumeMl: castMl,
+		thicknessMm: Math.max(0.5, (castMl / areaMm2) * 1000),
+		serves: 'one slow pour to a place that does not show, never down a wall: the stream washes the dust away',
+		way: 'flat',
+		fillers:
+			percent > 0
+				? [
+						{
+							name,
+							densityGPerMl,
+							...(bulkDensityGPerMl === undefined ? {} : { bulkDensityGPerMl }),
+							amount: percent,
+							per: 'total-mass-percent'
+						}
+					]
+				: [],
+		tinted: true
+	};
+	const timed = timeLayers([spec], inputs, context);
+	const planned = layerShot(
+		{
+			kind: 'cold',
+			layers: timed.layers,
+			run: timed.run,
+			stack: timed.stack,
+			verb: 'Pour',
+			balance: copyBalance({
+				cavityMl: context.cavityVolumeMl,
+				castMl: castMl + dustMl,
+				castG: resinG + inputs.sparePowderG + dustG,
+				inserts: inputs.inserts ?? []
+			}),
+			working: [
+				dustLine(inputs, areaMm2, dustG),
+				{
+					what: 'One pour',
+					sum: `${digits(context.cavityVolumeMl)} − ${digits(dustMl, 1)} ml, ${digits(inputs.sparePowderG)} g of ${name} in it`,
+					result: `${digits(resinG + inputs.sparePowderG)} g`
+				}
+			],
+			warnings: coldWarnings(undefined, 0, Boolean(inputs.recipeId))
+		},
+		inputs,
+		context
+	);
+	return { ...planned, dust: { name, massG: dustG } };
+}
+
+const dustLine = (inputs: Inputs, areaMm2: number, dustG: number): WorkingLine => ({
+	what: 'Dust on the face',
+	sum: `${digits(areaMm2 / 100)} cm² × ${digits(inputs.dustGPerM2 ?? DUST_G_PER_M2)} g/m²`,
+	result: `${digits(dustG, 1)} g`,
+	source: 'common practice, no source'
+});
+
+/** A face that is rolled over loose dust takes it along. */
+const rollsDust = (dustG: number): Warning[] =>
+	dustG > 0
+		? [
+				{
+					code: 'rolls-dust',
+					message: 'The face is rolled over fresh dust: a quick turn washes it off in streaks.',
+					action:
+						'Let the first of it lie until it has wetted the dust, then turn slowly; or dust and pour once.'
+				}
+			]
+		: [];
 
 function coldWarnings(sinkMm: number | undefined, faceMm: number, tinted: boolean): Warning[] {
 	return [
