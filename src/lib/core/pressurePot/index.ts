@@ -12,6 +12,7 @@ export {
 	INSPECTION_DEFAULTS,
 	INSPECTED_PARTS,
 	INSPECTED,
+	tapeWord,
 	vesselRecord,
 	type InspectedPart,
 	type VesselRecord

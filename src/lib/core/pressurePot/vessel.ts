@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { digits } from '../units';
 
 /** What is looked at on a vessel, each with a count of its own. */
 export const INSPECTED = {
@@ -121,12 +122,30 @@ export const vesselRecord = z
 				if (v.secondLPerMin > v.freeAirLPerMin)
 					issue('secondLPerMin', 'A compressor delivers less against pressure, not more.');
 		} else if (v.reachesKpa === undefined) issue('reachesKpa', 'Type the absolute pressure that it reaches.');
-		const cylinderL = (Math.PI * v.diameterMm ** 2 * v.shelvesMm.reduce((sum, h) => sum + h, 0)) / 4e6;
+		const cylinderL = tapedL(v);
 		// a diameter past its range is said at its own field
-		if (Number.isFinite(cylinderL) && cylinderL > v.volumeL * 1.15)
+		if (Number.isFinite(cylinderL) && cylinderL > v.volumeL * TAPE_LIMIT)
 			issue(
 				'shelvesMm',
 				`A floor of that diameter with these heights is ${Math.round(cylinderL * 10) / 10} l, more than the vessel holds.`
 			);
 	});
 export type VesselRecord = z.output<typeof vesselRecord>;
+
+/** A tape over bends and lids is off by up to this, and the plate still right (a default of ours). */
+const TAPE_LIMIT = 1.25;
+
+/** What its floor and heights come to, l. */
+const tapedL = (v: { diameterMm: number; shelvesMm: readonly number[] }): number =>
+	(Math.PI * v.diameterMm ** 2 * v.shelvesMm.reduce((sum, h) => sum + h, 0)) / 4e6;
+
+/**
+ * A word where the tape says more than the plate, and not so much more that one of them is wrong. The plate counts.
+ * @example
+ * tapeWord({ volumeL: 18, diameterMm: 300, shelvesMm: [300] }); // 'By the tape it holds 21.2 l, by its plate 18.0 l: the plate counts.'
+ */
+export function tapeWord(v: { volumeL: number; diameterMm: number; shelvesMm: readonly number[] }): string {
+	const taped = tapedL(v);
+	if (!(taped > v.volumeL * 1.02) || taped > v.volumeL * TAPE_LIMIT) return '';
+	return `By the tape it holds ${digits(taped, 1)} l, by its plate ${digits(v.volumeL, 1)} l: the plate counts.`;
+}

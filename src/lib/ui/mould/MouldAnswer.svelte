@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { costOf, MOULD_MODULES, type mixingOf, type MouldInputs, type MouldMaterials, type MouldPlan } from '$lib/core/mould';
+	import { weighingErrorPercent } from '$lib/core/mix/weighingError';
 	import { digits } from '$lib/core/units';
 	import type { WorkshopSettings } from '$lib/core/workshop';
 	import type { Warning } from '$lib/core/working';
@@ -59,7 +60,14 @@
 {:else}
 	{#each plan.pours as p, i (p.name)}
 		{#if plan.pours.length > 1}<h2>{p.name}</h2>{/if}
-		{#if p.a && p.b}<Parts a={p.a} b={p.b} />
+		{#if p.a && p.b}
+			<Parts a={p.a} b={p.b} />
+			<p class="soft -mt-2 text-[0.93rem]">
+				On a scale of {units.show(settings.scaleResolutionG, 'mass')} the ratio is at worst {digits(
+					weighingErrorPercent(p.a.massG, p.b.massG, settings.scaleResolutionG),
+					1
+				)} % out.
+			</p>
 		{:else}<p class="text-[1.4rem] font-bold">{units.weighed(p.massG)}</p>{/if}
 		{#if (mixes[i]?.count ?? 1) > 1}<p class="font-semibold">
 				In {mixes[i]!.count} mixes of {units.weighed(mixes[i]!.massEachG)}.

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
-	import { INSPECTED_PARTS, INSPECTED, vesselRecord } from '$lib/core/pressurePot';
+	import { INSPECTED_PARTS, INSPECTED, tapeWord, vesselRecord } from '$lib/core/pressurePot';
 	import Save from '$lib/ui/Save.svelte';
 	import Caution from '$lib/ui/Caution.svelte';
 	import Chart from '$lib/ui/Chart.svelte';
@@ -90,6 +90,7 @@
 						onclick={() => ($form.shelvesMm = $form.shelvesMm.slice(0, -1))}>One less</Button
 					>{/if}
 			</p>
+			<p class="soft min-h-[1.35rem] text-[0.93rem]" aria-live="polite">{tapeWord($form)}</p>
 		</div>
 		{#if $form.kind === 'pot'}
 			<h2 class="mt-3 mb-2">Pressure and air</h2>

@@ -1,3 +1,4 @@
+import { digits, formatTime } from '../../../units';
 import { pumpUpS } from '../../../pressurePot/delivery';
 import { pot, type PotResult } from '../../../pressurePot/pressurePot';
 import { cureOf, viscosityOf } from '../../../shelf/resin';
@@ -158,6 +159,7 @@ export function planSolid(inputs: Inputs, context: ShotContext): PlannedShot {
 			warnings: [
 				...late,
 				...slowSprue(fills, inputs, context.sprue),
+				...thickResin(first.slackS, inputs, context),
 				...shot.warnings,
 				...fillerWarnings(first, shot.holdUntilS / (1 + HOLD_MARGIN), inputs, context),
 				...together.warnings
@@ -211,4 +213,26 @@ function tinted(batch: ShotBatch, inputs: Inputs, context: ShotContext): ShotBat
 		slackS: times.slackS,
 		fits: times.fits
 	};
+}
+
+/** From here on a resin keeps the air that is stirred into it, mPa·s (common practice, no source). */
+const KEEPS_AIR_MPAS = 500;
+/** What a vacuum takes of the pot life: up, foam falls, down, s (common practice, no source). */
+const VACUUM_S = 180;
+
+/** A thick resin keeps its bubbles and creeps through a sprue: what is done against it, and what that costs. */
+function thickResin(slackS: number, inputs: Inputs, context: ShotContext): Warning[] {
+	const mpaS = viscosityOf(context.resin, inputs.startTempC);
+	if (mpaS < KEEPS_AIR_MPAS || inputs.vacuumS > 0 || inputs.pourWay === 'syringe') return [];
+	const left = slackS - VACUUM_S;
+	return [
+		{
+			code: 'thick-resin',
+			message: `${digits(mpaS, 0)} mPa·s at ${digits(inputs.startTempC, 0)} °C keeps the air that is stirred in.`,
+			action:
+				left > 0
+					? `A vacuum of about ${formatTime(VACUUM_S)} leaves ${formatTime(left)} of slack: type it under Vacuum. Or a syringe, or warmer parts.`
+					: `A vacuum of about ${formatTime(VACUUM_S)} does not fit into its pot life: a syringe, warmer parts, or pressure.`
+		}
+	];
 }
