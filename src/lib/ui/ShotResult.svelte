@@ -25,7 +25,7 @@
 <div class="flex flex-col gap-4">
 	<div class="grid grid-cols-2 gap-4">
 		<Answer
-			label={batch.layers
+			label={batch.layers && batch.layers.length > 1
 				? `In the first of ${batch.layers.length} cups`
 				: batch.cups
 					? `In ${batch.cups.length} cups together`
@@ -40,7 +40,7 @@
 			tone={batch.slackS >= 0 ? 'work' : 'harm'}
 			note="pot life {units.show(batch.potLifeS, 'time')}{batch.potLifeBand ? `, ${units.band(batch.potLifeBand)}` : ''}" />
 	</div>
-	{#if batch.layers}
+	{#if batch.layers && batch.layers.length > 1}
 		<p class="text-[1.15rem]">
 			<strong>{units.weighed(shot.massG)} in all cups</strong>
 			<span class="soft"

@@ -27,7 +27,8 @@ export function layerSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
 	const mixS = mixOneCupS(plan) ?? 45;
 	const pourS = plan.steps.find((s) => s.role === 'pour')?.durationS ?? 20;
 	return plan.layers!.flatMap((layer, i): BenchStep[] => {
-		const called = `${CALLED[layer.way ?? 'roll']} ${i + 1} of ${count}`;
+		// one layer is just the cast
+		const called = count > 1 ? `${CALLED[layer.way ?? 'roll']} ${i + 1} of ${count}` : '';
 		const measured = measureSteps(
 			plan,
 			{
