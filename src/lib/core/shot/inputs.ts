@@ -133,7 +133,7 @@ export const shotInputs = z.object({
 	crackLimitC: tempC('the hottest that the middle may get').optional(),
 	embeds: z.array(embedInput).max(10, 'At most 10 things cast in.').default([]),
 	/** Cold cast: a loaded face and its backing, or the spare powder in one pour. */
-	coldSchool: z.enum(['face', 'one pour']).default('face'),
+	coldSchool: z.enum(['face', 'one-pour']).default('face'),
 	/** Loose powder that is knocked out of the dusted mould and goes into B. */
 	sparePowderG: z
 		.number({ error: 'Type what was knocked out, such as 12 g, or 0.' })

@@ -53,7 +53,7 @@
 </div>
 {#if kind.takesRows}
 	<LayerTable
-		bind:rows={$form.layerRows}
+		bind:rows={() => $form.layerRows ?? [], (rows) => ($form.layerRows = rows)}
 		{fillers}
 		{recipes}
 		{last}

@@ -2,6 +2,7 @@
 	import { Button } from 'flowbite-svelte';
 	import { LAYER_SCHOOLS, PLACE_KEYS, type LayerRow } from '$lib/core/shot';
 	import ChoiceField from '../ChoiceField.svelte';
+	import { longDay } from '../clockText';
 	import QuantityField from '../QuantityField.svelte';
 	import TextField from '../TextField.svelte';
 	import { useUnits } from '../units.svelte';
@@ -133,7 +134,7 @@
 		<Button color="alternative" class="min-h-[2.6rem]" disabled={rows.length >= 12} onclick={more}
 			>{rows.length === 0 ? 'Let layers differ' : 'One more layer'}</Button>
 		{#if last}<Button color="alternative" class="min-h-[2.6rem]" onclick={asLast}
-				>As much as the last time: {last.massG.map((m) => units.weighed(m)).join(', ')}</Button
+				>As much as the last time: {last.massG.map((m) => units.weighed(m)).join(', ')} ({longDay(Date.parse(last.day))})</Button
 			>{/if}
 		{#if rows.length > 0}<Button color="alternative" class="min-h-[2.6rem]" onclick={() => replace([])}>All alike</Button>{/if}
 	</div>

@@ -114,7 +114,7 @@
 	function thicken({ fillerId, scoops }: { fillerId: string; scoops: number }) {
 		const plain = { place: 'everywhere', fillerId: '', scoops: 1, recipeId: '', note: '' };
 		const rows =
-			$form.layerRows.length > 0 ? $form.layerRows : Array.from({ length: shown?.shot.batches[0]?.layers?.length ?? 1 }, () => plain);
+			$form.layerRows?.length > 0 ? $form.layerRows : Array.from({ length: shown?.shot.batches[0]?.layers?.length ?? 1 }, () => plain);
 		$form.layerRows = rows.map((r, i) => (i === rows.length - 1 ? { ...r, fillerId, scoops } : r));
 	}
 	const problemIn = (list: string, i: number, field: string) => planning.in(list, i, field);

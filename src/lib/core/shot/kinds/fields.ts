@@ -172,17 +172,17 @@ export const COLD_FIELDS: readonly CastField[] = [
 		usual: 'face',
 		options: [
 			{ value: 'face', label: 'a loaded face, then its backing' },
-			{ value: 'one pour', label: 'dusted, the spare powder in one pour' }
+			{ value: 'one-pour', label: 'dusted, the spare powder in one pour' }
 		],
 		hint: ({ inputs }) =>
-			inputs.coldSchool === 'one pour' ? 'one slow pour to a place that does not show, never down a wall' : ''
+			inputs.coldSchool === 'one-pour' ? 'one slow pour to a place that does not show, never down a wall' : ''
 	},
 	quantity('sparePowderG', 'Powder knocked out', 'mass', {
 		hint: ({ inputs }) =>
-			inputs.coldSchool === 'one pour' ? 'into B, with a dark tint' : 'for one pour alone'
+			inputs.coldSchool === 'one-pour' ? 'into B, with a dark tint' : 'for one pour alone'
 	}),
 	quantity('faceMm', 'Loaded face', 'length', {
-		hint: ({ inputs }) => (inputs.coldSchool === 'one pour' ? 'not in one pour' : '')
+		hint: ({ inputs }) => (inputs.coldSchool === 'one-pour' ? 'not in one pour' : '')
 	}),
 	quantity('dustGPerM2', 'Dust, g/m²', 'number', {
 		hint: whenEmpty('dustGPerM2', () => `${DUST_G_PER_M2} is common practice`)

@@ -38,7 +38,7 @@ describe('metal cold casts', () => {
 	});
 	it('one pour by hand: 96 ml less dust, 12 g of spare bronze of 8.7 g/ml in resin of 1.045 g/ml', () => {
 		const one = planShot(
-			inputs({ kind: 'cold', fillerId: 'f', coldSchool: 'one pour', sparePowderG: 12 }),
+			inputs({ kind: 'cold', fillerId: 'f', coldSchool: 'one-pour', sparePowderG: 12 }),
 			{ ...context, filler: bronze },
 			false
 		);
@@ -49,7 +49,7 @@ describe('metal cold casts', () => {
 		expect(cup!.a.massG + cup!.b.massG).toBeCloseTo((96 - dustMl - 12 / 8.7) * 1.045, 4);
 		expect(one.shot.warnings.some((w) => w.code === 'rolls-dust')).toBe(false);
 		expect(() =>
-			planShot(inputs({ kind: 'cold', fillerId: 'f', coldSchool: 'one pour', sparePowderG: 900 }), {
+			planShot(inputs({ kind: 'cold', fillerId: 'f', coldSchool: 'one-pour', sparePowderG: 900 }), {
 				...context,
 				filler: bronze
 			})

@@ -21,7 +21,7 @@ export function planCold(inputs: Inputs, context: ShotContext): PlannedStack {
 	const areaMm2 = skinFor(inputs, context);
 	const dustG = (areaMm2 / 1e6) * (inputs.dustGPerM2 ?? DUST_G_PER_M2);
 	const dustMl = dustG / filler.densityGPerMl;
-	if (inputs.coldSchool === 'one pour') return onePour(inputs, context, areaMm2, dustG);
+	if (inputs.coldSchool === 'one-pour') return onePour(inputs, context, areaMm2, dustG);
 	const faceMl = (areaMm2 * inputs.faceMm) / 1000;
 	const backingMl = context.cavityVolumeMl - faceMl - dustMl - insertsMl(inputs, context);
 	if (!(backingMl > 0)) {
