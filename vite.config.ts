@@ -40,6 +40,11 @@ export default defineConfig({
 	resolve: { alias: { 'tailwind-variants': 'tailwind-variants/lite' } },
 	worker: { format: 'es' },
 	build: {
+		// scripts of a page that is asked for are found by their imports; naming each ahead costs more than it saves
+		modulePreload: {
+			polyfill: false,
+			resolveDependencies: (_file, deps) => deps.filter((dep) => dep.endsWith('.css'))
+		},
 		chunkSizeWarningLimit: 1600,
 		rollupOptions: {
 			// what a page does not use of the library's components and of the core is not sent: loading them does nothing
