@@ -25,10 +25,14 @@ const LONG_LATE_S = 10 * 60;
 export const lateness = (leftS: number): 'due' | 'long' | undefined =>
 	leftS > 0 ? undefined : leftS > -LONG_LATE_S ? 'due' : 'long';
 
-// made once: building one of these costs a hundred times what using it does
+/** Made once, and at its first use: building one costs a hundred times what using it does. */
+function formatter(locale: string, options: Intl.DateTimeFormatOptions): (at: Date) => string {
+	let made: Intl.DateTimeFormat | undefined;
+	return (at) => (made ??= new Intl.DateTimeFormat(locale, options)).format(at);
+}
 const TIMES = {
-	'24': new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' }),
-	'12': new Intl.DateTimeFormat('en-US', { hour: 'numeric', minute: '2-digit', hour12: true })
+	'24': formatter('en-GB', { hour: '2-digit', minute: '2-digit' }),
+	'12': formatter('en-US', { hour: 'numeric', minute: '2-digit', hour12: true })
 } as const;
 type ClockHours = keyof typeof TIMES;
 /** One workshop has one clock; its layout sets it before anything is shown. */
@@ -36,28 +40,28 @@ let clockHours: ClockHours = '24';
 export const setClockHours = (hours: ClockHours): void => {
 	clockHours = hours;
 };
-const timeOf = (at: Date) => TIMES[clockHours].format(at);
-const WEEKDAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
-const DAY_MONTH = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' });
-const DAY_YEAR = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
+const timeOf = (at: Date) => TIMES[clockHours](at);
+const WEEKDAY = formatter('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
+const DAY_MONTH = formatter('en-GB', { day: 'numeric', month: 'short' });
+const DAY_YEAR = formatter('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
 
 /** A moment as the wall clock of this device says it: `14:05`, with the day when it is not today. */
 export function wallTime(atMs: number, nowMs: number): string {
 	const at = new Date(atMs);
 	const time = timeOf(at);
 	if (at.toDateString() === new Date(nowMs).toDateString()) return time;
-	return `${WEEKDAY.format(at)}, ${time}`;
+	return `${WEEKDAY(at)}, ${time}`;
 }
 
 /** The same, short enough for a column: `22 Nov 14:05`, with the year once it is another one. */
 export function shortTime(atMs: number, nowMs: number): string {
 	const at = new Date(atMs);
 	const otherYear = at.getFullYear() !== new Date(nowMs).getFullYear();
-	return `${(otherYear ? DAY_YEAR : DAY_MONTH).format(at)} ${timeOf(at)}`;
+	return `${(otherYear ? DAY_YEAR : DAY_MONTH)(at)} ${timeOf(at)}`;
 }
 
 /** A day with its year: `22 Nov 2026`. */
-export const longDay = (atMs: number) => DAY_YEAR.format(new Date(atMs));
+export const longDay = (atMs: number) => DAY_YEAR(new Date(atMs));
 
 /** `1 pull`, `7 pulls`. */
 export function counted(n: number, thing: string): string {

@@ -11,10 +11,12 @@ export class Sound {
 	start(): () => void {
 		this.way = keptSignalWay();
 		const look = () => void this.#look();
-		look();
+		// opening the sound device takes its time: not while the page comes to life
+		const first = setTimeout(look);
 		const events = ['pointerdown', 'keydown'] as const;
 		for (const e of events) window.addEventListener(e, look, { capture: true });
 		return () => {
+			clearTimeout(first);
 			for (const e of events) window.removeEventListener(e, look, { capture: true });
 		};
 	}
