@@ -30,7 +30,11 @@ export async function weigh(url) {
 	try {
 		const found = [];
 		for (const [name, path, aimKb] of WEIGHED) {
-			const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+			// what a service worker hands out is counted unpacked
+			const page = await browser.newPage({
+				viewport: { width: 1280, height: 800 },
+				serviceWorkers: 'block'
+			});
 			const session = await page.context().newCDPSession(page);
 			await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWED });
 			await page.addInitScript(() => {

@@ -158,25 +158,33 @@
 	});
 	/** What stands after the first step, and the rules of what is typed there: not sent with the page, here before it is wanted. */
 	let after = $state.raw<typeof import('./pour/after')>();
+	let curing = $state.raw<typeof import('./pour/curing')>();
+	let weighed = $state.raw<typeof import('./pour/weighed')>();
 	let rules = $state.raw<typeof castFindings>();
-	let fetching = false;
 	/** So long a page may stand untouched; then all is fetched while there is a network, ms. */
 	const UNTOUCHED_MS = 10_000;
-	async function fetchAfter(all = true) {
-		if (fetching || (after && (rules || !all))) return;
+	const fetchCuring = async () => (curing ??= await import('./pour/curing'));
+	const fetchWeighed = async () => (weighed ??= await import('./pour/weighed'));
+	async function fetchAll() {
+		await fetchWeighed();
+		await fetchCuring();
+		after ??= await import('./pour/after');
+		rules ??= (await import('$lib/core/bench/events')).castFindings;
+		desk.rules = rules;
+	}
+	let fetching = false;
+	async function fetchAfter(wanted: () => Promise<unknown> = fetchAll) {
+		if (fetching || (after && rules)) return;
 		fetching = true;
-		try {
-			after ??= await import('./pour/after');
-			if (all) rules ??= (await import('$lib/core/bench/events')).castFindings;
-			desk.rules = rules;
-		} catch {
-			// the next press asks again
-		}
+		// without a network the next press asks again
+		await wanted().catch(() => {});
 		fetching = false;
 	}
 	$effect(() => {
-		if (state_.status !== 'open' || (step && ['measure', 'hold', 'cure', 'inspect'].includes(step.kind)))
-			void fetchAfter(step?.kind === 'inspect');
+		const kind = state_.status === 'open' ? step?.kind : 'inspect';
+		if (kind === 'inspect') void fetchAfter();
+		if (kind === 'measure') void fetchAfter(fetchWeighed);
+		if (kind === 'hold' || kind === 'cure') void fetchAfter(fetchCuring);
 	});
 	onMount(() => {
 		layout.start();
@@ -271,18 +279,18 @@
 						? `${units.weighed(desk.scale.targetG)} now, and no other amount: what was weighed before moved it.`
 						: step.detail}
 				weighs={desk.weighs}>
-				{#if after && step.kind === 'hold' && !source}<after.ReleasedBy {desk} />{/if}
+				{#if curing && step.kind === 'hold' && !source}<curing.ReleasedBy {desk} />{/if}
 			</PourFace>
 			{#if desk.weighs}
 				<WeighFace part={desk.scale.mend?.part ?? step.part} scale={desk.scale} {devices}>
-					{#snippet typed()}{#if after}<after.WeighedField scale={desk.scale} />{/if}{/snippet}
+					{#snippet typed()}{#if weighed}<weighed.WeighedField scale={desk.scale} />{/if}{/snippet}
 				</WeighFace>
 			{/if}
-			{#if after && (step.kind === 'cure' || step.kind === 'hold') && !source}<after.CureNotes
-					{run}
-					{forecast}
-					nowMs={now.ms}
-					folded={step.kind === 'hold'} />{/if}
+			{#if curing && (step.kind === 'cure' || step.kind === 'hold') && !source}
+				<curing.CureNotes {run} {forecast} nowMs={now.ms} folded={step.kind === 'hold'}>
+					{#snippet typed()}{#if after}<after.CureTyped {run} />{/if}{/snippet}
+				</curing.CureNotes>
+			{/if}
 			{#if after && step.kind === 'inspect'}
 				{#if !source}<after.OutPresses {run} />{/if}
 				<div class="mx-auto flex w-full max-w-[60rem] flex-col gap-3">

@@ -1,7 +1,5 @@
-/** What a pour shows from the first cup on: where it is typed, graded, ended. Fetched at the first press. */
+/** What is typed, graded and ended from the first cup on. Fetched at the first press. */
 export { default as Grading } from '../Grading.svelte';
-export { default as CureNotes } from './CureNotes.svelte';
+export { default as CureTyped } from './CureTyped.svelte';
 export { default as Ended } from './Ended.svelte';
 export { default as OutPresses } from './OutPresses.svelte';
-export { default as ReleasedBy } from './ReleasedBy.svelte';
-export { default as WeighedField } from './WeighedField.svelte';
