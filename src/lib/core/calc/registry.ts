@@ -14,6 +14,7 @@ import { loadPlanCalculation, potCalculation, vacuumCalculation } from '../press
 import { costCalculation, rotocastCalculation, shotCalculation } from '../shot';
 import { displacementCalculation } from '../volume';
 import { wearCalculation } from '../wear';
+import { castCalculation } from './castCalculation';
 import {
 	catalystPlanCalculation,
 	cupCalculation,
@@ -36,6 +37,7 @@ export const CALCULATIONS: readonly Calculation[] = [
 	budgetCalculation,
 	sprueCalculation,
 	shotCalculation,
+	castCalculation,
 	rotocastCalculation,
 	potCalculation,
 	dewPointCalculation,

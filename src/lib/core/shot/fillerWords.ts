@@ -42,7 +42,7 @@ export function fillerWarnings(
 			? []
 			: [
 					{
-						code: 'thick-mix',
+						code: flow.consistency === 'paste' ? 'paste' : 'thick-mix',
 						message: `With so much ${filler.name} the mix is ${flow.consistency === 'paste' ? 'a paste' : 'creamy'}: it does not run through a sprue.`,
 						action: 'Press or brush it into an open face, or take less filler.'
 					}

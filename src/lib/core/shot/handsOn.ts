@@ -47,7 +47,7 @@ export function handsOn(
 		lateS,
 		warnings: [
 			{
-				code: 'hands',
+				code: 'bond-window',
 				...(parts.lost ? { severity: 'harm' as const } : {}),
 				message: `One pair of hands has ${said} between laying a layer and its gel; combining and mixing take ${formatTime(mixS)}, pouring ${formatTime(pourS)} more. Layer ${parts.at + 1} comes ${formatTime(parts.late)} late${parts.lost ? ', when the one below no longer bonds: it may peel off' : ''}.`,
 				action:

@@ -34,7 +34,7 @@ export interface ShotRecipe {
 		part: 'A' | 'B';
 		percent: number;
 		dropsPerG?: number | undefined;
-		powder?: boolean;
+		powder?: boolean | undefined;
 	}[];
 }
 

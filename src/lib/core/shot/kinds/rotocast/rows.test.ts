@@ -148,7 +148,7 @@ describe('hands between layers', () => {
 			hands
 		);
 		expect([lateS, layers[1]!.pouredS, layers[2]!.pouredS]).toEqual([25, 175, 325]);
-		expect(warnings[0]).toMatchObject({ code: 'hands', severity: 'harm' });
+		expect(warnings[0]).toMatchObject({ code: 'bond-window', severity: 'harm' });
 		expect(warnings[0]!.message).toContain('has 20 s, 1:30');
 	});
 	it('a second pair mixes while the first rolls', () => {

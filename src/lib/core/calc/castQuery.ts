@@ -1,0 +1,85 @@
+import { z } from 'zod';
+import { WALL_KINDS } from '../cure';
+import { releaseRecord, resinRecord } from '../shelf';
+import { fillerFields } from '../shelf/filler';
+import { shotInputs } from '../shot';
+import { workshopSettings } from '../workshop';
+
+const id = z
+	.string()
+	.trim()
+	.min(1, 'Give it an id, so that the cast can name it.')
+	.max(40, 'Keep it under 40 characters.');
+const mm = (what: string) =>
+	z
+		.number({ error: `Give the ${what} in mm.` })
+		.min(0.2, `The ${what} is under 0.2 mm: check the unit.`)
+		.max(5000, `The ${what} is over 5 m: check the unit.`);
+
+/** What is cast: the volume of one copy, and of its shape what the kind of cast needs. */
+const piece = z.object({
+	name: z.string().trim().min(1).max(120).default('Piece'),
+	cavityVolumeMl: z
+		.number({ error: 'Give the volume of the cavity, such as 85.' })
+		.min(0.5, 'Under half a millilitre: check the unit.')
+		.max(1e6, 'Over a cubic metre: check the unit.'),
+	/** Skin without its openings, mm²; left out: as of a cube of that volume. */
+	skinAreaMm2: z
+		.number()
+		.min(100, 'Under 1 cm²: check the unit.')
+		.max(2e7, 'Over 20 m²: check the unit.')
+		.optional(),
+	widthMm: mm('width').optional(),
+	heightMm: mm('height').optional(),
+	thickestMm: mm('thickest place').optional(),
+	/** Pockets that trap air as it is poured; left out: not known. */
+	traps: z.number().int().min(0).max(1000).optional()
+});
+
+const mould = z.object({
+	wallMm: mm('wall of the mould').default(12),
+	wall: z.enum(WALL_KINDS).optional(),
+	/** An open face. */
+	open: z.boolean().default(false),
+	/** Moulds there are, or cavities: copies that can be poured at once. */
+	count: z.number().int().min(1, 'At least one mould.').max(60, 'At most 60 moulds at once.').default(1),
+	/** Outer volume of all of them, as the pot takes them up. */
+	outsideMl: z.number().min(1).max(1e6).optional(),
+	/** What its face is made of, where it is no silicone: what meets the resin is then said. */
+	face: z.enum(['bought', 'printed', 'cast resin']).optional()
+});
+
+const colour = z.object({
+	name: z.string().trim().min(1).max(60),
+	part: z.enum(['A', 'B']),
+	/** Of the mixed resin. */
+	percent: z.number().positive('A colour weighs something.').max(30, 'Over 30 % of colour: check it.'),
+	dropsPerG: z.number().positive().max(1000).optional(),
+	powder: z.boolean().optional()
+});
+
+/** A cast of any kind as scripts ask for it: what the page of a shot asks, and the records inline. */
+export const castQuery = z.object({
+	...shotInputs.omit({ masterId: true, mouldIds: true, resinId: true, releaseId: true, potId: true }).shape,
+	piece,
+	mould: mould.prefault({}),
+	resin: resinRecord,
+	release: releaseRecord.optional(),
+	/** Fillers by the ids that `fillerId` and the layers use. */
+	fillers: z.array(fillerFields.extend({ id })).max(20, 'At most 20 fillers.').default([]),
+	/** Colours by the ids that `recipeId`, cups and layers use. */
+	recipes: z
+		.array(
+			z.object({
+				id,
+				name: z.string().trim().min(1).max(60),
+				lengtheningPercent: z.number().min(0).max(300).default(0),
+				colours: z.array(colour).min(1, 'A recipe has a colour.').max(12)
+			})
+		)
+		.max(20, 'At most 20 recipes.')
+		.default([]),
+	/** Of the workshop what is not as usual: scale, margin, pot. */
+	workshop: z.object(workshopSettings.shape).partial().default({})
+});
+export type CastQuery = z.input<typeof castQuery>;
