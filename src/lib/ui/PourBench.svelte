@@ -37,6 +37,7 @@
 	import PieceFace from './PieceFace.svelte';
 	import { sound } from './sound.svelte';
 	import { useUnits } from './units.svelte';
+	import ThickenPress from './pour/ThickenPress.svelte';
 	import Warnings from './Warnings.svelte';
 
 	/** Beside the maker while it is poured: one thing to do, one large action, space for the next step. */
@@ -156,6 +157,12 @@
 		const practised = clocks.map((c) => ({ ...c, href: '/practice', label: `Practice: ${c.label}` }));
 		untrack(() => ownClocks.show(`/pour/${run.id}`, source ? practised : clocks));
 	});
+	/** What a coat is thickened with, from its mixing until it is laid. */
+	const thickener = $derived(
+		step?.layer !== undefined && plan.layers?.[step.layer]?.way === 'brush' && ['mix', 'pour', 'brush'].includes(stepName(step.id) ?? '')
+			? plan.layers[step.layer]!.fillers?.[0]
+			: undefined
+	);
 	/** What stands after the first step, and the rules of what is typed there: not sent with the page, here before it is wanted. */
 	let after = $state.raw<typeof import('./pour/after')>();
 	let curing = $state.raw<typeof import('./pour/curing')>();
@@ -291,6 +298,7 @@
 					{#snippet typed()}{#if after}<after.CureTyped {run} />{/if}{/snippet}
 				</curing.CureNotes>
 			{/if}
+			{#if thickener}<ThickenPress {run} layer={step.layer!} filler={thickener} />{/if}
 			{#if after && step.kind === 'inspect'}
 				{#if !source}<after.OutPresses {run} />{/if}
 				<div class="mx-auto flex w-full max-w-[60rem] flex-col gap-3">

@@ -152,6 +152,7 @@
 		<p class="mt-2 text-[1.15rem] font-semibold">
 			{#if step.kind === 'hold'}{late ? 'Past gel with a quarter to spare: it may be released' : 'until it may be released'}
 			{:else if name === 'roll'}{late ? 'By its time it stays where it is: look' : 'until it stays where it is'}
+			{:else if name === 'brush'}{late ? 'By its time it is laid: look at the corners' : 'to spread it into every corner'}
 			{:else if name === 'gelled'}{late
 					? 'By its time it has gelled: touch the left-over'
 					: 'until the next layer may follow'}{#if bondsS !== undefined}

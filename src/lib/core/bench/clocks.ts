@@ -89,7 +89,8 @@ export function clocksOf(pourId: string, plan: PourPlan, state: PourState): Cloc
 /** What a wait ends with, by the step that waits. */
 const WAITED: Readonly<Partial<Record<StepName, string>>> = {
 	'flash-off': 'the coat is dry',
-	roll: 'it no longer runs'
+	roll: 'it no longer runs',
+	brush: 'the coat is laid'
 };
 
 /** The wait at hand, such as a coat that dries; nothing when the step at hand is none. */

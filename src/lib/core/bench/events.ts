@@ -104,6 +104,18 @@ export const pourEvent = z.discriminatedUnion('kind', [
 			.min(0, 'A cup cannot hold less than nothing.')
 			.max(1e6, 'Over a tonne: check the unit.')
 	}),
+	/** More of a filler than was planned, stirred in at the bench. */
+	z.strictObject({
+		...base,
+		kind: z.literal('added'),
+		name: z.string().trim().min(1, 'Say what was added.').max(60, 'Keep the name under 60 characters.'),
+		massG: z
+			.number({ error: 'Type how much was added, such as 2 g.' })
+			.positive('It weighs something.')
+			.max(1e5, 'Over 100 kg: check the unit.'),
+		/** Which of several cups or layers, counted from 0. */
+		cup: z.number().int().min(0).max(40).optional()
+	}),
 	/** A device that went silent or said nonsense, so that gaps in its readings are explained. */
 	z.strictObject({
 		...base,

@@ -1,6 +1,7 @@
 import type { PourPlan } from '../plan/pourPlan';
 import { cutShort, type CutShort } from './cutShort';
 import type { PourState } from './reduce';
+import { layerAmount } from '../shot/layerAmount';
 import { cupStep, layerStep, type BenchStep } from './steps';
 
 /**
@@ -31,6 +32,15 @@ export interface LayerStory {
 	potLifeS: number;
 	/** From its pour until it was said to stay. */
 	rolledS?: number;
+	/** Brushed: from its being tipped out until it was laid. */
+	laidS?: number;
+	/** How long laying it was planned to take. */
+	layS?: number;
+	/** Its cup, g: as planned, and as it was weighed with what was stirred in beyond the plan. */
+	plannedG: number;
+	realG?: number;
+	/** Its colours and fillers, by name. */
+	with: string[];
 	lockS: number;
 	gelS: number;
 	/** From its pour until the next was poured on it; of the last there is none. */
@@ -44,9 +54,12 @@ export interface LayerStory {
 /**
  * The layers of a pour with their intervals against plan; nothing for a cast in one go.
  * @example
- * layerStories(planOf(), { doneAtMs: {} }); // []
+ * layerStories(planOf(), { doneAtMs: {}, weighedG: {}, added: [] }); // []
  */
-export function layerStories(plan: PourPlan, state: Pick<PourState, 'doneAtMs'>): LayerStory[] {
+export function layerStories(
+	plan: PourPlan,
+	state: Pick<PourState, 'doneAtMs' | 'weighedG' | 'added'>
+): LayerStory[] {
 	const at = (id: string) => state.doneAtMs[id];
 	const between = (from: number | undefined, to: number | undefined) =>
 		from === undefined || to === undefined ? undefined : (to - from) / 1000;
@@ -68,6 +81,11 @@ export function layerStories(plan: PourPlan, state: Pick<PourState, 'doneAtMs'>)
 			...given('pouredAfterS', between(at(cupStep('combine', i)), poured)),
 			potLifeS: l.potLifeS,
 			...given('rolledS', between(poured, at(layerStep('roll', i)))),
+			...given('laidS', between(poured, at(layerStep('brush', i)))),
+			...given('layS', l.layS),
+			plannedG: layerAmount(l).massG,
+			...given('realG', realG(l, i, state)),
+			with: [...(l.fillers ?? []), ...(l.colours ?? [])].map((x) => x.name),
 			lockS: l.lockS,
 			gelS: l.gelS,
 			...given('nextAfterS', next),
@@ -76,4 +94,23 @@ export function layerStories(plan: PourPlan, state: Pick<PourState, 'doneAtMs'>)
 			...(missed ? { missed } : {})
 		};
 	});
+}
+
+/** What stood in the cup of a layer, g; nothing where it was neither weighed nor added to. */
+function realG(
+	layer: NonNullable<PourPlan['layers']>[number],
+	i: number,
+	{ weighedG, added }: Pick<PourState, 'weighedG' | 'added'>
+): number | undefined {
+	const [a, b] = [weighedG[cupStep('measure-a', i)], weighedG[cupStep('measure-b', i)]];
+	const more = added.filter((x) => x.cup === i).reduce((sum, x) => sum + x.massG, 0);
+	if (a === undefined && b === undefined && more === 0) return undefined;
+	return (
+		layerAmount(layer).massG +
+		(a ?? layer.a.massG) -
+		layer.a.massG +
+		(b ?? layer.b.massG) -
+		layer.b.massG +
+		more
+	);
 }

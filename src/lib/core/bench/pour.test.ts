@@ -187,7 +187,6 @@ describe('a rotocast at the bench', () => {
 
 	it('weighs, combines, pours and rolls each layer in this order, weighs the next while the last gels', () => {
 		const order = [
-			'inserts',
 			'measure-b',
 			'measure-a',
 			'combine',
@@ -201,6 +200,8 @@ describe('a rotocast at the bench', () => {
 			'mix-1',
 			'pour-1',
 			'roll-1',
+			// what it hangs by goes into the last layer
+			'set-1',
 			'fill',
 			'demould',
 			'inspect'

@@ -31,6 +31,13 @@ export interface CupTemp {
 	cup: number;
 }
 
+/** Filler beyond the plan, and the cup or layer that it went into, counted from 0. */
+export interface Added {
+	name: string;
+	massG: number;
+	cup: number;
+}
+
 /** Where a pour stands, worked out from its events alone. */
 export interface PourState {
 	readonly status: 'open' | 'finished' | 'abandoned';
@@ -48,6 +55,8 @@ export interface PourState {
 	readonly temps: readonly CupTemp[];
 	/** What stands in each cup, g, by the step in which it was measured. */
 	readonly weighedG: Readonly<Record<string, number>>;
+	/** What was stirred in beyond the plan, in its order. */
+	readonly added: readonly Added[];
 	/** Lowest gauge reading between reaching the pressure and letting it out, kPa. */
 	readonly lowestGaugeKpa?: number;
 	/** What the resin was seen to do, s after combining. */
@@ -97,6 +106,7 @@ export function reducePour(
 	const temps: { atMs: number; tempC: number; cup?: number | undefined }[] = [];
 	const seen: { what: Seen; atMs: number }[] = [];
 	const weighedG: Record<string, number> = {};
+	const added: Added[] = [];
 	let lowestGaugeKpa: number | undefined;
 	let air: PourState['air'];
 	let status: PourState['status'] = 'open';
@@ -123,6 +133,10 @@ export function reducePour(
 				break;
 			case 'weighed':
 				weighedG[e.stepId] = e.massG;
+				break;
+			case 'added':
+				added.push({ name: e.name, massG: e.massG, cup: e.cup ?? 0 });
+				if (e.enteredAtMs === undefined) lastUndoable = e.id;
 				break;
 			case 'pressure-read':
 				pressure[e.stepId] = {
@@ -169,6 +183,7 @@ export function reducePour(
 		current: open === -1 ? steps.length : open,
 		grades,
 		weighedG,
+		added,
 		seen: seen.flatMap(({ what, atMs }) =>
 			doneAtMs['combine'] === undefined ? [] : [{ what, timeS: (atMs - doneAtMs['combine']) / 1000 }]
 		),

@@ -33,13 +33,14 @@ export function takenG(
 export function mixedMassG(
 	plan: PourPlan,
 	steps: readonly BenchStep[],
-	state: Pick<PourState, 'weighedG'>
+	state: Pick<PourState, 'weighedG'> & Partial<Pick<PourState, 'added'>>
 ): number {
 	const more = steps.reduce((sum, s) => {
 		const weighed = s.kind === 'measure' ? state.weighedG[s.id] : undefined;
 		return weighed === undefined || !s.amount ? sum : sum + weighed - s.amount.massG;
 	}, 0);
-	return shotMassG(plan) + more;
+	const added = (state.added ?? []).reduce((sum, a) => sum + a.massG, 0);
+	return shotMassG(plan) + more + added;
 }
 
 /**

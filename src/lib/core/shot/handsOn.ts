@@ -32,7 +32,7 @@ export function handsOn(
 		const below = layers[i - 1];
 		// what is left to cool for hours leaves hands all the time there is
 		if (!below || layer.way === 'flat') return { ...layer, pouredS: layer.pouredS + lateS };
-		const freeS = spare ? 0 : layer.way === 'roll' ? below.lockS : pourS;
+		const freeS = spare ? 0 : layer.way === 'roll' ? below.lockS : pourS + (below.layS ?? 0);
 		const combinedS = Math.max(freeS, below.recoatFromS - mixS);
 		const late = Math.max(0, combinedS + mixS - below.recoatFromS);
 		windowsS.push(Math.max(0, below.recoatFromS - freeS));

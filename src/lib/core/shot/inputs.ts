@@ -151,12 +151,14 @@ export const shotInputs = z.object({
 		.min(0, 'Dust weighs no less than nothing.')
 		.max(2000, 'Over 2 kg on a square metre: check the unit.')
 		.optional(),
-	/** Brushed: one coat, and how its faces stand. */
+	/** Brushed: one coat (empty: by consistency), and how its faces stand. */
 	coatMm: z
 		.number({ error: 'Type one coat, such as 1.5 mm.' })
 		.min(0.2, 'Under 0.2 mm: check the unit.')
 		.max(20, 'Over 20 mm: check the unit.')
-		.default(1.5),
+		.optional(),
+	/** Spreading one coat of one copy; empty: by its area. */
+	layS: stepS('spreading one coat').optional(),
 	stands: z.enum(['level', 'upright']).default('level'),
 	/** A colour recipe from the shelf; empty: none. */
 	recipeId: z.string().max(40).default(''),

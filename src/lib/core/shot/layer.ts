@@ -49,6 +49,8 @@ export const layer = times.extend({
 	sags: z.boolean().optional(),
 	/** Rolled round, poured flat, or brushed on; rolled unless said. */
 	way: z.enum(['roll', 'flat', 'brush']).optional(),
+	/** Brushed: how long spreading it into every corner takes, s; plans of earlier versions do not say. */
+	layS: z.number().optional(),
 	/** Rolled: turns between locking and gel. */
 	turns: z.number().optional(),
 	fillers: z.array(namedAmount).optional(),

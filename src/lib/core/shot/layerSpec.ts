@@ -15,6 +15,8 @@ export interface LayerSpec {
 	levelMm?: number;
 	setsIn?: string[];
 	sags?: boolean;
+	/** Brushed: how long spreading it takes, s. */
+	layS?: number;
 }
 
 /** A layer of one copy with its clocks; the volume holds what is lost too. */

@@ -32,7 +32,7 @@
 		hint={MEASURING[$form.measuring ?? 'two-cups'].risk} />
 	<QuantityField label="Mixing" kind="time" name="mixS" bind:value={$form.mixS} error={problemAt('mixS')} />
 	<QuantityField
-		label={layered ? 'Laying a layer' : 'Pouring one copy'}
+		label={$form.kind === 'brushed' ? 'Tipping it out' : layered ? 'Laying a layer' : 'Pouring one copy'}
 		kind="time"
 		name="pourS"
 		bind:value={$form.pourS}

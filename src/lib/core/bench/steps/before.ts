@@ -10,7 +10,9 @@ export function beforeSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
 		lookStep(plan),
 		...(plan.release ? coatSteps(plan.release, plan) : []),
 		...(plan.dust ? [dustStep(plan.dust, plan, units)] : []),
-		...(plan.inserts?.length && plan.pouring?.way !== 'halves' ? [insertStep(plan.inserts, units)] : []),
+		...(plan.inserts?.length && plan.pouring?.way !== 'halves' && !isWalled(plan)
+			? [insertStep(plan.inserts, units)]
+			: []),
 		...(plan.closing ? [closeStep(plan)] : []),
 		...(plan.spares ? [spareStep(plan.spares, units)] : []),
 		{
@@ -23,6 +25,10 @@ export function beforeSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
 		}
 	];
 }
+
+/** A wall that is built up: what is set in goes into its last layer. */
+const isWalled = (plan: PourPlan) =>
+	plan.layers !== undefined && plan.layers.every((l) => (l.way ?? 'roll') !== 'flat');
 
 function lookStep(plan: PourPlan): BenchStep {
 	const kinds = kindsOf(plan);

@@ -24,7 +24,7 @@ const SINGLE = [
 /** Of a cup that is measured: the first bears no number. */
 const OF_CUP = ['measure-a', 'measure-b', 'measure-catalyst', 'combine'] as const;
 /** Of a layer, or of a cup of colours: each bears its number. */
-const OF_LAYER = ['mix', 'pour', 'roll', 'gelled', 'set', 'cooled'] as const;
+const OF_LAYER = ['mix', 'pour', 'roll', 'brush', 'gelled', 'set', 'cooled'] as const;
 /** One of several in a cup. */
 const OF_SEVERAL = ['measure-filler', 'colour'] as const;
 type SingleStep = (typeof SINGLE)[number];

@@ -45,6 +45,7 @@ function timesOf(step: BenchStep, plan: PourPlan): Pick<BenchStep, 'waitS' | 'de
 	const layer = ref && 'cup' in ref ? plan.layers?.[ref.cup] : undefined;
 	if (!layer) return {};
 	if (ref?.name === 'roll') return { waitS: layer.lockS };
+	if (ref?.name === 'brush') return layer.layS === undefined ? {} : { waitS: layer.layS };
 	if (ref?.name === 'gelled' && 'cup' in ref) return { waitS: nextCupS(plan, ref.cup) };
 	return ref?.name === 'cooled' ? { waitS: layer.recoatFromS } : {};
 }

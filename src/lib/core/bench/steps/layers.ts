@@ -18,7 +18,16 @@ const SCALDS_C = 50;
 function standing({ standing: s }: Layer, units: UnitSystem): string {
 	return s === undefined || s.peakTempC < SCALDS_C
 		? ''
-		: ` Left standing in its cup it is ${formatQuantity(s.peakTempC, 'temperature', units)} hot after ${formatQuantity(s.peakTimeS, 'time', units)}: tip it out and spread it at once.`;
+		: ` What stays in the cup is ${formatQuantity(s.peakTempC, 'temperature', units)} hot after ${formatQuantity(s.peakTimeS, 'time', units)}.`;
+}
+
+/** Out of its cup a mix works longer: by when, and how much that gains. */
+function spreadGains(layer: Layer, mixS: number, units: UnitSystem): string {
+	const spreadS = mixS + layer.gelS;
+	const time = (s: number) => formatQuantity(s, 'time', units);
+	return spreadS > layer.potLifeS
+		? `In its cup it is too thick after ${time(layer.potLifeS)}; spread out it works until about ${time(spreadS)}, ${time(spreadS - layer.potLifeS)} more.`
+		: `It works until about ${time(spreadS)}.`;
 }
 
 /** Each layer: weigh, combine, mix, lay, and wait until the next may follow. */
@@ -60,11 +69,12 @@ export function layerSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
 				layer: i,
 				deadlineS: mixS,
 				title: 'Mix',
-				detail: `Scrape sides and floor.${layer.way === 'brush' ? standing(layer, units) : ''}`,
+				detail: 'Scrape sides and floor.',
 				action: 'It is mixed',
 				cautions: [...cautionsForResin(plan.chemistry), layer.way === 'brush' ? 'bulk' : 'heat']
 			},
-			...laySteps(plan, layer, i, mixS + pourS, units)
+			...laySteps(plan, layer, i, mixS + pourS, units),
+			...setInLast(plan, i)
 		];
 	});
 }
@@ -143,6 +153,40 @@ function waitSteps(plan: PourPlan, below: Layer, index: number, units: UnitSyste
 	];
 }
 
+/** Spread, and with the last coat what the piece is to hang or stand by. */
+function brushSteps(plan: PourPlan, layer: Layer, i: number): BenchStep[] {
+	return [
+		{
+			id: layerStep('brush', i),
+			kind: 'dry',
+			layer: i,
+			title: `Brush coat ${i + 1}`,
+			detail: `${sentence(layer.serves)}. Where it slides it wants more thickener: stir it into what is still in the cup, and note it.`,
+			action: 'It is laid',
+			waitS: layer.layS!,
+			sinceStep: layerStep('pour', i),
+			cautions: []
+		}
+	];
+}
+
+/** Hooks, plates, wire: into the last layer while it is wet, of brushed and of hollow casts alike. */
+function setInLast(plan: PourPlan, i: number): BenchStep[] {
+	if (!plan.inserts?.length || i !== plan.layers!.length - 1) return [];
+	return [
+		{
+			id: layerStep('set', i),
+			kind: 'check',
+			layer: i,
+			title: `Set in: ${plan.inserts.map((x) => x.name).join(', ')}`,
+			detail:
+				'Clean, dry and roughened, pressed into the last layer while it is wet; a patch of the same mix, or of cloth soaked in it, over each foot.',
+			action: 'It is set in',
+			cautions: []
+		}
+	];
+}
+
 function laySteps(
 	plan: PourPlan,
 	layer: Layer,
@@ -162,7 +206,9 @@ function laySteps(
 		fills: true,
 		title:
 			way === 'brush'
-				? 'Brush it on'
+				? layer.layS === undefined
+					? 'Brush it on'
+					: 'Tip it out and spread it'
 				: last
 					? 'Pour the last layer'
 					: way === 'flat'
@@ -171,10 +217,13 @@ function laySteps(
 		detail:
 			way === 'flat' && layer.levelMm !== undefined
 				? `${mouldNames(plan)}: down a stick, up to ${formatQuantity(layer.levelMm, 'length', units)} above the floor. Prick what bubbles come up.`
-				: `${mouldNames(plan)}: ${layer.serves}.`,
-		action: way === 'brush' ? 'It is laid' : 'It is poured',
+				: way === 'brush' && layer.layS !== undefined
+					? `${mouldNames(plan)}: all of it at once, in heaps over the whole face. ${spreadGains(layer, mixOneCupS(plan) ?? 45, units)}${standing(layer, units)}`
+					: `${mouldNames(plan)}: ${layer.serves}.`,
+		action: way !== 'brush' ? 'It is poured' : layer.layS === undefined ? 'It is laid' : 'The cup is empty',
 		cautions: []
 	};
+	if (way === 'brush' && layer.layS !== undefined) return [lay, ...brushSteps(plan, layer, i)];
 	if (way !== 'roll') return [lay];
 	return [
 		lay,

@@ -4,7 +4,7 @@ import type { QuantityKind } from '../../units';
 
 import type { Inputs, ShotInputs } from '../inputs';
 import { RECOAT_SCHOOLS } from './rotocast/schools';
-import { STANDS } from './brushed/stands';
+import { LEVEL_COAT_MM, STANDS } from './brushed/stands';
 import { DUST_G_PER_M2 } from './cold/dust';
 import { FILL_KINDS, FILLS, WATER_PER_PLASTER } from './filled/fills';
 
@@ -194,7 +194,12 @@ export const COLD_FIELDS: readonly CastField[] = [
 /** Coats that are brushed on. */
 export const BRUSHED_FIELDS: readonly CastField[] = [
 	WALL,
-	quantity('coatMm', 'One coat', 'length'),
+	quantity('coatMm', 'One coat', 'length', {
+		hint: whenEmpty('coatMm', ({ inputs, show }) =>
+			inputs.stands === 'upright' ? 'what stays up' : show(LEVEL_COAT_MM, 'length')
+		)
+	}),
+	quantity('layS', 'Spreading one coat', 'time', { hint: whenEmpty('layS', () => 'by its area') }),
 	{
 		name: 'stands',
 		label: 'Its faces are',

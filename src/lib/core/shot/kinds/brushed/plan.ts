@@ -1,6 +1,6 @@
 import { mixedDensityGPerMl } from '../../../shelf/resin';
 import type { Filler } from '../../../mix/mix';
-import { digits } from '../../../units';
+import { digits, formatTime } from '../../../units';
 import { InputError, type Warning } from '../../../working';
 import { cupOf } from '../../amounts';
 import { copyBalance } from '../filled/filled';
@@ -9,7 +9,7 @@ import type { ShotContext } from '../../planned';
 import { scooped } from '../../scoops';
 import { layerShot, timeLayers, type PlannedStack } from '../../layerShot';
 import { skinFor } from '../rotocast/plan';
-import { STANDS } from './stands';
+import { LEVEL_COAT_MM, MOST_COAT_MM, OF_STANDING, SPREAD_MM2_PER_S, STANDS } from './stands';
 
 /** Yield stress of a thickened mix, Pa, by what it is like (from memory, field values). */
 export const YIELD_PA = { creamy: 10, paste: 60 } as const;
@@ -50,10 +50,18 @@ export function planBrushed(inputs: Inputs, context: ShotContext): PlannedStack 
 	const areaMm2 = skinFor(inputs, context);
 	const filler = thickener(inputs, context);
 	const { needs, words } = STANDS[inputs.stands ?? 'level'];
-	const count = Math.max(1, Math.ceil(inputs.wallMm / inputs.coatMm - 1e-9));
+	const upright = (inputs.stands ?? 'level') === 'upright';
+	const { mixed: sample } = cupOf(100, [filler], inputs, context);
+	const density = sample.total.massG / sample.total.volumeMl;
+	const yieldPa = context.filler?.yieldPa ?? YIELD_PA[needs];
+	const staysMm = standingCoatMm(yieldPa, density);
+	const wantedMm =
+		inputs.coatMm ?? (upright ? Math.max(0.3, Math.min(MOST_COAT_MM, OF_STANDING * staysMm)) : LEVEL_COAT_MM);
+	const count = Math.max(1, Math.ceil(inputs.wallMm / wantedMm - 1e-9));
 	const coatMm = inputs.wallMm / count;
 	const coatMl = (areaMm2 * coatMm) / 1000;
 	const castMl = coatMl * count;
+	const layS = inputs.layS ?? areaMm2 / SPREAD_MM2_PER_S;
 	if (castMl > context.cavityVolumeMl) {
 		throw new InputError(
 			['wallMm'],
@@ -68,15 +76,13 @@ export function planBrushed(inputs: Inputs, context: ShotContext): PlannedStack 
 				i === 0 ? 'the face: stippled into every corner, no bubble left' : 'strength: cross the strokes',
 			way: 'brush' as const,
 			fillers: [filler],
-			tinted: true
+			tinted: true,
+			layS
 		})),
 		inputs,
 		context
 	);
 	const { mixed } = cupOf(coatMl, [filler], inputs, context);
-	const density = mixed.total.massG / mixed.total.volumeMl;
-	const yieldPa = context.filler?.yieldPa ?? YIELD_PA[needs];
-	const staysMm = standingCoatMm(yieldPa, density);
 	// an open shell: water gets behind it, so it displaces what it is made of
 	const setInMl = (inputs.inserts ?? []).reduce((sum, x) => sum + x.volumeMl, 0);
 	const balance = copyBalance({
@@ -85,9 +91,9 @@ export function planBrushed(inputs: Inputs, context: ShotContext): PlannedStack 
 		castG: castMl * density,
 		inserts: inputs.inserts ?? []
 	});
-	const upright = (inputs.stands ?? 'level') === 'upright';
-	const warnings: Warning[] =
-		upright && coatMm > staysMm
+	const dry = timed.layers.find((l) => layS > l.gelS);
+	const warnings: Warning[] = [
+		...(upright && coatMm > staysMm
 			? [
 					{
 						code: 'sags',
@@ -95,20 +101,39 @@ export function planBrushed(inputs: Inputs, context: ShotContext): PlannedStack 
 						action: 'Thinner coats, or stiffer: more thickener than paste needs.'
 					}
 				]
-			: [];
+			: []),
+		...(dry
+			? [
+					{
+						code: 'sets-on-the-brush',
+						message: `Spreading a coat takes ${formatTime(layS)}, and it gels ${formatTime(dry.gelS)} after it is tipped out.`,
+						action: 'Smaller portions, one field after another, a second pair of hands, or a slower resin.'
+					}
+				]
+			: [])
+	];
 	return layerShot(
 		{
 			kind: 'brushed',
 			layers: timed.layers,
 			run: timed.run,
 			stack: timed.stack,
-			verb: 'Brush',
+			verb: 'Tip it out',
 			balance,
 			working: [
 				{
 					what: 'One coat',
 					sum: `${digits(areaMm2 / 100)} cm² × ${digits(coatMm)} mm`,
 					result: `${digits(coatMl)} ml, ${digits(mixed.total.massG)} g`
+				},
+				{
+					what: 'Spreading a coat',
+					sum:
+						inputs.layS === undefined
+							? `${digits(areaMm2 / 100)} cm² at ${digits((SPREAD_MM2_PER_S * 60) / 100)} cm² a minute`
+							: 'as typed',
+					result: formatTime(layS),
+					...(inputs.layS === undefined ? { source: 'a default of ours' } : {})
 				},
 				{
 					what: `Thickened for ${words}`,
