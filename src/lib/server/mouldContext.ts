@@ -5,17 +5,19 @@ import { listMoulds } from './repositories/moulds';
 
 /** Everything that the mould planner chooses from. */
 export async function mouldContext() {
-	const [masters, rubbers, thermoplastics, releases, experiences, resins, moulds] = await Promise.all([
-		listMasters(),
-		listRubbers(),
-		listMaterials('thermoplastic'),
-		listMaterials('release'),
-		listExperiences(),
-		listResins(),
-		listMoulds()
-	]);
+	const [masters, rubbers, thermoplastics, releases, experiences, resins, fillers, moulds] =
+		await Promise.all([
+			listMasters(),
+			listRubbers(),
+			listMaterials('thermoplastic'),
+			listMaterials('release'),
+			listExperiences(),
+			listResins(),
+			listMaterials('filler'),
+			listMoulds()
+		]);
 	return {
-		shelf: { masters, rubbers, thermoplastics, releases, experiences, resins },
+		shelf: { masters, rubbers, thermoplastics, releases, experiences, resins, fillers },
 		others: moulds.map(({ id, number, label, masterId, state, pouredAt, rubberId, plan }) => ({
 			id,
 			number,

@@ -25,7 +25,14 @@
 		type MouldPlan,
 		type MouldState
 	} from '$lib/core/mould';
-	import { flashOffS, type ReleaseRecord, type ResinRecord, type RubberRecord, type ThermoplasticRecord } from '$lib/core/shelf';
+	import {
+		flashOffS,
+		type ReleaseRecord,
+		type FillerRecord,
+		type ResinRecord,
+		type RubberRecord,
+		type ThermoplasticRecord
+	} from '$lib/core/shelf';
 	import type { WorkshopSettings } from '$lib/core/workshop';
 	import AnswerOutline from './AnswerOutline.svelte';
 	import AnswerPane from './AnswerPane.svelte';
@@ -53,6 +60,7 @@
 			rubbers: Kept<RubberRecord>;
 			thermoplastics: Kept<ThermoplasticRecord>;
 			resins: Kept<ResinRecord>;
+			fillers: Kept<FillerRecord>;
 			releases: Kept<ReleaseRecord>;
 			experiences: readonly Experience[];
 		};
@@ -78,7 +86,12 @@
 	const thermoplastic = $derived(from === 'thermoplastic' ? shelf.thermoplastics.find((t) => t.id === $form.thermoplasticId) : undefined);
 	const resin = $derived(shelf.resins.find((r) => r.id === $form.pourResinId));
 	const release = $derived(shelf.releases.find((r) => r.id === $form.releaseId));
-	const materials = $derived({ rubber: rubber?.record, thermoplastic: thermoplastic?.record });
+	const materials = $derived({
+		rubber: rubber?.record,
+		thermoplastic: thermoplastic?.record,
+		shellResin: shelf.resins.find((r) => r.id === $form.shellResinId)?.record,
+		shellFiller: shelf.fillers.find((f) => f.id === $form.shellFillerId)?.record
+	});
 	/** The label follows the master until somebody writes another one. */
 	function chooseMaster(id: string | undefined) {
 		const before = master?.record.name ?? '';
@@ -219,7 +232,14 @@
 			</details>
 		{/if}
 		{#if !fixed}
-			<KindFields {form} {said} thermoplastics={shelf.thermoplastics} {plan} areaFromFile={master?.record.shape !== undefined} />
+			<KindFields
+				{form}
+				{said}
+				thermoplastics={shelf.thermoplastics}
+				resins={shelf.resins}
+				fillers={shelf.fillers}
+				{plan}
+				areaFromFile={master?.record.shape !== undefined} />
 		{/if}
 		{#if drawing && master}
 			<div class="my-2 rounded-lg border border-(--line) p-2">

@@ -79,6 +79,9 @@ const fields = z.object({
 		.max(50, 'Over half lost in the cup: check the loss.'),
 	roomTempC: blockPlanInput.shape.roomTempC,
 	...jacketFields,
+	/** Jacket: resin and thickener of its shell; empty: by weight alone. */
+	shellResinId: z.string().max(40).default(''),
+	shellFillerId: z.string().max(40).default(''),
 	...rigidFields,
 	...wetFields,
 	/** Resin that it will mostly be poured with; empty: not known yet. */

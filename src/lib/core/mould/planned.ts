@@ -7,6 +7,9 @@ import type { Cavity } from './block';
 import type { CutPiece } from './boxing';
 import type { Grid } from './cavities';
 import type { Keys, Seam } from './details';
+import type { FillerRecord } from '../shelf/filler';
+import type { ResinRecord } from '../shelf/resin';
+import type { ShellRecipe } from './kinds/jacket/shellRecipe';
 import type { JacketPlan } from './kinds/jacket/jacket';
 import type { MouldKind } from './kinds/names';
 import type { RigidPlan } from './kinds/rigid/rigid';
@@ -17,6 +20,9 @@ import type { WetPlan } from './kinds/wet/wet';
 export interface MouldMaterials {
 	rubber?: RubberRecord | undefined;
 	thermoplastic?: ThermoplasticRecord | undefined;
+	/** Of a jacket's shell. */
+	shellResin?: ResinRecord | undefined;
+	shellFiller?: FillerRecord | undefined;
 }
 
 type Parts = { massG: number };
@@ -67,7 +73,14 @@ export interface MouldPlan {
 	second?: MouldPlan['first'];
 	keys?: Keys;
 	seam?: Seam;
-	jacket?: Pick<JacketPlan, 'areaMm2' | 'outerAreaMm2' | 'keys' | 'keyMm' | 'shell' | 'thickenerG' | 'coats'>;
+	jacket?: Pick<JacketPlan, 'areaMm2' | 'outerAreaMm2' | 'keys' | 'keyMm' | 'thickenerG' | 'coats'> & {
+		/** Plans of earlier versions do not say its face. */
+		shell: Omit<JacketPlan['shell'], 'faceMm2'> & { faceMm2?: number };
+		/** Of a shell of resin that was chosen; plans of earlier versions have none. */
+		recipe?: ShellRecipe;
+		/** Of a plaster shell that is laid instead of bandaged. */
+		plaster?: { powderG: number; waterG: number };
+	};
 	rigid?: Pick<RigidPlan, 'outerMm' | 'material' | 'seamMm' | 'putty' | 'bands'>;
 	wet?: Pick<WetPlan, 'powder' | 'water' | 'cast' | 'usableS' | 'pulls'>;
 }

@@ -1,3 +1,4 @@
+import { tackS } from './kinds/jacket/tack';
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { geometry, meshOf } from '../mesh/shapes.testing';
@@ -141,8 +142,11 @@ describe('a jacket', () => {
 		expect(plan.a.massG / plan.b.massG).toBeCloseTo(10, 9);
 		expect(plan.coats[0]!.thickenerG).toBe(0);
 		expect(plan.coats[1]!.thickenerG).toBeCloseTo(0.03 * plan.coats[1]!.b.massG, 9);
-		// 3 coats half a cure apart, the cure, and two parts of shell
-		expect(plan.readyInS).toBeCloseTo(3 * 7200 + 14_400 + 2 * 4 * 3600, 6);
+		// three waits until a coat has gelled, the cure, and two parts of shell; a sheet that says when goes first
+		const tack = tackS(rubber.workingTimeS, rubber.cureTimeS);
+		expect(plan.readyInS).toBeCloseTo(3 * tack + 14_400 + 2 * 4 * 3600, 6);
+		const said = planJacket({ master: piece, skinMm: 7, coats: 4, recoatS: 2700, rubber, roomTempC: 23 });
+		expect(said.coats[3]!.startS).toBeCloseTo(3 * 2700, 6);
 		expect(plan.shell.bolts).toBeGreaterThanOrEqual(6);
 	});
 

@@ -218,10 +218,19 @@ async function planned(inputs: MouldInputs) {
 	}
 	const records: MouldMaterials = {
 		rubber: materials.rubber?.record,
-		thermoplastic: materials.thermoplastic?.record
+		thermoplastic: materials.thermoplastic?.record,
+		...(await shellOf(inputs))
 	};
 	const faceTempC = await faceTemp(inputs, master.record.shape?.findings.thickestMm);
 	return { masterId: master.id, materials, plan: planMould(inputs, master.record, records, faceTempC) };
+}
+
+/** What the shell of a jacket is made of, as far as it is chosen. */
+async function shellOf(inputs: MouldInputs): Promise<Pick<MouldMaterials, 'shellResin' | 'shellFiller'>> {
+	if (inputs.kind !== 'jacket' || inputs.shellKind !== 'resin' || !inputs.shellResinId) return {};
+	const { record: shellResin } = await getResin(inputs.shellResinId);
+	if (!inputs.shellFillerId) return { shellResin };
+	return { shellResin, shellFiller: (await getMaterial('filler', inputs.shellFillerId)).record };
 }
 
 /** Hottest that the resin of the inputs makes a mould's face, °C; nothing when no resin is said. */

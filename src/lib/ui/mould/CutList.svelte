@@ -40,6 +40,20 @@
 						? `${units.weighed(s.massG)} with its flanges`
 						: `${s.layers} layers, ${units.show(s.bandageMm2, 'area')} of bandage`}</td
 				></tr>
+			{#if plan.jacket.recipe}
+				{@const r = plan.jacket.recipe}
+				<tr
+					><td>its resin, {r.resinName}</td><td class="num">{r.portions * s.parts}</td><td
+						>portions of {units.weighed(r.portion.massG)}: {units.weighed(r.portion.aG)} of A, {units.weighed(r.portion.bG)} of B{r.thickenerName
+							? `, ${units.weighed(r.portion.thickenerG)} of ${r.thickenerName}`
+							: ''}; spread in {units.show(r.portion.spreadS, 'time')}, {units.show(r.portion.potLifeS, 'time')} in the pot</td
+					></tr>
+			{/if}
+			{#if plan.jacket.plaster}<tr
+					><td>or laid with cloth</td><td class="num"></td><td
+						>{units.weighed(plan.jacket.plaster.powderG)} of plaster into {units.weighed(plan.jacket.plaster.waterG)} of water</td
+					></tr
+				>{/if}
 			<tr><td>bolts and nuts</td><td class="num">{s.bolts}</td><td>flanges {mm(s.flangeLengthMm)} long together</td></tr>
 		{/if}
 		{#if plan.rigid}

@@ -13,12 +13,16 @@
 		/** The sentence at a field, if there is one. */
 		said: (field: keyof MouldInputs) => string[] | undefined;
 		thermoplastics: readonly { id: string; record: ThermoplasticRecord }[];
+		/** What the shell of a jacket is made of. */
+		resins: readonly { id: string; record: { name: string } }[];
+		fillers: readonly { id: string; record: { name: string } }[];
 		plan: MouldPlan | undefined;
 		areaFromFile: boolean;
 	}
-	let { form, said, thermoplastics, plan, areaFromFile }: Props = $props();
+	let { form, said, thermoplastics, resins, fillers, plan, areaFromFile }: Props = $props();
 	const asked = $derived(MOULD_MODULES[$form.kind].fields.filter((f) => !f.when || f.when($form)));
 	const of = <A extends KindField['as']>(as: A) => asked.filter((f): f is Extract<KindField, { as: A }> => f.as === as);
+	const ofShelf = $derived(asked.filter((f) => f.as === 'resin' || f.as === 'filler'));
 	/** A field of the form by its name: its kind of field says what it holds. */
 	const read = <T,>(name: keyof MouldInputs) => $form[name] as T;
 	const write = (name: keyof MouldInputs, value: unknown) => ($form = { ...$form, [name]: value });
@@ -43,6 +47,21 @@
 		<Segments label={f.label} name={f.name} bind:value={() => read<string>(f.name), (v) => write(f.name, v)} options={f.options} />
 	{/each}
 </div>
+{#if ofShelf.length > 0}
+	<div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
+		{#each ofShelf as f (f.name)}
+			<ChoiceField
+				label={f.label}
+				name={f.name}
+				bind:value={() => read<string>(f.name), (v) => write(f.name, v)}
+				options={[
+					{ value: '', label: f.as === 'resin' ? 'Not chosen: its weight alone' : 'Nothing' },
+					...(f.as === 'resin' ? resins : fillers).map((r) => ({ value: r.id, label: r.record.name }))
+				]}
+				error={said(f.name)} />
+		{/each}
+	</div>
+{/if}
 <div class="grid grid-cols-2 gap-x-5 gap-y-1 sm:grid-cols-4">
 	{#each of('quantity') as f (f.name)}
 		<QuantityField

@@ -43,6 +43,8 @@ export type KindField = {
 	| { as: 'quantity'; quantity: QuantityKind }
 	| { as: 'choice'; options: readonly { value: string; label: string }[] }
 	| { as: 'thermoplastic' }
+	/** A record of the shelf. */
+	| { as: 'resin' | 'filler' }
 );
 
 /** What speaks against a kind for one master, what asks for care, and what speaks for it. */

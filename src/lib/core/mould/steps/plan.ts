@@ -1,4 +1,5 @@
 import type { MouldInputs } from '../inputs';
+import type { ShellRecipe } from '../kinds/jacket/shellRecipe';
 import type { MouldKind } from '../kinds/names';
 
 /** Everything that making one mould needs at the bench; fixed when it is begun. */
@@ -36,6 +37,10 @@ export interface MakingPlan {
 		massEachG: number;
 		layers: number;
 		bolts: number;
+		/** Of a chosen resin; makings of earlier versions have none. */
+		recipe?: ShellRecipe;
+		/** Laid plaster of one part, g. */
+		plaster?: { powderG: number; waterG: number };
 	};
 	/** Press: how hot and how long each half is softened. */
 	soften?: { tempC: number; softenS: number };

@@ -32,6 +32,13 @@ export const jacket: MouldModule = {
 				{ value: 'plaster', label: 'plaster bandage' }
 			]
 		},
+		{ name: 'shellResinId', label: 'Resin of the shell', as: 'resin', when: (m) => m.shellKind === 'resin' },
+		{
+			name: 'shellFillerId',
+			label: 'Thickened with',
+			as: 'filler',
+			when: (m) => m.shellKind === 'resin' && m.shellResinId !== ''
+		},
 		{
 			name: 'areaMm2',
 			label: 'Area',
@@ -85,8 +92,20 @@ export const jacket: MouldModule = {
 	},
 	steps: jacketSteps,
 	making(_inputs, plan) {
-		const { kind, parts, massG, layers, bolts } = plan.jacket!.shell;
-		return { shell: { kind, parts, setS: SHELL_SET_S[kind], massEachG: massG / parts, layers, bolts } };
+		const { recipe, plaster, shell } = plan.jacket!;
+		const { kind, parts, massG, layers, bolts } = shell;
+		return {
+			shell: {
+				kind,
+				parts,
+				setS: SHELL_SET_S[kind],
+				massEachG: massG / parts,
+				layers,
+				bolts,
+				...(recipe ? { recipe } : {}),
+				...(plaster ? { plaster: { powderG: plaster.powderG / parts, waterG: plaster.waterG / parts } } : {})
+			}
+		};
 	},
 	settingS(plan) {
 		// the last coat cures out before the shell; the shell's own times come after it

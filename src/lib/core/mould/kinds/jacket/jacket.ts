@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { bPerAByWeight } from '../../../mix/ratio';
 import { digits, formatTime } from '../../../units';
 import { InputError, type Warning, type WorkingLine } from '../../../working';
+import { tackS } from './tack';
 import { roomFactor, rubberInput } from '../../block';
 import { masterSizeInput, skinOfSizesMm2, type MasterSize } from '../../../master/sizes';
 
@@ -56,7 +57,7 @@ export const jacketInput = z.strictObject({
 		.default(2),
 	flangeMm: mm('width of the flange', 200).default(30),
 	boltEveryMm: mm('distance between bolts', 1000).default(80),
-	/** When the next coat may follow at the sheet's temperature, s; half the cure when its sheet gives none. */
+	/** When the next coat may follow at the sheet's temperature, s; once it has gelled when its sheet gives none. */
 	recoatS: z.number().positive().max(200_000).optional(),
 	rubber: rubberInput,
 	roomTempC: z.number().min(-20).max(60),
@@ -113,6 +114,8 @@ export interface JacketPlan {
 		/** Plaster bandage laid, with its overlap, mm²; nothing for resin. */
 		bandageMm2: number;
 		layers: number;
+		/** Outside of the skin and both sides of the flanges, of all parts, mm². */
+		faceMm2: number;
 		flangeLengthMm: number;
 		bolts: number;
 		parts: number;
@@ -161,7 +164,7 @@ export function planJacket(raw: JacketInput): JacketPlan {
 	}
 	const areaMm2 = input.areaMm2 ?? skinOfSizesMm2(input.master);
 	const heat = roomFactor(rubber.cureKind, rubber.refTempC, input.roomTempC);
-	const everyS = (input.recoatS ?? rubber.cureTimeS / 2) / heat;
+	const everyS = (input.recoatS ?? tackS(rubber.workingTimeS, rubber.cureTimeS)) / heat;
 	const bPerA = bPerAByWeight(rubber.ratio, rubber.densityGPerMl, rubber.densityGPerMl);
 	const keys = Math.max(4, Math.round(areaMm2 / AREA_PER_KEY_MM2));
 	const keysMl = (keys * (2 / 3) * Math.PI * (KEY_MM / 2) ** 3) / 1000;
@@ -228,7 +231,7 @@ export function planJacket(raw: JacketInput): JacketPlan {
 				what: 'Ready in',
 				sum: `${count - 1} × ${formatTime(everyS)} between coats + cure ${formatTime(rubber.cureTimeS / heat)} + ${shell.parts} × ${formatTime(SHELL_SET_S[shell.kind])} for the shell`,
 				result: formatTime(readyInS),
-				source: 'next coat when the last has gelled; shell times: common practice, no source'
+				source: `next coat ${input.recoatS === undefined ? 'at gel: working time and cure of its sheet, Flory’s gel point' : 'as its sheet says'}; shell times: common practice, no source`
 			}
 		],
 		warnings:
@@ -259,6 +262,7 @@ function shellOf(input: z.output<typeof jacketInput>, outerAreaMm2: number): Jac
 		massG: plaster ? 0 : volumeMl * input.shellDensityGPerMl * (1 + input.lossPercent / 100),
 		bandageMm2: plaster ? faceMm2 * layers * (1 + BANDAGE_OVERLAP) : 0,
 		layers: plaster ? layers : 0,
+		faceMm2,
 		flangeLengthMm,
 		bolts: Math.max(3 * input.shellParts, Math.ceil(flangeLengthMm / input.boltEveryMm)),
 		parts: input.shellParts

@@ -4,6 +4,7 @@ import { base } from '../../boxing';
 import { NO_RUBBER, type MouldInputs } from '../../inputs';
 import { sizeOf, wanted, type MouldMaterials, type MouldPlan } from '../../planned';
 import { planJacket } from './jacket';
+import { plasterFor, shellRecipe } from './shellRecipe';
 
 /** Coats and shell round a master, by its skin. @throws InputError when no rubber is chosen */
 export function planAsJacket(
@@ -30,6 +31,15 @@ export function planAsJacket(
 		lossPercent: inputs.lossPercent
 	});
 	const { areaMm2: skinAreaMm2, outerAreaMm2, keys, keyMm, shell, thickenerG, coats } = plan;
+	const chosen = shell.kind === 'resin' ? materials.shellResin : undefined;
+	const recipe =
+		chosen &&
+		shellRecipe(
+			{ volumeMl: shell.volumeMl / shell.parts, faceMm2: shell.faceMm2 / shell.parts, parts: shell.parts },
+			chosen,
+			materials.shellFiller,
+			inputs.roomTempC
+		);
 	const reach = inputs.skinMm + inputs.shellMm + inputs.flangeMm;
 	const warnings =
 		record.use === 'brush-on' || inputs.thickenerPercentOfB > 0
@@ -70,6 +80,16 @@ export function planAsJacket(
 				inputs.boardMm
 			)
 		],
-		jacket: { areaMm2: skinAreaMm2, outerAreaMm2, keys, keyMm, shell, thickenerG, coats }
+		jacket: {
+			areaMm2: skinAreaMm2,
+			outerAreaMm2,
+			keys,
+			keyMm,
+			shell,
+			thickenerG,
+			coats,
+			...(recipe ? { recipe } : {}),
+			...(shell.kind === 'plaster' ? { plaster: plasterFor(shell.volumeMl) } : {})
+		}
 	};
 }

@@ -1,4 +1,5 @@
 import { cup, type CureRecord } from '../../../cure';
+import type { ShellRecipe } from './shellRecipe';
 import { lookedOver, opened } from '../../steps/finish';
 import type { MakingPlan } from '../../steps/plan';
 import { pourSteps } from '../../steps/pour';
@@ -29,6 +30,25 @@ function standing(massG: number, show: ShowQuantity): string {
 	return ` All of it left standing in one pot would be about ${show(peakTempC, 'temperature')} after ${show(peakTimeS, 'time')}, of a usual resin of ${show(LAYING_RESIN.potLifeS!, 'time')}.`;
 }
 
+/** One portion as it is weighed, how many, how long each has, and what one would come to that is left in its pot. */
+function portions(
+	{ portions: n, portion: p, resinName, thickenerName }: ShellRecipe,
+	show: ShowQuantity
+): string {
+	const parts = [
+		`${show(p.bG, 'mass')} of B`,
+		...(thickenerName && p.thickenerG > 0
+			? [`${show(p.thickenerG, 'mass')} of ${thickenerName} into it`]
+			: []),
+		`${show(p.aG, 'mass')} of A last`
+	];
+	const of =
+		p.catalystG === undefined
+			? parts
+			: [`${show(p.aG, 'mass')} of resin`, ...parts.slice(1, -1), `${show(p.catalystG, 'mass')} of catalyst`];
+	return `${n === 1 ? 'One mix' : `${n} portions, one after another`} of ${resinName}, each: ${of.join(', ')}. All of it out of the pot at once and spread, about ${show(p.spreadS, 'time')} of work; in the pot it has ${show(p.potLifeS, 'time')}${p.peakTempC > 60 ? `, and what is left there comes to about ${show(p.peakTempC, 'temperature')} after ${show(p.peakTimeS, 'time')}` : ''}.`;
+}
+
 /** The shell in its parts: flange, laying, setting. */
 function shell(plan: MakingPlan, show: ShowQuantity): MakingStep[] {
 	const s = plan.shell!;
@@ -45,8 +65,10 @@ function shell(plan: MakingPlan, show: ShowQuantity): MakingStep[] {
 			`lay-${i}`,
 			`Lay part ${i + 1}`,
 			s.kind === 'resin'
-				? `${show(s.massEachG, 'mass')} of thickened resin in all, flange included, in portions: each is mixed, spread at once and thin, and only then the next.${standing(s.massEachG, show)}`
-				: `${s.layers} layers of plaster bandage, dipped and wrung, crosswise, flange included.`,
+				? s.recipe
+					? portions(s.recipe, show)
+					: `${show(s.massEachG, 'mass')} of thickened resin in all, flange included, in portions: each is mixed, spread at once and thin, and only then the next.${standing(s.massEachG, show)}`
+				: `${s.layers} layers of plaster bandage, dipped and wrung, crosswise, flange included.${s.plaster ? ` Laid with cloth instead: ${show(s.plaster.powderG, 'mass')} of plaster sifted into ${show(s.plaster.waterG, 'mass')} of water.` : ''}`,
 			'It is on',
 			s.kind === 'resin' ? ['epoxy', 'isocyanate', 'powder', 'bulk'] : ['powder']
 		),
