@@ -37,6 +37,7 @@
 	import PieceFace from './PieceFace.svelte';
 	import { sound } from './sound.svelte';
 	import { useUnits } from './units.svelte';
+	import DosePress from './pour/DosePress.svelte';
 	import ThickenPress from './pour/ThickenPress.svelte';
 	import Warnings from './Warnings.svelte';
 
@@ -298,6 +299,7 @@
 					{#snippet typed()}{#if after}<after.CureTyped {run} />{/if}{/snippet}
 				</curing.CureNotes>
 			{/if}
+			{#if step.doses !== undefined}<DosePress {run} {step} />{/if}
 			{#if thickener}<ThickenPress {run} layer={step.layer!} filler={thickener} />{/if}
 			{#if after && step.kind === 'inspect'}
 				{#if !source}<after.OutPresses {run} />{/if}

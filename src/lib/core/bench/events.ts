@@ -104,6 +104,8 @@ export const pourEvent = z.discriminatedUnion('kind', [
 			.min(0, 'A cup cannot hold less than nothing.')
 			.max(1e6, 'Over a tonne: check the unit.')
 	}),
+	/** One dose of colour is in, and was looked at on the stick. */
+	z.strictObject({ ...base, kind: z.literal('dosed'), stepId: z.string().min(1, 'Choose a step.').max(40) }),
 	/** More of a filler than was planned, stirred in at the bench. */
 	z.strictObject({
 		...base,

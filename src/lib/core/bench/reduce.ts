@@ -55,6 +55,8 @@ export interface PourState {
 	readonly temps: readonly CupTemp[];
 	/** What stands in each cup, g, by the step in which it was measured. */
 	readonly weighedG: Readonly<Record<string, number>>;
+	/** Doses of colour that went in, by the step. */
+	readonly doses: Readonly<Record<string, number>>;
 	/** What was stirred in beyond the plan, in its order. */
 	readonly added: readonly Added[];
 	/** Lowest gauge reading between reaching the pressure and letting it out, kPa. */
@@ -107,6 +109,7 @@ export function reducePour(
 	const seen: { what: Seen; atMs: number }[] = [];
 	const weighedG: Record<string, number> = {};
 	const added: Added[] = [];
+	const doses: Record<string, number> = {};
 	let lowestGaugeKpa: number | undefined;
 	let air: PourState['air'];
 	let status: PourState['status'] = 'open';
@@ -133,6 +136,10 @@ export function reducePour(
 				break;
 			case 'weighed':
 				weighedG[e.stepId] = e.massG;
+				break;
+			case 'dosed':
+				doses[e.stepId] = (doses[e.stepId] ?? 0) + 1;
+				if (e.enteredAtMs === undefined) lastUndoable = e.id;
 				break;
 			case 'added':
 				added.push({ name: e.name, massG: e.massG, cup: e.cup ?? 0 });
@@ -184,6 +191,7 @@ export function reducePour(
 		grades,
 		weighedG,
 		added,
+		doses,
 		seen: seen.flatMap(({ what, atMs }) =>
 			doneAtMs['combine'] === undefined ? [] : [{ what, timeS: (atMs - doneAtMs['combine']) / 1000 }]
 		),

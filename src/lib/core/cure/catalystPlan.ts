@@ -3,11 +3,9 @@ import { digits, formatTime } from '../units';
 import { InputError, type Warning, type WorkingLine } from '../working';
 import { calibrate } from './calibrate';
 import { cup, tempC } from './cup';
-import { solvePart } from './partModel';
+import { solvePart, type PartSetup } from './partModel';
 import { cureRecord, type CureRecord } from './record';
-
-/** Conversions at which a polyester is called soft, firm and hard (from memory). */
-export const POLYESTER_STAGES = { soft: 0.25, firm: 0.6, hard: 0.85 } as const;
+import { stagesOf, type Stages } from './stages';
 
 /** What is cast, and what must not happen to it. */
 export const catalystPlanInput = z.strictObject({
@@ -60,7 +58,7 @@ export interface CatalystPlan {
 	highestPercent: number | null;
 	limitedBy: 'crack' | 'time' | 'range' | 'none-fits';
 	/** Times at the slowest place with that share, s: for the next layer and for embedding. */
-	stages?: { gelS: number; softS: number; firmS: number; hardS: number };
+	stages?: Stages;
 	shares: CatalystShare[];
 	working: WorkingLine[];
 	warnings: Warning[];
@@ -107,7 +105,7 @@ export function catalystPlan(raw: CatalystPlanInput): CatalystPlan {
 			startTempC: input.startTempC,
 			roomTempC: input.roomTempC
 		});
-		const run = partRun(at(percent), input);
+		const run = solvePart(calibrate(at(percent)), setupOf(input));
 		const fits = run.peakTempC <= input.crackLimitC && clock.potLifeS >= input.neededS;
 		shares.push({
 			percent,
@@ -132,7 +130,7 @@ export function catalystPlan(raw: CatalystPlanInput): CatalystPlan {
 		lessThanUsual: best !== undefined && best.percent < input.usualMinPercent,
 		highestPercent: highest?.percent ?? null,
 		limitedBy: best ? stopped : 'none-fits',
-		...(best ? { stages: stagesOf(at(best.percent), input) } : {}),
+		...(best ? { stages: stagesOf(at(best.percent), setupOf(input)) } : {}),
 		shares,
 		working: [...new Set([best, highest, last].filter((s) => s !== undefined))].map((s) => ({
 			what: `With ${digits(s.percent)} %`,
@@ -155,24 +153,11 @@ export function catalystPlan(raw: CatalystPlanInput): CatalystPlan {
 
 type Parsed = z.output<typeof catalystPlanInput>;
 
-function partRun(resin: CureRecord, input: Parsed, watchConversions: number[] = []) {
-	return solvePart(
-		calibrate(resin),
-		{
-			open: input.open,
-			section: { shape: 'slab', thicknessMm: input.thicknessMm },
-			mouldWallMm: input.mouldWallMm,
-			startTempC: input.startTempC,
-			mouldTempC: input.roomTempC,
-			roomTempC: input.roomTempC
-		},
-		{ watchConversions }
-	);
-}
-
-function stagesOf(resin: CureRecord, input: Parsed) {
-	const { soft, firm, hard } = POLYESTER_STAGES;
-	const model = calibrate(resin);
-	const [gelS, softS, firmS, hardS] = partRun(resin, input, [model.gelConversion, soft, firm, hard]).watchedS;
-	return { gelS: gelS!, softS: softS!, firmS: firmS!, hardS: hardS! };
-}
+const setupOf = (input: Parsed): PartSetup => ({
+	open: input.open,
+	section: { shape: 'slab', thicknessMm: input.thicknessMm },
+	mouldWallMm: input.mouldWallMm,
+	startTempC: input.startTempC,
+	mouldTempC: input.roomTempC,
+	roomTempC: input.roomTempC
+});

@@ -25,13 +25,7 @@ export {
 	type CupFitInput,
 	type CupFitResult
 } from './cupFit';
-export {
-	catalystPlan,
-	catalystPlanInput,
-	POLYESTER_STAGES,
-	type CatalystPlan,
-	type CatalystPlanInput
-} from './catalystPlan';
+export { catalystPlan, catalystPlanInput, type CatalystPlan, type CatalystPlanInput } from './catalystPlan';
 export {
 	forecast,
 	forecastBands,
@@ -41,4 +35,5 @@ export {
 	type ForecastBands,
 	type ForecastInput
 } from './forecast';
+export { POLYESTER_STAGES, stagesOf, type Stages } from './stages';
 export { bandsAlong } from './bandsAlong';

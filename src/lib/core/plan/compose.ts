@@ -1,9 +1,12 @@
 import { RATIO_TOLERANCE_PERCENT } from '../mix';
 import type { TimeBand } from '../cure/bands';
-import { slowestWall } from '../cure/wall';
+import type { CureRecord } from '../cure/record';
+import type { Sections } from '../cure/sections';
+import { stagesOf } from '../cure/stages';
+import { slowestWall, WALLS } from '../cure/wall';
 import { closingOf, spread, wallMm, wallOf } from '../mould';
 import type { PourPlan } from './pourPlan';
-import { chemistryOf, cureOf, flashOffS, isCatalysed, stockWarnings } from '../shelf';
+import { type ResinFamily, chemistryOf, cureOf, flashOffS, isCatalysed, stockWarnings } from '../shelf';
 import {
 	FILLS,
 	lengthenedResin,
@@ -95,6 +98,15 @@ export function composePlan(shot: ShotToPour, batchIndex: number, records: PlanR
 			? undefined
 			: records.recipes.find((r) => r.id === inputs.recipeId);
 	const lots = [tins.a?.lot, tins.b?.lot].filter((l): l is string => Boolean(l));
+	const cure: CureRecord = {
+		...cureOf(lengthenedResin(resin, recipe?.lengtheningPercent), tins.speed),
+		...(planned.fillerMix ? { fillerMix: planned.fillerMix } : {})
+	};
+	const section: Sections = planned.where ?? {
+		section: { shape: 'slab', thicknessMm: batch.layers?.at(-1)?.thicknessMm ?? inputs.sectionMm },
+		mouldWallMm: Math.min(...moulds.map((m) => wallMm(m))),
+		wall: slowestWall(moulds.map((m) => wallOf(m)))
+	};
 	const touches = harmsOf(records);
 	const stock = stockWarnings({ a: tins.a?.health, b: tins.b?.health, whole: isCatalysed(resin.family) });
 	return {
@@ -124,15 +136,10 @@ export function composePlan(shot: ShotToPour, batchIndex: number, records: PlanR
 			: {}),
 		...(touches.length ? { touches } : {}),
 		...(stock.length ? { stock } : {}),
-		cure: {
-			...cureOf(lengthenedResin(resin, recipe?.lengtheningPercent), tins.speed),
-			...(planned.fillerMix ? { fillerMix: planned.fillerMix } : {})
-		},
-		section: planned.where ?? {
-			section: { shape: 'slab', thicknessMm: inputs.sectionMm },
-			mouldWallMm: Math.min(...moulds.map((m) => wallMm(m))),
-			wall: slowestWall(moulds.map((m) => wallOf(m)))
-		},
+		cure,
+		section,
+		...stagesIn(resin.family, cure, section, inputs),
+		...(resin.family === 'water-extended polyester' ? { waterExtended: true } : {}),
 		chemistry: chemistryOf(resin.family),
 		...cupsOf(batch),
 		...besides(batch, shot),
@@ -173,6 +180,26 @@ export function composePlan(shot: ShotToPour, batchIndex: number, records: PlanR
 		mouldTempC: inputs.mouldTempC,
 		startTempC: inputs.startTempC
 	};
+}
+
+/** The stages of a catalysed cast at its slowest place; nothing where it does not come to the last within the horizon. */
+function stagesIn(
+	family: ResinFamily,
+	cure: CureRecord,
+	{ section, mouldWallMm, wall, open }: Sections,
+	{ startTempC, mouldTempC, roomTempC }: Pick<ShotToPour['inputs'], 'startTempC' | 'mouldTempC' | 'roomTempC'>
+): Pick<PourPlan, 'stages'> {
+	if (!isCatalysed(family) || !Number.isFinite(mouldWallMm)) return {};
+	const stages = stagesOf(cure, {
+		section,
+		mouldWallMm,
+		...(wall ? { wall: WALLS[wall] } : {}),
+		...(open ? { open } : {}),
+		startTempC,
+		mouldTempC,
+		roomTempC
+	});
+	return Number.isFinite(stages.hardS) ? { stages } : {};
 }
 
 /** When it comes out, counted from the pour of the last layer: once it keeps its shape, or while it still gives. */

@@ -23,4 +23,4 @@ export { benchStep, type BenchStep } from './step';
 export { movedStamps, stamp, type Stamp } from './stamps';
 export { clockCups, pourPlan, resinIn, type ClockCup, type PourPlan } from './pourPlan';
 export { holdFloorKpa, marksOf, mixOneCupS } from './marks';
-export { sizing, sizingWhatIf, type Sizing, type SizingQuestion } from './sizing';
+export { sizing, sizingWhatIf, type ProposedShare, type Sizing, type SizingQuestion } from './sizing';

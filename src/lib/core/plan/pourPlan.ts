@@ -83,6 +83,10 @@ export const pourPlan = z.object({
 	colours: z.array(colourDose).optional(),
 	/** Which school of measuring; plans from before there was a choice have none: two cups. */
 	measuring: idSchema(MEASURING_SCHOOLS, EARLIER_MEASURING).optional(),
+	/** Catalysed: when the slowest place comes to each stage, s after the pour; plans of earlier versions do not say. */
+	stages: z.object({ gelS: z.number(), softS: z.number(), firmS: z.number(), hardS: z.number() }).optional(),
+	/** It takes up water: what is stirred in as a filler is that. */
+	waterExtended: z.boolean().optional(),
 	/** The workshop's humidity from which urethane is not poured, percent; plans of the version before have none. */
 	stopHumidityPercent: z.number().optional(),
 	/** How far the ratio may be off, percent. */

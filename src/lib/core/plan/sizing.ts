@@ -1,10 +1,20 @@
+import { catalystPlan, CRACK_LIMIT_C, crackLimitC } from '../cure';
 import { pourMeetings, releaseThing, resinThing, type Experience, type Thing } from '../compatibility';
 import type { Outcome } from '../outcome';
 import { outcomeOf } from '../outcomeOf';
-import type { ColourRecord, FillerRecord, RecipeRecord, ReleaseRecord, ResinRecord } from '../shelf';
+import {
+	cureOf,
+	isCatalysed,
+	type ColourRecord,
+	type FillerRecord,
+	type RecipeRecord,
+	type ReleaseRecord,
+	type ResinRecord
+} from '../shelf';
 import {
 	copyCost,
 	handsPerCopyS,
+	planShot,
 	shotFiller,
 	shotRecipe,
 	type CopyCost,
@@ -14,7 +24,7 @@ import {
 	type Thickest
 } from '../shot';
 import { tryPlanShot } from '../shot/tryPlan';
-import { tryWhatIf, type OtherResin } from '../shot/whatIf';
+import { whatIf, type OtherResin } from '../shot/whatIf';
 import type { Warning } from '../working';
 import { shotContextOf, type MouldFigures } from './records';
 import { taughtFor, type PulledPresses } from './taught';
@@ -116,5 +126,44 @@ const costOfCopy = (q: SizingQuestion, { shot }: PlannedShot): CopyCost =>
  * @example
  * sizingWhatIf(sizingOfCube, []).ok; // true
  */
-export const sizingWhatIf = (q: SizingQuestion, others: readonly OtherResin[]) =>
-	tryWhatIf(q.inputs, sizingContext(q), others);
+export const sizingWhatIf = (q: SizingQuestion, others: readonly OtherResin[]) => {
+	const context = sizingContext(q);
+	return outcomeOf(() => {
+		const share = proposedShare(q.inputs, context);
+		return { ...whatIf(q.inputs, context, others), ...(share ? { share } : {}) };
+	});
+};
+
+/** A share of catalyst that is proposed, %, against the one of the record. */
+export interface ProposedShare {
+	/** `null`: none between 1 and 2 % fits. */
+	percent: number | null;
+	recordPercent: number;
+	massG: number;
+	thickestMm: number;
+}
+
+/** Of a catalysed resin: the share within 1 to 2 % for the cup, the thickest place and the room of this shot. */
+function proposedShare(inputs: ShotInputs, context: ShotContext): ProposedShare | undefined {
+	const { resin } = context;
+	if (!isCatalysed(resin.family) || resin.catalystPercent === undefined) return undefined;
+	const { shot, where } = planShot(inputs, context, false);
+	const batch = shot.batches[0]!;
+	const thickestMm = batch.layers
+		? Math.max(...batch.layers.map((l) => l.thicknessMm))
+		: (where?.thickest?.thicknessMm ?? where?.section.thicknessMm ?? inputs.sectionMm);
+	const { percent } = catalystPlan({
+		resin: cureOf(resin, context.rateFactor),
+		massG: batch.massG,
+		thicknessMm: Math.min(1000, Math.max(0.2, thickestMm)),
+		mouldWallMm: Math.min(500, Math.max(0.5, context.mouldWallMm)),
+		open: context.open === true || batch.layers !== undefined,
+		startTempC: inputs.startTempC,
+		roomTempC: inputs.roomTempC,
+		crackLimitC: inputs.crackLimitC ?? crackLimitC(cureOf(resin)) ?? CRACK_LIMIT_C,
+		neededS: batch.steps.reduce((sum, s) => sum + s.durationS, 0),
+		minPercent: 1,
+		maxPercent: 2
+	});
+	return { percent, recordPercent: resin.catalystPercent, massG: batch.massG, thickestMm };
+}

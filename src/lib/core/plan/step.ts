@@ -40,6 +40,8 @@ export const benchStep = z.object({
 	cup: z.number().int().optional(),
 	/** Warn at this step when the cups pass this, °C. */
 	untilTempC: z.number().optional(),
+	/** Colour is built up in so many doses, each judged on the stick; plans of earlier versions do not say. */
+	doses: z.number().int().min(1).optional(),
 	/** What is known to harm here. */
 	warnings: z.array(keptWarning).optional(),
 	cautions: z.array(z.enum(CAUTION_TOPICS))

@@ -3,7 +3,8 @@ import { DEMO_RESINS } from '../../server/seed/materials';
 import { resinRecord } from '../shelf';
 import { WORKSHOP_DEFAULTS } from '../workshop';
 import { copyCost, handsPerCopyS, planShot, sensitivity, shotInputs, whatHelps, type ShotContext } from '.';
-import { tryWhatIf } from './whatIf';
+import { outcomeOf } from '../outcomeOf';
+import { whatIf } from './whatIf';
 
 const named = (name: string) => resinRecord.parse(DEMO_RESINS.find((r) => r.name === name));
 const context: ShotContext = {
@@ -64,7 +65,7 @@ describe('what would give time', () => {
 		expect(helps.find((h) => h.what === 'a second pair of hands')!.gainS).toBeCloseTo(two - base, 9);
 	});
 	it('what cannot be planned says so at its field, and is no exception', () => {
-		expect(tryWhatIf({ ...typed(), copies: 0 }, context, [])).toMatchObject({
+		expect(outcomeOf(() => whatIf({ ...typed(), copies: 0 }, context, []))).toMatchObject({
 			ok: false,
 			errors: [{ path: 'copies' }]
 		});

@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { valueOf, type Outcome } from '../outcome';
+import { valueOf } from '../outcome';
 import { outcomeOf } from '../outcomeOf';
 import type { ResinRecord } from '../shelf/resin';
 import { shotInputs } from './inputs';
@@ -143,9 +143,7 @@ export function whatHelps(inputs: Typed, context: ShotContext, others: readonly 
 }
 
 /** Everything that the shot page asks beside the shot itself. */
-export const tryWhatIf = (
-	inputs: Typed,
-	context: ShotContext,
-	others: readonly OtherResin[]
-): Outcome<{ sensitivity: WhatIf[]; helps: WhatIf[] }> =>
-	outcomeOf(() => ({ sensitivity: sensitivity(inputs, context), helps: whatHelps(inputs, context, others) }));
+export const whatIf = (inputs: Typed, context: ShotContext, others: readonly OtherResin[]) => ({
+	sensitivity: sensitivity(inputs, context),
+	helps: whatHelps(inputs, context, others)
+});

@@ -1,6 +1,6 @@
 import type { FieldError } from '$lib/core/fieldErrors';
 import { valueOf } from '$lib/core/outcome';
-import type { Sizing, SizingQuestion } from '$lib/core/plan';
+import type { ProposedShare, Sizing, SizingQuestion } from '$lib/core/plan';
 import type { OtherResin, PlannedShot, WhatIf } from '$lib/core/shot';
 import { FreshPlanner } from '$lib/workers/planner';
 
@@ -17,7 +17,7 @@ export class Planning {
 	problems = $state.raw<readonly FieldError[]>([]);
 	/** What it costs, touches, and how thick it is where it is thickest. */
 	beside = $state.raw<Omit<Sizing, 'shot'>>();
-	whatIf = $state.raw<{ sensitivity: WhatIf[]; helps: WhatIf[] }>();
+	whatIf = $state.raw<{ sensitivity: WhatIf[]; helps: WhatIf[]; share?: ProposedShare }>();
 	#asked = 0;
 	// the shot is answered while a dozen what-ifs of the one before are still worked out
 	readonly #plans: Planner;

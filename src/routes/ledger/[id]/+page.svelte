@@ -74,6 +74,8 @@
 				return `${data.plan?.cups?.[event.cup ?? 0]?.name ?? 'Cup'} ${units.show(event.tempC, 'temperature')}`;
 			case 'weighed':
 				return `${steps.find((s) => s.id === event.stepId)?.title ?? event.stepId}: ${units.show(event.massG, 'mass')} in the cup`;
+			case 'dosed':
+				return `${steps.find((s) => s.id === event.stepId)?.title ?? event.stepId}: a dose`;
 			case 'added':
 				return `${units.show(event.massG, 'mass')} more of ${event.name} stirred in`;
 			case 'device-lost':

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import CatalystField from '$lib/ui/shot/CatalystField.svelte';
 	import { onDestroy, untrack } from 'svelte';
 	import type { SuperValidated } from 'sveltekit-superforms';
 	import { cautionsFor } from '$lib/core/cautions';
@@ -215,14 +216,11 @@
 					error={problemAt('thickestMm')}
 					inForce={planning.beside?.thickest?.thicknessMm}
 					hint={planning.beside?.thickest?.from === 'file' ? 'gets hottest; by its 3D file' : 'gets hottest; by volume and sizes'} />{/if}
-			{#if resin && isCatalysed(resin.record.family)}<QuantityField
-					label="Catalyst"
-					kind="percent"
-					name="catalystPercent"
+			{#if resin && isCatalysed(resin.record.family)}<CatalystField
 					bind:value={$form.catalystPercent}
+					recordPercent={resin.record.catalystPercent}
 					error={problemAt('catalystPercent')}
-					inForce={resin.record.catalystPercent}
-					hint="by weight; usually 1 to 2 %, less where it is thick" />{/if}
+					proposed={planning.whatIf?.share} />{/if}
 			<QuantityField label="Pairs of hands" kind="number" name="hands" bind:value={$form.hands} error={problemAt('hands')} />
 		</div>
 		{#if layered}<KindFields

@@ -60,6 +60,14 @@ export function benchSteps(plan: PourPlan, units: UnitSystem = 'metric'): BenchS
 	];
 }
 
+/** The stages of a polyester by name, when each comes, and what may be done at it. */
+function stageWords(stages: PourPlan['stages'], units: UnitSystem): string {
+	if (!stages)
+		return 'Wobbling gel, then soft and crumbly, then firm, then hard: only hard comes out. Thin places last.';
+	const at = (s: number) => formatQuantity(s, 'time', units);
+	return `Wobbling gel after about ${at(stages.gelS)}: what is cast in, and the next layer, go on now. Soft and crumbly from ${at(stages.softS)}: leave it alone. Firm at ${at(stages.firmS)}: flash and rim may be cut with a knife. Hard at ${at(stages.hardS)}: only hard comes out, thin places last.`;
+}
+
 /** The cure and what comes after it: once it is firm, or while it still gives. */
 function demouldStep(plan: PourPlan, units: UnitSystem): BenchStep {
 	const common = { id: 'demould', kind: 'cure' as const, action: 'It is out of the mould' };
@@ -75,7 +83,7 @@ function demouldStep(plan: PourPlan, units: UnitSystem): BenchStep {
 		title: 'Let it cure, then demould',
 		detail:
 			plan.chemistry === 'polyester'
-				? 'Wobbling gel, then soft and crumbly, then firm, then hard: only hard comes out. Thin places last.'
+				? stageWords(plan.stages, units)
 				: `Try the left-over cup and the thin places first${plan.fill ? '; the filling has set, too' : ''}. Edges first, then pull slowly.`,
 		cautions: ['hot-part', 'uncured']
 	};

@@ -69,7 +69,9 @@ export function measureSteps(plan: PourPlan, cup: Cup, units: UnitSystem): Bench
 			cautions: cautionsForResin(plan.chemistry)
 		};
 	};
-	const fillers = cup.fillers.map((f, i) => fillerStep(f, i, cup, title, weighed, common));
+	const fillers = cup.fillers.map((f, i) =>
+		fillerStep(f, i, cup, title, weighed, common, plan.waterExtended === true)
+	);
 	const colours = (side: 'A' | 'B') =>
 		cup.colours
 			.map((c, i) => ({ c, i }))
@@ -158,8 +160,22 @@ function fillerStep(
 	cup: Cup,
 	title: (text: string) => string,
 	weighed: Weighed,
-	common: object
+	common: object,
+	waterExtended: boolean
 ): BenchStep {
+	// a gram to the millilitre into a resin that takes water up: nothing else weighs that
+	const water = waterExtended && Math.abs(filler.massG / filler.volumeMl - 1) < 0.01;
+	if (water)
+		return {
+			...common,
+			id: stepId({ name: 'measure-filler', n: index, cup: cup.index }),
+			kind: 'measure',
+			amount: { massG: filler.massG, volumeMl: filler.volumeMl },
+			title: title('Stir the water in'),
+			detail: `${weighed(filler.massG)} in a thin stream under the mixer, until it is one smooth cream and no drop shows: what is not taken up now stays a hole. Then the catalyst.`,
+			action: 'It is a smooth cream',
+			cautions: ['styrene']
+		};
 	return {
 		...common,
 		id: stepId({ name: 'measure-filler', n: index, cup: cup.index }),
@@ -170,6 +186,20 @@ function fillerStep(
 		action: 'The filler is in',
 		cautions: ['powder']
 	};
+}
+
+/** Colour is built up: by threes of drops, or in three parts by weight (common practice, no source). */
+const DOSES = 3;
+function dosesOf({ drops, massG }: Colour): { count: number; drops?: number; massG: number } {
+	if (drops === undefined) return { count: DOSES, massG: massG / DOSES };
+	const each = drops <= DOSES * DOSES ? Math.min(drops, DOSES) : Math.ceil(drops / DOSES);
+	const count = Math.max(1, Math.ceil(drops / Math.max(1, each)));
+	return { count, drops: each, massG: massG / count };
+}
+function dosesWords(colour: Colour, weighed: Weighed): string {
+	const { count, drops, massG } = dosesOf(colour);
+	if (count === 1) return 'at once';
+	return `in ${count} doses of ${drops === undefined ? weighed(massG) : formatDrops(drops)}`;
 }
 
 function colourStep(
@@ -187,9 +217,10 @@ function colourStep(
 		kind: 'check',
 		title: title(`Colour: ${colour.name}`),
 		detail: sentence(
-			`${colour.drops === undefined ? weighed(colour.massG) : `${formatDrops(colour.drops)} (${weighed(colour.massG)})`} into ${side}, half of it first. Judge it on the stick; ${cup.catalyst ? '' : 'the other part thins it. '}Stir until no streak is left.`
+			`${colour.drops === undefined ? weighed(colour.massG) : `${formatDrops(colour.drops)} (${weighed(colour.massG)})`} into ${side}, ${dosesWords(colour, weighed)}. Stir until no streak is left and judge it on the stick after each${cup.catalyst ? '' : ': the other part thins it'}.`
 		),
-		action: 'The colour is in',
+		doses: dosesOf(colour).count,
+		action: 'The colour is right',
 		cautions: colour.powder ? ['powder'] : []
 	};
 }
