@@ -171,7 +171,9 @@ test('colours poured together: shares that make a whole, a cup and a clock for e
 			await expect(page.getByText(/corrects the forecast/)).toBeVisible();
 			// each cup is read for itself
 			await page.getByText('Old rope', { exact: true }).last().click();
-			await page.getByRole('button', { name: 'Note it' }).click();
+			const pad = page.getByRole('group', { name: /^Cup reads/ });
+			await pad.getByRole('button', { name: /^\d+$/ }).nth(3).click();
+			await pad.getByRole('button', { name: '.2', exact: true }).click();
 			await expect(page.getByText(/by 1 reading, ×\s[\d.]+ of its sheet/)).toBeVisible();
 		}
 	});

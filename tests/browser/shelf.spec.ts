@@ -201,8 +201,10 @@ test('a release is entered, coats the mould, and its wait is counted; readings c
 		/start the clock/
 	])
 		await press(action);
-	for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Cup reads: more' }).click();
-	await page.getByRole('button', { name: 'Note it' }).click();
+	// a temperature to a tenth is two presses
+	const pad = page.getByRole('group', { name: /^Cup reads/ });
+	await pad.getByRole('button', { name: /^\d+$/ }).last().click();
+	await pad.getByRole('button', { name: '.5', exact: true }).click();
 	await expect(page.getByText(/Too thick in \d+:\d\d to \d+:\d\d/)).toBeVisible();
 	await expect(page.getByText(/by 1 reading,/)).toBeVisible();
 	// a reload loses nothing of it

@@ -37,6 +37,7 @@
 	import PieceFace from './PieceFace.svelte';
 	import { sound } from './sound.svelte';
 	import { useUnits } from './units.svelte';
+	import CupStarts from './pour/CupStarts.svelte';
 	import DosePress from './pour/DosePress.svelte';
 	import ThickenPress from './pour/ThickenPress.svelte';
 	import Warnings from './Warnings.svelte';
@@ -299,6 +300,7 @@
 					{#snippet typed()}{#if after}<after.CureTyped {run} />{/if}{/snippet}
 				</curing.CureNotes>
 			{/if}
+			{#if step.id === 'cups-read'}<CupStarts {run} {plan} />{/if}
 			{#if step.doses !== undefined}<DosePress {run} {step} />{/if}
 			{#if thickener}<ThickenPress {run} layer={step.layer!} filler={thickener} />{/if}
 			{#if after && step.kind === 'inspect'}

@@ -10,7 +10,7 @@ import { sections } from '../cure/sections';
 import { WALLS } from '../cure/wall';
 import { HOLD_MARGIN } from '../shot/kinds/solid/solid';
 import { togetherPotLifeS } from '../shot/colours';
-import { mixOneCupS } from '../plan/marks';
+import { betweenCupsS, mixOneCupS } from '../plan/marks';
 import { clockCups, resinIn, type ClockCup, type PourPlan } from '../plan/pourPlan';
 import type { BenchForecast } from './corrected';
 import type { CupTemp, PourState } from './reduce';
@@ -38,7 +38,8 @@ const asked = (resin: CureRecord, { fillerMix, ...cup }: Cup) => ({
  */
 export function benchForecast(
 	plan: PourPlan,
-	state: Pick<PourState, 'air' | 'temps'> & { readonly seen?: readonly SeenAt[] }
+	state: Pick<PourState, 'air' | 'temps'> &
+		Partial<Pick<PourState, 'startC'>> & { readonly seen?: readonly SeenAt[] }
 ): BenchForecast | undefined {
 	const { cure, section } = plan;
 	if (!cure || !section) return undefined;
@@ -48,13 +49,15 @@ export function benchForecast(
 		Math.abs(roomTempC - plan.roomTempC) >= SAME_ROOM_C ||
 		Math.abs(mouldTempC - plan.mouldTempC) >= SAME_ROOM_C;
 	const eyed = state.seen ?? [];
-	if (!moved && state.temps.length === 0 && eyed.length === 0) return undefined;
+	const startC = state.startC ?? {};
+	const begun = Object.keys(startC).length > 0;
+	if (!moved && !begun && state.temps.length === 0 && eyed.length === 0) return undefined;
 	// resin that was planned at room temperature stands in the room; one that was warmed or cooled does not
 	const now = (plannedC: number) => (plannedC === plan.roomTempC ? roomTempC : plannedC);
 	const startTempC = now(plan.startTempC);
-	const cups: Cup[] = clockCups(plan).map(({ startTempC: plannedC, ...c }) => ({
+	const cups: Cup[] = clockCups(plan).map(({ startTempC: plannedC, ...c }, i) => ({
 		...c,
-		startTempC: now(plannedC),
+		startTempC: startC[i] ?? now(plannedC),
 		roomTempC
 	}));
 	// readings that lead out of range leave the plan as it was
@@ -65,7 +68,7 @@ export function benchForecast(
 			const byGun = speedOf(fits, state.temps);
 			const sight = speedBySight(plan, cure, climate, eyed, gunKnows(fits, byGun));
 			const learnt = sight ? Math.exp(sight.lnSpeed) : byGun;
-			if (learnt === undefined && !moved) return undefined;
+			if (learnt === undefined && !moved && !begun) return undefined;
 			const rateFactor = Math.min(10, Math.max(0.1, (cure.rateFactor ?? 1) * (learnt ?? 1)));
 			const resin = { ...cure, rateFactor };
 			const lives = cups.map((c, i) => fits[i] ?? unread(cup(asked(resin, c)).potLifeS, fits));
@@ -139,7 +142,7 @@ function speedOf(fits: readonly (CupFitResult | undefined)[], temps: readonly Cu
 const together = <L>(plan: PourPlan, lives: readonly L[], of: (life: L) => number) =>
 	togetherPotLifeS(
 		lives.map((l) => ({ potLifeS: of(l) })),
-		mixOneCupS(plan) ?? 0
+		betweenCupsS(plan)
 	);
 
 /** The 80 % band of the pot life: of what is poured together of all cups, of layers of the last that was read. */

@@ -55,6 +55,8 @@ export interface PourState {
 	readonly temps: readonly CupTemp[];
 	/** What stands in each cup, g, by the step in which it was measured. */
 	readonly weighedG: Readonly<Record<string, number>>;
+	/** What a cup read before it was combined, °C, by the cup counted from 0; the last reading counts. */
+	readonly startC: Readonly<Record<number, number>>;
 	/** Doses of colour that went in, by the step. */
 	readonly doses: Readonly<Record<string, number>>;
 	/** What was stirred in beyond the plan, in its order. */
@@ -192,6 +194,7 @@ export function reducePour(
 		weighedG,
 		added,
 		doses,
+		startC: startsOf(steps, temps, doneAtMs),
 		seen: seen.flatMap(({ what, atMs }) =>
 			doneAtMs['combine'] === undefined ? [] : [{ what, timeS: (atMs - doneAtMs['combine']) / 1000 }]
 		),
@@ -242,6 +245,22 @@ export function cupClocks(
 				...given('pouredAtMs', fill && doneAtMs[fill.id])
 			};
 		});
+}
+
+/** Of colours what each cup read before it was combined. */
+function startsOf(
+	steps: readonly BenchStep[],
+	temps: readonly { atMs: number; tempC: number; cup?: number | undefined }[],
+	doneAtMs: Readonly<Record<string, number>>
+): Record<number, number> {
+	if (!steps.some((s) => s.id === 'cups-read')) return {};
+	const combine = steps.filter((s) => s.kind === 'combine');
+	const found: Record<number, number> = {};
+	for (const { atMs, tempC, cup = 0 } of temps) {
+		const step = combine[cup];
+		if (step && atMs < (doneAtMs[step.id] ?? Infinity)) found[cup] = tempC;
+	}
+	return found;
 }
 
 /** Readings between combining and the pour's end count for the cup; what was read before or after does not. */

@@ -60,6 +60,7 @@ function cupsOf(batch: ShotBatch): Pick<PourPlan, 'a' | 'b' | 'layers' | 'cups'>
 function besides(batch: ShotBatch, { inputs, planned }: ShotToPour): Partial<PourPlan> {
 	return {
 		...(batch.colours?.length ? { colours: batch.colours } : {}),
+		...(batch.cups ? { colourSchool: inputs.colourSchool ?? 'in-turn' } : {}),
 		...(inputs.pourTempC === undefined ? {} : { pourTempC: inputs.pourTempC }),
 		...(planned.dust ? { dust: { name: planned.dust.name, massG: planned.dust.massG * batch.copies } } : {}),
 		...(batch.fillers?.length

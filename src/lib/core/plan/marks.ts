@@ -1,3 +1,4 @@
+import { B_IN_S, cupEveryS } from '../shot/colourSchools';
 import { cupMarkHeightMm, squareCupDiameterMm } from '../mix/cupLoss';
 import type { PourPlan } from './pourPlan';
 
@@ -37,7 +38,16 @@ export const holdFloorKpa = (targetGaugeKpa: number) => targetGaugeKpa * HOLD_FL
  * @example
  * mixOneCupS(planOf()); // 40
  */
-export function mixOneCupS(plan: Pick<PourPlan, 'steps' | 'cups'>): number | undefined {
+export function mixOneCupS(plan: Pick<PourPlan, 'steps' | 'cups' | 'colourSchool'>): number | undefined {
 	const all = plan.steps.find((s) => s.role === 'mix')?.durationS;
-	return all === undefined ? undefined : all / Math.max(1, plan.cups?.length ?? 1);
+	if (all === undefined) return undefined;
+	return all / Math.max(1, plan.cups?.length ?? 1) - (plan.colourSchool === 'all-at-once' ? B_IN_S : 0);
 }
+
+/**
+ * From one cup of colours' combining to that of the next, s.
+ * @example
+ * betweenCupsS(planOf()); // 40
+ */
+export const betweenCupsS = (plan: Pick<PourPlan, 'steps' | 'cups' | 'colourSchool'>): number =>
+	cupEveryS(plan.colourSchool, mixOneCupS(plan) ?? 45);

@@ -7,6 +7,7 @@ import { MOULD_KINDS } from '../mould/kinds/names';
 import { FILL_KINDS } from '../shot/kinds/filled/fills';
 import { amountShape, catalystShape, colourDose, layer, namedAmount } from '../shot/layer';
 import { layerAmount } from '../shot/layerAmount';
+import { COLOUR_SCHOOL_KEYS } from '../shot/colourSchools';
 import { POUR_PLACE_KEYS, POUR_WAY_KEYS, STEP_ROLES } from '../shot/pouring';
 import { stamp } from './stamps';
 import { benchStep, keptWarning } from './step';
@@ -100,6 +101,8 @@ export const pourPlan = z.object({
 	pouring: z.object({ way: z.enum(POUR_WAY_KEYS), place: z.enum(POUR_PLACE_KEYS) }).optional(),
 	/** Colours poured together: one cup each; A and B are those of all cups. */
 	cups: z.array(colourCup).optional(),
+	/** How they are combined; plans of earlier versions: cup after cup. */
+	colourSchool: z.enum(COLOUR_SCHOOL_KEYS).optional(),
 	/** Poured when the cups are this warm, so that swirled colours stay apart, °C. */
 	pourTempC: z.number().optional(),
 	/** Metal dusted on the face before anything is poured. */

@@ -3,6 +3,7 @@ import { cureOf } from '../shelf/resin';
 import { digits, formatTime } from '../units';
 import { InputError, type Warning, type WorkingLine } from '../working';
 import { coloursFor, cupOf, fillersOf, lengthened } from './amounts';
+import { cupEveryS } from './colourSchools';
 import type { ColourCup } from './dose';
 import type { Inputs } from './inputs';
 import type { ShotContext } from './planned';
@@ -26,8 +27,9 @@ import type { ShotContext } from './planned';
  * ).map((c) => c.massG); // [25.08, 75.24]
  */
 export function colourCups(volumeMl: number, inputs: Inputs, context: ShotContext): ColourCup[] {
-	const shares = (inputs.cups ?? []).reduce((sum, c) => sum + c.sharePercent, 0);
-	if (Math.abs(shares - 100) > 0.5) {
+	const typedMl = typedCupsMl(inputs);
+	const shares = inputs.cups.reduce((sum, c) => sum + c.sharePercent, 0);
+	if (typedMl === undefined && Math.abs(shares - 100) > 0.5) {
 		throw new InputError(
 			['cups', 0, 'sharePercent'],
 			`The shares make ${digits(shares, 1)} %: together they make 100 %.`
@@ -45,7 +47,7 @@ export function colourCups(volumeMl: number, inputs: Inputs, context: ShotContex
 			const of = lengthened(context, c.recipeId);
 			const startTempC = c.startTempC ?? inputs.startTempC;
 			const { mixed, clock, fillerMix } = cupOf(
-				(volumeMl * c.sharePercent) / shares,
+				typedMl === undefined ? (volumeMl * c.sharePercent) / shares : (volumeMl * c.volumeMl!) / typedMl,
 				fillersOf(inputs, context),
 				inputs,
 				of,
@@ -79,13 +81,36 @@ export function colourCups(volumeMl: number, inputs: Inputs, context: ShotContex
 }
 
 /**
- * Pot life counted from the first combining: each cup is combined one mixing later than the one before, and the
- * first that is too thick ends the pour.
+ * What the cups hold in all where each is typed for itself, ml; nothing where they share the volume of the mould.
+ * @throws InputError where only some of them are typed
+ * @example
+ * typedCupsMl({ cups: [{ volumeMl: 90 }, { volumeMl: 90 }] }); // 180
+ */
+export function typedCupsMl({
+	cups
+}: {
+	cups: readonly { volumeMl?: number | undefined }[];
+}): number | undefined {
+	const typed = cups.filter((c) => c.volumeMl !== undefined);
+	if (typed.length === 0) return undefined;
+	if (typed.length < cups.length) {
+		const at = cups.findIndex((c) => c.volumeMl === undefined);
+		throw new InputError(
+			['cups', at, 'volumeMl'],
+			'Type how much of each, or of none: then they share the mould.'
+		);
+	}
+	return typed.reduce((sum, c) => sum + c.volumeMl!, 0);
+}
+
+/**
+ * Pot life counted from the first combining: each cup is combined so much later than the one before, and the first
+ * that is too thick ends the pour.
  * @example
  * togetherPotLifeS([{ potLifeS: 400 }, { potLifeS: 380 }], 30); // 400
  */
-export function togetherPotLifeS(cups: readonly Pick<ColourCup, 'potLifeS'>[], mixS: number): number {
-	return Math.min(...cups.map((c, i) => i * mixS + c.potLifeS));
+export function togetherPotLifeS(cups: readonly Pick<ColourCup, 'potLifeS'>[], everyS: number): number {
+	return Math.min(...cups.map((c, i) => i * everyS + c.potLifeS));
 }
 
 /** What the cups come to, and what is wrong with pouring them by temperature. */
@@ -98,7 +123,7 @@ export function colourWords(
 	return {
 		working: cups.map((c, i) => ({
 			what: `Cup ${i + 1}, ${c.name}`,
-			sum: `${digits(c.massG)} g from ${digits(c.startTempC)} °C, combined ${formatTime(i * inputs.mixS)} after the first`,
+			sum: `${digits(c.massG)} g from ${digits(c.startTempC)} °C, combined ${formatTime(i * cupEveryS(inputs.colourSchool, inputs.mixS))} after the first`,
 			result: `too thick ${formatTime(c.potLifeS)} after its own combining${c.warmS === undefined ? '' : `, ${digits(wantC!, 0)} °C after ${formatTime(c.warmS)}`}`,
 			source: 'cup model'
 		})),

@@ -56,3 +56,4 @@ export {
 } from './pouring';
 export { rotocastCalculation, shotCalculation } from './calculations';
 export { costCalculation } from './costCalculation';
+export { COLOUR_SCHOOLS, type ColourSchool } from './colourSchools';

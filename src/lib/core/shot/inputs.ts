@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { tempC } from '../cure/cup';
 import { MEASURING_SCHOOLS } from '../mix/measuring';
 import { embedInput } from './embeds';
+import { COLOUR_SCHOOL_KEYS } from './colourSchools';
 import { FILL_KINDS } from './kinds/filled/fills';
 import { insertInput } from './kinds/filled/insert';
 import { SHOT_KINDS } from './kinds/names';
@@ -28,6 +29,12 @@ const colourCupInput = z.object({
 		.number({ error: 'Type its share of the pour, such as 30 %.' })
 		.positive('A cup holds something.')
 		.max(100, 'At most all of it.'),
+	/** How much of it, without a mould that says so; of all cups or of none. */
+	volumeMl: z
+		.number({ error: 'Type how much of it, such as 90 ml or 3 oz, or leave it empty.' })
+		.positive('A cup holds something.')
+		.max(1e5, 'Over 100 l: check the unit.')
+		.optional(),
 	/** Its own start, when it is warmed or cooled; the resin's otherwise. */
 	startTempC: tempC('the temperature of this cup').optional()
 });
@@ -164,6 +171,8 @@ export const shotInputs = z.object({
 	recipeId: z.string().max(40).default(''),
 	/** Several colours poured together; none: one cup. */
 	cups: z.array(colourCupInput).max(6, 'At most six colours together.').default([]),
+	/** Each combined and stirred by itself, or B into all and then stirred in turn. */
+	colourSchool: z.enum(COLOUR_SCHOOL_KEYS).default('in-turn'),
 	/** Poured when the cups are this warm; empty: at once. */
 	pourTempC: tempC('the temperature at which it is poured').optional(),
 	measuring: z.enum(MEASURING_SCHOOLS).default('two-cups'),

@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { untrack } from 'svelte';
 	import type { PourPlan } from '$lib/core/plan';
 	import { cupStep, type BenchForecast } from '$lib/core/bench';
 	import { digits } from '$lib/core/units';
@@ -7,7 +6,7 @@
 	import type { PourRun } from '../pourRun.svelte';
 	import type { Desk } from './desk.svelte';
 	import Segments from '../Segments.svelte';
-	import Stepper from '../Stepper.svelte';
+	import TempPad from './TempPad.svelte';
 	import { useUnits } from '../units.svelte';
 
 	/** The cup's temperature, noted by a press or by the gun itself, and what it makes of the time left. */
@@ -24,7 +23,6 @@
 	}
 	let { run, plan, desk, forecast, elapsedS, gun, eyes }: Props = $props();
 	const units = useUnits();
-	let typedC = $state(untrack(() => Math.round(plan.startTempC) + 2));
 	/** Colours are read each by itself; a layer's cup is the one that was combined last. */
 	const cup = $derived(run.current?.layer ?? desk.cup);
 	const mine = $derived(run.state.temps.filter((t) => t.cup === cup));
@@ -53,19 +51,10 @@
 			bind:value={() => `${desk.cup}`, (v) => (desk.cup = Number(v))} />
 	{/if}
 	{#if gun === undefined}
-		<Stepper
+		<TempPad
 			label="Cup reads"
-			bind:value={typedC}
-			step={units.system === 'us' ? 5 / 9 : 1}
-			min={-20}
-			max={300}
-			show={(v) => units.show(v, 'temperature')}
-			small />
-		<button
-			type="button"
-			class="inline-flex min-h-[2.9rem] cursor-pointer items-center gap-2 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-4 font-semibold"
-			onclick={() => run.record({ kind: 'temp-read', tempC: typedC, source: 'typed', ...(desk.cup > 0 ? { cup: desk.cup } : {}) })}
-			>Note it</button>
+			nearC={mine.at(-1)?.tempC ?? plan.startTempC}
+			onread={(tempC) => run.record({ kind: 'temp-read', tempC, source: 'typed', ...(desk.cup > 0 ? { cup: desk.cup } : {}) })} />
 	{:else}
 		<p class="text-[1.15rem]">The gun notes the cup by itself: <strong class="tnum">{units.show(gun, 'temperature')}</strong></p>
 	{/if}

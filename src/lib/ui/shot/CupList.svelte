@@ -41,6 +41,13 @@
 			bind:value={() => cup.recipeId ?? '', (v) => change(i, { recipeId: v ?? '' })}
 			options={[{ value: '', label: 'Its own shade' }, ...recipes]} />
 		<QuantityField
+			label="Amount"
+			kind="volume"
+			name="cup-amount-{i}"
+			bind:value={() => cup.volumeMl, (v) => change(i, { volumeMl: v as number })}
+			error={problem(i, 'volumeMl')}
+			hint={cup.volumeMl === undefined ? 'empty: its share of the mould' : 'whatever the mould takes'} />
+		<QuantityField
 			label="Share"
 			kind="percent"
 			name="cup-share-{i}"

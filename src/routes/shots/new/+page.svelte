@@ -5,7 +5,7 @@
 	import { cautionsFor } from '$lib/core/cautions';
 	import { chemistryOf, isCatalysed, stockWarnings, tinsInUse } from '$lib/core/shelf';
 	import { UNMEASURED } from '$lib/core/master/unmeasured';
-	import { CASTS, SHOT_KINDS, shortOnShelf, type ShotInputs } from '$lib/core/shot';
+	import { CASTS, COLOUR_SCHOOLS, SHOT_KINDS, shortOnShelf, type ShotInputs } from '$lib/core/shot';
 	import Save from '$lib/ui/Save.svelte';
 	import Caution from '$lib/ui/Caution.svelte';
 	import AddInPlace from '$lib/ui/shelf/AddInPlace.svelte';
@@ -262,7 +262,13 @@
 		{#if !layered}
 			<div class="mb-3">
 				<CupList bind:cups={$form.cups} recipes={recipeOptions} problem={(i, field) => problemIn('cups', i, field)} />
-				{#if $form.cups.length > 0}<div class="mt-2 sm:w-1/2 sm:pr-2">
+				{#if $form.cups.length > 0}<div class="mt-2 grid items-start gap-x-5 sm:grid-cols-2">
+						<ChoiceField
+							label="Combined"
+							name="colourSchool"
+							bind:value={$form.colourSchool}
+							options={Object.entries(COLOUR_SCHOOLS).map(([value, s]) => ({ value, label: s.words }))}
+							hint={COLOUR_SCHOOLS[$form.colourSchool ?? 'in-turn'].risk} />
 						<QuantityField
 							label="Poured when the cups read"
 							kind="temperature"

@@ -14,6 +14,7 @@ const SINGLE = [
 	'spares',
 	'air',
 	'shake',
+	'cups-read',
 	'pour-together',
 	'hold',
 	'release',

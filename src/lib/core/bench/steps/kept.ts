@@ -1,8 +1,7 @@
 import type { PourPlan } from '../../plan/pourPlan';
 import type { UnitSystem } from '../../units';
-import { mixOneCupS } from '../../plan/marks';
 import { benchSteps } from '.';
-import { pourAtS } from './cups';
+import { pouredByS } from './cups';
 import { parseStepId } from './ids';
 import { nextCupS } from './layers';
 import type { BenchStep } from './step';
@@ -37,11 +36,7 @@ export function retimed(steps: readonly BenchStep[], plan: PourPlan): BenchStep[
 function timesOf(step: BenchStep, plan: PourPlan): Pick<BenchStep, 'waitS' | 'deadlineS'> {
 	const ref = parseStepId(step.id);
 	if (ref?.name === 'fill') return { waitS: plan.demouldS };
-	if (ref?.name === 'pour-together') {
-		const mixS = (mixOneCupS(plan) ?? 45) * (plan.cups?.length ?? 1);
-		const pourS = plan.steps.find((s) => s.role === 'pour')?.durationS ?? 20;
-		return { deadlineS: Math.max(mixS + pourS, pourAtS(plan) ?? 0) };
-	}
+	if (ref?.name === 'pour-together') return { deadlineS: pouredByS(plan) };
 	const layer = ref && 'cup' in ref ? plan.layers?.[ref.cup] : undefined;
 	if (!layer) return {};
 	if (ref?.name === 'roll') return { waitS: layer.lockS };

@@ -4,7 +4,8 @@ import { pot, type PotResult } from '../../../pressurePot/pressurePot';
 import { cureOf, viscosityOf } from '../../../shelf/resin';
 import { InputError, type Warning } from '../../../working';
 import { coloursFor, fillersOf, insertsMl, lengthened, resinOf } from '../../amounts';
-import { colourCups, colourWords, togetherPotLifeS } from '../../colours';
+import { colourCups, colourWords, togetherPotLifeS, typedCupsMl } from '../../colours';
+import { B_IN_S, cupEveryS } from '../../colourSchools';
 import { copyBalance } from '../filled/filled';
 import { fillerWarnings } from '../../fillerWords';
 import { FILLER_HEAT } from '../../../shelf/filler';
@@ -69,7 +70,12 @@ function stepsOf(inputs: Inputs, pressure: PotResult | undefined, fillS: number)
 		(durationS ?? 0) > 0 ? [{ name, durationS: durationS! / hands, per: 'copy', role }] : [];
 	const cups = Math.max(1, inputs.cups?.length ?? 0);
 	return [
-		{ name: cups > 1 ? `Mix ${cups} cups` : 'Mix', durationS: inputs.mixS * cups, per: 'batch', role: 'mix' },
+		{
+			name: cups > 1 ? `Mix ${cups} cups` : 'Mix',
+			durationS: (inputs.mixS + (cups > 1 && inputs.colourSchool === 'all-at-once' ? B_IN_S : 0)) * cups,
+			per: 'batch',
+			role: 'mix'
+		},
 		...((inputs.vacuumS ?? 0) > 0
 			? [{ name: 'Vacuum', durationS: inputs.vacuumS, per: 'batch' as const, role: 'vacuum' as const }]
 			: []),
@@ -105,14 +111,21 @@ export function planSolid(inputs: Inputs, context: ShotContext): PlannedShot {
 	const pressure = inputs.usePot ? potFor(context, inPot / count) : undefined;
 	const cavities = context.cavities ?? count;
 	const setInMl = insertsMl(inputs, context);
-	const castMl = context.cavityVolumeMl - setInMl;
+	// "3 oz and 3 oz": the cups say it, whatever the moulds take
+	const typedMl = typedCupsMl({ cups: inputs.cups ?? [] });
+	const castMl = typedMl === undefined ? context.cavityVolumeMl - setInMl : typedMl / inputs.copies;
 	const fills = throughSprue(inputs, context, castMl);
 	const steps = stepsOf(inputs, pressure, fills?.fillS ?? 0);
 	const where = sectionsOf(inputs, context);
 	const shot = solidShot({
 		cavityVolumeMl: castMl,
-		sprueVolumeMl: inputs.sprueVolumeMl,
-		loss: inputs.lossBy === 'film' ? { by: 'film' } : { by: 'percent', percent: inputs.lossPercent },
+		sprueVolumeMl: typedMl === undefined ? inputs.sprueVolumeMl : 0,
+		loss:
+			typedMl !== undefined
+				? { by: 'percent', percent: 0 }
+				: inputs.lossBy === 'film'
+					? { by: 'film' }
+					: { by: 'percent', percent: inputs.lossPercent },
 		copies: inputs.copies,
 		cavitiesAtOnce: cavities,
 		...(inPot < count ? { potCopies: Math.max(1, Math.floor((cavities * inPot) / count)) } : {}),
@@ -162,18 +175,32 @@ export function planSolid(inputs: Inputs, context: ShotContext): PlannedShot {
 				...thickResin(first.slackS, inputs, context),
 				...shot.warnings,
 				...fillerWarnings(first, shot.holdUntilS / (1 + HOLD_MARGIN), inputs, context),
-				...together.warnings
+				...together.warnings,
+				...shortCups(typedMl, context.cavityVolumeMl - setInMl, inputs)
 			]
 		},
 		...(pressure ? { pot: pressure } : {}),
 		roles: steps.map((s) => s.role),
 		balance: copyBalance({
 			cavityMl: context.cavityVolumeMl,
-			castMl,
-			castG: (castMl * first.massG) / first.volumeMl,
+			castMl: Math.min(castMl, context.cavityVolumeMl - setInMl),
+			castG: (Math.min(castMl, context.cavityVolumeMl - setInMl) * first.massG) / first.volumeMl,
 			inserts: inputs.inserts ?? []
 		})
 	};
+}
+
+/** Cups that were typed for themselves and do not fill the moulds. */
+function shortCups(typedMl: number | undefined, eachMl: number, inputs: Inputs): Warning[] {
+	const neededMl = inputs.copies * (eachMl + inputs.sprueVolumeMl);
+	if (typedMl === undefined || typedMl >= neededMl) return [];
+	return [
+		{
+			code: 'cups-short',
+			message: `The cups hold ${digits(typedMl)} ml, and the moulds with their sprues take ${digits(neededMl)} ml.`,
+			action: 'More in each cup, or leave their amounts empty: then they share the volume of the mould.'
+		}
+	];
 }
 
 /** Of one colour its own cure; of several the one that is lengthened the most: the part waits for it. */
@@ -191,7 +218,7 @@ function tinted(batch: ShotBatch, inputs: Inputs, context: ShotContext): ShotBat
 		return colours.length ? { ...batch, colours } : batch;
 	}
 	const cups = colourCups(batch.volumeMl, inputs, context);
-	const potLifeS = togetherPotLifeS(cups, inputs.mixS);
+	const potLifeS = togetherPotLifeS(cups, cupEveryS(inputs.colourSchool, inputs.mixS));
 	const share = potLifeS / batch.potLifeS;
 	const band = batch.potLifeBand && {
 		...batch.potLifeBand,
