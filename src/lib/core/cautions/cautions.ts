@@ -15,7 +15,8 @@ export const CAUTION_TOPICS = [
 	'uncured',
 	'knife',
 	'powder',
-	'solvent'
+	'solvent',
+	'flame'
 ] as const;
 export type CautionTopic = (typeof CAUTION_TOPICS)[number];
 
@@ -43,6 +44,8 @@ const CAUTIONS: Readonly<Record<CautionTopic, string>> = {
 		'A cast that comes out early is not cured through: gloves on, no bare skin on it, ventilate until it is hard.',
 	powder: 'Powders: dust mask or respirator as the safety sheet says; metal dust burns.',
 	solvent: 'Sprays and solvents: ventilate, no flame until it has flashed off.',
+	flame:
+		'Flame: only once release and solvent have flashed off, nothing that burns near, an extinguisher within reach, the flame always moving.',
 	knife: 'Cut away from the hand that holds. Sanding dust: mask.'
 };
 

@@ -181,6 +181,8 @@ export const shotInputs = z.object({
 	mixS: stepS('mixing').default(45),
 	vacuumS: stepS('the vacuum').default(0),
 	brushS: stepS('brushing one copy').default(0),
+	/** A flame over the open back; 0: none. */
+	flameS: stepS('the flame over one copy').default(0),
 	tapS: stepS('tapping and squeezing one copy').default(0),
 	closeS: stepS('closing and clamping one copy').default(20),
 	pourS: stepS('pouring one copy').default(20),

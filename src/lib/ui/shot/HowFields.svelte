@@ -57,6 +57,13 @@
 			bind:value={$form.brushS}
 			error={problemAt('brushS')}
 			hint="0 for none" />
+		{#if $form.pourWay === 'some-first' || $form.pourWay === 'open face' || $form.flameS > 0}<QuantityField
+				label="Flame over the back, each"
+				kind="time"
+				name="flameS"
+				bind:value={$form.flameS}
+				error={problemAt('flameS')}
+				hint="0 for none; urethane in open moulds only" />{/if}
 		<QuantityField
 			label="Tapping, squeezing, each"
 			kind="time"

@@ -20,6 +20,7 @@ const SINGLE = [
 	'release',
 	'fill',
 	'demould',
+	'clean',
 	'inspect'
 ] as const;
 /** Of a cup that is measured: the first bears no number. */

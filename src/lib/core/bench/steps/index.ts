@@ -8,7 +8,7 @@ import { cupSteps } from './cups';
 import { layerStep } from './ids';
 import { layerSteps } from './layers';
 import { measureSteps } from './measure';
-import type { BenchStep } from './step';
+import { mouldNames, type BenchStep } from './step';
 import { timedSteps } from './timed';
 
 export type { BenchStep } from './step';
@@ -40,6 +40,7 @@ export function benchSteps(plan: PourPlan, units: UnitSystem = 'metric'): BenchS
 		...(plan.fill && !plan.fill.outside ? [fillStep(plan.fill, plan, units)] : []),
 		demouldStep(plan, units),
 		...(plan.fill?.outside ? [fillStep(plan.fill, plan, units)] : []),
+		...(plan.pouring?.way === 'some-first' ? [cleanStep(plan)] : []),
 		plan.moulds.length > 0
 			? {
 					id: 'inspect',
@@ -59,6 +60,16 @@ export function benchSteps(plan: PourPlan, units: UnitSystem = 'metric'): BenchS
 				}
 	];
 }
+
+/** Many flat pieces from one mould: all is ready again before the next. */
+const cleanStep = (plan: PourPlan): BenchStep => ({
+	id: 'clean',
+	kind: 'check',
+	title: 'Clean mould, cup and tools',
+	detail: `${mouldNames(plan)}: flash and crumbs off its rim and out of its corners. Cup and stick peeled or wiped clean, the brush thrown away or in its own solvent: ready for the next.`,
+	action: 'All is clean',
+	cautions: ['solvent']
+});
 
 /** The stages of a polyester by name, when each comes, and what may be done at it. */
 function stageWords(stages: PourPlan['stages'], units: UnitSystem): string {

@@ -47,10 +47,27 @@ function timedStep(
 				action: 'It has fallen',
 				cautions: ['vacuum']
 			};
+		case 'some':
+			return {
+				...common,
+				detail: `${mouldNames(plan)}: enough to wet the whole face, no more; the rest waits in its cup.`,
+				action: 'The face is wet',
+				cautions: []
+			};
+		case 'flame':
+			return {
+				...common,
+				detail: `${mouldNames(plan)}: a soft flame passed over the open back, moving all the time, until the bubbles at the face have burst; never held still, the rubber and the resin scorch.`,
+				action: 'The bubbles have burst',
+				cautions: ['flame']
+			};
 		case 'brush':
 			return {
 				...common,
-				detail: `${mouldNames(plan)}: a little resin brushed into fine places first, so that no air stays there.`,
+				detail:
+					way === 'some-first'
+						? `${mouldNames(plan)}: worked into every corner with a brush that may be thrown away, until no bubble clings to the face.`
+						: `${mouldNames(plan)}: a little resin brushed into fine places first, so that no air stays there.`,
 				action: 'Fine places are wet',
 				cautions: []
 			};
@@ -111,6 +128,8 @@ function pourWords(plan: PourPlan, way: NonNullable<PourPlan['pouring']>['way'])
 			return {
 				detail: `${moulds}: syringe at the lowest point, slowly, until resin stands in every vent. Then top up.`
 			};
+		case 'some-first':
+			return { detail: `${moulds}: the rest, ${where}, up to the rim and no further; it levels itself.` };
 		case 'halves':
 			return { detail: `${moulds}: fill both halves open, ${where}, the rims kept clean.` };
 	}

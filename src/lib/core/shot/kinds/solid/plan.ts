@@ -2,6 +2,7 @@ import { digits, formatTime } from '../../../units';
 import { pumpUpS } from '../../../pressurePot/delivery';
 import { pot, type PotResult } from '../../../pressurePot/pressurePot';
 import { cureOf, viscosityOf } from '../../../shelf/resin';
+import { chemistryOf } from '../../../shelf/chemistry';
 import { InputError, type Warning } from '../../../working';
 import { coloursFor, fillersOf, insertsMl, lengthened, resinOf } from '../../amounts';
 import { colourCups, colourWords, togetherPotLifeS, typedCupsMl } from '../../colours';
@@ -69,6 +70,7 @@ function stepsOf(inputs: Inputs, pressure: PotResult | undefined, fillS: number)
 	const each = (name: string, durationS: number | undefined, role: StepRole): Step[] =>
 		(durationS ?? 0) > 0 ? [{ name, durationS: durationS! / hands, per: 'copy', role }] : [];
 	const cups = Math.max(1, inputs.cups?.length ?? 0);
+	const someFirst = inputs.pourWay === 'some-first';
 	return [
 		{
 			name: cups > 1 ? `Mix ${cups} cups` : 'Mix',
@@ -79,13 +81,15 @@ function stepsOf(inputs: Inputs, pressure: PotResult | undefined, fillS: number)
 		...((inputs.vacuumS ?? 0) > 0
 			? [{ name: 'Vacuum', durationS: inputs.vacuumS, per: 'batch' as const, role: 'vacuum' as const }]
 			: []),
-		...each('Brush', inputs.brushS, 'brush'),
+		...(someFirst ? each('Pour a little', inputs.pourS / 2, 'some') : []),
+		...each('Brush', someFirst ? Math.max(1, inputs.brushS) : inputs.brushS, 'brush'),
 		{
-			name: inputs.pourWay === 'halves' ? 'Fill the halves' : 'Pour',
-			durationS: Math.max(inputs.pourS, fillS) / hands,
+			name: inputs.pourWay === 'halves' ? 'Fill the halves' : someFirst ? 'Pour the rest' : 'Pour',
+			durationS: (someFirst ? inputs.pourS / 2 : Math.max(inputs.pourS, fillS)) / hands,
 			per: 'copy',
 			role: 'pour'
 		},
+		...each('Flame', inputs.flameS, 'flame'),
 		...each('Tap', inputs.tapS, 'tap'),
 		...(inputs.pourWay === 'halves' ? each('Close', Math.max(1, inputs.closeS), 'close') : []),
 		...(pressure
@@ -104,6 +108,7 @@ function stepsOf(inputs: Inputs, pressure: PotResult | undefined, fillS: number)
 
 /** A cast poured in one go: from one cup, or from several colours together. */
 export function planSolid(inputs: Inputs, context: ShotContext): PlannedShot {
+	refuseFlame(inputs, context);
 	const slowest = slowestCup(inputs, context);
 	const { settings } = context;
 	const count = inputs.mouldIds.length;
@@ -188,6 +193,18 @@ export function planSolid(inputs: Inputs, context: ShotContext): PlannedShot {
 			inserts: inputs.inserts ?? []
 		})
 	};
+}
+
+/** Styrene burns, and a closed mould has no back. */
+function refuseFlame({ flameS }: Inputs, { resin, open }: ShotContext): void {
+	if (!(flameS > 0)) return;
+	if (chemistryOf(resin.family) === 'polyester')
+		throw new InputError(
+			['flameS'],
+			'No flame over polyester: its styrene burns. Prick the bubbles, or warm the mould.'
+		);
+	if (!open)
+		throw new InputError(['flameS'], 'A flame goes over an open back: not all of these moulds have one.');
 }
 
 /** Cups that were typed for themselves and do not fill the moulds. */
