@@ -64,3 +64,19 @@ test('the clock at the bench is seen whole on a phone, hours and seconds', async
 	}
 	await context.close();
 });
+
+test('a bare number is in the unit that the field shows, whatever was typed into it another day', async ({
+	page
+}) => {
+	await page.goto('/mix');
+	const field = page.getByRole('textbox', { name: 'Volume', exact: true }).first();
+	const note = page.locator(`#${await field.getAttribute('id')}-note`);
+	await field.fill('3 oz');
+	await field.blur();
+	await page.goto('/mix');
+	await page.evaluate(() => localStorage.setItem('unit:mixVolume', 'floz'));
+	await page.goto('/mix');
+	await expect(field).toHaveValue(/ml$/);
+	await field.fill('100');
+	await expect(note).toContainText(/3\.38/);
+});

@@ -180,7 +180,7 @@ test('colours poured together: shares that make a whole, a cup and a clock for e
 	// the ledger says which cup it was, and draws it beside what was foretold
 	await page.goto('/ledger');
 	await page.getByRole('row').nth(1).getByRole('link').first().click();
-	await expect(page.getByText(/^Old rope \d+\s°C/)).toBeVisible();
+	await expect(page.getByText(/^Old rope \d+\.\d\s°C/)).toBeVisible();
 	await expect(page.getByText('Old rope, read')).toBeVisible();
 	inOrder(seen, [/White: measure|White/, /Old rope/, /[Cc]ombine/, /[Pp]our/]);
 });

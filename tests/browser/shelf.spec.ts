@@ -220,7 +220,7 @@ test('a release is entered, coats the mould, and its wait is counted; readings c
 	// what was typed at the bench is known to have been typed
 	await page.goto('/ledger');
 	await page.getByRole('row').nth(1).getByRole('link').first().click();
-	await expect(page.getByText(/^Cup \d+\s°C$/)).toBeVisible();
+	await expect(page.getByText(/^Cup \d+\.\d\s°C$/)).toBeVisible();
 });
 
 test('a refused save leads to the first field, says at the button how many, and each is a link', async ({

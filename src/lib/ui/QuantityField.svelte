@@ -46,6 +46,10 @@
 	let typed = $state.raw<string>();
 	let emitted = $state.raw<number>();
 	let remembered = $state.raw<string>();
+	/** The unit that stood in the field when it was entered, in it or greyed. */
+	let shown = $state.raw<string>();
+	/** A bare number is in the unit that the field shows; an empty one that shows none says which it takes. */
+	const bareUnit = $derived(shown ?? remembered);
 	/** What was typed last was a range. */
 	let ranged = false;
 
@@ -56,12 +60,12 @@
 	// what was typed stands as long as the value is the one that it gave
 	const own = $derived(typed !== undefined && Object.is(emitted, value));
 	const text = $derived(own ? typed! : textForEdit(value, kind, units.system));
-	const range = $derived(own && onRange ? parseRange(text, kind, units.system, remembered) : undefined);
+	const range = $derived(own && onRange ? parseRange(text, kind, units.system, bareUnit) : undefined);
 	const reading = $derived(
 		range
 			? { ok: true as const, value: range.middle, unit: range.unit, bare: false }
 			: own && text.trim()
-				? parseQuantity(text, kind, units.system, remembered)
+				? parseQuantity(text, kind, units.system, bareUnit)
 				: undefined
 	);
 	/** What the text was taken for: in the shown units when others were typed, else in the other system. */
@@ -76,7 +80,13 @@
 		return plain(text) === plain(here) ? `= ${there}` : `= ${here}`;
 	});
 	/** How it may be typed, as long as nothing stands there. */
-	const example = $derived(kind === 'number' || kind === 'percent' ? '' : `such as ${KINDS[kind].example.split(/,| or /)[0] ?? ''}`);
+	const example = $derived(
+		kind === 'number' || kind === 'percent'
+			? ''
+			: remembered !== undefined && inForce === undefined
+				? `a bare number is in ${remembered}`
+				: `such as ${KINDS[kind].example.split(/,| or /)[0] ?? ''}`
+	);
 	const guard = new PasteGuard();
 	const problem = $derived(guard.problem || (reading && !reading.ok ? reading.errors[0].message : (error?.[0] ?? '')));
 	const wantsNote = $derived(
@@ -94,12 +104,17 @@
 	function take(input: string) {
 		guard.oninput();
 		typed = input;
-		const ends = onRange && parseRange(input, kind, units.system, remembered);
+		const ends = onRange && parseRange(input, kind, units.system, bareUnit);
 		if (ends || ranged) onRange?.(ends);
 		ranged = ends !== undefined;
-		const next = input.trim() ? parseQuantity(input, kind, units.system, remembered) : undefined;
+		const next = input.trim() ? parseQuantity(input, kind, units.system, bareUnit) : undefined;
 		emitted = ends ? ends.middle : next === undefined ? undefined : next.ok ? next.value : NaN;
 		value = emitted;
+	}
+	function enter() {
+		const stands = text.trim() || textForEdit(inForce, kind, units.system);
+		const read = stands ? parseQuantity(stands, kind, units.system, remembered) : undefined;
+		shown = read?.ok && !read.bare ? read.unit : undefined;
 	}
 	function leave() {
 		if (!reading?.ok || reading.bare) return;
@@ -124,6 +139,7 @@
 		aria-describedby="{uid}-note"
 		oninput={(e: Event) => take((e.currentTarget as HTMLInputElement).value)}
 		onpaste={guard.onpaste}
+		onfocus={enter}
 		onblur={leave} />
 	{#if !compact}
 		<FieldNote id="{uid}-note" {problem} {note} />

@@ -111,14 +111,25 @@ export function sizing(q: SizingQuestion): Sizing {
 	};
 }
 
-/** What a good copy of it costs. */
-const costOfCopy = (q: SizingQuestion, { shot }: PlannedShot): CopyCost =>
-	copyCost({
+/** What a good copy of it costs: the resin by its price, each filler by its own. */
+function costOfCopy(q: SizingQuestion, { shot }: PlannedShot): CopyCost {
+	const copies = Math.max(1, q.inputs.copies);
+	const fillers = shot.batches.flatMap((b) =>
+		b.layers ? b.layers.flatMap((l) => l.fillers ?? []) : b.fillers
+	);
+	const fillerG = fillers.reduce((sum, f) => sum + f.massG, 0);
+	const records = [...(q.filler ? [q.filler] : []), ...(q.fillers ?? []).map((f) => f.record)];
+	const price = (name: string) => records.find((r) => r.name === name)?.pricePerKg ?? 0;
+	const paid = fillers.reduce((sum, f) => sum + f.massG * price(f.name), 0);
+	return copyCost({
 		...q.cost,
-		resinG: shot.massG / Math.max(1, q.inputs.copies),
+		resinG: (shot.massG - fillerG) / copies,
 		resinPerKg: q.resin.record.pricePerKg ?? 0,
+		fillerG: fillerG / copies,
+		fillerPerKg: fillerG > 0 ? paid / fillerG : 0,
 		handsS: handsPerCopyS(shot.batches[0]!)
 	});
+}
 
 /**
  * What would change the shot of a question, and what would give it more time.

@@ -45,6 +45,12 @@ export const fillerFields = z.object({
 		.min(0.1, 'Under 0.1 Pa it runs: check it.')
 		.max(10_000, 'Over 10 kPa it is stiff as clay: check it.')
 		.optional(),
+	/** Price of a kilogram, in the workshop's currency; empty: not known. */
+	pricePerKg: z
+		.number({ error: 'Type the price of a kilogram, such as 24, or leave it empty.' })
+		.min(0, 'A price is not below nothing.')
+		.max(100_000, 'Over 100 000 a kilogram: check it.')
+		.optional(),
 	note,
 	typical,
 	usual

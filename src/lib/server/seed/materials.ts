@@ -263,6 +263,7 @@ export const DEMO_FILLERS: z.input<typeof fillerRecord>[] = [
 		densityGPerMl: 8.7,
 		bulkDensityGPerMl: 3.4,
 		grainMm: 0.04,
+		pricePerKg: 46,
 		note: 'Dust the mould first.'
 	},
 	{

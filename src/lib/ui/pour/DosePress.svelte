@@ -17,7 +17,7 @@
 		{#each { length: Math.max(planned, given) }, i (i)}
 			<span
 				class={[
-					'grid size-12 place-items-center rounded-full border-2 text-[1.3rem] font-bold',
+					'grid size-12 place-items-center rounded-full border-2 text-[1.4rem] font-bold',
 					i < given ? 'border-(--work) bg-(--work) text-(--paper)' : 'border-(--line-strong)',
 					i >= planned && 'border-dashed'
 				]}>{i + 1}</span>

@@ -79,6 +79,13 @@
 			bind:value={$form.yieldPa}
 			error={$errors.yieldPa}
 			hint="Pa, what stays up on a wall; empty: 60" />
+		<QuantityField
+			label="Price of a kilogram"
+			kind="number"
+			name="pricePerKg"
+			bind:value={$form.pricePerKg}
+			error={$errors.pricePerKg}
+			hint="if you want costs" />
 	</div>
 	<TextField label="Note" name="note" rows={2} bind:value={$form.note} error={$errors.note} />
 	<p class="mb-4 rounded-lg border-[1.5px] border-(--harm) px-3 py-2">

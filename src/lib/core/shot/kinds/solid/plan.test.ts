@@ -208,7 +208,7 @@ describe('recipes and fillers as a shot wants them', () => {
 		expect(DEMO_FILLERS.length).toBeGreaterThan(3);
 		for (const raw of DEMO_FILLERS) {
 			const record = fillerRecord.parse(raw);
-			const { family: _family, note: _note, typical: _typical, usual: _usual, ...rest } = record;
+			const { family: _f, note: _n, typical: _t, usual: _u, pricePerKg: _price, ...rest } = record;
 			expect(shotFiller(record)).toEqual({ ...shotFiller(record), ...rest });
 		}
 	});
