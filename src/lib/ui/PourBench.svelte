@@ -161,7 +161,7 @@
 	});
 	/** What a coat is thickened with, from its mixing until it is laid. */
 	const thickener = $derived(
-		step?.layer !== undefined && plan.layers?.[step.layer]?.way === 'brush' && ['mix', 'pour', 'brush'].includes(stepName(step.id) ?? '')
+		step?.layer !== undefined && plan.layers?.[step.layer]?.way === 'brush' && ['mix', 'brush'].includes(stepName(step.id) ?? '')
 			? plan.layers[step.layer]!.fillers?.[0]
 			: undefined
 	);

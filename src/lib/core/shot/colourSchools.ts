@@ -1,11 +1,11 @@
 /** How colours that are poured together are combined (common practice, no source). */
 export const COLOUR_SCHOOLS = {
 	'in-turn': {
-		words: 'cup after cup: combined, stirred, the next',
+		words: 'one cup after another',
 		risk: 'the first cup ages while the last is stirred'
 	},
 	'all-at-once': {
-		words: 'B into all cups, then stirred in turn',
+		words: 'B into all, then stirred',
 		risk: 'all clocks run from the start; what waits unstirred sets in streaks'
 	}
 } as const;

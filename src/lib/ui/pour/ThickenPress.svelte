@@ -12,7 +12,8 @@
 	const units = useUnits();
 	/** One press is so much of what was planned. */
 	const DOSE = 0.1;
-	const doseG = $derived(Math.max(0.1, filler.massG * DOSE));
+	// nobody weighs a third digit of it
+	const doseG = $derived(Math.max(0.1, Number((filler.massG * DOSE).toPrecision(1))));
 	const addedG = $derived(run.state.added.filter((a) => a.cup === layer && a.name === filler.name).reduce((sum, a) => sum + a.massG, 0));
 </script>
 

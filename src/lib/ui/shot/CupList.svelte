@@ -28,7 +28,7 @@
 </script>
 
 {#each cups as cup, i (i)}
-	<div class="grid grid-cols-2 items-start gap-x-4 border-t border-(--line) pt-2">
+	<div class="grid grid-cols-6 items-start gap-x-4 border-t border-(--line) pt-2 *:col-span-2 *:nth-[-n+2]:col-span-3">
 		<TextField
 			label="Colour {i + 1}"
 			name="cup-name-{i}"
@@ -46,30 +46,26 @@
 			name="cup-amount-{i}"
 			bind:value={() => cup.volumeMl, (v) => change(i, { volumeMl: v as number })}
 			error={problem(i, 'volumeMl')}
-			hint={cup.volumeMl === undefined ? 'empty: its share of the mould' : 'whatever the mould takes'} />
+			hint={cup.volumeMl === undefined ? 'empty: its share' : 'whatever the mould'} />
 		<QuantityField
 			label="Share"
 			kind="percent"
 			name="cup-share-{i}"
 			bind:value={() => cup.sharePercent, (v) => change(i, { sharePercent: v as number })}
 			error={problem(i, 'sharePercent')} />
-		<div class="flex items-start gap-x-4">
-			<div class="min-w-0 flex-1">
-				<QuantityField
-					label="Starts at"
-					kind="temperature"
-					name="cup-temp-{i}"
-					bind:value={() => cup.startTempC, (v) => change(i, { startTempC: v as number })}
-					error={problem(i, 'startTempC')}
-					hint={cup.startTempC === undefined ? 'as the resin' : ''} />
-			</div>
-			<Button
-				color="alternative"
-				size="sm"
-				class="mt-[1.62rem] min-h-[2.75rem]"
-				aria-label="Remove colour {i + 1}"
-				onclick={() => remove(i)}>Remove</Button>
-		</div>
+		<QuantityField
+			label="Starts at"
+			kind="temperature"
+			name="cup-temp-{i}"
+			bind:value={() => cup.startTempC, (v) => change(i, { startTempC: v as number })}
+			error={problem(i, 'startTempC')}
+			hint={cup.startTempC === undefined ? 'as the resin' : ''} />
+		<Button
+			color="alternative"
+			size="sm"
+			class="mb-2 min-h-[2.6rem] justify-self-start"
+			aria-label="Remove colour {i + 1}"
+			onclick={() => remove(i)}>Remove</Button>
 	</div>
 {/each}
 <Button color="alternative" class="min-h-[2.6rem]" disabled={cups.length >= 6} onclick={add}

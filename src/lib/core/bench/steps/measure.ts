@@ -190,16 +190,19 @@ function fillerStep(
 
 /** Colour is built up: by threes of drops, or in three parts by weight (common practice, no source). */
 const DOSES = 3;
-function dosesOf({ drops, massG }: Colour): { count: number; drops?: number; massG: number } {
+function dosesOf({ drops, massG }: Colour): { count: number; drops?: number[]; massG: number } {
 	if (drops === undefined) return { count: DOSES, massG: massG / DOSES };
-	const each = drops <= DOSES * DOSES ? Math.min(drops, DOSES) : Math.ceil(drops / DOSES);
-	const count = Math.max(1, Math.ceil(drops / Math.max(1, each)));
+	const count = Math.min(DOSES, Math.max(1, Math.ceil(drops / DOSES)));
+	const each = Array.from({ length: count }, (_, i) => Math.floor((drops + count - 1 - i) / count));
 	return { count, drops: each, massG: massG / count };
 }
 function dosesWords(colour: Colour, weighed: Weighed): string {
 	const { count, drops, massG } = dosesOf(colour);
 	if (count === 1) return 'at once';
-	return `in ${count} doses of ${drops === undefined ? weighed(massG) : formatDrops(drops)}`;
+	if (drops === undefined) return `in ${count} doses of ${weighed(massG)}`;
+	const [most, least] = [drops[0]!, drops.at(-1)!];
+	if (most === least) return `in ${count} doses of ${formatDrops(most)}`;
+	return `in ${count} doses, ${drops.slice(0, -1).join(', ')} and ${formatDrops(least)}`;
 }
 
 function colourStep(

@@ -61,6 +61,16 @@ describe('polyester at the bench', () => {
 		expect(drops).toBe(9);
 		expect(colour.doses).toBe(3);
 		expect(colour.detail).toMatch(/in 3 doses of 3 drops/);
+		const thirteen = castAnswer({
+			...asked,
+			recipeId: 'r',
+			recipes: [
+				{ id: 'r', name: 'Amber', colours: [{ name: 'Amber', part: 'A', percent: 0.43, dropsPerG: 30 }] }
+			]
+		});
+		expect(thirteen.steps.find((s) => s.id.startsWith('colour'))!.detail).toMatch(
+			/in 3 doses, 5, 4 and 4 drops/
+		);
 		const dose = (n: number) => ({
 			kind: 'dosed' as const,
 			id: `00000000-0000-4000-8000-00000000020${n}`,
