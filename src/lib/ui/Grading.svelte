@@ -1,5 +1,16 @@
 <script lang="ts">
-	import { GRADE_WORDS, GRADES, shrinkagePercent, type CastFindings, type CastPicture, type Grade } from '$lib/core/bench';
+	import {
+		GRADE_WORDS,
+		GRADES,
+		shrinkagePercent,
+		WALL_SPOT_WORDS,
+		WALL_SPOTS,
+		wallStands,
+		type WallSpot,
+		type CastFindings,
+		type CastPicture,
+		type Grade
+	} from '$lib/core/bench';
 	import type { castFindings } from '$lib/core/bench/events';
 	import { FAULT_WORDS, FAULTS, type Fault } from '$lib/core/faults';
 	import CastPictures from './pour/CastPictures.svelte';
@@ -7,6 +18,7 @@
 	import QuantityField from './QuantityField.svelte';
 	import Segments from './Segments.svelte';
 	import TextField from './TextField.svelte';
+	import { useUnits } from './units.svelte';
 
 	/** Grade, faults and note of one mould's cast. */
 	interface Props {
@@ -18,6 +30,8 @@
 		/** Nothing where nobody keeps them, as in practice. */
 		pictures?: CastPicture[] | undefined;
 		references?: readonly { name: string; lengthMm: number }[];
+		/** Wall of a hollow cast as it was planned, mm: then it is measured at its spots. */
+		wallMm?: number | undefined;
 		id: string;
 		wanting?: boolean;
 		/** What a finding must be; until it is here nothing is refused at this device. */
@@ -31,12 +45,20 @@
 		findings = $bindable(),
 		pictures = $bindable(),
 		references = [],
+		wallMm,
 		id,
 		wanting = false,
 		rules
 	}: Props = $props();
+	const units = useUnits();
 	const toggle = (fault: Fault) => (faults = faults.includes(fault) ? faults.filter((f) => f !== fault) : [...faults, fault]);
 	const set = (part: Partial<CastFindings>) => (findings = { ...findings, ...part });
+	function measure(spot: WallSpot, mm: number | undefined) {
+		const { [spot]: _before, ...others } = findings.wallsMm ?? {};
+		const wallsMm = mm === undefined ? others : { ...others, [spot]: mm };
+		const { wallsMm: _walls, ...rest } = findings;
+		findings = Object.keys(wallsMm).length > 0 ? { ...rest, wallsMm } : rest;
+	}
 	const problems = $derived.by(() => {
 		const parsed = rules?.safeParse(findings);
 		return !parsed || parsed.success ? {} : Object.fromEntries(parsed.error.issues.map((i) => [String(i.path.at(-1)), [i.message]]));
@@ -114,6 +136,23 @@
 				error={problems['reworkS']} />
 		</div>
 	</details>
+	{#if wallMm !== undefined}
+		<details class="mt-2">
+			<summary class="w-fit font-semibold">Wall, planned {units.show(wallMm, 'length')}</summary>
+			<div class="mt-1 grid grid-cols-2 gap-x-4 sm:grid-cols-5">
+				{#each WALL_SPOTS as spot (spot)}
+					{@const at = findings.wallsMm?.[spot]}
+					<QuantityField
+						label={WALL_SPOT_WORDS[spot]}
+						kind="length"
+						name="wall-{id}-{spot}"
+						bind:value={() => at, (v) => measure(spot, v)}
+						error={problems[spot]}
+						hint={at === undefined || !Number.isFinite(at) ? '' : wallStands(at, wallMm)} />
+				{/each}
+			</div>
+		</details>
+	{/if}
 	<div class="mt-2">
 		<TextField label="Note" name="note-{id}" bind:value={note} error={noteError} hint="where, and what you would do next time" />
 	</div>

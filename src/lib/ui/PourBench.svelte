@@ -159,6 +159,8 @@
 		const practised = clocks.map((c) => ({ ...c, href: '/practice', label: `Practice: ${c.label}` }));
 		untrack(() => ownClocks.show(`/pour/${run.id}`, source ? practised : clocks));
 	});
+	/** Of a wall that is built up, all its layers together. */
+	const wallMm = $derived(plan.layers?.some((l) => l.way !== 'flat') ? plan.layers.reduce((sum, l) => sum + l.thicknessMm, 0) : undefined);
 	/** What a coat is thickened with, from its mixing until it is laid. */
 	const thickener = $derived(
 		step?.layer !== undefined && plan.layers?.[step.layer]?.way === 'brush' && ['mix', 'brush'].includes(stepName(step.id) ?? '')
@@ -316,6 +318,7 @@
 							bind:findings={desk.grades[i]!.findings}
 							bind:pictures={() => (source ? undefined : desk.grades[i]!.pictures), (v) => (desk.grades[i]!.pictures = v ?? [])}
 							references={run.plan.references ?? []}
+							{wallMm}
 							wanting={desk.wanting}
 							{rules} />
 					{/each}

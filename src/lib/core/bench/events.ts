@@ -4,6 +4,7 @@ import { EARLIER_DEVICES, EARLIER_FAULTS, EARLIER_GRADES, idSchema, withIds } fr
 import { FAULTS } from '../faults/faults';
 import { MOST_CAST_PICTURES } from './cast';
 import { GRADES } from './grades';
+import { WALL_SPOTS } from './wallSpots';
 import { SEEN } from './seenWords';
 import { SOURCES } from './source';
 
@@ -46,6 +47,16 @@ export const castFindings = z.strictObject({
 		.number({ error: 'Type what the cast weighs, such as 118 g.' })
 		.positive('It weighs something.')
 		.max(1e6, 'Over a tonne: check the unit.')
+		.optional(),
+	/** Of a hollow cast: its wall where somebody measured it, mm, by the spot. */
+	wallsMm: z
+		.partialRecord(
+			z.enum(WALL_SPOTS),
+			z
+				.number({ error: 'Type the wall there, such as 3.5 mm.' })
+				.min(0.1, 'Under 0.1 mm: check the unit.')
+				.max(200, 'Over 200 mm: check the unit.')
+		)
 		.optional(),
 	/** Which reference of the master was measured, that on the master, and that on the cast, mm. */
 	sizeOf: z.string().max(60).optional(),

@@ -15,6 +15,7 @@ export {
 export { retimed, stepsOf, withSteps } from './steps/kept';
 export { castFindings, pourEvent, type CastFindings, type CastPicture, type PourEvent } from './events';
 export { MOST_CAST_PICTURES, shrinkagePercent } from './cast';
+export { WALL_SPOTS, WALL_SPOT_WORDS, wallStands, type WallSpot } from './wallSpots';
 export { GRADE_WORDS, GRADES, type Grade } from './grades';
 export { SEEN, SEEN_WORDS, type Seen } from './seenWords';
 export { cupClocks, inOrder, reducePour, type CupTemp, type Graded, type PourState } from './reduce';

@@ -56,4 +56,5 @@ export {
 } from './pouring';
 export { rotocastCalculation, shotCalculation } from './calculations';
 export { costCalculation } from './costCalculation';
+export { castCautions } from './castCautions';
 export { COLOUR_SCHOOLS, type ColourSchool } from './colourSchools';

@@ -1,7 +1,19 @@
 <script lang="ts">
 	import { CAUSE_WORDS, FAULT_WORDS, type Fault } from '$lib/core/faults';
 	import { DEVICE_NAMES } from '$lib/core/devices';
-	import { stepsOf, isReading, shrinkagePercent, sourceOf, SOURCE_WORDS, type PourEvent, GRADE_WORDS, SEEN_WORDS } from '$lib/core/bench';
+	import {
+		WALL_SPOT_WORDS,
+		wallStands,
+		type WallSpot,
+		stepsOf,
+		isReading,
+		shrinkagePercent,
+		sourceOf,
+		SOURCE_WORDS,
+		type PourEvent,
+		GRADE_WORDS,
+		SEEN_WORDS
+	} from '$lib/core/bench';
 	import AddFindings from '$lib/ui/ledger/AddFindings.svelte';
 	import { wallTime } from '$lib/ui/clockText';
 	import Causes from '$lib/ui/ledger/Causes.svelte';
@@ -60,6 +72,7 @@
 		return [source, late].filter(Boolean).join('; ');
 	}
 
+	const plannedWallMm = $derived(data.plan?.layers?.reduce((sum, l) => sum + l.thicknessMm, 0));
 	function cutWords(stepId: string): string {
 		const cut = data.cut[stepId];
 		return cut ? `, cut short: ${units.show(cut.waitedS, 'time')} of ${units.show(cut.wantedS, 'time')}` : '';
@@ -172,6 +185,14 @@
 								>{/if}
 						</dd>
 					</div>{/if}
+				{#each Object.entries(body.inspected.wallsMm ?? {}) as [spot, mm] (spot)}<div>
+						<dt class="soft text-[0.93rem]">Wall: {WALL_SPOT_WORDS[spot as WallSpot]}</dt>
+						<dd class="text-[1.15rem] font-bold">
+							{units.show(mm, 'length')}{#if plannedWallMm !== undefined}<span class="soft block text-[0.93rem] font-normal"
+									>{wallStands(mm ?? 0, plannedWallMm)}, {units.show(plannedWallMm, 'length')} planned</span
+								>{/if}
+						</dd>
+					</div>{/each}
 				{#if body.inspected.reworkS}<div>
 						<dt class="soft text-[0.93rem]">Mending took</dt>
 						<dd class="text-[1.15rem] font-bold">{units.show(body.inspected.reworkS, 'time')}</dd>

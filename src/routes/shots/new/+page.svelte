@@ -2,10 +2,9 @@
 	import CatalystField from '$lib/ui/shot/CatalystField.svelte';
 	import { onDestroy, untrack } from 'svelte';
 	import type { SuperValidated } from 'sveltekit-superforms';
-	import { cautionsFor } from '$lib/core/cautions';
-	import { chemistryOf, isCatalysed, stockWarnings, tinsInUse } from '$lib/core/shelf';
+	import { isCatalysed, stockWarnings, tinsInUse } from '$lib/core/shelf';
 	import { UNMEASURED } from '$lib/core/master/unmeasured';
-	import { CASTS, COLOUR_SCHOOLS, SHOT_KINDS, shortOnShelf, type ShotInputs } from '$lib/core/shot';
+	import { castCautions, CASTS, COLOUR_SCHOOLS, SHOT_KINDS, shortOnShelf, type ShotInputs } from '$lib/core/shot';
 	import Save from '$lib/ui/Save.svelte';
 	import Caution from '$lib/ui/Caution.svelte';
 	import AddInPlace from '$lib/ui/shelf/AddInPlace.svelte';
@@ -54,6 +53,12 @@
 	const { layered } = $derived(CASTS[$form.kind]);
 	const planning = new Planning();
 	onDestroy(() => planning.stop());
+	/** A dry colour in any of its cups. */
+	const powders = $derived.by(() => {
+		const batch = planning.planned?.shot.batches[0];
+		const cups = [batch, ...(batch?.cups ?? []), ...(batch?.layers ?? [])];
+		return cups.some((c) => c?.colours?.some((d) => d.powder));
+	});
 	const planned = $derived(planning.planned);
 	/** A wrong field leaves the answer before it. */
 	let last: typeof planned;
@@ -322,7 +327,7 @@
 				priced={resin?.record.pricePerKg !== undefined}
 				currency={data.settings.currency} />
 			<Warnings warnings={planning.beside?.touching ?? []} />
-			<Caution topics={[...cautionsFor(resin ? chemistryOf(resin.record.family) : 'urethane'), 'heat']} />
+			<Caution topics={castCautions($form, resin?.record.family ?? 'fast urethane', powders)} />
 		{/if}
 		{#snippet empty()}
 			<p class="soft">Choose a piece, a mould and a resin: the shot appears here, with the time it leaves you.</p>

@@ -76,7 +76,11 @@ export const jacket: MouldModule = {
 	},
 	wall: (inputs) => ({ mm: inputs.skinMm + inputs.shellMm, of: 'silicone' }),
 	degassed: false,
-	cautions: (_inputs, plan) => (plan.pours.some((p) => p.thickenerG) ? ['silicone', 'powder'] : ['silicone']),
+	cautions: (_inputs, plan) => [
+		'silicone',
+		...(plan.pours.some((p) => p.thickenerG) || plan.jacket?.recipe?.thickenerG ? ['powder' as const] : []),
+		...(plan.jacket?.shell.kind === 'resin' ? ['bulk' as const] : [])
+	],
 	opening: (_inputs, plan) =>
 		`Shell in ${plan.jacket!.shell.parts} parts with ${plan.jacket!.shell.bolts} bolts; the skin peels off like a glove.`,
 	judge(r, c) {
