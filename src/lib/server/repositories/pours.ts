@@ -250,6 +250,7 @@ function pullBody(plan: PourPlan, state: PourState, graded: Graded | undefined):
 		(value === undefined ? {} : { [key]: value }) as { [P in K]?: number };
 	const sumS = (steps: PourPlan['steps']) => steps.reduce((sum, step) => sum + step.durationS, 0);
 	const fillIndex = plan.steps.findIndex((step) => step.role === 'pour');
+	const lastLayerS = plan.layers?.at(-1)?.pouredS ?? 0;
 	const told = demouldTold(plan, state);
 	return {
 		batchIndex: plan.batchIndex,
@@ -269,8 +270,9 @@ function pullBody(plan: PourPlan, state: PourState, graded: Graded | undefined):
 		planned: {
 			potLifeS: plan.potLifeS,
 			usableS: plan.usableS,
-			pouredByS: sumS(plan.steps.slice(0, fillIndex + 1)),
-			settledByS: sumS(plan.steps),
+			// of a cast in layers the last is what fills it
+			pouredByS: lastLayerS + sumS(plan.steps.slice(0, fillIndex + 1)),
+			settledByS: lastLayerS + sumS(plan.steps),
 			holdUntilS: plan.holdUntilS,
 			demouldS: plan.demouldS
 		},

@@ -6,7 +6,7 @@ import { db } from '../db/connection';
 import { addEvents, beginToday, getPour } from '../repositories/pours';
 import { saveShot } from '../repositories/shots';
 import type { DemoPiece } from './pieces';
-import { fillerId } from './shots';
+import { fillerId } from './fillerId';
 import { DAY_MS, idFrom, type Story } from './story';
 
 interface Series {
@@ -42,6 +42,16 @@ export async function pullSeries(
 			await backdate(pourId, shotId, atMs);
 		}
 	}
+}
+
+/** The first cup of a shot, poured and graded some days ago: one finished cast of its kind. */
+export async function pouredBefore(story: Story, shotId: string, daysAgo: number): Promise<void> {
+	const pourId = await beginToday(shotId, 0, story.settings);
+	const { plan } = await getPour(pourId);
+	const midnightMs = Math.floor((story.nowMs - daysAgo * DAY_MS) / DAY_MS) * DAY_MS;
+	const atMs = midnightMs + 10 * 3_600_000;
+	await addEvents(pourId, pourStory(story, plan, atMs, false));
+	await backdate(pourId, shotId, atMs);
 }
 
 async function backdate(pourId: string, shotId: string, atMs: number): Promise<void> {
@@ -101,16 +111,34 @@ function pourStory(story: Story, plan: PourPlan, combinedAtMs: number, worn: boo
 	const roomTempC = plan.roomTempC + Math.round(random() * 2 - 1);
 	const relativeHumidity = Math.min(70, Math.round(plan.relativeHumidity + random() * 10 - 4));
 	let atS = -240;
+	/** When the cup at hand was combined: of layers each has a clock of its own. */
+	let cupS = 0;
 	let slow = 0;
+	const doneS = new Map<string, number>();
 	for (const step of stepsOf(plan)) {
-		if (step.kind === 'combine') atS = 0;
-		else if (step.deadlineS !== undefined) {
+		if (step.kind === 'combine') {
+			atS = doneS.has('combine') ? atS + 4 : 0;
+			if (step.cup === undefined) [cupS, slow] = [atS, 0];
+		} else if (step.deadlineS !== undefined) {
 			slow += (random() - 0.35) * 8;
-			atS = Math.max(atS + 3, step.deadlineS + slow);
+			atS = Math.max(atS + 3, cupS + step.deadlineS + slow);
 		} else if (step.kind === 'hold') atS += plan.holdUntilS * (1.02 + random() * 0.5);
-		else if (step.kind === 'cure') atS = Math.max(atS, plan.demouldS * (0.96 + random() * 0.6) + 90);
-		else if (step.waitS !== undefined) atS += step.waitS + random() * 30;
+		else if (step.kind === 'cure') atS = Math.max(atS, cupS + plan.demouldS * (0.96 + random() * 0.6) + 90);
+		else if (step.waitS !== undefined)
+			atS = Math.max(atS, (doneS.get(step.sinceStep ?? '') ?? atS) + step.waitS) + random() * 30;
 		else atS += 25 + random() * 20;
+		for (let dose = step.doses ?? 0; dose > 0; dose--)
+			add(atS - 4 * dose, { kind: 'dosed', stepId: step.id });
+		if (step.id === 'cups-read')
+			plan.cups?.forEach((cup, i) =>
+				add(atS - 6 + i, {
+					kind: 'temp-read',
+					tempC: Math.round((cup.startTempC + random()) * 10) / 10,
+					...(i > 0 ? { cup: i } : {})
+				})
+			);
+		if (step.id === 'brush-1' && plan.layers?.[1]?.fillers?.[0])
+			add(atS - 40, { kind: 'added', name: plan.layers[1].fillers[0].name, massG: 0.5, cup: 1 });
 		if (step.kind === 'air')
 			add(atS - 1, { kind: 'air-read', roomTempC, relativeHumidity, mouldTempC: plan.mouldTempC + 1 });
 		if (step.kind === 'pump' && plan.pot)
@@ -125,6 +153,7 @@ function pourStory(story: Story, plan: PourPlan, combinedAtMs: number, worn: boo
 			for (const mould of plan.moulds)
 				add(atS - 0.4, { kind: 'graded', mouldId: mould.id, ...verdict(random, relativeHumidity, worn) });
 		}
+		doneS.set(step.id, atS);
 		add(atS, { kind: 'step-done', stepId: step.id });
 	}
 	add(atS + 0.5, { kind: 'finished' });

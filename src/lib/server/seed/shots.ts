@@ -5,6 +5,8 @@ import { getMould } from '../repositories/moulds';
 import { saveShot } from '../repositories/shots';
 import { addTrial } from '../repositories/trials';
 import type { DemoPiece } from './pieces';
+import { fillerId } from './fillerId';
+import { pouredBefore } from './pulls';
 import { DAY_MS, idFrom, type Story } from './story';
 
 /** Shots that are planned and not yet poured: the kinds that the pulls do not show. */
@@ -62,7 +64,7 @@ export async function moreShots(
 			masterId,
 			mouldIds: [mouldId],
 			resinId: story.resinIds.get(resin)!,
-			copies: 1,
+			copies: 2,
 			sprueVolumeMl: piece.sprueVolumeMl,
 			sectionMm: piece.sectionMm,
 			startTempC: 21,
@@ -75,6 +77,7 @@ export async function moreShots(
 		}),
 		story.settings
 	);
+	await pouredBefore(story, shotId, 3);
 	if (!cast.inserts) return;
 	const trial = (addedG: number, sat: TrialRecord['sat'], massG: number, underWaterPercent?: number) =>
 		trialRecord.parse({ addedG, where: 'in the lower end', sat, massG, underWaterPercent });
@@ -89,13 +92,6 @@ export async function moreShots(
 	}
 }
 
-/** A filler of the shelf by its name. */
-export async function fillerId(name: string): Promise<string> {
-	const found = (await listMaterials('filler')).find((f) => f.record.name === name);
-	if (!found) throw new Error(`demo: there is no filler ${name}`);
-	return found.id;
-}
-
 /** A hollow figure in four rolled layers, weighted so that it stands. */
 export async function hollowShot(
 	story: Story,
@@ -103,13 +99,13 @@ export async function hollowShot(
 	masterId: string,
 	mouldId: string
 ): Promise<void> {
-	await saveShot(
+	const shotId = await saveShot(
 		shotInputs.parse({
 			kind: 'filled',
 			masterId,
 			mouldIds: [mouldId],
 			resinId: story.resinIds.get('Bellows gradual')!,
-			copies: 1,
+			copies: 2,
 			sprueVolumeMl: piece.sprueVolumeMl,
 			sectionMm: piece.sectionMm,
 			wallMm: 4,
@@ -123,4 +119,5 @@ export async function hollowShot(
 		}),
 		story.settings
 	);
+	await pouredBefore(story, shotId, 4);
 }

@@ -5,27 +5,27 @@
 	/** The layers of a cast as they went, against what was planned for each. */
 	let { layers }: { layers: readonly LayerStory[] } = $props();
 	const units = useUnits();
-	const time = (s: number | undefined) => (s === undefined ? 'not noted' : units.show(s, 'time'));
+	const time = (s: number | undefined) => (s === undefined ? '–' : units.show(s, 'time'));
 	const brushed = $derived(layers.some((l) => l.layS !== undefined));
 	const rolls = $derived(layers.some((l) => l.rolledS !== undefined));
 </script>
 
 <h2 class="mt-5">Layer on layer</h2>
-<p class="soft mb-1">Real, with what was planned in brackets.</p>
+<p class="soft mb-1">Real, with what was planned in brackets; a dash was not noted.</p>
 <div class="overflow-x-auto">
 	<table class="bench">
 		<thead
 			><tr
-				><th>Layer</th><th>With</th><th class="num">Cup</th><th class="num">In the mould after</th>{#if rolls}<th class="num">Rolled</th
+				><th>Layer</th><th class="num">Cup</th><th class="num">In the mould after</th>{#if rolls}<th class="num">Rolled</th
 					>{/if}{#if brushed}<th class="num">Spread</th>{/if}<th class="num">Gel planned</th><th class="num">Next after</th></tr
 			></thead>
 		<tbody>
 			{#each layers as l, i (i)}
 				<tr>
-					<td class="font-semibold">{i + 1}</td>
-					<td>{l.with.join(', ') || '–'}</td>
+					<td class="font-semibold"
+						>{i + 1}{#if l.with.length > 0}<span class="soft block font-normal">{l.with.join(', ')}</span>{/if}</td>
 					<td class="num"
-						>{l.realG === undefined ? 'not weighed' : units.show(l.realG, 'mass')}
+						>{l.realG === undefined ? '–' : units.show(l.realG, 'mass')}
 						<span class="soft">({units.show(l.plannedG, 'mass')})</span></td>
 					<td class={['num', (l.pouredAfterS ?? 0) > l.potLifeS && 'font-bold']}
 						>{time(l.pouredAfterS)} <span class="soft">(life {time(l.potLifeS)})</span></td>

@@ -115,7 +115,7 @@
 	title="{data.pull.masterName}, pull {data.pull.pullNumber} of M{data.pull.mouldNumber}"
 	about={wallTime(data.pull.combinedAt.getTime(), data.nowMs)} />
 <div class="grid items-start gap-5 lg:grid-cols-[1fr_24rem]">
-	<section class="slab p-5">
+	<section class="slab min-w-0 p-5">
 		{#if body.imported}<p class="mb-3 text-[1.15rem]">
 				Out of an old notebook: what it says stands beside; nothing was planned or noted here.
 			</p>{/if}
@@ -130,7 +130,7 @@
 			<table class="bench">
 				<thead><tr><th>Step</th><th class="num">Planned</th><th class="num">Real</th></tr></thead>
 				<tbody>
-					{#each rows as row, i (i)}
+					{#each rows.filter((r) => r.planned !== '–' || r.real !== '–') as row, i (i)}
 						<tr
 							><td>{row.what}</td><td class="num">{row.planned}</td><td
 								class={['num', row.late ? 'font-extrabold underline decoration-2' : 'font-bold']}>{row.real}</td
