@@ -5,7 +5,7 @@ import { newestPictures } from '$lib/server/repositories/pictures';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
-	const [resins, rubbers, fillers, containers, colours, recipes, releases, thermoplastics] =
+	const [resins, rubbers, fillers, containers, colours, recipes, releases, thermoplastics, cups] =
 		await Promise.all([
 			listResins(),
 			listRubbers(),
@@ -14,7 +14,8 @@ export const load: PageServerLoad = async ({ locals }) => {
 			listMaterials('colour'),
 			listMaterials('recipe'),
 			listMaterials('release'),
-			listMaterials('thermoplastic')
+			listMaterials('thermoplastic'),
+			listMaterials('cup')
 		]);
 	const looks = await newestPictures('container');
 	const today = new Date().toISOString().slice(0, 10);
@@ -25,6 +26,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 		recipes,
 		releases,
 		thermoplastics,
+		cups,
 		resins: resins.map((resin) => ({ ...resin, ratios: ratiosOf(resin.record) })),
 		tins: containers.map((c) => {
 			const resin = resins.find((r) => r.id === c.record.materialId);

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
-	import { flashOffS, isPaintable } from '$lib/core/shelf';
+	import { cupVolumeMl, flashOffS, isPaintable } from '$lib/core/shelf';
 	import { digits } from '$lib/core/units';
 	import PieceFace from '$lib/ui/PieceFace.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
@@ -18,7 +18,8 @@
 		fillers: 'Fillers',
 		colours: 'Colours',
 		releases: 'Releases',
-		thermoplastics: 'Thermoplastics'
+		thermoplastics: 'Thermoplastics',
+		cups: 'Cups'
 	};
 	const big = 'text-[1.15rem] font-bold';
 
@@ -28,6 +29,7 @@
 	type Filler = (typeof data.fillers)[number];
 	type Release = (typeof data.releases)[number];
 	type Thermoplastic = (typeof data.thermoplastics)[number];
+	type Cup = (typeof data.cups)[number];
 	type Colour = (typeof data.colours)[number] | (typeof data.recipes)[number];
 
 	const ofResins: Column<Resin>[] = [
@@ -76,6 +78,11 @@
 		{ key: 'name', label: 'Release', value: (r) => `${r.record.name} ${r.record.kind}`, always: true },
 		{ key: 'flash', label: 'Flashes off in', value: (r) => flashOffS(r.record), num: true },
 		{ key: 'paint', label: 'Paint holds', value: (r) => (isPaintable(r.record) ? 'yes, once wiped' : 'no') }
+	];
+	const ofCups: Column<Cup>[] = [
+		{ key: 'name', label: 'Cup', value: (c) => c.record.name, always: true },
+		{ key: 'holds', label: 'Holds', value: (c) => cupVolumeMl(c.record, c.record.heightMm), num: true },
+		{ key: 'scale', label: 'Its scale', value: (c) => c.record.graduated }
 	];
 	const ofThermoplastics: Column<Thermoplastic>[] = [
 		{ key: 'name', label: 'Thermoplastic', value: (t) => t.record.name, always: true },
@@ -225,5 +232,19 @@
 		{#if key === 'name'}<Material href="/shelf/thermoplastics/{id}" name={record.name} {record} />
 		{:else if key === 'softens'}{units.show(record.softenTempC, 'temperature')}
 		{:else}{units.show(record.coolS, 'time')}{/if}
+	{/snippet}
+</ShelfList>
+
+<ShelfList
+	id="cups"
+	title="Cups with marks"
+	columns={ofCups}
+	rows={data.cups}
+	none="None yet: marks are given for a straight cup."
+	add={{ label: 'Add a cup', href: '/shelf/cups/new' }}>
+	{#snippet cell({ id, record }, key)}
+		{#if key === 'name'}<Material href="/shelf/cups/{id}" name={record.name} />
+		{:else if key === 'holds'}{units.show(cupVolumeMl(record, record.heightMm), 'volume')}
+		{:else}{record.graduated === 'none' ? 'none' : record.graduated === 'ml' ? 'ml' : 'fl oz'}{/if}
 	{/snippet}
 </ShelfList>

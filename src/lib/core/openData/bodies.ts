@@ -4,6 +4,7 @@ import { DEMOULD_SIGNS } from '../cure/demouldLearning';
 import {
 	colourRecord,
 	fillerRecord,
+	markCupRecord,
 	recipeRecord,
 	releaseRecord,
 	resinRecord,
@@ -19,7 +20,8 @@ export const MATERIAL_RECORDS = {
 	colour: colourRecord,
 	recipe: recipeRecord,
 	release: releaseRecord,
-	thermoplastic: thermoplasticRecord
+	thermoplastic: thermoplasticRecord,
+	cup: markCupRecord
 } as const;
 export type MaterialKind = keyof typeof MATERIAL_RECORDS;
 export const MATERIAL_KINDS = Object.keys(MATERIAL_RECORDS) as [MaterialKind, ...MaterialKind[]];

@@ -27,7 +27,8 @@ const DEMO: Record<Exclude<MaterialKind, 'recipe'>, readonly { name: string }[]>
 	filler: materials.DEMO_FILLERS,
 	colour: materials.DEMO_COLOURS,
 	release: materials.DEMO_RELEASES,
-	thermoplastic: materials.DEMO_THERMOPLASTICS
+	thermoplastic: materials.DEMO_THERMOPLASTICS,
+	cup: materials.DEMO_CUPS
 };
 
 type Row = Record<string, unknown>;
@@ -273,7 +274,7 @@ describe('the open book', () => {
 
 	it('a material is read by the record of its own kind, and the field is named', () => {
 		const kinds = Object.keys(MATERIAL_RECORDS);
-		expect(kinds).toHaveLength(7);
+		expect(kinds).toHaveLength(8);
 		const b = changed((t) => {
 			const row = t.materials.find((m) => m['kind'] === 'resin')!;
 			row['body'] = { ...(row['body'] as Row), potLifeS: -4 };

@@ -6,7 +6,15 @@ import { stagesOf } from '../cure/stages';
 import { slowestWall, WALLS } from '../cure/wall';
 import { closingOf, spread, wallMm, wallOf } from '../mould';
 import type { PourPlan } from './pourPlan';
-import { type ResinFamily, chemistryOf, cureOf, flashOffS, isCatalysed, stockWarnings } from '../shelf';
+import {
+	type MarkCup,
+	type ResinFamily,
+	chemistryOf,
+	cureOf,
+	flashOffS,
+	isCatalysed,
+	stockWarnings
+} from '../shelf';
 import {
 	FILLS,
 	lengthenedResin,
@@ -145,6 +153,7 @@ export function composePlan(shot: ShotToPour, batchIndex: number, records: PlanR
 		...cupsOf(batch),
 		...besides(batch, shot),
 		measuring: inputs.measuring ?? 'two-cups',
+		...(records.markCup ? { markCup: markCupOf(records.markCup) } : {}),
 		pouring: { way: inputs.pourWay ?? 'sprue', place: inputs.pourPlace ?? 'lowest' },
 		tolerancePercent: resin.ratioTolerancePercent ?? RATIO_TOLERANCE_PERCENT,
 		stopHumidityPercent: settings.stopHumidityPercent,
@@ -182,6 +191,20 @@ export function composePlan(shot: ShotToPour, batchIndex: number, records: PlanR
 		startTempC: inputs.startTempC
 	};
 }
+
+const markCupOf = ({
+	name,
+	floorMm,
+	rimMm,
+	heightMm,
+	graduated
+}: MarkCup): NonNullable<PourPlan['markCup']> => ({
+	name,
+	floorMm,
+	rimMm,
+	heightMm,
+	graduated
+});
 
 /** The stages of a catalysed cast at its slowest place; nothing where it does not come to the last within the horizon. */
 function stagesIn(

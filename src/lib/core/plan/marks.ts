@@ -1,18 +1,23 @@
 import { B_IN_S, cupEveryS } from '../shot/colourSchools';
+import { markInCup } from '../shelf/markCup';
 import { cupMarkHeightMm, squareCupDiameterMm } from '../mix/cupLoss';
 import type { PourPlan } from './pourPlan';
 
 /**
- * Straight cups for a school that measures by marks, mm: colours each in a cup that suits them, since a small
- * share in
- * the cup of the whole would stand a few millimetres high; everything else in the cup of the plan.
+ * Marks for a school that measures by them, mm: in the maker's own cup where it was chosen and holds the part; else in
+ * straight cups, colours each in one that suits them, since a small share in the cup of the whole would stand a few
+ * millimetres high.
  * @example
  * marksOf(planOf(), planOf()); // { wideMm: 41, aMm: 41.659, bMm: 41.659 }
  */
 export function marksOf(
-	plan: Pick<PourPlan, 'cups' | 'cupDiameterMm'>,
+	plan: Pick<PourPlan, 'cups' | 'cupDiameterMm' | 'markCup'>,
 	cup: { a: { volumeMl: number }; b: { volumeMl: number } }
-): { wideMm: number; aMm: number; bMm: number } {
+): { wideMm: number; aMm: number; bMm: number; own?: NonNullable<PourPlan['markCup']> } {
+	const own = plan.markCup;
+	const [aOwn, bOwn] = own ? [markInCup(own, cup.a.volumeMl), markInCup(own, cup.b.volumeMl)] : [];
+	if (own && aOwn !== undefined && bOwn !== undefined)
+		return { wideMm: own.rimMm, aMm: aOwn, bMm: bOwn, own };
 	const wideMm = plan.cups
 		? squareCupDiameterMm(Math.max(cup.a.volumeMl, cup.b.volumeMl))
 		: plan.cupDiameterMm;

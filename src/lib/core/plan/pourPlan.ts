@@ -82,6 +82,16 @@ export const pourPlan = z.object({
 	fillers: z.array(namedAmount).optional(),
 	/** Colour in doses, each into its own side before the two meet. */
 	colours: z.array(colourDose).optional(),
+	/** The maker's own cup that marks are given for. */
+	markCup: z
+		.object({
+			name: z.string(),
+			floorMm: z.number(),
+			rimMm: z.number(),
+			heightMm: z.number(),
+			graduated: z.enum(['none', 'ml', 'floz'])
+		})
+		.optional(),
 	/** Which school of measuring; plans from before there was a choice have none: two cups. */
 	measuring: idSchema(MEASURING_SCHOOLS, EARLIER_MEASURING).optional(),
 	/** Catalysed: when the slowest place comes to each stage, s after the pour; plans of earlier versions do not say. */

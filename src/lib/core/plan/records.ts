@@ -5,7 +5,7 @@ import type { MasterRecord } from '../master/master';
 import { skinOf } from '../master/skin';
 import { MOULD_WORDS, outsideMl, wallMm, wallOf, type MouldInputs, type MouldPlan } from '../mould';
 import type { TaughtDemould } from '../cure';
-import type { ContainerHealth, ReleaseRecord, ResinRecord } from '../shelf';
+import type { ContainerHealth, MarkCup, ReleaseRecord, ResinRecord } from '../shelf';
 import type { ShotContext, ShotFiller, ShotRecipe, SprueSizes } from '../shot';
 import type { Warning } from '../working';
 import type { WorkshopSettings } from '../workshop';
@@ -113,6 +113,8 @@ export interface PlanRecords {
 	release?: ReleaseRecord | undefined;
 	/** Tins in use, and the speed of the first against its sheet. */
 	tins: { a?: PlanTin | undefined; b?: PlanTin | undefined; speed?: number | undefined };
+	/** The cup that marks are given for. */
+	markCup?: MarkCup | undefined;
 	/** The pot that it goes into, as the books have it. */
 	vesselId?: string | undefined;
 	/** The workshop's, with the figures of that pot. */

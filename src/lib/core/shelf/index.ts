@@ -74,3 +74,4 @@ export {
 	type ThermoplasticRecord
 } from './release';
 export { FLASH_OFF_S, flashOffS, RELEASE_KINDS, type ReleaseKind } from './flashOff';
+export { cupVolumeMl, markCupRecord, markInCup, type MarkCup } from './markCup';

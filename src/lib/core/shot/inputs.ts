@@ -176,6 +176,8 @@ export const shotInputs = z.object({
 	/** Poured when the cups are this warm; empty: at once. */
 	pourTempC: tempC('the temperature at which it is poured').optional(),
 	measuring: z.enum(MEASURING_SCHOOLS).default('two-cups'),
+	/** A cup of the shelf that marks are given for; empty: any straight one. */
+	cupId: z.string().max(40).default(''),
 	pourWay: z.enum(POUR_WAY_KEYS).default('sprue'),
 	pourPlace: z.enum(POUR_PLACE_KEYS).default('lowest'),
 	mixS: stepS('mixing').default(45),

@@ -16,7 +16,8 @@ const MATERIAL_WORDS: Readonly<Record<MaterialKind, string>> = {
 	colour: 'colour',
 	recipe: 'colour recipe',
 	release: 'release',
-	thermoplastic: 'thermoplastic'
+	thermoplastic: 'thermoplastic',
+	cup: 'measuring cup'
 };
 const MOST = 12;
 /** Pulls among what is found: the newest that fit. */

@@ -103,9 +103,10 @@ async function gather(inputs: ShotInputs) {
 	]);
 	const stranger = moulds.find((m) => m.masterId !== master.id);
 	if (stranger) throw new RefusedError(`M${stranger.number} is a mould of another master.`, 'mouldIds');
-	const [release, filler, recipes, tins, vessel, presses] = await Promise.all([
+	const [release, filler, markCup, recipes, tins, vessel, presses] = await Promise.all([
 		inputs.releaseId ? getMaterial('release', inputs.releaseId) : undefined,
 		inputs.fillerId ? getMaterial('filler', inputs.fillerId) : undefined,
+		inputs.cupId ? getMaterial('cup', inputs.cupId) : undefined,
 		recipesFor(resin),
 		inUse(inputs.resinId),
 		usualPot(inputs.potId),
@@ -127,7 +128,7 @@ async function gather(inputs: ShotInputs) {
 	if (shy)
 		throw new RefusedError(`M${shy.number} ${MOULD_MODULES[shy.inputs.kind].refusesResin}`, 'mouldIds');
 	const taught = taughtFor(presses, resin.id, inputs.mouldIds);
-	return { master, resin, moulds, release, filler, layerFillers, recipes, tins, vessel, taught };
+	return { master, resin, moulds, release, filler, markCup, layerFillers, recipes, tins, vessel, taught };
 }
 type Gathered = Awaited<ReturnType<typeof gather>>;
 
@@ -299,6 +300,7 @@ async function recordsOf(
 			...(tins.b ? { b: tinOf(tins.b) } : {}),
 			speed: speedOf(of)
 		},
+		markCup: of.markCup?.record,
 		vesselId: vessel?.id,
 		settings: withPot(settings, vessel),
 		spares,

@@ -2,6 +2,7 @@ import type { z } from 'zod';
 import type {
 	colourRecord,
 	fillerRecord,
+	markCupRecord,
 	releaseRecord,
 	resinRecord,
 	rubberRecord,
@@ -381,3 +382,15 @@ export const DEMO_EXPERIENCES = [
 		note: 'Eleven pulls, then it stuck at the rim.'
 	}
 ] as const;
+
+export const DEMO_CUPS: z.input<typeof markCupRecord>[] = [
+	{
+		name: 'Wharf tub, half litre',
+		floorMm: 78,
+		rimMm: 96,
+		heightMm: 92,
+		graduated: 'ml',
+		note: 'Printed every 50 ml.'
+	},
+	{ name: 'Thimble cup', floorMm: 38, rimMm: 46, heightMm: 52, note: 'For small shots.' }
+];

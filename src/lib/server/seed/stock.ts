@@ -3,12 +3,20 @@ import {
 	containerRecord,
 	recipeRecord,
 	releaseRecord,
+	markCupRecord,
 	thermoplasticRecord
 } from '$lib/core/shelf';
 import { saveContainer } from '../repositories/containers';
 import { saveExperience } from '../repositories/experiences';
 import { saveMaterial } from '../repositories/materials';
-import { DEMO_COLOURS, DEMO_EXPERIENCES, DEMO_RECIPE, DEMO_RELEASES, DEMO_THERMOPLASTICS } from './materials';
+import {
+	DEMO_COLOURS,
+	DEMO_EXPERIENCES,
+	DEMO_RECIPE,
+	DEMO_RELEASES,
+	DEMO_CUPS,
+	DEMO_THERMOPLASTICS
+} from './materials';
 import { DAY_MS } from './story';
 
 /** Colours, a recipe in doses, releases, and what was found when things met. */
@@ -26,6 +34,7 @@ export async function colourShelf(resins: Map<string, string>, rubbers: Map<stri
 		})
 	);
 	for (const release of DEMO_RELEASES) await saveMaterial('release', releaseRecord.parse(release));
+	for (const c of DEMO_CUPS) await saveMaterial('cup', markCupRecord.parse(c));
 	for (const t of DEMO_THERMOPLASTICS) await saveMaterial('thermoplastic', thermoplasticRecord.parse(t));
 	const keyOf = (thing: string) => {
 		const [kind, name] = thing.split(':') as [string, string];

@@ -13,11 +13,13 @@
 		/** Built up in layers: poured in its own way, without these steps. */
 		layered: boolean;
 		potWords: string;
+		/** Cups of the shelf that marks are given for. */
+		cups: readonly { id: string; name: string }[];
 		pots: readonly { id: string; name: string; outOfUse: boolean }[];
 		/** Why the chosen pot may not be used. */
 		refused: string;
 	}
-	let { form, problemAt, layered, potWords, pots, refused }: Props = $props();
+	let { form, problemAt, layered, potWords, cups, pots, refused }: Props = $props();
 	const options = <K extends string>(of: Readonly<Record<K, string>>) =>
 		(Object.entries(of) as [K, string][]).map(([value, label]) => ({ value, label }));
 </script>
@@ -30,6 +32,12 @@
 		bind:value={$form.measuring}
 		options={Object.entries(MEASURING).map(([value, m]) => ({ value: value as Measuring, label: m.words }))}
 		hint={MEASURING[$form.measuring ?? 'two-cups'].risk} />
+	{#if $form.measuring === 'marks' && (cups.length > 0 || $form.cupId)}<ChoiceField
+			label="Marks for"
+			name="cupId"
+			bind:value={$form.cupId}
+			options={[{ value: '', label: 'A straight cup' }, ...cups.map((c) => ({ value: c.id, label: c.name }))]}
+			hint={$form.cupId ? '' : 'your own cups live on the shelf'} />{/if}
 	<QuantityField label="Mixing" kind="time" name="mixS" bind:value={$form.mixS} error={problemAt('mixS')} />
 	<QuantityField
 		label={$form.kind === 'brushed' ? 'Tipping it out' : layered ? 'Laying a layer' : 'Pouring one copy'}

@@ -55,6 +55,7 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 		recipes,
 		colours,
 		thermoplastics,
+		markCups,
 		vessels,
 		presses,
 		layersBefore
@@ -70,6 +71,7 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 		listMaterials('recipe'),
 		listMaterials('colour'),
 		listMaterials('thermoplastic'),
+		listMaterials('cup'),
 		listVessels(),
 		demouldPresses(),
 		lastLayers()
@@ -125,6 +127,7 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 		recipes,
 		colours,
 		thermoplastics,
+		cups: markCups.map(({ id, record }) => ({ id, name: record.name, record })),
 		settings: locals.settings,
 		pots: vessels
 			.filter((v) => v.record.kind === 'pot')

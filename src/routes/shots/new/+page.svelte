@@ -297,6 +297,7 @@
 			{problemAt}
 			{layered}
 			pots={data.pots}
+			cups={data.cups}
 			refused={pot?.refused ?? ''}
 			potWords="{settings.potName}, {units.show(settings.potTargetGaugeKpa, 'pressure')}" />
 		<AirFields {form} {problemAt} />

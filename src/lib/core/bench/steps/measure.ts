@@ -60,7 +60,7 @@ export function measureSteps(plan: PourPlan, cup: Cup, units: UnitSystem): Bench
 				plan,
 				cup.catalyst ? 'resin' : which,
 				amount,
-				{ wideMm, markMm },
+				{ wideMm, markMm, own: marks.own },
 				cup.hint,
 				units,
 				weighed
@@ -97,11 +97,15 @@ export function measureSteps(plan: PourPlan, cup: Cup, units: UnitSystem): Bench
 	return [part('B'), ...fillers, ...colours('B'), part('A'), ...colours('A'), combine];
 }
 
+/** A volume as a cup's own scale says it. */
+const onScale = (volumeMl: number, graduated: 'ml' | 'floz') =>
+	formatQuantity(volumeMl, 'volume', graduated === 'ml' ? 'metric' : 'us');
+
 function partWords(
 	plan: PourPlan,
 	which: 'A' | 'B' | 'resin',
 	amount: PourPlan['a'],
-	{ wideMm, markMm }: { wideMm: number; markMm: number | undefined },
+	{ wideMm, markMm, own }: { wideMm: number; markMm: number | undefined; own?: PourPlan['markCup'] },
 	hint: string | undefined,
 	units: UnitSystem,
 	weighed: Weighed
@@ -110,16 +114,22 @@ function partWords(
 	const wide = formatQuantity(wideMm, 'length', units);
 	const mark = markMm === undefined ? '' : formatQuantity(markMm, 'length', units);
 	const said = hint ? ` ${hint}` : '';
+	// a scale that is printed on the cup is read; without one its mark is measured over its floor
+	const filled = !own
+		? `filled to ${mark} in a straight cup ${wide} wide`
+		: own.graduated === 'none'
+			? `filled to ${mark} over the floor of ${own.name}`
+			: `filled to ${onScale(amount.volumeMl, own.graduated)} on the scale of ${own.name}, ${mark} over its floor`;
 	if (which === 'resin')
 		return plan.measuring === 'marks'
-			? `The mixing cup, filled to ${mark} in a straight cup ${wide} wide: ${weighed(amount.massG)}.${said}`
+			? `The mixing cup, ${filled}: ${weighed(amount.massG)}.${said}`
 			: `Into the mixing cup. ${ml} of it.${said}`;
 	if (plan.measuring === 'one-cup')
 		return which === 'B'
 			? `Into the mixing cup.${said}`
 			: `Onto B in the same cup: zero the scale first. ${ml} of it.${said}`;
 	if (plan.measuring === 'marks')
-		return `Its own cup, marked ${which}, filled to ${mark} in a straight cup ${wide} wide: ${weighed(amount.massG)}.${said}`;
+		return `Its own cup, marked ${which}, ${filled}: ${weighed(amount.massG)}.${said}`;
 	if (plan.measuring === 'two-cups')
 		return `Its own cup, marked ${which}; its own stick. ${ml} of it.${said}`;
 	if (markMm === undefined) return hint ?? '';

@@ -1,3 +1,4 @@
+import { cupVolumeMl } from '../../shelf';
 import { stockWarnings } from '../../shelf';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -85,6 +86,20 @@ describe('measuring by each school', () => {
 			expect(step(marks, part).markMm).toBeCloseTo(90_000 / (Math.PI * 25 ** 2), 9);
 			expect(said(marks, part)).toMatch(/filled to 45\.8 mm in a straight cup 50 mm wide/);
 		}
+	});
+	it('a mark is given for the maker’s own cup, tapered, and by its own scale', () => {
+		const own = { name: 'the tub', floorMm: 60, rimMm: 80, heightMm: 120, graduated: 'none' as const };
+		const marks: PourPlan = { ...plain, measuring: 'marks', markCup: own };
+		const { markMm, amount } = step(marks, 'measure-a');
+		expect(cupVolumeMl(own, markMm!)).toBeCloseTo(amount!.volumeMl, 9);
+		expect(said(marks, 'measure-a')).toMatch(/over the floor of the tub/);
+		expect(said({ ...marks, markCup: { ...own, graduated: 'floz' } }, 'measure-a')).toMatch(
+			/filled to 3\.04.fl.?oz on the scale of the tub/
+		);
+		// what does not go into it is marked in a straight cup, and says so
+		expect(said({ ...marks, markCup: { ...own, heightMm: 10 } }, 'measure-a')).toMatch(
+			/in a straight cup 50 mm wide/
+		);
 	});
 	it('marks of colours and of layers: every cup has a mark, in a cup that suits it', () => {
 		const swirl: PourPlan = { ...plain, measuring: 'marks', cups: [cup('green', 0.9), cup('white', 0.1)] };
