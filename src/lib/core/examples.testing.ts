@@ -96,8 +96,8 @@ const typedFor = (kind: MouldKind) =>
 		roomTempC: 23
 	});
 /** The cube's mould of a kind: what was typed and what came of it. */
-export const mouldOf = (kind: MouldKind) => {
-	const inputs = typedFor(kind);
+export const mouldOf = (kind: MouldKind, more: Partial<ReturnType<typeof typedFor>> = {}) => {
+	const inputs = { ...typedFor(kind), ...more };
 	return { inputs, plan: planMould(inputs, cube, { rubber: blue, thermoplastic: softening }) };
 };
 /** A fast white of 6 mm between silicone walls, everything at 23 °C. */

@@ -79,6 +79,9 @@ export const CLOSING_WORDS: Readonly<Record<Closing, string>> = {
 	nothing: 'nothing'
 };
 
+/** A band round so much of its height, mm (common practice, no source). */
+export const BAND_EVERY_MM = 40;
+
 /**
  * How a mould is closed for a pour, and what too little and too much of it does.
  * @example
@@ -89,7 +92,7 @@ export function closingWords(
 	heightMm: number,
 	bolts: number
 ): { how: string; little: string; much: string } {
-	const bands = Math.max(2, Math.ceil(heightMm / 40));
+	const bands = Math.max(2, Math.ceil(heightMm / BAND_EVERY_MM));
 	const soft = { little: 'Too loose gives flash.', much: 'Too tight squeezes the cavity out of shape.' };
 	switch (closing) {
 		case 'nothing':

@@ -1,5 +1,5 @@
 import type { WallKind } from '../cure/wall';
-import { closingWords } from './details';
+import { BAND_EVERY_MM, closingWords } from './details';
 import type { MouldInputs } from './inputs';
 import { MOULD_MODULES, USUAL_CLOSING } from './kinds';
 import type { MouldPlan } from './planned';
@@ -65,8 +65,13 @@ export function closingOf({ inputs, plan }: Made): ReturnType<typeof closingWord
 	const closing =
 		!inputs.closing || inputs.closing === 'usual'
 			? // moulds of the first kind knew no kinds
-				USUAL_CLOSING[inputs.kind ?? 'one-piece']
+				inputs.kind === 'jacket' && plan.jacket?.shell.kind === 'printed'
+				? 'bands'
+				: USUAL_CLOSING[inputs.kind ?? 'one-piece']
 			: inputs.closing;
+	// a printed support is held by three, whatever its height
+	if (closing === 'bands' && plan.jacket?.shell.kind === 'printed')
+		return closingWords('bands', 3 * BAND_EVERY_MM, 0);
 	const heightMm = plan.rigid?.outerMm.heightMm ?? plan.cavity?.heightMm ?? 60;
 	return closingWords(closing, heightMm, plan.jacket?.shell.bolts ?? 4);
 }

@@ -35,10 +35,14 @@
 			{@const s = plan.jacket.shell}
 			<tr><td>keys on the skin</td><td class="num">{plan.jacket.keys}</td><td>half round, ⌀ {mm(plan.jacket.keyMm)}</td></tr>
 			<tr
-				><td>shell, {s.kind === 'resin' ? 'thickened resin' : 'plaster bandage'}</td><td class="num">{s.parts}</td><td
+				><td>shell, {{ resin: 'thickened resin', plaster: 'plaster bandage', printed: 'printed, with a cover and a hole' }[s.kind]}</td><td
+					class="num">{s.parts}</td
+				><td
 					>{s.kind === 'resin'
 						? `${units.weighed(s.massG)} with its flanges`
-						: `${s.layers} layers, ${units.show(s.bandageMm2, 'area')} of bandage`}</td
+						: s.kind === 'printed'
+							? `${units.show(s.volumeMl, 'volume')} of print, held by three bands`
+							: `${s.layers} layers, ${units.show(s.bandageMm2, 'area')} of bandage`}</td
 				></tr>
 			{#if plan.jacket.recipe}
 				{@const r = plan.jacket.recipe}
@@ -54,7 +58,8 @@
 						>{units.weighed(plan.jacket.plaster.powderG)} of plaster into {units.weighed(plan.jacket.plaster.waterG)} of water</td
 					></tr
 				>{/if}
-			<tr><td>bolts and nuts</td><td class="num">{s.bolts}</td><td>flanges {mm(s.flangeLengthMm)} long together</td></tr>
+			{#if s.bolts > 0}<tr><td>bolts and nuts</td><td class="num">{s.bolts}</td><td>flanges {mm(s.flangeLengthMm)} long together</td></tr
+				>{/if}
 		{/if}
 		{#if plan.rigid}
 			<tr

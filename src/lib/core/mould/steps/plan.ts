@@ -31,7 +31,7 @@ export interface MakingPlan {
 	workingTimeS: number;
 	/** Jacket: parts of the shell and how long each sets. */
 	shell?: {
-		kind: 'resin' | 'plaster';
+		kind: 'resin' | 'plaster' | 'printed';
 		parts: number;
 		setS: number;
 		massEachG: number;

@@ -5,13 +5,17 @@ import { RUBBER_EXAMPLE } from '../example';
 import { CUP_LOSS, ROOM } from '../fields';
 import type { MouldModule } from '../module';
 import { drawJacket } from './draw';
-import { jacketInput, planJacket, SHELL_SET_S } from './jacket';
+import type { MouldInputs } from '../../inputs';
+import { jacketInput, planJacket, PRINTED_BANDS, SHELL_SET_S } from './jacket';
 import { planAsJacket } from './plan';
 import { jacketSteps } from './steps';
 import { jacketWords } from './words';
 
 /** Smaller than this, a block is less work, mm (common practice, no source). */
 const SMALL_MM = 70;
+
+/** Brushed and laid by hand; a printed support is poured into. */
+const laid = (m: Pick<MouldInputs, 'shellKind'>) => m.shellKind !== 'printed';
 
 /** A brushed skin of rubber in a rigid shell. */
 export const jacket: MouldModule = {
@@ -29,7 +33,8 @@ export const jacket: MouldModule = {
 			as: 'choice',
 			options: [
 				{ value: 'resin', label: 'thickened resin' },
-				{ value: 'plaster', label: 'plaster bandage' }
+				{ value: 'plaster', label: 'plaster bandage' },
+				{ value: 'printed', label: 'printed support' }
 			]
 		},
 		{ name: 'shellResinId', label: 'Resin of the shell', as: 'resin', when: (m) => m.shellKind === 'resin' },
@@ -48,9 +53,17 @@ export const jacket: MouldModule = {
 				inputs.areaMm2 !== undefined ? 'as typed' : areaFromFile ? 'from its 3D file' : 'from its outer sizes'
 		},
 		{ name: 'skinMm', label: 'Skin', as: 'quantity', quantity: 'length' },
-		{ name: 'coats', label: 'Coats', as: 'quantity', quantity: 'number', hint: () => 'the first one thin' },
+		{
+			name: 'coats',
+			label: 'Coats',
+			as: 'quantity',
+			quantity: 'number',
+			when: laid,
+			hint: () => 'the first one thin'
+		},
 		{
 			name: 'thickenerPercentOfB',
+			when: laid,
 			label: 'Thickener, of B',
 			as: 'quantity',
 			quantity: 'percent',
@@ -58,8 +71,8 @@ export const jacket: MouldModule = {
 		},
 		{ name: 'shellMm', label: 'Shell', as: 'quantity', quantity: 'length' },
 		{ name: 'shellParts', label: 'In parts', as: 'quantity', quantity: 'number' },
-		{ name: 'flangeMm', label: 'Flange', as: 'quantity', quantity: 'length' },
-		{ name: 'boltEveryMm', label: 'A bolt every', as: 'quantity', quantity: 'length' },
+		{ name: 'flangeMm', label: 'Flange', as: 'quantity', quantity: 'length', when: laid },
+		{ name: 'boltEveryMm', label: 'A bolt every', as: 'quantity', quantity: 'length', when: laid },
 		CUP_LOSS,
 		ROOM
 	],
@@ -82,7 +95,9 @@ export const jacket: MouldModule = {
 		...(plan.jacket?.shell.kind === 'resin' ? ['bulk' as const] : [])
 	],
 	opening: (_inputs, plan) =>
-		`Shell in ${plan.jacket!.shell.parts} parts with ${plan.jacket!.shell.bolts} bolts; the skin peels off like a glove.`,
+		plan.jacket!.shell.kind === 'printed'
+			? `${PRINTED_BANDS} bands off, the support apart; the skin peels off like a glove.`
+			: `Shell in ${plan.jacket!.shell.parts} parts with ${plan.jacket!.shell.bolts} bolts; the skin peels off like a glove.`,
 	judge(r, c) {
 		if (c.largest < SMALL_MM) r.care.push(`under ${SMALL_MM} mm a block is less work`);
 		if (yes(c.fragile)) r.good.push('brushed on: no weight on a fragile master');

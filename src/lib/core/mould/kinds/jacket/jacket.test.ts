@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { fillerRecord } from '../../../shelf';
 import { polyester, urethane } from '../../../shot/kinds/shots.testing';
+import { closingOf } from '../..';
+import { mouldOf } from '../../../examples.testing';
 import { plasterFor, shellRecipe } from './shellRecipe';
 import { tackS } from './tack';
 
@@ -48,5 +50,14 @@ describe('coats and shell of a jacket', () => {
 		const { powderG, waterG } = plasterFor(1000);
 		expect(powderG + waterG).toBeCloseTo(1700, 9);
 		expect(waterG / powderG).toBeCloseTo(0.6, 9);
+	});
+	it('a printed support is poured into through its hole: one pour of the whole skin, three bands, no bolts', () => {
+		const mould = mouldOf('jacket', { shellKind: 'printed' });
+		expect(mould.plan.pours).toHaveLength(1);
+		const brushed = mouldOf('jacket');
+		expect(mould.plan.rubber.massG / brushed.plan.rubber.massG).toBeCloseTo(1, 6);
+		expect(mould.plan.jacket!.shell).toMatchObject({ kind: 'printed', massG: 0, bolts: 0 });
+		expect(closingOf(mould).how).toMatch(/^3 bands/);
+		expect(mould.plan.readyInS).toBeLessThan(brushed.plan.readyInS);
 	});
 });

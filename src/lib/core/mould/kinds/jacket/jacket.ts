@@ -10,7 +10,9 @@ import { masterSizeInput, skinOfSizesMm2, type MasterSize } from '../../../maste
 const BANDAGE_LAYER_MM = 1;
 const BANDAGE_OVERLAP = 0.3;
 /** From laying a part of the shell until it may be lifted, s (common practice, no source). */
-export const SHELL_SET_S = { resin: 4 * 3600, plaster: 3600 } as const;
+export const SHELL_SET_S = { resin: 4 * 3600, plaster: 3600, printed: 0 } as const;
+/** Bands that hold a printed support together (common practice, no source). */
+export const PRINTED_BANDS = 3;
 /** Keys on the skin that the shell holds: one in so much area, mm² (common practice, no source). */
 const AREA_PER_KEY_MM2 = 5000;
 /** A half-round key of this diameter, mm. */
@@ -46,7 +48,7 @@ export const jacketInput = z.strictObject({
 		.min(0, 'It cannot be less than nothing.')
 		.max(30, 'Over 30 % of B: look at the sheet.')
 		.default(3),
-	shellKind: z.enum(['resin', 'plaster']).default('resin'),
+	shellKind: z.enum(['resin', 'plaster', 'printed']).default('resin'),
 	shellMm: mm('thickness of the shell', 100).default(6),
 	shellDensityGPerMl: z.number().positive().max(5).default(1.15),
 	shellParts: z
@@ -106,7 +108,8 @@ export interface JacketPlan {
 	/** Diameter of a half-round key, mm. */
 	keyMm: number;
 	shell: {
-		kind: 'resin' | 'plaster';
+		/** Laid of resin or of plaster, or a printed support with a cover and a hole. */
+		kind: 'resin' | 'plaster' | 'printed';
 		areaMm2: number;
 		/** With its flanges. */
 		volumeMl: number;
@@ -155,7 +158,10 @@ function jointLengthMm(m: MasterSize, growMm: number, parts: number): number {
  */
 export function planJacket(raw: JacketInput): JacketPlan {
 	const input = jacketInput.parse(raw);
-	const { rubber, skinMm, coats: count } = input;
+	const { rubber, skinMm } = input;
+	// a printed support stands round the master, and the rubber is poured into the gap in one go
+	const printed = input.shellKind === 'printed';
+	const count = printed ? 1 : input.coats;
 	if (skinMm <= PRINT_COAT_MM) {
 		throw new InputError(
 			['skinMm'],
@@ -170,7 +176,7 @@ export function planJacket(raw: JacketInput): JacketPlan {
 	const keysMl = (keys * (2 / 3) * Math.PI * (KEY_MM / 2) ** 3) / 1000;
 	let grownMm = 0;
 	const coats = Array.from({ length: count }, (_, i): Coat => {
-		const thicknessMm = i === 0 ? PRINT_COAT_MM : (skinMm - PRINT_COAT_MM) / (count - 1);
+		const thicknessMm = printed ? skinMm : i === 0 ? PRINT_COAT_MM : (skinMm - PRINT_COAT_MM) / (count - 1);
 		const volumeMl =
 			layerVolumeMl(areaMm2, grownMm + thicknessMm) -
 			layerVolumeMl(areaMm2, grownMm) +
@@ -179,7 +185,7 @@ export function planJacket(raw: JacketInput): JacketPlan {
 		const massG = volumeMl * (1 + input.lossPercent / 100) * rubber.densityGPerMl;
 		const a = massG / (1 + bPerA);
 		return {
-			name: i === 0 ? 'Print coat' : `Coat ${i + 1}`,
+			name: printed ? 'Through the hole' : i === 0 ? 'Print coat' : `Coat ${i + 1}`,
 			thicknessMm,
 			massG,
 			a: { massG: a },
@@ -225,11 +231,15 @@ export function planJacket(raw: JacketInput): JacketPlan {
 				result:
 					shell.kind === 'resin'
 						? `${digits(shell.massG)} g`
-						: `${digits(shell.bandageMm2 / 1e6, 2)} m² of bandage`
+						: shell.kind === 'printed'
+							? `${digits(shell.volumeMl)} ml of print, solid`
+							: `${digits(shell.bandageMm2 / 1e6, 2)} m² of bandage`
 			},
 			{
 				what: 'Ready in',
-				sum: `${count - 1} × ${formatTime(everyS)} between coats + cure ${formatTime(rubber.cureTimeS / heat)} + ${shell.parts} × ${formatTime(SHELL_SET_S[shell.kind])} for the shell`,
+				sum: printed
+					? `cure ${formatTime(rubber.cureTimeS / heat)}`
+					: `${count - 1} × ${formatTime(everyS)} between coats + cure ${formatTime(rubber.cureTimeS / heat)} + ${shell.parts} × ${formatTime(SHELL_SET_S[shell.kind])} for the shell`,
 				result: formatTime(readyInS),
 				source: `next coat ${input.recoatS === undefined ? 'at gel: working time and cure of its sheet, Flory’s gel point' : 'as its sheet says'}; shell times: common practice, no source`
 			}
@@ -254,17 +264,18 @@ function shellOf(input: z.output<typeof jacketInput>, outerAreaMm2: number): Jac
 	const volumeMl = layerVolumeMl(outerAreaMm2, input.shellMm) + flangesMl;
 	const layers = Math.max(2, Math.ceil(input.shellMm / BANDAGE_LAYER_MM - 1e-9));
 	const plaster = input.shellKind === 'plaster';
+	const printed = input.shellKind === 'printed';
 	const faceMm2 = outerAreaMm2 + 2 * flangeLengthMm * input.flangeMm;
 	return {
 		kind: input.shellKind,
 		areaMm2: outerAreaMm2,
 		volumeMl,
-		massG: plaster ? 0 : volumeMl * input.shellDensityGPerMl * (1 + input.lossPercent / 100),
+		massG: plaster || printed ? 0 : volumeMl * input.shellDensityGPerMl * (1 + input.lossPercent / 100),
 		bandageMm2: plaster ? faceMm2 * layers * (1 + BANDAGE_OVERLAP) : 0,
 		layers: plaster ? layers : 0,
 		faceMm2,
 		flangeLengthMm,
-		bolts: Math.max(3 * input.shellParts, Math.ceil(flangeLengthMm / input.boltEveryMm)),
+		bolts: printed ? 0 : Math.max(3 * input.shellParts, Math.ceil(flangeLengthMm / input.boltEveryMm)),
 		parts: input.shellParts
 	};
 }

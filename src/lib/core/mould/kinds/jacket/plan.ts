@@ -42,7 +42,7 @@ export function planAsJacket(
 		);
 	const reach = inputs.skinMm + inputs.shellMm + inputs.flangeMm;
 	const warnings =
-		record.use === 'brush-on' || inputs.thickenerPercentOfB > 0
+		record.use === 'brush-on' || inputs.thickenerPercentOfB > 0 || shell.kind === 'printed'
 			? plan.warnings
 			: [
 					...plan.warnings,

@@ -1,4 +1,5 @@
 import { cup, type CureRecord } from '../../../cure';
+import { PRINTED_BANDS } from './jacket';
 import type { ShellRecipe } from './shellRecipe';
 import { lookedOver, opened } from '../../steps/finish';
 import type { MakingPlan } from '../../steps/plan';
@@ -8,6 +9,7 @@ import { check, type MakingStep, type ShowQuantity } from '../../steps/step';
 
 /** Coats of rubber, then the shell in its parts. */
 export function jacketSteps(plan: MakingPlan, show: ShowQuantity): MakingStep[] {
+	if (plan.shell!.kind === 'printed') return inSupport(plan, show);
 	return [
 		...prepared(plan, fixDown(), false),
 		...plan.pours.flatMap((_, i) => pourSteps(plan, i, show, true)),
@@ -19,6 +21,23 @@ export function jacketSteps(plan: MakingPlan, show: ShowQuantity): MakingStep[] 
 		lookedOver(plan, show)
 	];
 }
+
+/** A printed support: it stands round the master, and the rubber is poured into the gap through its hole. */
+const inSupport = (plan: MakingPlan, show: ShowQuantity): MakingStep[] => [
+	...prepared(plan, fixDown(), false),
+	check(
+		'support',
+		'Close the support round the master',
+		`A fresh print inhibits some rubbers: washed, cured through and sealed, a trial patch first. Wax inside, the cover on, ${PRINTED_BANDS} bands round it, clay in the joint; the hole on top, its vents open.`,
+		'It is closed, and nothing can leak'
+	),
+	...plan.pours.flatMap((_, i) => pourSteps(plan, i, show)),
+	opened(
+		'Take the support off, and the skin',
+		`The ${PRINTED_BANDS} bands off, the parts one after another; peel the skin like a glove, dust it with talc.`
+	),
+	lookedOver(plan, show)
+];
 
 /** A laying resin as they usually are, where the shell's own is not on record (a default of ours). */
 const LAYING_RESIN: CureRecord = { potLifeS: 900, demouldS: 10_800, character: 'quick' };
