@@ -166,7 +166,7 @@ export function layerShot(of: Layered, inputs: Inputs, context: ShotContext): Pl
 			// a layer without colour is as quick as its sheet says, whatever lies on it
 			const recipeId = layer.tinted ? layer.recipeId || inputs.recipeId : '';
 			const { mixed, clock, fillerMix } = cupOf(
-				layer.volumeMl * copies,
+				Math.max(layer.volumeMl * copies, layer.leastMl ?? 0),
 				layer.fillers,
 				inputs,
 				lengthened(context, recipeId)
@@ -209,8 +209,9 @@ export function layerShot(of: Layered, inputs: Inputs, context: ShotContext): Pl
 			potLifeLowS: potLifeBand.lowS
 		});
 		const cupDiameterMm = squareCupDiameterMm(Math.max(mixed.a.volumeMl, mixed.b.volumeMl));
-		const allMl = copies * one.layers.reduce((sum, l) => sum + l.volumeMl, 0);
-		const pouredMl = allMl / (1 + inputs.lossPercent / 100);
+		const allMl = cups.reduce((sum, c) => sum + c.mixed.total.volumeMl, 0);
+		const pouredMl =
+			(copies * one.layers.reduce((sum, l) => sum + l.volumeMl, 0)) / (1 + inputs.lossPercent / 100);
 		return {
 			copies,
 			pouredMl,

@@ -15,6 +15,8 @@ export interface LayerSpec {
 	levelMm?: number;
 	setsIn?: string[];
 	sags?: boolean;
+	/** Its cup holds at least so much, for all copies together: less cannot be weighed, ml. */
+	leastMl?: number;
 	/** Brushed: how long spreading it takes, s. */
 	layS?: number;
 }

@@ -56,3 +56,26 @@ describe('metal cold casts', () => {
 		).toThrow(/So much powder takes/);
 	});
 });
+
+it('the smallest cup that the scale weighs decides: half a step over A and over B, against the tolerance', () => {
+	const of = (scaleResolutionG: number) =>
+		planShot(inputs({ kind: 'cold', fillerId: 'f', fillerPercent: 60, faceMm: 1, areaMm2: 6000 }), {
+			...context,
+			filler: bronze,
+			settings: { ...context.settings, scaleResolutionG }
+		}).shot;
+	const fine = of(0.01).batches[0]!;
+	expect(of(0.01).warnings.map((w) => w.code)).not.toContain('smallest-cup');
+	// far too coarse: nobody mixes five times too much, it is said instead
+	expect(of(1).warnings.find((w) => w.code === 'smallest-cup')!.severity).toBe('harm');
+	expect(of(1).batches[0]!.layers![0]!.a.massG).toBeCloseTo(fine.layers![0]!.a.massG, 9);
+	const coarse = of(0.1).batches[0]!;
+	expect(of(0.1).warnings.map((w) => w.code)).toContain('smallest-cup');
+	const [a, b] = [coarse.layers![0]!.a.massG, coarse.layers![0]!.b.massG];
+	// 100 · 0.05 g · (1/A + 1/B) is the tolerance of 2 % (by hand)
+	expect(5 * (1 / a + 1 / b)).toBeCloseTo(2, 6);
+	expect(a).toBeGreaterThan(fine.layers![0]!.a.massG);
+	// what is poured stays; what is over is lost
+	expect(coarse.pouredMl).toBeCloseTo(fine.pouredMl, 9);
+	expect(coarse.lossMl).toBeGreaterThan(fine.lossMl);
+});

@@ -2,6 +2,7 @@ import { mixedDensityGPerMl, viscosityOf } from '../../../shelf/resin';
 import { settlingMm } from '../../../shelf/filler';
 import { digits } from '../../../units';
 import { InputError, type Warning, type WorkingLine } from '../../../working';
+import { RATIO_TOLERANCE_PERCENT } from '../../../mix/weighingError';
 import { cupOf, fillersOf, insertsMl } from '../../amounts';
 import { copyBalance } from '../filled/filled';
 import type { Inputs } from '../../inputs';
@@ -49,8 +50,10 @@ export function planCold(inputs: Inputs, context: ShotContext): PlannedStack {
 			tinted: true
 		}
 	];
-	const timed = timeLayers(specs, inputs, context);
 	const face = cupOf(faceMl, specs[0]!.fillers, inputs, context).mixed;
+	const least = smallestCup(face, faceMl, context);
+	if (least) specs[0]!.leastMl = least.volumeMl;
+	const timed = timeLayers(specs, inputs, context);
 	const density = mixedDensityGPerMl(context.resin);
 	const sinkMm = filler.grainMm
 		? settlingMm(
@@ -87,12 +90,51 @@ export function planCold(inputs: Inputs, context: ShotContext): PlannedStack {
 					result: `${digits(backingMl)} ml`
 				}
 			],
-			warnings: [...rollsDust(dustG), ...coldWarnings(sinkMm, inputs.faceMm, Boolean(inputs.recipeId))]
+			warnings: [
+				...(least ? [least.warning(inputs)] : []),
+				...rollsDust(dustG),
+				...coldWarnings(sinkMm, inputs.faceMm, Boolean(inputs.recipeId))
+			]
 		},
 		inputs,
 		context
 	);
 	return { ...planned, dust: { name: filler.name, massG: dustG } };
+}
+
+/** More than so many times what is needed is not mixed for the sake of a scale (a default of ours). */
+const MOST_OVER = 3;
+
+/**
+ * Where the face is too little for the scale, the smallest cup that it weighs within the resin's tolerance: the error of
+ * a ratio goes with one over the mass.
+ */
+function smallestCup(
+	face: ReturnType<typeof cupOf>['mixed'],
+	faceMl: number,
+	{ resin, settings }: ShotContext
+): { volumeMl: number; warning: (inputs: Inputs) => Warning } | undefined {
+	const tolerance = resin.ratioTolerancePercent ?? RATIO_TOLERANCE_PERCENT;
+	const times = face.ratioErrorPercent / tolerance;
+	if (!(times > 1)) return undefined;
+	if (times > MOST_OVER)
+		return {
+			volumeMl: 0,
+			warning: ({ copies }) => ({
+				code: 'smallest-cup',
+				severity: 'harm',
+				message: `The face takes ${digits(face.total.massG * copies)} g, and a scale of ${digits(settings.scaleResolutionG)} g weighs no cup under ${digits(face.total.massG * times)} g within ${digits(tolerance)} %.`,
+				action: 'A finer scale, more copies at once, or the simple school: dust, and one pour.'
+			})
+		};
+	return {
+		volumeMl: faceMl * times,
+		warning: ({ copies }) => ({
+			code: 'smallest-cup',
+			message: `The face takes ${digits(face.total.massG * copies)} g, and a scale of ${digits(settings.scaleResolutionG)} g weighs no cup under ${digits(face.total.massG * times)} g within ${digits(tolerance)} %: at least that is mixed.`,
+			action: 'What is over fills a spare mould; a finer scale, or more copies at once, wastes less.'
+		})
+	};
 }
 
 function powderOf(inputs: Inputs, { filler }: ShotContext): ShotFiller {
