@@ -74,9 +74,8 @@ export const handle: Handle = async ({ event, resolve }) => {
 		? WORKSHOP_DEFAULTS
 		: (await readSettings()).settings;
 	const response = await resolve(event, {
-		// The typeface comes with the page: words that change their width afterwards move all below them. Scripts are found
-		// by their imports: half a hundred named ahead are asked for in one task, and the page stands still meanwhile.
-		preload: ({ type, path }) => type === 'css' || (type === 'font' && path.includes('next-latin-wght')),
+		// the typeface comes with the page: words that change their width afterwards move all below them
+		preload: ({ type, path }) => type !== 'font' || path.includes('next-latin-wght'),
 		transformPageChunk: ({ html }) => html.replace('%theme%', event.locals.theme)
 	});
 	response.headers.set('x-content-type-options', 'nosniff');

@@ -87,6 +87,7 @@ for (const { who, ask, figure } of CASES)
 		await page.goto('/');
 		await one.press('link', 'What do I mix?');
 		await expect(heading(page)).toHaveText('What do I mix?');
+		await expect(page.locator('fieldset.waking:enabled')).toBeAttached();
 		await ask(one);
 		await expect(page.locator('aside').getByText(figure).first()).toBeVisible();
 		await expect(page.locator('aside').getByText('Pot life').first()).toBeVisible();
