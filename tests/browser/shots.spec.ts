@@ -104,7 +104,8 @@ test('a shell that is filled is poured layer by layer, filled, and goes into the
 		await page.waitForTimeout(380);
 	}
 	for (const step of [
-		'Set in what goes inside',
+		// what it hangs by goes into the last layer while it is wet
+		'Set in: hook',
 		'Layer 1 of 2: measure B',
 		'Roll layer 1',
 		'Layer 2 of 2: measure A',

@@ -47,13 +47,14 @@
 	<WetAnswer wet={plan.wet} />
 {:else if plan.jacket}
 	<table class="bench">
-		<thead><tr><th>Coat</th><th class="num">A</th><th class="num">B</th><th class="num">into B first</th></tr></thead>
+		<thead><tr><th>Coat</th><th class="num">A</th><th class="num">B</th></tr></thead>
 		<tbody>
 			{#each plan.pours as p (p.name)}
 				<tr
-					><td>{p.name}</td><td class="num font-bold">{units.weighed(p.a!.massG)}</td><td class="num font-bold"
-						>{units.weighed(p.b!.massG)}</td
-					><td class="num">{p.thickenerG ? units.weighed(p.thickenerG) : '–'}</td></tr>
+					><td
+						>{p.name}{#if p.thickenerG}<span class="soft block text-[0.93rem]">{units.weighed(p.thickenerG)} of thickener into B first</span
+							>{/if}</td
+					><td class="num font-bold">{units.weighed(p.a!.massG)}</td><td class="num font-bold">{units.weighed(p.b!.massG)}</td></tr>
 			{/each}
 		</tbody>
 	</table>
