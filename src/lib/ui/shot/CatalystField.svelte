@@ -25,20 +25,17 @@
 		{error}
 		inForce={recordPercent}
 		hint="by weight; its record says {digits(recordPercent ?? 0)} %" />
-	{#if proposed}
-		<p class="soft -mt-1 mb-1 text-[0.93rem]">
-			{#if proposed.percent === null}
-				For {units.show(proposed.massG, 'mass')}, {units.show(proposed.thickestMm, 'length')} thick, none from 1 to 2 % fits: in thinner layers.
-			{:else}
-				For {units.show(proposed.massG, 'mass')}, {units.show(proposed.thickestMm, 'length')} thick, in this room: {digits(
-					proposed.percent
-				)} %.
-				{#if inForce === undefined || Math.abs(inForce - proposed.percent) > 0.04}<button
-						type="button"
-						class="plain min-h-[1.6rem] cursor-pointer"
-						onclick={() => (value = proposed.percent!)}>Take {digits(proposed.percent)} %</button
-					>{/if}
-			{/if}
-		</p>
-	{/if}
+	<!-- its place is kept while it is worked out: nothing below it moves -->
+	<p class="soft -mt-1 mb-1 min-h-[4.4rem] text-[0.93rem]">
+		{#if proposed?.percent === null}
+			For {units.show(proposed.massG, 'mass')}, {units.show(proposed.thickestMm, 'length')} thick, none from 1 to 2 % fits: in thinner layers.
+		{:else if proposed}
+			For {units.show(proposed.massG, 'mass')}, {units.show(proposed.thickestMm, 'length')} thick, in this room: {digits(proposed.percent)} %.
+			{#if inForce === undefined || Math.abs(inForce - proposed.percent) > 0.04}<button
+					type="button"
+					class="min-h-[1.6rem] cursor-pointer font-semibold text-(--work) underline"
+					onclick={() => (value = proposed.percent!)}>Take {digits(proposed.percent)} %</button
+				>{/if}
+		{/if}
+	</p>
 </div>
