@@ -2,13 +2,13 @@ import { cup } from '../../../cure';
 import { mix } from '../../../mix/mix';
 import type { FillerRecord } from '../../../shelf/filler';
 import { cureOf, mixable, type ResinRecord } from '../../../shelf/resin';
+import { SPREAD_MM2_PER_S } from '../../../shot/kinds/brushed/stands';
 import { scooped } from '../../../shot/scoops';
 import { WATER_PER_PLASTER } from '../../../shot/kinds/filled/fills';
 import { InputError } from '../../../working';
 
-/** A portion is mixed for so long, and spread at so much a second by one pair of hands (defaults of ours). */
+/** A portion is mixed for so long, s (a default of ours). */
 const MIX_S = 90;
-const SPREAD_MM2_PER_S = 500;
 /** Of its pot life a portion is used up within this, as everywhere. */
 const USABLE = 0.8;
 /** What one hand holds and another scrapes out, g (a default of ours). */
