@@ -184,7 +184,7 @@ export function layerShot(of: Layered, inputs: Inputs, context: ShotContext): Pl
 				...(layer.sags ? { sags: true } : {}),
 				way: layer.way,
 				...(layer.turns === undefined ? {} : { turns: layer.turns }),
-				...(layer.layS === undefined ? {} : { layS: layer.layS * copies }),
+				...(layer.layS === undefined ? {} : { layS: layer.layS }),
 				...(layer.levelMm === undefined ? {} : { levelMm: layer.levelMm }),
 				...(layer.setsIn?.length ? { setsIn: layer.setsIn } : {}),
 				...(mixed.fillers.length

@@ -2,7 +2,7 @@ import { MOULD_WORDS } from '../../mould/kinds/words';
 import type { MouldKind } from '../../mould/kinds/names';
 import { formatQuantity, formatWeighed, type UnitSystem } from '../../units';
 import type { PourPlan } from '../../plan/pourPlan';
-import { mouldNames, type BenchStep } from './step';
+import { isWalled, mouldNames, type BenchStep } from './step';
 
 /** Everything before a part is opened: mould clean, coated, closed, things set in, spare moulds, air, stirring. */
 export function beforeSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
@@ -25,10 +25,6 @@ export function beforeSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
 		}
 	];
 }
-
-/** A wall that is built up: what is set in goes into its last layer. */
-const isWalled = (plan: PourPlan) =>
-	plan.layers !== undefined && plan.layers.every((l) => (l.way ?? 'roll') !== 'flat');
 
 function lookStep(plan: PourPlan): BenchStep {
 	const kinds = kindsOf(plan);

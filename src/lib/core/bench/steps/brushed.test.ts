@@ -54,6 +54,24 @@ describe('brushed at the bench', () => {
 		expect([...at].sort((a, b) => a - b)).toEqual(at);
 		expect(ids).not.toContain('inserts');
 	});
+	it('what is set into a cold cast goes into the empty mould, once: its backing is no wall', () => {
+		const bronze = {
+			id: 'm',
+			name: 'Bronze',
+			family: 'metal powder' as const,
+			densityGPerMl: 8.7,
+			bulkDensityGPerMl: 3.4,
+			note: ''
+		};
+		const cold = castAnswer({ ...asked, kind: 'cold', fillers: [bronze], fillerId: 'm', fillerPercent: 60 });
+		expect(cold.steps.filter((s) => s.id === 'inserts' || s.id.startsWith('set-')).map((s) => s.id)).toEqual([
+			'inserts'
+		]);
+	});
+	it('pairs of hands spread side by side: two copies take no longer than one', () => {
+		const two = castAnswer({ ...asked, copies: 2, hands: 2, mould: { count: 2 } });
+		expect(two.plans[0]!.layers![0]!.layS).toBeCloseTo(180, 6);
+	});
 	it('says the time that spreading gains: gel of the thin coat less the pot life of its cup', () => {
 		const { detail } = steps.find((s) => s.id === 'pour-0')!;
 		expect(detail).toMatch(/In its cup it is too thick after .* spread out it works until about .* more\./);

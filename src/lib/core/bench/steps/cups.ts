@@ -66,9 +66,6 @@ const readStep = (): BenchStep => ({
 	cautions: []
 });
 
-const inOrder = (plan: PourPlan, i: number) =>
-	plan.colourSchool === 'all-at-once' ? plan.cups!.length : i + 1;
-
 function combineStep(plan: PourPlan, cup: ColourCup, i: number, step: BenchStep): BenchStep {
 	const atOnce = plan.colourSchool === 'all-at-once';
 	return {
@@ -84,7 +81,7 @@ function combineStep(plan: PourPlan, cup: ColourCup, i: number, step: BenchStep)
 
 function mixStep(plan: PourPlan, cup: ColourCup, i: number): BenchStep {
 	const mixS = mixOneCupS(plan) ?? 45;
-	const before = plan.colourSchool === 'all-at-once' ? betweenCupsS(plan) * inOrder(plan, i) : 0;
+	const before = plan.colourSchool === 'all-at-once' ? betweenCupsS(plan) * plan.cups!.length : 0;
 	return {
 		id: layerStep('mix', i),
 		kind: 'timed',

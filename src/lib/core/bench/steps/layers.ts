@@ -4,7 +4,7 @@ import { type PourPlan } from '../../plan/pourPlan';
 import { mixOneCupS } from '../../plan/marks';
 import { measureSteps } from './measure';
 import { layerStep } from './ids';
-import { mouldNames, sentence, type BenchStep } from './step';
+import { isWalled, mouldNames, sentence, type BenchStep } from './step';
 
 type Layer = NonNullable<PourPlan['layers']>[number];
 
@@ -153,7 +153,7 @@ function waitSteps(plan: PourPlan, below: Layer, index: number, units: UnitSyste
 	];
 }
 
-/** Spread, and with the last coat what the piece is to hang or stand by. */
+/** Spread by hand, for as long as its area takes. */
 function brushSteps(plan: PourPlan, layer: Layer, i: number): BenchStep[] {
 	return [
 		{
@@ -161,7 +161,7 @@ function brushSteps(plan: PourPlan, layer: Layer, i: number): BenchStep[] {
 			kind: 'dry',
 			layer: i,
 			title: `Brush coat ${i + 1}`,
-			detail: `${sentence(layer.serves)}. Where it slides it wants more thickener: stir it into what is still in the cup, and note it.`,
+			detail: `${sentence(layer.serves)}. Where it slides it wants more thickener: work it in, and note it.`,
 			action: 'It is laid',
 			waitS: layer.layS!,
 			sinceStep: layerStep('pour', i),
@@ -172,7 +172,7 @@ function brushSteps(plan: PourPlan, layer: Layer, i: number): BenchStep[] {
 
 /** Hooks, plates, wire: into the last layer while it is wet, of brushed and of hollow casts alike. */
 function setInLast(plan: PourPlan, i: number): BenchStep[] {
-	if (!plan.inserts?.length || i !== plan.layers!.length - 1) return [];
+	if (!plan.inserts?.length || !isWalled(plan) || i !== plan.layers!.length - 1) return [];
 	return [
 		{
 			id: layerStep('set', i),
