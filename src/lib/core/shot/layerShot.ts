@@ -137,10 +137,14 @@ const laidLate = (of: Layered, layers: readonly TimedLayer[], lateS: number): La
 	run: { ...of.run, demouldS: of.run.demouldS + lateS, flexibleS: of.run.flexibleS + lateS }
 });
 
+/** Copies that are laid side by side, from one cup. */
+export const copiesTogether = (inputs: Inputs, context: ShotContext): number =>
+	Math.min(inputs.copies, context.cavities ?? inputs.mouldIds.length, inputs.hands ?? 1);
+
 /** Every cup of a shot that is built up in layers, for all copies that are worked on at once. */
 export function layerShot(of: Layered, inputs: Inputs, context: ShotContext): PlannedStack {
 	const { marginPercent, scaleResolutionG } = context.settings;
-	const together = Math.min(inputs.copies, context.cavities ?? inputs.mouldIds.length, inputs.hands ?? 1);
+	const together = copiesTogether(inputs, context);
 	const hands = handsOn(of.layers, {
 		mixS: inputs.mixS,
 		pourS: inputs.pourS,

@@ -79,3 +79,21 @@ it('the smallest cup that the scale weighs decides: half a step over A and over 
 	expect(coarse.pouredMl).toBeCloseTo(fine.pouredMl, 9);
 	expect(coarse.lossMl).toBeGreaterThan(fine.lossMl);
 });
+
+it('copies that are laid together share a cup: three are weighed where one is not', () => {
+	const of = (copies: number) =>
+		planShot(
+			inputs({
+				kind: 'cold',
+				fillerId: 'f',
+				fillerPercent: 60,
+				faceMm: 1,
+				areaMm2: 6000,
+				copies,
+				hands: copies
+			}),
+			{ ...context, filler: bronze, cavities: 3, settings: { ...context.settings, scaleResolutionG: 0.1 } }
+		).shot.warnings.map((w) => w.code);
+	expect(of(1)).toContain('smallest-cup');
+	expect(of(3)).not.toContain('smallest-cup');
+});

@@ -7,7 +7,7 @@ import { cupOf, fillersOf, insertsMl } from '../../amounts';
 import { copyBalance } from '../filled/filled';
 import type { Inputs } from '../../inputs';
 import type { ShotContext, ShotFiller } from '../../planned';
-import { layerShot, timeLayers, type PlannedStack } from '../../layerShot';
+import { copiesTogether, layerShot, timeLayers, type PlannedStack } from '../../layerShot';
 import type { LayerSpec } from '../../layerSpec';
 import { skinFor } from '../rotocast/plan';
 import { DUST_G_PER_M2 } from './dust';
@@ -51,7 +51,7 @@ export function planCold(inputs: Inputs, context: ShotContext): PlannedStack {
 		}
 	];
 	const face = cupOf(faceMl, specs[0]!.fillers, inputs, context).mixed;
-	const least = smallestCup(face, faceMl, context);
+	const least = smallestCup(face, faceMl, copiesTogether(inputs, context), context);
 	if (least) specs[0]!.leastMl = least.volumeMl;
 	const timed = timeLayers(specs, inputs, context);
 	const density = mixedDensityGPerMl(context.resin);
@@ -91,7 +91,7 @@ export function planCold(inputs: Inputs, context: ShotContext): PlannedStack {
 				}
 			],
 			warnings: [
-				...(least ? [least.warning(inputs)] : []),
+				...(least ? [least.warning] : []),
 				...rollsDust(dustG),
 				...coldWarnings(sinkMm, inputs.faceMm, Boolean(inputs.recipeId))
 			]
@@ -112,28 +112,30 @@ const MOST_OVER = 3;
 function smallestCup(
 	face: ReturnType<typeof cupOf>['mixed'],
 	faceMl: number,
+	together: number,
 	{ resin, settings }: ShotContext
-): { volumeMl: number; warning: (inputs: Inputs) => Warning } | undefined {
+): { volumeMl: number; warning: Warning } | undefined {
 	const tolerance = resin.ratioTolerancePercent ?? RATIO_TOLERANCE_PERCENT;
 	const times = face.ratioErrorPercent / tolerance;
-	if (!(times > 1)) return undefined;
-	if (times > MOST_OVER)
+	if (!(times > together)) return undefined;
+	const takes = `The face takes ${digits(face.total.massG * together)} g, and a scale of ${digits(settings.scaleResolutionG)} g weighs no cup under ${digits(face.total.massG * times)} g within ${digits(tolerance)} %`;
+	if (times > MOST_OVER * together)
 		return {
 			volumeMl: 0,
-			warning: ({ copies }) => ({
+			warning: {
 				code: 'smallest-cup',
 				severity: 'harm',
-				message: `The face takes ${digits(face.total.massG * copies)} g, and a scale of ${digits(settings.scaleResolutionG)} g weighs no cup under ${digits(face.total.massG * times)} g within ${digits(tolerance)} %.`,
+				message: `${takes}.`,
 				action: 'A finer scale, more copies at once, or the simple school: dust, and one pour.'
-			})
+			}
 		};
 	return {
 		volumeMl: faceMl * times,
-		warning: ({ copies }) => ({
+		warning: {
 			code: 'smallest-cup',
-			message: `The face takes ${digits(face.total.massG * copies)} g, and a scale of ${digits(settings.scaleResolutionG)} g weighs no cup under ${digits(face.total.massG * times)} g within ${digits(tolerance)} %: at least that is mixed.`,
+			message: `${takes}: at least that is mixed.`,
 			action: 'What is over fills a spare mould; a finer scale, or more copies at once, wastes less.'
-		})
+		}
 	};
 }
 
