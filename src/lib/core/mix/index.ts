@@ -8,4 +8,5 @@ export { correctPour, type Correction } from './correctPour';
 export { correctPourInput } from './correctPourInput';
 export { fillerInput, mix, mixInput, mixResinInput, type Amount, type MixInput, type MixResult } from './mix';
 export { MEASURING, MEASURING_SCHOOLS, type Measuring } from './measuring';
+export { plasterParts, WATER_PER_PLASTER, type PlasterParts } from './plaster';
 export { mixCalculation, correctPourCalculation } from './calculations';

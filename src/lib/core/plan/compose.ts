@@ -1,4 +1,4 @@
-import { RATIO_TOLERANCE_PERCENT } from '../mix';
+import { RATIO_TOLERANCE_PERCENT, WATER_PER_PLASTER } from '../mix';
 import type { TimeBand } from '../cure/bands';
 import type { CureRecord } from '../cure/record';
 import type { Sections } from '../cure/sections';
@@ -18,7 +18,6 @@ import {
 import {
 	FILLS,
 	lengthenedResin,
-	WATER_PER_PLASTER,
 	withShare,
 	type CopyBalance,
 	type PlannedShot,

@@ -33,7 +33,7 @@ export { RECOAT_SCHOOLS, TURNS_WANTED } from './kinds/rotocast/schools';
 export { LAYER_SCHOOLS, PLACE_KEYS } from './kinds/rotocast/places';
 export type { LayerRow } from './kinds/rotocast/layerRow';
 export { copyBalance, copyInput, type CopyBalance } from './kinds/filled/filled';
-export { FILL_KINDS, FILLS, WATER_PER_PLASTER, type Fill } from './kinds/filled/fills';
+export { FILL_KINDS, FILLS, type Fill } from './kinds/filled/fills';
 export { insertInput, type Insert } from './kinds/filled/insert';
 export { INSERT_MATERIALS, INSERT_WAYS, type InsertMaterial } from './kinds/filled/materials';
 export { settleInsert } from './kinds/filled/settleInsert';

@@ -6,7 +6,8 @@ import type { Inputs, ShotInputs } from '../inputs';
 import { RECOAT_SCHOOLS } from './rotocast/schools';
 import { LEVEL_COAT_MM, STANDS } from './brushed/stands';
 import { DUST_G_PER_M2 } from './cold/dust';
-import { FILL_KINDS, FILLS, WATER_PER_PLASTER } from './filled/fills';
+import { WATER_PER_PLASTER } from '../../mix/plaster';
+import { FILL_KINDS, FILLS } from './filled/fills';
 
 /** What stands beside a field and at it, by what is typed and what is known of the master. */
 export interface CastFieldContext {

@@ -3,7 +3,7 @@ import { fillerRecord } from '../../../shelf';
 import { polyester, urethane } from '../../../shot/kinds/shots.testing';
 import { closingOf } from '../..';
 import { mouldOf } from '../../../examples.testing';
-import { plasterFor, shellRecipe } from './shellRecipe';
+import { shellRecipe } from './shellRecipe';
 import { tackS } from './tack';
 
 const fluff = fillerRecord.parse({
@@ -45,11 +45,6 @@ describe('coats and shell of a jacket', () => {
 			/try it in a small cup/
 		);
 		expect(() => shellRecipe(of, { ...urethane, potLifeS: 40 }, fluff, 21)).toThrow(/too quick for a shell/);
-	});
-	it('laid plaster: powder and water make the shell’s weight, six of water to ten of powder', () => {
-		const { powderG, waterG } = plasterFor(1000);
-		expect(powderG + waterG).toBeCloseTo(1700, 9);
-		expect(waterG / powderG).toBeCloseTo(0.6, 9);
 	});
 	it('a printed support is poured into through its hole: one pour of the whole skin, three bands, no bolts', () => {
 		const mould = mouldOf('jacket', { shellKind: 'printed' });

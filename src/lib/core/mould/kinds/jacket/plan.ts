@@ -1,10 +1,11 @@
 import type { MasterRecord } from '../../../master/master';
+import { plasterParts } from '../../../mix';
 import { rubberForBlock } from '../../../shelf/rubber';
 import { base } from '../../boxing';
 import { NO_RUBBER, type MouldInputs } from '../../inputs';
 import { sizeOf, wanted, type MouldMaterials, type MouldPlan } from '../../planned';
 import { planJacket } from './jacket';
-import { plasterFor, shellRecipe } from './shellRecipe';
+import { shellRecipe } from './shellRecipe';
 
 /** Coats and shell round a master, by its skin. @throws InputError when no rubber is chosen */
 export function planAsJacket(
@@ -89,7 +90,7 @@ export function planAsJacket(
 			thickenerG,
 			coats,
 			...(recipe ? { recipe } : {}),
-			...(shell.kind === 'plaster' ? { plaster: plasterFor(shell.volumeMl) } : {})
+			...(shell.kind === 'plaster' ? { plaster: plasterParts(shell.volumeMl) } : {})
 		}
 	};
 }

@@ -4,7 +4,6 @@ import type { FillerRecord } from '../../../shelf/filler';
 import { cureOf, mixable, type ResinRecord } from '../../../shelf/resin';
 import { SPREAD_MM2_PER_S } from '../../../shot/kinds/brushed/stands';
 import { scooped } from '../../../shot/scoops';
-import { WATER_PER_PLASTER } from '../../../shot/kinds/filled/fills';
 import { InputError } from '../../../working';
 
 /** A portion is mixed for so long, s (a default of ours). */
@@ -107,20 +106,4 @@ export function shellRecipe(
 		['shellResinId'],
 		`${resin.name} is too quick for a shell: even in ${MOST_PORTIONS} portions a part it is set before one is spread. Take a slower one.`
 	);
-}
-
-/** Set plaster of so much water weighs this, g/ml (from memory: 1.7 wet, as the fillings of hollow casts). */
-const PLASTER_G_PER_ML = 1.7;
-
-/**
- * Powder and water for a shell of laid plaster, g.
- * @example
- * plasterFor(1000); // { powderG: 1062.5, waterG: 637.5 }
- */
-export function plasterFor(volumeMl: number): { powderG: number; waterG: number } {
-	const massG = volumeMl * PLASTER_G_PER_ML;
-	return {
-		powderG: massG / (1 + WATER_PER_PLASTER),
-		waterG: (massG * WATER_PER_PLASTER) / (1 + WATER_PER_PLASTER)
-	};
 }

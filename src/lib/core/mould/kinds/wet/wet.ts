@@ -1,5 +1,7 @@
 import { z } from 'zod';
+import { plasterParts, WATER_PER_PLASTER } from '../../../mix/plaster';
 import { masterSizeInput } from '../../../master/sizes';
+import { CASTABLE_USUAL } from '../../../shelf/castable';
 import { digits, formatTime } from '../../../units';
 import { InputError, type Warning, type WorkingLine } from '../../../working';
 import { cavityVolumeMl, type Cavity } from '../../block';
@@ -14,10 +16,6 @@ const TIN_WATER_C = 20;
 const HALVING_C = 20;
 /** Wetting and stirring the powder without lumps, s (common practice, no source). */
 export const WET_STIR_S = 60;
-/** Hemihydrate plaster and water, g/ml: the slurry has the volume of both (from memory; 2.76 for the mineral). */
-const PLASTER_G_PER_ML = 2.76;
-/** Casting wax, solid, g/ml (from memory). */
-const WAX_G_PER_ML = 0.92;
 
 const seconds = (what: string, example: string) =>
 	z
@@ -57,7 +55,7 @@ export const wetFields = {
 		.number({ error: 'Type the water to one of plaster by weight, such as 0.6.' })
 		.min(0.2, 'Under 0.2 it does not stir: check the ratio.')
 		.max(2, 'Over 2 it does not set hard: check the ratio.')
-		.default(0.6)
+		.default(WATER_PER_PLASTER)
 };
 
 /** A wet, short-lived mould round a master in a box or a tube. */
@@ -135,9 +133,8 @@ export function planWet(raw: WetInput): WetPlan {
 
 /** What one cast takes: plaster with its water, or wax. */
 function castOf({ masterVolumeMl: volumeMl, wetCast, waterPerPlaster }: z.output<typeof wetInput>) {
-	if (wetCast === 'wax') return { volumeMl, massG: volumeMl * WAX_G_PER_ML };
-	const powderG = volumeMl / (1 / PLASTER_G_PER_ML + waterPerPlaster);
-	const waterG = powderG * waterPerPlaster;
+	if (wetCast === 'wax') return { volumeMl, massG: volumeMl * CASTABLE_USUAL.wax.densityGPerMl };
+	const { powderG, waterG } = plasterParts(volumeMl, waterPerPlaster);
 	return { volumeMl, massG: powderG + waterG, powderG, waterG };
 }
 

@@ -8,8 +8,5 @@ export const FILLS = {
 export type Fill = keyof typeof FILLS;
 export const FILL_KINDS = Object.keys(FILLS) as [Fill, ...Fill[]];
 
-/** Water to one of plaster by weight unless its bag says otherwise (common practice, no source). */
-export const WATER_PER_PLASTER = 0.6;
-
 /** Density of a foam before it rises, g/ml (from memory). */
 export const FOAM_LIQUID_G_PER_ML = 1.1;
