@@ -7,11 +7,13 @@ import type { Mesh } from './mesh';
 import { MOULD_MODULES, mouldInputs, planMould, type MakingPlan, type MouldKind } from './mould';
 import { mouldFigures, type PlanRecords, type ShotToPour, type SizingQuestion } from './plan';
 import { INSPECTION_DEFAULTS, vesselRecord } from './pressurePot';
+import { castableInputs, planCastable, type CastableRecords } from './castable';
 import { resinThing } from './compatibility';
 import { planShot } from './shot';
 import { context, inputs as typedShot, urethane } from './shot/kinds/shots.testing';
 import { WORKSHOP_DEFAULTS } from './workshop';
 import {
+	castableRecord,
 	colourRecord,
 	containerRecord,
 	fillerRecord,
@@ -223,4 +225,30 @@ export const shotOfCube: ShotToPour = {
 	number: 1,
 	inputs: typedSolid,
 	planned: planShot(typedSolid, context, false)
+};
+
+export const plasterTyped = castableInputs.parse({
+	materialId: 'p',
+	masterId: 'm',
+	mouldIds: ['1'],
+	copies: 1,
+	lossPercent: 0
+});
+const bag = castableRecord.parse({
+	name: 'Bag',
+	sort: 'plaster',
+	waterPerPowder: 0.6,
+	workS: 600,
+	demouldS: 2400
+});
+export const plasterPlanned = planCastable(plasterTyped, bag, {
+	volumeMl: 64,
+	moulds: [{ name: 'M1', cavities: 1 }],
+	...WORKSHOP_DEFAULTS
+});
+export const plasterRecords: CastableRecords = {
+	masterName: 'Cube',
+	moulds: recordsOfCube.moulds,
+	record: bag,
+	settings: WORKSHOP_DEFAULTS
 };

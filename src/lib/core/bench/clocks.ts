@@ -31,7 +31,7 @@ export function clocksOf(pourId: string, plan: PourPlan, state: PourState): Cloc
 				kind: 'pot-life',
 				startedAtMs: state.combinedAtMs,
 				endsAtMs: state.combinedAtMs + plan.potLifeS * 1000,
-				then: 'too thick to pour'
+				then: plan.melt ? 'too cool to pour' : 'too thick to pour'
 			}
 		];
 	}

@@ -4,6 +4,7 @@ export { offRatio, ratioNow, targetOf, type RatioNow } from './ratio';
 export {
 	benchSteps,
 	cupStep,
+	isCastablePlan,
 	layerStep,
 	parseStepId,
 	stepId,

@@ -2,7 +2,7 @@ import { digits, formatTime } from '../units';
 import type { Warning } from '../working';
 import type { PourPlan } from '../plan/pourPlan';
 import type { PourState } from './reduce';
-import { stepName, type BenchStep } from './steps';
+import { isCastablePlan, stepName, type BenchStep } from './steps';
 
 /** Hotter than this, a cup is running away: it smokes or melts soon, °C (common practice, no source). */
 const RUNAWAY_C = 80;
@@ -68,6 +68,16 @@ export function lateAdvice(
 	const potLifeS = layer > 0 ? plan.layers![layer]!.potLifeS : plan.potLifeS;
 	const leftS = potLifeS - elapsedS;
 	const poured = state.pouredAtMs !== undefined;
+	if (leftS <= 0 && !poured && isCastablePlan(plan)) {
+		return {
+			code: 'past-pot-life',
+			severity: 'harm',
+			message: 'By its record it no longer pours.',
+			action: plan.melt
+				? 'Warm it in its bath again and begin anew; what is in the mould comes out and is melted, too.'
+				: 'Stop pouring, and never thin it with water: it would stay weak. Clear the mould while it still comes out.'
+		};
+	}
 	if (leftS <= 0 && !poured) {
 		return {
 			code: 'past-pot-life',

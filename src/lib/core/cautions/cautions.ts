@@ -16,7 +16,9 @@ export const CAUTION_TOPICS = [
 	'knife',
 	'powder',
 	'solvent',
-	'flame'
+	'flame',
+	'plaster',
+	'melt'
 ] as const;
 export type CautionTopic = (typeof CAUTION_TOPICS)[number];
 
@@ -46,6 +48,9 @@ const CAUTIONS: Readonly<Record<CautionTopic, string>> = {
 	solvent: 'Sprays and solvents: ventilate, no flame until it has flashed off.',
 	flame:
 		'Flame: only once release and solvent have flashed off, nothing that burns near, an extinguisher within reach, the flame always moving.',
+	plaster:
+		'Wet plaster gets hot as it sets and burns skin that stays in it: never a hand or a foot set into it. None of it down a drain.',
+	melt: 'Molten wax and soap burn the skin, and overheated wax catches fire: a water bath, a thermometer, never left alone. No water on burning wax: a lid, then an extinguisher.',
 	knife: 'Cut away from the hand that holds. Sanding dust: mask.'
 };
 
@@ -62,7 +67,7 @@ export function caution(topic: CautionTopic): string {
 	return CAUTIONS[topic];
 }
 
-type Chemistry = 'urethane' | 'polyester' | 'epoxy' | 'silicone';
+type Chemistry = 'urethane' | 'polyester' | 'epoxy' | 'silicone' | 'plaster' | 'melt';
 
 /**
  * What to heed while the catalyst's bottle stays shut: stirring and measuring the resin itself.
@@ -88,5 +93,9 @@ export function cautionsFor(chemistry: Chemistry): CautionTopic[] {
 			return ['epoxy'];
 		case 'silicone':
 			return ['silicone'];
+		case 'plaster':
+			return ['powder', 'plaster'];
+		case 'melt':
+			return ['melt'];
 	}
 }

@@ -35,7 +35,12 @@ const yes = (value: boolean | undefined, whenTrue: Clue, whenFalse: Clue): Clue[
 const urethane = (e: Evidence, clues: Clue[]) =>
 	e.chemistry === undefined || e.chemistry === 'urethane'
 		? clues
-		: [{ ratio: 0.1, words: `${e.chemistry} does not foam with water` }];
+		: [
+				{
+					ratio: 0.1,
+					words: `${e.chemistry === 'melt' ? 'what is melted' : e.chemistry} does not foam with water`
+				}
+			];
 
 /** Ratios and weights are field values from memory; what is confirmed at this bench moves them. */
 export const CAUSES: readonly Cause[] = [

@@ -1,6 +1,6 @@
 /** What the log holds about one pull; what was not recorded is left out, and counts neither way. */
 export interface Evidence {
-	chemistry?: 'urethane' | 'polyester' | 'epoxy';
+	chemistry?: 'urethane' | 'polyester' | 'epoxy' | 'plaster' | 'melt';
 	relativeHumidity?: number;
 	/** From which humidity this workshop does not pour urethane, percent. */
 	stopHumidityPercent?: number;

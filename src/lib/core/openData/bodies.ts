@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { castFindings, faultId } from '../bench/events';
 import { DEMOULD_SIGNS } from '../cure/demouldLearning';
 import {
+	castableRecord,
 	colourRecord,
 	fillerRecord,
 	markCupRecord,
@@ -21,7 +22,8 @@ export const MATERIAL_RECORDS = {
 	recipe: recipeRecord,
 	release: releaseRecord,
 	thermoplastic: thermoplasticRecord,
-	cup: markCupRecord
+	cup: markCupRecord,
+	castable: castableRecord
 } as const;
 export type MaterialKind = keyof typeof MATERIAL_RECORDS;
 export const MATERIAL_KINDS = Object.keys(MATERIAL_RECORDS) as [MaterialKind, ...MaterialKind[]];

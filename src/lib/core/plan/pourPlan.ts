@@ -73,10 +73,13 @@ export const pourPlan = z.object({
 	/** The cure engine's record as it stood, so that readings at the bench can correct the forecast. */
 	cure: cureRecord.optional(),
 	section: sectionsInput.optional(),
-	chemistry: z.enum(['urethane', 'polyester', 'epoxy']),
+	/** Plaster, and what is melted, have no cure engine: their times are those that were typed. */
+	chemistry: z.enum(['urethane', 'polyester', 'epoxy', 'plaster', 'melt']),
 	a: amountShape,
 	b: amountShape,
 	catalyst: catalystShape.optional(),
+	/** Of wax and soap: how hot it is poured, °C, and what of it is kept to top up, g. */
+	melt: z.object({ pourTempC: z.number(), topUpG: z.number() }).optional(),
 	/** Tins that the parts are taken from, as far as they are known. */
 	containers: z.object({ a: z.string().optional(), b: z.string().optional() }).optional(),
 	fillers: z.array(namedAmount).optional(),

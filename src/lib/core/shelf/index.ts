@@ -74,4 +74,11 @@ export {
 	type ThermoplasticRecord
 } from './release';
 export { FLASH_OFF_S, flashOffS, RELEASE_KINDS, type ReleaseKind } from './flashOff';
+export {
+	CASTABLE_SORTS,
+	CASTABLE_USUAL,
+	castableRecord,
+	type CastableRecord,
+	type CastableSort
+} from './castable';
 export { cupVolumeMl, markCupRecord, markInCup, type MarkCup } from './markCup';

@@ -14,6 +14,7 @@ const SINGLE = [
 	'spares',
 	'air',
 	'shake',
+	'melt',
 	'cups-read',
 	'pour-together',
 	'hold',

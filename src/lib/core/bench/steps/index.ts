@@ -4,6 +4,7 @@ import { type PourPlan } from '../../plan/pourPlan';
 import { holdFloorKpa } from '../../plan/marks';
 import { FOAM_LIQUID_G_PER_ML } from '../../shot/kinds/filled/fills';
 import { beforeSteps } from './before';
+import { castableSteps, isCastablePlan } from './castable';
 import { cupSteps } from './cups';
 import { layerStep } from './ids';
 import { layerSteps } from './layers';
@@ -12,6 +13,7 @@ import { mouldNames, type BenchStep } from './step';
 import { timedSteps } from './timed';
 
 export type { BenchStep } from './step';
+export { isCastablePlan } from './castable';
 export { cupStep, layerStep, parseStepId, stepId, stepName, type StepName, type StepRef } from './ids';
 
 /**
@@ -21,6 +23,7 @@ export { cupStep, layerStep, parseStepId, stepId, stepName, type StepName, type 
  * benchSteps(planOf()).map((s) => s.id); // ['look', 'air', 'shake', 'measure-b', 'measure-a', 'combine', 'timed-0', 'timed-1', 'timed-2', 'timed-3', 'release', 'demould', 'inspect']
  */
 export function benchSteps(plan: PourPlan, units: UnitSystem = 'metric'): BenchStep[] {
+	if (isCastablePlan(plan)) return castableSteps(plan, units);
 	return [
 		...beforeSteps(plan, units),
 		shakeStep(plan),
