@@ -129,4 +129,26 @@ describe('cast, as scripts ask for it', () => {
 			errors: [{ path: 'fillerId', message: expect.stringMatching(/none with the id x/) }]
 		});
 	});
+	it('plaster by its record: powder and water by weight, its own steps, and what is wrong at its field', () => {
+		const asked = {
+			castable: { name: 'Bag', sort: 'plaster', waterPerPowder: 0.6, workS: 600, demouldS: 2400 },
+			piece: { cavityVolumeMl: 100 },
+			copies: 1,
+			lossPercent: 0
+		};
+		const got = runCalculation('cast', asked);
+		// 100 ml = p ÷ 2.76 + 0.6 p, by hand: p = 103.9157 g
+		expect(got).toMatchObject({ ok: true, value: { powderG: expect.closeTo(103.9157, 3) } });
+		expect(runCalculation('cast', { ...asked, copies: 2 })).toMatchObject({
+			ok: false,
+			errors: [{ path: 'copies' }]
+		});
+		expect(
+			runCalculation('cast', { ...asked, castable: { ...asked.castable, waterPerPowder: 9 } })
+		).toMatchObject({
+			ok: false,
+			errors: [{ path: 'castable.waterPerPowder' }]
+		});
+		expect(runCalculation('cast', null)).toMatchObject({ ok: false });
+	});
 });

@@ -1,27 +1,22 @@
 import { benchSteps } from '../bench';
-import { calculation } from '../calculation';
+import { calculation, type Calculation } from '../calculation';
 import { pourMeetings, resinThing, releaseThing, rigidThing } from '../compatibility';
 import { masterRecord } from '../master';
-import { mouldInputs, planMould } from '../mould';
 import { composePlan, type PlanRecords } from '../plan';
 import type { PourPlan } from '../plan/pourPlan';
 import { planShot, shotFiller, thickestOf, type ShotContext } from '../shot';
 import type { Warning, WorkingLine } from '../working';
 import { InputError } from '../working';
 import { WORKSHOP_DEFAULTS } from '../workshop';
+import { boughtMould, given } from './castParts';
+import { castableAnswer, castableQuery, type CastableQuery } from './castableCast';
 import { castQuery, type CastQuery } from './castQuery';
-import type { z } from 'zod';
+import { z } from 'zod';
 
 type Asked = z.output<typeof castQuery>;
 
 /** Edge of the cube that holds as much, mm. */
 const cubeMm = (ml: number) => Math.cbrt(ml * 1000);
-
-/** What was given, without what was left out. */
-const given = <T extends object>(partial: T) =>
-	Object.fromEntries(Object.entries(partial).filter(([, v]) => v !== undefined)) as {
-		[K in keyof T]?: Exclude<T[K], undefined>;
-	};
 
 /** What a script gave, as the records of a shelf would say it. */
 function contextOf({ piece, mould, resin, fillers, recipes, workshop, fillerId }: Asked): ShotContext {
@@ -71,19 +66,7 @@ function recordsOf(q: Asked, context: ShotContext): PlanRecords {
 		readings: [{ method: 'typed', volumeMl: piece.cavityVolumeMl }],
 		traps: []
 	});
-	const inputs = mouldInputs.parse({
-		kind: 'rigid',
-		rigidSource: 'bought',
-		label: piece.name,
-		masterId: 'asked',
-		clearanceMm: 10,
-		coverMm: 10,
-		lossPercent: 0,
-		cavities: 1,
-		roomTempC: q.roomTempC,
-		note: ''
-	});
-	const made = { inputs, plan: planMould(inputs, record, {}) };
+	const made = boughtMould(piece.name, piece.cavityVolumeMl, q.roomTempC);
 	return {
 		master: { record, volumeMl: piece.cavityVolumeMl },
 		moulds: Array.from({ length: mould.count }, (_, i) => ({
@@ -188,8 +171,7 @@ export function castAnswer(raw: CastQuery): CastAnswer {
 	};
 }
 
-/** `cast` of the open interface. */
-export const castCalculation = calculation(
+const ofResin = calculation(
 	'cast',
 	'The whole plan of any kind of cast as the page of a shot makes it: amounts, cups, clocks, steps, sums.',
 	castQuery,
@@ -221,3 +203,13 @@ export const castCalculation = calculation(
 	},
 	(_input, raw) => castAnswer(raw)
 );
+/** `cast` of the open interface: of a resin, or of what is given as `castable`. */
+export const castCalculation: Calculation = {
+	...ofResin,
+	schema: z.union([castQuery, castableQuery]),
+	// which of the two is asked for is known by its record, so that what is wrong is said at its field
+	run: (raw) =>
+		typeof raw === 'object' && raw !== null && 'castable' in raw
+			? castableAnswer(raw as CastableQuery)
+			: ofResin.run(raw)
+};

@@ -3,39 +3,13 @@ import { WALL_KINDS } from '../cure';
 import { releaseRecord, resinRecord } from '../shelf';
 import { fillerFields } from '../shelf/filler';
 import { shotInputs } from '../shot';
-import { workshopSettings } from '../workshop';
+import { mm, piece, workshop } from './castParts';
 
 const id = z
 	.string()
 	.trim()
 	.min(1, 'Give it an id, so that the cast can name it.')
 	.max(40, 'Keep it under 40 characters.');
-const mm = (what: string) =>
-	z
-		.number({ error: `Give the ${what} in mm.` })
-		.min(0.2, `The ${what} is under 0.2 mm: check the unit.`)
-		.max(5000, `The ${what} is over 5 m: check the unit.`);
-
-/** What is cast: the volume of one copy, and of its shape what the kind of cast needs. */
-const piece = z.object({
-	name: z.string().trim().min(1).max(120).default('Piece'),
-	cavityVolumeMl: z
-		.number({ error: 'Give the volume of the cavity, such as 85.' })
-		.min(0.5, 'Under half a millilitre: check the unit.')
-		.max(1e6, 'Over a cubic metre: check the unit.'),
-	/** Skin without its openings, mm²; left out: as of a cube of that volume. */
-	skinAreaMm2: z
-		.number()
-		.min(100, 'Under 1 cm²: check the unit.')
-		.max(2e7, 'Over 20 m²: check the unit.')
-		.optional(),
-	widthMm: mm('width').optional(),
-	heightMm: mm('height').optional(),
-	thickestMm: mm('thickest place').optional(),
-	/** Pockets that trap air as it is poured; left out: not known. */
-	traps: z.number().int().min(0).max(1000).optional()
-});
-
 const mould = z.object({
 	wallMm: mm('wall of the mould').default(12),
 	wall: z.enum(WALL_KINDS).optional(),
@@ -80,6 +54,6 @@ export const castQuery = z.object({
 		.max(20, 'At most 20 recipes.')
 		.default([]),
 	/** Of the workshop what is not as usual: scale, margin, pot. */
-	workshop: z.object(workshopSettings.shape).partial().default({})
+	workshop
 });
 export type CastQuery = z.input<typeof castQuery>;
