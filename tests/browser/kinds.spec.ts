@@ -23,6 +23,11 @@ async function says(page: Page, label: string, typed: string, words: RegExp) {
 async function pourIt(page: Page, at: Record<string, () => Promise<void>> = {}): Promise<string[]> {
 	await page.getByRole('button', { name: 'Keep this shot' }).click();
 	await expect(heading(page)).toContainText('Shot S');
+	return pourOn(page, at);
+}
+
+/** Pours what stands ready. */
+async function pourOn(page: Page, at: Record<string, () => Promise<void>> = {}): Promise<string[]> {
 	await page
 		.getByRole('button', { name: /^Pour (it|this cup)$/ })
 		.first()
@@ -183,4 +188,33 @@ test('colours poured together: shares that make a whole, a cup and a clock for e
 	await expect(page.getByText(/^Old rope \d+\.\d\s°C/)).toBeVisible();
 	await expect(page.getByText('Old rope, read')).toBeVisible();
 	inOrder(seen, [/White: measure|White/, /Old rope/, /[Cc]ombine/, /[Pp]our/]);
+});
+
+test('plaster: powder and water by weight, poured on its own times, into the ledger; wrong figures at their fields', async ({
+	page
+}) => {
+	await page.goto('/shots');
+	await page.getByRole('link', { name: 'Plaster, wax, soap' }).click();
+	await expect(heading(page)).toHaveText('Plaster, wax or soap');
+	await choose(page, 'What is cast', /plaster/);
+	await choose(page, 'Piece', /Quay bollard, large|Rope fender/);
+	await says(page, 'Copies', '40', /hold 1 at once|hold \d+ at once/);
+	await says(page, 'Stays in the bowl, %', 'much', /number|percent/i);
+	await field(page, 'Stays in the bowl, %').fill('10');
+	await field(page, 'Copies').fill('1');
+	await expect(page.getByText('in the bowl', { exact: false }).first()).toBeVisible();
+	const seen = await pourOn(page);
+	inOrder(seen, [
+		/Weigh the water/,
+		/Weigh the powder/,
+		/Sift powder/,
+		/Sift, soak/,
+		/^Pour$/,
+		/Tap/,
+		/take it out/,
+		/Clean/
+	]);
+	await page.goto('/ledger');
+	await page.locator('table a[href^="/ledger/"]').first().click();
+	await expect(page.getByText('Quarry white', { exact: false }).first()).toBeVisible();
 });

@@ -4,6 +4,7 @@
 	import { type PourPlan } from '$lib/core/plan';
 	import {
 		cupStep,
+		isCastablePlan,
 		layerStep,
 		retimed,
 		stepName,
@@ -297,7 +298,7 @@
 					{#snippet typed()}{#if weighed}<weighed.WeighedField scale={desk.scale} />{/if}{/snippet}
 				</WeighFace>
 			{/if}
-			{#if curing && (step.kind === 'cure' || step.kind === 'hold') && !source}
+			{#if curing && (step.kind === 'cure' || step.kind === 'hold') && !source && !isCastablePlan(plan)}
 				<curing.CureNotes {run} {forecast} nowMs={now.ms} folded={step.kind === 'hold'}>
 					{#snippet typed()}{#if after}<after.CureTyped {run} />{/if}{/snippet}
 				</curing.CureNotes>
@@ -306,7 +307,7 @@
 			{#if step.doses !== undefined}<DosePress {run} {step} />{/if}
 			{#if thickener}<ThickenPress {run} layer={step.layer!} filler={thickener} />{/if}
 			{#if after && step.kind === 'inspect'}
-				{#if !source}<after.OutPresses {run} />{/if}
+				{#if !source && !isCastablePlan(plan)}<after.OutPresses {run} />{/if}
 				<div class="mx-auto flex w-full max-w-[60rem] flex-col gap-3">
 					{#each desk.grades as g, i (g.id)}
 						<after.Grading
@@ -338,7 +339,7 @@
 					{...elapsedS === undefined ? {} : { elapsedS }}
 					large />
 			{/if}
-			{#if burning && !desk.weighs}<CupTemp
+			{#if burning && !desk.weighs && !isCastablePlan(plan)}<CupTemp
 					{run}
 					{plan}
 					{desk}

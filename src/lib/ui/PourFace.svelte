@@ -2,7 +2,7 @@
 	import type { Snippet } from 'svelte';
 	import { dewPointC, FACE_MARGIN_C } from '$lib/core/humidity';
 	import { holdFloorKpa, type PourPlan } from '$lib/core/plan';
-	import { parseStepId, stepName, type BenchStep } from '$lib/core/bench';
+	import { isCastablePlan, parseStepId, stepName, type BenchStep } from '$lib/core/bench';
 	import { countdown } from './clockText';
 	import Stepper from './Stepper.svelte';
 	import { useUnits } from './units.svelte';
@@ -162,6 +162,9 @@
 			{:else if name === 'cooled'}{late ? 'By its time it is cool: feel the mould' : 'until it is cool enough for the next'}
 			{:else if name === 'fill'}{late ? 'By its time the shell is firm: press a thumb into it' : 'until the shell is firm enough to fill'}
 			{:else if step.kind === 'dry'}{late ? 'Dry by its time: look and touch the rim' : 'until it has flashed off'}
+			{:else if step.kind === 'cure' && isCastablePlan(plan)}{late
+					? 'Ready by its time: feel it, its middle too'
+					: 'until it comes out, as its record says'}
 			{:else if step.kind === 'cure'}{late ? 'The slowest place has its strength' : 'until the slowest place is firm'}{#if plan.demouldBand}
 					<br /><span class="soft"
 						>{plan.flexibleS === undefined ? '' : `gives when bent from ${units.show(plan.flexibleS, 'time')} after the pour, `}four of five

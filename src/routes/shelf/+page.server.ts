@@ -5,7 +5,7 @@ import { newestPictures } from '$lib/server/repositories/pictures';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
-	const [resins, rubbers, fillers, containers, colours, recipes, releases, thermoplastics, cups] =
+	const [resins, rubbers, fillers, containers, colours, recipes, releases, thermoplastics, cups, castables] =
 		await Promise.all([
 			listResins(),
 			listRubbers(),
@@ -15,7 +15,8 @@ export const load: PageServerLoad = async ({ locals }) => {
 			listMaterials('recipe'),
 			listMaterials('release'),
 			listMaterials('thermoplastic'),
-			listMaterials('cup')
+			listMaterials('cup'),
+			listMaterials('castable')
 		]);
 	const looks = await newestPictures('container');
 	const today = new Date().toISOString().slice(0, 10);
@@ -27,6 +28,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 		releases,
 		thermoplastics,
 		cups,
+		castables,
 		resins: resins.map((resin) => ({ ...resin, ratios: ratiosOf(resin.record) })),
 		tins: containers.map((c) => {
 			const resin = resins.find((r) => r.id === c.record.materialId);

@@ -19,6 +19,7 @@
 		colours: 'Colours',
 		releases: 'Releases',
 		thermoplastics: 'Thermoplastics',
+		castables: 'Plaster, wax, soap',
 		cups: 'Cups'
 	};
 	const big = 'text-[1.15rem] font-bold';
@@ -29,6 +30,7 @@
 	type Filler = (typeof data.fillers)[number];
 	type Release = (typeof data.releases)[number];
 	type Thermoplastic = (typeof data.thermoplastics)[number];
+	type Castable = (typeof data.castables)[number];
 	type Cup = (typeof data.cups)[number];
 	type Colour = (typeof data.colours)[number] | (typeof data.recipes)[number];
 
@@ -78,6 +80,12 @@
 		{ key: 'name', label: 'Release', value: (r) => `${r.record.name} ${r.record.kind}`, always: true },
 		{ key: 'flash', label: 'Flashes off in', value: (r) => flashOffS(r.record), num: true },
 		{ key: 'paint', label: 'Paint holds', value: (r) => (isPaintable(r.record) ? 'yes, once wiped' : 'no') }
+	];
+	const ofCastables: Column<Castable>[] = [
+		{ key: 'name', label: 'Material', value: (c) => `${c.record.name} ${c.record.sort}`, always: true },
+		{ key: 'takes', label: 'Water, or poured at', value: (c) => c.record.waterPerPowder ?? c.record.pourTempC ?? null, num: true },
+		{ key: 'pours', label: 'Pours for', value: (c) => c.record.workS, num: true },
+		{ key: 'out', label: 'Comes out after', value: (c) => c.record.demouldS, num: true }
 	];
 	const ofCups: Column<Cup>[] = [
 		{ key: 'name', label: 'Cup', value: (c) => c.record.name, always: true },
@@ -232,6 +240,24 @@
 		{#if key === 'name'}<Material href="/shelf/thermoplastics/{id}" name={record.name} {record} />
 		{:else if key === 'softens'}{units.show(record.softenTempC, 'temperature')}
 		{:else}{units.show(record.coolS, 'time')}{/if}
+	{/snippet}
+</ShelfList>
+
+<ShelfList
+	id="castables"
+	title="Plaster, wax, soap"
+	columns={ofCastables}
+	rows={data.castables}
+	none="None yet: what is cast besides resin stands here."
+	add={{ label: 'Add one', href: '/shelf/castables/new' }}>
+	{#snippet beside()}{#if data.castables.length > 0}<Button href="/shots/castable" color="alternative">Cast one</Button>{/if}{/snippet}
+	{#snippet cell({ id, record }, key)}
+		{#if key === 'name'}<Material href="/shelf/castables/{id}" name={record.name} about={record.sort} />
+		{:else if key === 'takes'}{record.waterPerPowder === undefined
+				? units.show(record.pourTempC, 'temperature')
+				: `${digits(record.waterPerPowder)} to one`}
+		{:else if key === 'pours'}<span class={big}>{units.show(record.workS, 'time')}</span>
+		{:else}{units.show(record.demouldS, 'time')}{/if}
 	{/snippet}
 </ShelfList>
 

@@ -29,7 +29,10 @@
 </script>
 
 <PageHead title="Shots" about="How much to mix, and whether the time is enough.">
-	{#snippet actions()}<Button href="/shots/new" size="lg">Size a shot</Button>{/snippet}
+	{#snippet actions()}<Button href="/shots/castable" color="alternative" size="lg">Plaster, wax, soap</Button><Button
+			href="/shots/new"
+			size="lg">Size a shot</Button
+		>{/snippet}
 </PageHead>
 
 {#if data.shots.length === 0}

@@ -1,6 +1,7 @@
 import Ajv from 'ajv/dist/2020.js';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { DEMO_CASTABLES } from '../../server/seed/castableRecords';
 import * as materials from '../../server/seed/materials';
 import { DEMO_PIECES } from '../../server/seed/pieces';
 import { INSPECTION_DEFAULTS } from '../pressurePot';
@@ -28,7 +29,8 @@ const DEMO: Record<Exclude<MaterialKind, 'recipe'>, readonly { name: string }[]>
 	colour: materials.DEMO_COLOURS,
 	release: materials.DEMO_RELEASES,
 	thermoplastic: materials.DEMO_THERMOPLASTICS,
-	cup: materials.DEMO_CUPS
+	cup: materials.DEMO_CUPS,
+	castable: DEMO_CASTABLES
 };
 
 type Row = Record<string, unknown>;
@@ -274,7 +276,7 @@ describe('the open book', () => {
 
 	it('a material is read by the record of its own kind, and the field is named', () => {
 		const kinds = Object.keys(MATERIAL_RECORDS);
-		expect(kinds).toHaveLength(8);
+		expect(kinds).toHaveLength(9);
 		const b = changed((t) => {
 			const row = t.materials.find((m) => m['kind'] === 'resin')!;
 			row['body'] = { ...(row['body'] as Row), potLifeS: -4 };

@@ -17,7 +17,8 @@ const MATERIAL_WORDS: Readonly<Record<MaterialKind, string>> = {
 	recipe: 'colour recipe',
 	release: 'release',
 	thermoplastic: 'thermoplastic',
-	cup: 'measuring cup'
+	cup: 'measuring cup',
+	castable: 'plaster, wax or soap'
 };
 const MOST = 12;
 /** Pulls among what is found: the newest that fit. */

@@ -91,27 +91,32 @@ async function openPour(
 	return inTransaction(async (transaction) => {
 		// the shot's row is the lock: two devices that begin at once get the same pour
 		await tables.shots().findByPk(shotId, { transaction, lock: transaction.LOCK.UPDATE });
-		// and so are its moulds' rows: two shots that want one mould at once do not both get it
-		await tables.moulds().findAll({
-			where: { id: plan.moulds.map((m) => m.id) },
-			attributes: ['id'],
-			order: ['id'],
-			transaction,
-			lock: transaction.LOCK.UPDATE
-		});
 		const open = await tables.pours().findOne({ where: { shotId, batchIndex, status: 'open' }, transaction });
 		if (open) return plain(open).id;
-		const busy = await mouldsInUse(
-			plan.moulds.map((m) => m.id),
-			transaction
-		);
-		if (busy) throw new RefusedError(`${busy} is still in another open pour: finish that one first.`);
+		await takeMoulds(plan, transaction);
 		const id = randomUUID();
 		await tables
 			.pours()
 			.create({ id, shotId, batchIndex, status: 'open', plan: withSteps(plan, units) }, { transaction });
 		return id;
 	});
+}
+
+/**
+ * Holds the rows of the moulds until the pour stands: two that want one mould at once do not both get it.
+ * @throws RefusedError when one of them is in another open pour
+ */
+export async function takeMoulds(plan: Pick<PourPlan, 'moulds'>, transaction: Transaction): Promise<void> {
+	const ids = plan.moulds.map((m) => m.id);
+	await tables.moulds().findAll({
+		where: { id: ids },
+		attributes: ['id'],
+		order: ['id'],
+		transaction,
+		lock: transaction.LOCK.UPDATE
+	});
+	const busy = await mouldsInUse(ids, transaction);
+	if (busy) throw new RefusedError(`${busy} is still in another open pour: finish that one first.`);
 }
 
 async function mouldsInUse(ids: readonly string[], transaction: Transaction): Promise<string | undefined> {

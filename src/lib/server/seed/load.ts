@@ -6,6 +6,7 @@ import { tables } from '../db/models';
 import { log } from '../log';
 import { saveMaterial } from '../repositories/materials';
 import { saveSettings } from '../repositories/settings';
+import { plasterBefore } from './castables';
 import { chance } from './chance';
 import { confirmSome, inspectMoulds } from './inspections';
 import { DEMO_FILLERS, DEMO_RESINS, DEMO_RUBBERS } from './materials';
@@ -63,4 +64,5 @@ async function tell(nowMs: number): Promise<void> {
 	await oldCycles(story);
 	await inspectMoulds(story);
 	await confirmSome(story);
+	await plasterBefore(story);
 }

@@ -46,7 +46,11 @@ export async function pullSeries(
 
 /** The first cup of a shot, poured and graded some days ago: one finished cast of its kind. */
 export async function pouredBefore(story: Story, shotId: string, daysAgo: number): Promise<void> {
-	const pourId = await beginToday(shotId, 0, story.settings);
+	await finishPour(story, await beginToday(shotId, 0, story.settings), daysAgo, shotId);
+}
+
+/** An open pour, told to its end as of some days ago. */
+export async function finishPour(story: Story, pourId: string, daysAgo: number, shotId = ''): Promise<void> {
 	const { plan } = await getPour(pourId);
 	const midnightMs = Math.floor((story.nowMs - daysAgo * DAY_MS) / DAY_MS) * DAY_MS;
 	const atMs = midnightMs + 10 * 3_600_000;

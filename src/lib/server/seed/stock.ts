@@ -17,6 +17,7 @@ import {
 	DEMO_CUPS,
 	DEMO_THERMOPLASTICS
 } from './materials';
+import { castableShelf } from './castables';
 import { DAY_MS } from './story';
 
 /** Colours, a recipe in doses, releases, and what was found when things met. */
@@ -34,6 +35,7 @@ export async function colourShelf(resins: Map<string, string>, rubbers: Map<stri
 		})
 	);
 	for (const release of DEMO_RELEASES) await saveMaterial('release', releaseRecord.parse(release));
+	await castableShelf();
 	for (const c of DEMO_CUPS) await saveMaterial('cup', markCupRecord.parse(c));
 	for (const t of DEMO_THERMOPLASTICS) await saveMaterial('thermoplastic', thermoplasticRecord.parse(t));
 	const keyOf = (thing: string) => {

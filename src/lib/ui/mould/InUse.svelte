@@ -72,6 +72,8 @@
 	<section class="slab flex flex-col gap-4 p-5" aria-label="As it stands">
 		{#if mould.state === 'active' && !refuses}
 			<Button href="/shots/new?mould={mould.id}" size="xl" class="w-full">Size a shot</Button>
+		{:else if mould.state === 'active'}
+			<Button href="/shots/castable?mould={mould.id}" size="xl" class="w-full">Cast plaster or wax</Button>
 		{/if}
 		<div>
 			<p class="label">It lies</p>
