@@ -151,4 +151,20 @@ describe('cast, as scripts ask for it', () => {
 		});
 		expect(runCalculation('cast', null)).toMatchObject({ ok: false });
 	});
+	it('one cup for several pieces: others are told inline and filled from each cup', () => {
+		const asked = {
+			...common,
+			sectionMm: 6,
+			piece: { cavityVolumeMl: 64 },
+			others: [{ id: 'ring', name: 'Ring', cavityVolumeMl: 9 }],
+			also: [{ mouldId: 'ring', copies: 1 }]
+		};
+		const { plans, volumeMl } = castAnswer(asked);
+		expect(volumeMl - castAnswer({ ...asked, also: [] }).volumeMl).toBeGreaterThan(9 - 1e-9);
+		expect(plans[0]!.moulds.map((m) => m.masterName)).toEqual([undefined, 'Ring']);
+		expect(runCalculation('cast', { ...asked, also: [{ mouldId: 'gone' }] })).toMatchObject({
+			ok: false,
+			errors: [{ path: 'also.0.mouldId' }]
+		});
+	});
 });

@@ -4,7 +4,7 @@ import { pourMeetings, resinThing, releaseThing, rigidThing } from '../compatibi
 import { masterRecord } from '../master';
 import { composePlan, type PlanRecords } from '../plan';
 import type { PourPlan } from '../plan/pourPlan';
-import { planShot, shotFiller, thickestOf, type ShotContext } from '../shot';
+import { planShot, shotFiller, thickestOf, type OtherPiece, type ShotContext } from '../shot';
 import type { Warning, WorkingLine } from '../working';
 import { InputError } from '../working';
 import { WORKSHOP_DEFAULTS } from '../workshop';
@@ -18,8 +18,40 @@ type Asked = z.output<typeof castQuery>;
 /** Edge of the cube that holds as much, mm. */
 const cubeMm = (ml: number) => Math.cbrt(ml * 1000);
 
+/** Another piece as a shelf would say it: as thick as a cube of its volume unless told. */
+function otherOf(o: Asked['others'][number]): OtherPiece {
+	const edgeMm = cubeMm(o.cavityVolumeMl);
+	return {
+		mouldId: o.id,
+		name: o.name,
+		masterName: o.name,
+		volumeMl: o.cavityVolumeMl,
+		sprueMl: o.sprueVolumeMl,
+		cavities: o.cavities,
+		outsideMl: o.cavityVolumeMl + (6 * edgeMm ** 2 * o.wallMm) / 1000,
+		mouldWallMm: o.wallMm,
+		thinnestMm: o.thinnestMm,
+		thickest: thickestOf({
+			volumeMl: o.cavityVolumeMl,
+			lengthMm: edgeMm,
+			widthMm: edgeMm,
+			heightMm: edgeMm,
+			thickestMm: o.thickestMm
+		})
+	};
+}
+
 /** What a script gave, as the records of a shelf would say it. */
-function contextOf({ piece, mould, resin, fillers, recipes, workshop, fillerId }: Asked): ShotContext {
+function contextOf({
+	piece,
+	mould,
+	resin,
+	fillers,
+	recipes,
+	others,
+	workshop,
+	fillerId
+}: Asked): ShotContext {
 	const edgeMm = cubeMm(piece.cavityVolumeMl);
 	const widthMm = piece.widthMm ?? edgeMm;
 	const heightMm = piece.heightMm ?? edgeMm;
@@ -49,6 +81,7 @@ function contextOf({ piece, mould, resin, fillers, recipes, workshop, fillerId }
 		...(filler ? { filler } : {}),
 		fillers: known,
 		recipes,
+		others: others.map(otherOf),
 		settings: { ...WORKSHOP_DEFAULTS, ...given(workshop) }
 	};
 }
@@ -74,6 +107,12 @@ function recordsOf(q: Asked, context: ShotContext): PlanRecords {
 			number: i + 1,
 			label: piece.name,
 			...made
+		})),
+		others: q.others.map((o, i) => ({
+			id: o.id,
+			number: mould.count + i + 1,
+			label: o.name,
+			...boughtMould(o.name, o.cavityVolumeMl, q.roomTempC)
 		})),
 		resin,
 		...(release ? { release } : {}),

@@ -37,6 +37,22 @@ export const castQuery = z.object({
 	...shotInputs.omit({ masterId: true, mouldIds: true, resinId: true, releaseId: true, potId: true }).shape,
 	piece,
 	mould: mould.prefault({}),
+	/** Other pieces that `also` names by their ids, each in a mould of its own. */
+	others: z
+		.array(
+			z.object({
+				id,
+				name: z.string().trim().min(1).max(120),
+				cavityVolumeMl: piece.shape.cavityVolumeMl,
+				sprueVolumeMl: z.number().min(0).max(100_000).default(0),
+				cavities: z.number().int().min(1).max(60).default(1),
+				thinnestMm: mm('thinnest place').optional(),
+				thickestMm: mm('thickest place').optional(),
+				wallMm: mm('wall of the mould').default(12)
+			})
+		)
+		.max(20, 'At most 20 other pieces.')
+		.default([]),
 	resin: resinRecord,
 	release: releaseRecord.optional(),
 	/** Fillers by the ids that `fillerId` and the layers use. */

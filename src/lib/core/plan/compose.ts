@@ -116,6 +116,7 @@ export function composePlan(shot: ShotToPour, batchIndex: number, records: PlanR
 		wall: slowestWall(moulds.map((m) => wallOf(m)))
 	};
 	const touches = harmsOf(records);
+	const filledToo = (records.others ?? []).filter((o) => planned.also?.some((a) => a.mouldId === o.id));
 	const stock = stockWarnings({ a: tins.a?.health, b: tins.b?.health, whole: isCatalysed(resin.family) });
 	return {
 		version: PLAN_VERSION,
@@ -124,16 +125,7 @@ export function composePlan(shot: ShotToPour, batchIndex: number, records: PlanR
 		batchIndex,
 		batchCount: planned.shot.batches.length,
 		masterName: master.record.name,
-		moulds: spread(
-			batch.copies,
-			moulds.map((m) => ({
-				id: m.id,
-				number: m.number,
-				label: m.label,
-				cavities: m.inputs.cavities ?? 1,
-				kind: m.inputs.kind ?? 'one-piece'
-			}))
-		).map(({ id, number, label, copies, kind }) => ({ id, number, label, copies, kind })),
+		moulds: mouldsOf(shot, batch, moulds, records.others ?? []),
 		resinName: resin.name,
 		references: master.record.references.map(({ name, lengthMm }) => ({ name, lengthMm })),
 		lots: [...new Set(lots)],
@@ -158,7 +150,7 @@ export function composePlan(shot: ShotToPour, batchIndex: number, records: PlanR
 		stopHumidityPercent: settings.stopHumidityPercent,
 		scaleResolutionG: settings.scaleResolutionG,
 		scaleCapacityG: settings.scaleCapacityG,
-		closing: moulds.map((m) => ({ mould: `M${m.number}`, ...closingOf(m) })),
+		closing: [...moulds, ...filledToo].map((m) => ({ mould: `M${m.number}`, ...closingOf(m) })),
 		spares: records.spares,
 		containers: { ...(tins.a ? { a: tins.a.id } : {}), ...(tins.b ? { b: tins.b.id } : {}) },
 		massG: batch.massG,
@@ -189,6 +181,41 @@ export function composePlan(shot: ShotToPour, batchIndex: number, records: PlanR
 		mouldTempC: inputs.mouldTempC,
 		startTempC: inputs.startTempC
 	};
+}
+
+/** The moulds of one cup: those of its piece, each with its copies, and what it fills besides. */
+function mouldsOf(
+	{ planned }: ShotToPour,
+	batch: ShotBatch,
+	moulds: PlanRecords['moulds'],
+	others: NonNullable<PlanRecords['others']>
+): PourPlan['moulds'] {
+	const own = spread(
+		batch.copies,
+		moulds.map((m) => ({
+			id: m.id,
+			number: m.number,
+			label: m.label,
+			cavities: m.inputs.cavities ?? 1,
+			kind: m.inputs.kind ?? 'one-piece'
+		}))
+	).map(({ id, number, label, copies, kind }) => ({ id, number, label, copies, kind }));
+	const too = (planned.also ?? []).flatMap(({ mouldId, copies, masterName }) => {
+		const m = others.find((o) => o.id === mouldId);
+		return m
+			? [
+					{
+						id: m.id,
+						number: m.number,
+						label: m.label,
+						copies,
+						kind: m.inputs.kind ?? ('one-piece' as const),
+						masterName
+					}
+				]
+			: [];
+	});
+	return [...own, ...too];
 }
 
 const markCupOf = ({

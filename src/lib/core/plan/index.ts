@@ -3,6 +3,8 @@ export { planDifferences, type Difference } from './differences';
 export {
 	harmsOf,
 	mouldFigures,
+	otherPiece,
+	sprueVolumeMl,
 	shotContextOf,
 	type MouldFigures,
 	type PlanRecords,

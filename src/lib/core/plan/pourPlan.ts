@@ -53,7 +53,9 @@ export const pourPlan = z.object({
 				label: z.string(),
 				copies: z.number().int().min(1),
 				/** What kind of mould it is; plans of the version before do not say. */
-				kind: z.enum(MOULD_KINDS).optional()
+				kind: z.enum(MOULD_KINDS).optional(),
+				/** What is cast in it, where that is not the pour's own piece. */
+				masterName: z.string().optional()
 			})
 		)
 		.min(1),

@@ -6,7 +6,8 @@ import { skinOf } from '../master/skin';
 import { MOULD_WORDS, outsideMl, wallMm, wallOf, type MouldInputs, type MouldPlan } from '../mould';
 import type { TaughtDemould } from '../cure';
 import type { ContainerHealth, MarkCup, ReleaseRecord, ResinRecord } from '../shelf';
-import type { ShotContext, ShotFiller, ShotRecipe, SprueSizes } from '../shot';
+import type { OtherPiece, ShotContext, ShotFiller, ShotRecipe, SprueSizes } from '../shot';
+import { solidVolumeMl } from '../volume';
 import type { Warning } from '../working';
 import type { WorkshopSettings } from '../workshop';
 import type { Stamp } from './stamps';
@@ -44,6 +45,59 @@ export function mouldFigures(mould: MadeMould, masterVolumeMl: number): MouldFig
 	};
 }
 
+/**
+ * What a mould's sprue holds, ml; moulds of the first kind knew none.
+ * @example
+ * sprueVolumeMl(mouldOf('one-piece')); // 1.0053
+ */
+export function sprueVolumeMl({ inputs }: Pick<MadeMould, 'inputs'>): number {
+	const { sprue, sprueDiameterMm, sprueLengthMm } = inputs;
+	return sprueDiameterMm && sprue !== 'none'
+		? solidVolumeMl({ shape: 'tube', diameterMm: sprueDiameterMm, heightMm: sprueLengthMm })
+		: 0;
+}
+
+/**
+ * A mould of another piece, as a cup that fills it as well wants to know it.
+ * @example
+ * otherPiece({ id: '9', number: 9, label: 'Cube', ...mouldOf('one-piece') }, { record: cube, volumeMl: 64 }).name; // 'M9 Cube'
+ */
+export function otherPiece(
+	mould: MadeMould & { id: string; number: number; label: string },
+	master: { record: MasterRecord; volumeMl: number }
+): OtherPiece {
+	const {
+		wallMm: mouldWallMm,
+		wall,
+		open,
+		outsideMl: outside,
+		cavities
+	} = mouldFigures(mould, master.volumeMl);
+	return {
+		mouldId: mould.id,
+		name: `M${mould.number} ${mould.label}`,
+		masterName: master.record.name,
+		volumeMl: master.volumeMl,
+		sprueMl: open ? 0 : sprueVolumeMl(mould),
+		cavities,
+		outsideMl: outside,
+		mouldWallMm,
+		wall,
+		open,
+		thinnestMm: master.record.shape?.findings.thinnestMm,
+		thickest: thickestIn(master)
+	};
+}
+
+/** The thickest place of a piece, by its file, else by its volume and sizes. */
+const thickestIn = ({ record, volumeMl }: { record: MasterRecord; volumeMl: number }) =>
+	thickestOf({
+		...record,
+		widthMm: record.footprint === 'round' ? record.lengthMm : record.widthMm,
+		volumeMl,
+		thickestMm: record.shape?.findings.thickestMm
+	});
+
 /** Of several moulds the sprue that fills last: friction goes with length over the fourth power of the width. */
 function narrowestSprue(moulds: readonly MouldFigures[]): { sprue?: SprueSizes } {
 	const [sprue] = moulds
@@ -72,6 +126,8 @@ export function shotContextOf(of: {
 	filler?: ShotFiller | undefined;
 	/** Fillers that single layers may take. */
 	fillers?: ShotContext['fillers'];
+	/** Moulds of other pieces that may be filled from the same cup. */
+	others?: ShotContext['others'];
 	recipes: ShotRecipe[];
 	/** Speed of the tin in use against its sheet; nothing when none is known. */
 	tinSpeed?: number | undefined;
@@ -84,12 +140,7 @@ export function shotContextOf(of: {
 		mouldWallMm: Math.min(...of.moulds.map((m) => m.wallMm)),
 		wall: slowestWall(of.moulds.map((m) => m.wall)),
 		open: of.moulds.every((m) => m.open),
-		thickest: thickestOf({
-			...of.master.record,
-			widthMm: of.master.record.footprint === 'round' ? of.master.record.lengthMm : of.master.record.widthMm,
-			volumeMl: of.master.volumeMl,
-			thickestMm: of.master.record.shape?.findings.thickestMm
-		}),
+		thickest: thickestIn(of.master),
 		mouldsVolumeMl: of.moulds.reduce((sum, m) => sum + m.outsideMl, 0),
 		cavities: of.moulds.reduce((sum, m) => sum + m.cavities, 0),
 		skinAreaMm2,
@@ -98,6 +149,7 @@ export function shotContextOf(of: {
 		...narrowestSprue(of.moulds),
 		...(of.filler ? { filler: of.filler } : {}),
 		...(of.fillers ? { fillers: of.fillers } : {}),
+		...(of.others ? { others: of.others } : {}),
 		recipes: of.recipes,
 		resin: of.taught ? { ...of.resin, taught: of.taught } : of.resin,
 		rateFactor: of.tinSpeed,
@@ -109,6 +161,8 @@ export function shotContextOf(of: {
 export interface PlanRecords {
 	master: { record: MasterRecord; volumeMl: number };
 	moulds: readonly (MadeMould & { id: string; number: number; label: string })[];
+	/** Moulds of other pieces that its cups may fill. */
+	others?: readonly (MadeMould & { id: string; number: number; label: string })[];
 	resin: ResinRecord;
 	release?: ReleaseRecord | undefined;
 	/** Tins in use, and the speed of the first against its sheet. */

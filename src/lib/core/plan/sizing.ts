@@ -16,6 +16,7 @@ import {
 	shotFiller,
 	shotRecipe,
 	type CopyCost,
+	type OtherPiece,
 	type PlannedShot,
 	type ShotContext,
 	type ShotInputs,
@@ -47,6 +48,8 @@ export interface SizingQuestion {
 	colours: readonly Kept<ColourRecord>[];
 	/** Speed of the tin in use against its sheet. */
 	tinSpeed?: number | undefined;
+	/** Moulds of other pieces that its cups may fill. */
+	others?: readonly (OtherPiece & { face: Thing | null })[];
 	presses: readonly PulledPresses[];
 	experiences: readonly Experience[];
 	/** What money goes by, in the workshop's currency. */
@@ -75,6 +78,7 @@ export function sizingContext(q: SizingQuestion): ShotContext {
 		settings: q.settings,
 		filler: q.filler && shotFiller(q.filler),
 		fillers: q.fillers?.map((f) => ({ id: f.id, ...shotFiller(f.record) })),
+		others: q.others?.map(({ face: _face, ...o }) => o),
 		recipes: q.recipes.map((r) => shotRecipe(r, q.colours, q.resin.record)),
 		tinSpeed: q.tinSpeed,
 		taught: taughtFor(
@@ -100,7 +104,7 @@ export function sizing(q: SizingQuestion): Sizing {
 			{
 				resin: resinThing(q.resin.id, q.resin.record),
 				// each face once: two moulds of one rubber say the same
-				moulds: [...new Map(q.moulds.flatMap((m) => (m.face ? [[m.face.key, m.face]] : []))).values()],
+				moulds: [...new Map(facesOf(q).flatMap((face) => (face ? [[face.key, face]] : []))).values()],
 				release: q.release && releaseThing(q.release.id, q.release.record)
 			},
 			q.experiences
@@ -109,9 +113,18 @@ export function sizing(q: SizingQuestion): Sizing {
 	};
 }
 
+/** The faces that it touches: of its moulds, and of those that its cups fill as well. */
+const facesOf = ({ moulds, others = [], inputs }: SizingQuestion) => [
+	...moulds.map((m) => m.face),
+	...others.filter((o) => (inputs.also ?? []).some((a) => a.mouldId === o.mouldId)).map((o) => o.face)
+];
+
 /** What a good copy of it costs: the resin by its price, each filler by its own. */
 function costOfCopy(q: SizingQuestion, { shot }: PlannedShot): CopyCost {
 	const copies = Math.max(1, q.inputs.copies);
+	const { pouredMl, alsoMl = 0 } = shot.batches[0]!;
+	/** Of the first cup, which share is not in moulds of other pieces. */
+	const own = 1 - alsoMl / pouredMl;
 	const fillers = shot.batches.flatMap((b) =>
 		b.layers ? b.layers.flatMap((l) => l.fillers ?? []) : b.fillers
 	);
@@ -121,9 +134,9 @@ function costOfCopy(q: SizingQuestion, { shot }: PlannedShot): CopyCost {
 	const paid = fillers.reduce((sum, f) => sum + f.massG * price(f.name), 0);
 	return copyCost({
 		...q.cost,
-		resinG: (shot.massG - fillerG) / copies,
+		resinG: (own * (shot.massG - fillerG)) / copies,
 		resinPerKg: q.resin.record.pricePerKg ?? 0,
-		fillerG: fillerG / copies,
+		fillerG: (own * fillerG) / copies,
 		fillerPerKg: fillerG > 0 ? paid / fillerG : 0,
 		handsS: handsPerCopyS(shot.batches[0]!)
 	});

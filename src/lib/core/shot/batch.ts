@@ -12,6 +12,8 @@ export interface ShotBatch {
 	copies: number;
 	/** In the moulds, sprues and vents, ml. */
 	pouredMl: number;
+	/** Of that, in moulds of other pieces. */
+	alsoMl?: number;
 	lossMl: number;
 	volumeMl: number;
 	massG: number;

@@ -12,6 +12,8 @@ export type { BatchBound, MeasuringSchools, ShotBatch, SolidShot } from './batch
 export type { ColourCup, ColourDose } from './dose';
 export { keptLayer, type Layer } from './layer';
 export { layerAmount } from './layerAmount';
+export { alsoInput, type AlsoInput } from './alsoInput';
+export type { Also, OtherPiece } from './otherPiece';
 export { embedInput, type Embed } from './embeds';
 export { shotInputs, type ShotInputs } from './inputs';
 export { CASTS } from './kinds/asked';

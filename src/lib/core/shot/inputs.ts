@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { tempC } from '../cure/cup';
 import { MEASURING_SCHOOLS } from '../mix/measuring';
+import { alsoInput } from './alsoInput';
 import { embedInput } from './embeds';
 import { COLOUR_SCHOOL_KEYS } from './colourSchools';
 import { FILL_KINDS } from './kinds/filled/fills';
@@ -79,6 +80,8 @@ export const shotInputs = z.object({
 		.min(0.05, 'The share of catalyst is under 0.05 %: check it.')
 		.max(10, 'The share of catalyst is over 10 %: check the sheet.')
 		.optional(),
+	/** Moulds of other pieces that each cup fills as well. */
+	also: z.array(alsoInput).max(8, 'At most eight other moulds from one cup.').default([]),
 	/** Filler through and through; empty: none. */
 	fillerId: z.string().max(40).default(''),
 	fillerPercent: z

@@ -6,6 +6,7 @@ import type { PotResult } from '../pressurePot/pressurePot';
 import type { FillerRecord } from '../shelf/filler';
 import type { TaughtResin } from '../shelf/resin';
 import type { WorkshopSettings } from '../workshop/settings';
+import type { Also, OtherPiece } from './otherPiece';
 import type { SolidShot } from './batch';
 import type { CopyBalance } from './kinds/filled/filled';
 import type { ShotInputs } from './inputs';
@@ -52,6 +53,8 @@ export interface ShotContext {
 	mouldsVolumeMl: number;
 	/** Cavities of the chosen moulds together; one each unless said. */
 	cavities?: number | undefined;
+	/** Moulds of other pieces that may be filled from the same cup. */
+	others?: OtherPiece[] | undefined;
 	/** Skin of one copy without its openings, mm²; by its file or its outer sizes. */
 	skinAreaMm2?: number | undefined;
 	/** Half the piece's width, mm: what turns. */
@@ -94,6 +97,8 @@ export interface PlannedShot {
 	where?: Sections;
 	/** Fillers through and through, as the clock of its one cup heeds them. */
 	fillerMix?: FillerMix;
+	/** What else each cup fills. */
+	also?: Also[];
 	pot?: PotResult;
 	/** What presses at demould taught of this resin, which its times heed; the maker's own time stands first. */
 	taught?: TaughtDemould;

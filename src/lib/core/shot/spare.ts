@@ -27,7 +27,7 @@ export const usuallyLeftMl = (cupMl: number) => cupMl * USUALLY_LEFT;
  *   { name: 'large', volumeMl: 60 }
  * ]); // [{ name: 'small', volumeMl: 20, missingMl: 0 }, { name: 'large', volumeMl: 60, missingMl: 10 }]
  */
-export function rankSpares<M extends SpareMould>(
+export function rankSpares<M extends Pick<SpareMould, 'volumeMl'>>(
 	leftMl: number,
 	moulds: readonly M[]
 ): (M & { missingMl: number })[] {

@@ -3,6 +3,9 @@ import { pumpUpS } from '../../../pressurePot/delivery';
 import { pot, type PotResult } from '../../../pressurePot/pressurePot';
 import { cureOf, viscosityOf } from '../../../shelf/resin';
 import { chemistryOf } from '../../../shelf/chemistry';
+import { sections, type Sections } from '../../../cure/sections';
+import { alsoOf, alsoSections, alsoTakes, alsoWorking } from '../../also';
+import type { Also } from '../../otherPiece';
 import { InputError, type Warning } from '../../../working';
 import { coloursFor, fillersOf, insertsMl, lengthened, resinOf } from '../../amounts';
 import { colourCups, colourWords, togetherPotLifeS, typedCupsMl } from '../../colours';
@@ -23,15 +26,16 @@ import type { StepRole } from '../../pouring';
 const POT_FILL = 0.8;
 
 /** How many of the chosen moulds go in together by their volume. */
-function mouldsInPot(context: ShotContext, count: number): number {
+function mouldsInPot(context: ShotContext, count: number, alsoL: number): number {
 	const eachL = context.mouldsVolumeMl / 1000 / count;
-	return Math.min(count, Math.max(1, Math.floor((context.settings.potVolumeL * POT_FILL) / eachL)));
+	const roomL = context.settings.potVolumeL * POT_FILL - alsoL;
+	return Math.min(count, Math.max(1, Math.floor(roomL / eachL)));
 }
 
 /** The pot's sum for a load of these moulds, its refusal put at the field that can be changed. */
-function potFor(context: ShotContext, share: number): PotResult {
+function potFor(context: ShotContext, share: number, alsoL: number): PotResult {
 	const { settings } = context;
-	const contentsL = (share * context.mouldsVolumeMl) / 1000;
+	const contentsL = (share * context.mouldsVolumeMl) / 1000 + alsoL;
 	const { secondGaugeKpa, secondLPerMin } = settings;
 	try {
 		const air = pot({
@@ -112,8 +116,10 @@ export function planSolid(inputs: Inputs, context: ShotContext): PlannedShot {
 	const slowest = slowestCup(inputs, context);
 	const { settings } = context;
 	const count = inputs.mouldIds.length;
-	const inPot = inputs.usePot ? mouldsInPot(context, count) : count;
-	const pressure = inputs.usePot ? potFor(context, inPot / count) : undefined;
+	const also = alsoOf(inputs, context);
+	const alsoL = also.reduce((sum, a) => sum + a.outsideMl, 0) / 1000;
+	const inPot = inputs.usePot ? mouldsInPot(context, count, alsoL) : count;
+	const pressure = inputs.usePot ? potFor(context, inPot / count, alsoL) : undefined;
 	const cavities = context.cavities ?? count;
 	const setInMl = insertsMl(inputs, context);
 	// "3 oz and 3 oz": the cups say it, whatever the moulds take
@@ -121,10 +127,11 @@ export function planSolid(inputs: Inputs, context: ShotContext): PlannedShot {
 	const castMl = typedMl === undefined ? context.cavityVolumeMl - setInMl : typedMl / inputs.copies;
 	const fills = throughSprue(inputs, context, castMl);
 	const steps = stepsOf(inputs, pressure, fills?.fillS ?? 0);
-	const where = sectionsOf(inputs, context);
+	const { where, waits } = slowestPlace(sectionsOf(inputs, context), also, inputs, slowest);
 	const shot = solidShot({
 		cavityVolumeMl: castMl,
 		sprueVolumeMl: typedMl === undefined ? inputs.sprueVolumeMl : 0,
+		...alsoTakes(also),
 		loss:
 			typedMl !== undefined
 				? { by: 'percent', percent: 0 }
@@ -173,9 +180,10 @@ export function planSolid(inputs: Inputs, context: ShotContext): PlannedShot {
 			// it stays in the pot until the pressure may be let out
 			demouldS: pressure ? Math.max(shot.demouldS, shot.holdUntilS) : shot.demouldS,
 			batches,
-			working: [...(fills?.working ?? []), ...shot.working, ...together.working],
+			working: [...(fills?.working ?? []), ...alsoWorking(also), ...shot.working, ...together.working],
 			warnings: [
 				...late,
+				...waits,
 				...slowSprue(fills, inputs, context.sprue),
 				...thickResin(first.slackS, inputs, context),
 				...shot.warnings,
@@ -184,6 +192,7 @@ export function planSolid(inputs: Inputs, context: ShotContext): PlannedShot {
 				...shortCups(typedMl, context.cavityVolumeMl - setInMl, inputs)
 			]
 		},
+		...(also.length > 0 ? { also } : {}),
 		...(pressure ? { pot: pressure } : {}),
 		roles: steps.map((s) => s.role),
 		balance: copyBalance({
@@ -192,6 +201,32 @@ export function planSolid(inputs: Inputs, context: ShotContext): PlannedShot {
 			castG: (Math.min(castMl, context.cavityVolumeMl - setInMl) * first.massG) / first.volumeMl,
 			inserts: inputs.inserts ?? []
 		})
+	};
+}
+
+/** Of the pieces that one cup fills the one that is firm last: the whole load goes by it, and it is said. */
+function slowestPlace(
+	own: Sections,
+	also: readonly Also[],
+	inputs: Inputs,
+	context: ShotContext
+): { where: Sections; waits: Warning[] } {
+	if (also.length === 0) return { where: own, waits: [] };
+	const cure = cureOf(context.resin, context.rateFactor);
+	const outS = (where: Sections) => sections(cure, where, inputs).demouldS;
+	const mine = outS(own);
+	const all = also.map((a) => ({ a, where: alsoSections(a, inputs) }));
+	const [last] = all.map((x) => ({ ...x, s: outS(x.where) })).sort((x, y) => y.s - x.s);
+	if (!last || last.s <= mine) return { where: own, waits: [] };
+	return {
+		where: last.where,
+		waits: [
+			{
+				code: 'other-is-later',
+				message: `${last.a.name} is firm after ${formatTime(last.s)}, this piece after ${formatTime(mine)}: the times go by the later.`,
+				action: 'Take each out when it is firm, or leave them all until then.'
+			}
+		]
 	};
 }
 

@@ -38,6 +38,9 @@ export type ShotStep = z.infer<typeof shotStep>;
 export const solidShotInput = z.object({
 	cavityVolumeMl: volume('cavity').positive('The cavity must hold something.'),
 	sprueVolumeMl: volume('sprue and vents').default(0),
+	/** Moulds of other pieces that each cup fills: what they take with their sprues, and how many they are. */
+	alsoMl: volume('other moulds').default(0),
+	alsoCopies: z.number().int().min(0).max(400).default(0),
 	loss: lossInput.default({ by: 'film' }),
 	copies: z
 		.number({ error: 'Type how many copies.' })
@@ -84,7 +87,8 @@ function solveBatch(
 	thickness: number,
 	sure: Pick<Band, 'sd' | 'mostly'>
 ): ShotBatch {
-	const pouredMl = copies * (input.cavityVolumeMl + input.sprueVolumeMl);
+	const pouredMl = copies * (input.cavityVolumeMl + input.sprueVolumeMl) + input.alsoMl;
+	const poured = copies + input.alsoCopies;
 	const lossMl =
 		input.loss.by === 'percent'
 			? (pouredMl * input.loss.percent) / 100
@@ -103,8 +107,8 @@ function solveBatch(
 		roomTempC: input.roomTempC
 	});
 	const steps = input.steps.map(({ name, durationS, per }) => ({
-		name: per === 'copy' && copies > 1 ? `${name} ×${copies}` : name,
-		durationS: durationS * (per === 'copy' ? copies : 1)
+		name: per === 'copy' && poured > 1 ? `${name} ×${poured}` : name,
+		durationS: durationS * (per === 'copy' ? poured : 1)
 	}));
 	const potLifeBand = bandOfTime(clock.potLifeS, sure);
 	const times = budget({
@@ -117,6 +121,7 @@ function solveBatch(
 	return {
 		copies,
 		pouredMl,
+		...(input.alsoMl > 0 ? { alsoMl: input.alsoMl } : {}),
 		lossMl,
 		volumeMl: mixed.total.volumeMl,
 		massG: mixed.total.massG,
@@ -180,7 +185,7 @@ export function solidShot(raw: SolidShotInput): SolidShot {
 	// how sure a pot life is hangs little on the mass: worked out once, for one copy
 	const sure = cupBands({
 		resin: cure,
-		massG: (input.cavityVolumeMl + input.sprueVolumeMl) * (raw.cure.densityGPerMl ?? 1.05),
+		massG: (input.cavityVolumeMl + input.sprueVolumeMl + input.alsoMl) * (raw.cure.densityGPerMl ?? 1.05),
 		startTempC: input.startTempC,
 		roomTempC: input.roomTempC
 	}).potLifeS;
@@ -214,7 +219,7 @@ export function solidShot(raw: SolidShotInput): SolidShot {
 		working: [
 			{
 				what: 'Into the moulds',
-				sum: `${first.copies} × (${digits(input.cavityVolumeMl)} + ${digits(input.sprueVolumeMl)}) ml`,
+				sum: `${first.copies} × (${digits(input.cavityVolumeMl)} + ${digits(input.sprueVolumeMl)})${input.alsoMl > 0 ? ` + ${digits(input.alsoMl)}` : ''} ml`,
 				result: `${digits(first.pouredMl)} ml`
 			},
 			{
