@@ -45,7 +45,7 @@ async function pourOn(page: Page, at: Record<string, () => Promise<void>> = {}):
 		await onceMore(page, title, () => page.keyboard.press('Space'));
 		await expect(heading(page)).not.toHaveText(title);
 	}
-	await page.getByText('good', { exact: true }).first().click();
+	for (const good of await page.getByText('good', { exact: true }).all()) await good.click();
 	await page.waitForTimeout(380);
 	await page.getByRole('button', { name: /Write it into the ledger/ }).click();
 	await expect(heading(page)).toHaveText('It is in the ledger');
@@ -217,4 +217,22 @@ test('plaster: powder and water by weight, poured on its own times, into the led
 	await page.goto('/ledger');
 	await page.locator('table a[href^="/ledger/"]').first().click();
 	await expect(page.getByText('Quarry white', { exact: false }).first()).toBeVisible();
+});
+
+test('one cup for two pieces: the other mould is planned in, refused at its line, filled, and counted as its own pull', async ({
+	page
+}) => {
+	await begin(page, /Ammonite/, /Harbour slow|Lantern white/, 'Solid');
+	await field(page, 'Copies').fill('1');
+	await page.getByRole('button', { name: 'Fill another piece from the same cup' }).click();
+	await choose(page, 'From the same cup', /Ship.s nameplate letters/);
+	await says(page, 'Of it', '9', /holds 1 at once/);
+	await field(page, 'Of it').fill('1');
+	await expect(page.getByText('holds 1 at once')).toHaveCount(0);
+	expect(await pourIt(page)).toContain('Pour ×2');
+	await page.goto('/ledger');
+	const newest = page.locator('table tbody tr');
+	await expect(newest.filter({ hasText: 'nameplate' }).first()).toContainText('good');
+	await expect(newest.nth(0)).toContainText(/nameplate|Ammonite/);
+	await expect(newest.nth(1)).toContainText(/nameplate|Ammonite/);
 });

@@ -160,6 +160,8 @@
 		const practised = clocks.map((c) => ({ ...c, href: '/practice', label: `Practice: ${c.label}` }));
 		untrack(() => ownClocks.show(`/pour/${run.id}`, source ? practised : clocks));
 	});
+	/** The mould of a grade: it says what is cast in it, where that is another piece than the pour's. */
+	const castOf = (mouldId: string) => run.plan.moulds.find((m) => m.id === mouldId);
 	/** Of a wall that is built up, all its layers together. */
 	const wallMm = $derived(plan.layers?.some((l) => l.way !== 'flat') ? plan.layers.reduce((sum, l) => sum + l.thicknessMm, 0) : undefined);
 	/** What a coat is thickened with, from its mixing until it is laid. */
@@ -311,14 +313,14 @@
 				<div class="mx-auto flex w-full max-w-[60rem] flex-col gap-3">
 					{#each desk.grades as g, i (g.id)}
 						<after.Grading
-							title="Cast from M{g.number}"
+							title="{castOf(g.id)?.masterName ?? 'Cast'} from M{g.number}"
 							id={g.id}
 							bind:grade={desk.grades[i]!.grade}
 							bind:faults={desk.grades[i]!.faults}
 							bind:note={desk.grades[i]!.note}
 							bind:findings={desk.grades[i]!.findings}
 							bind:pictures={() => (source ? undefined : desk.grades[i]!.pictures), (v) => (desk.grades[i]!.pictures = v ?? [])}
-							references={run.plan.references ?? []}
+							references={castOf(g.id)?.masterName === undefined ? (run.plan.references ?? []) : []}
 							{wallMm}
 							wanting={desk.wanting}
 							{rules} />

@@ -205,7 +205,7 @@ async function projectPulls(pour: PourRow, state: PourState, transaction: Transa
 		const values = {
 			pourId: pour.id,
 			mouldId: mould.id,
-			masterName: pour.plan.masterName,
+			masterName: mould.masterName ?? pour.plan.masterName,
 			resinName: pour.plan.resinName,
 			copies: mould.copies,
 			grade: graded?.grade ?? ('scrap' as const),
@@ -243,7 +243,14 @@ export async function writeFaults(
 }
 
 function searchTextOf(plan: PourPlan, mould: PourPlan['moulds'][number], note: string): string {
-	return [plan.masterName, plan.resinName, mould.label, `M${mould.number}`, ...(plan.lots ?? []), note]
+	return [
+		mould.masterName ?? plan.masterName,
+		plan.resinName,
+		mould.label,
+		`M${mould.number}`,
+		...(plan.lots ?? []),
+		note
+	]
 		.join(' ')
 		.slice(0, 600);
 }

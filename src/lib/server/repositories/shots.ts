@@ -7,6 +7,7 @@ import {
 	composePlan,
 	mouldFigures,
 	movedStamps,
+	otherPiece,
 	planDifferences,
 	shotContextOf,
 	taughtFor,
@@ -19,7 +20,6 @@ import { chemistryOf, containerHealth, containerSpeed } from '$lib/core/shelf';
 import {
 	keptLayer,
 	planShot,
-	rankSpares,
 	usuallyLeftMl,
 	shotFiller,
 	shotRecipe,
@@ -36,11 +36,12 @@ import { plain, tables, type ShotRow } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
 import { nextNumber } from './counters';
 import { inUse } from './containers';
-import { listMasters, measuredMaster } from './masters';
+import { measuredMaster } from './masters';
 import { listExperiences } from './experiences';
 import { getMaterial, getResin, listMaterials, type Resin } from './materials';
 import { demouldPresses } from './demouldPresses';
-import { emptyMoulds, getMould, type Mould } from './moulds';
+import { getMould, type Mould } from './moulds';
+import { sparesFor } from './spares';
 import { updateVersioned } from './versioned';
 import { usualPot, withPot } from './vessels';
 
@@ -117,18 +118,49 @@ async function gather(inputs: ShotInputs) {
 			getMaterial('filler', id)
 		)
 	);
-	const unfit = moulds.find((m) => m.state !== 'active');
-	if (unfit) {
-		throw new RefusedError(
-			`M${unfit.number} is ${STATE_WORDS[unfit.state]}: only an active mould is poured.`,
-			'mouldIds'
-		);
-	}
-	const shy = moulds.find((m) => MOULD_MODULES[m.inputs.kind].refusesResin);
-	if (shy)
-		throw new RefusedError(`M${shy.number} ${MOULD_MODULES[shy.inputs.kind].refusesResin}`, 'mouldIds');
+	for (const m of moulds) refuseUnfit(m, 'mouldIds');
+	const others = await othersOf(inputs, master.id);
 	const taught = taughtFor(presses, resin.id, inputs.mouldIds);
-	return { master, resin, moulds, release, filler, markCup, layerFillers, recipes, tins, vessel, taught };
+	return {
+		master,
+		resin,
+		moulds,
+		others,
+		release,
+		filler,
+		markCup,
+		layerFillers,
+		recipes,
+		tins,
+		vessel,
+		taught
+	};
+}
+
+/** @throws RefusedError at the field when it is not in use, or takes no resin */
+function refuseUnfit(mould: Mould, field: string): void {
+	if (mould.state !== 'active')
+		throw new RefusedError(
+			`M${mould.number} is ${STATE_WORDS[mould.state]}: only an active mould is poured.`,
+			field
+		);
+	const refuses = MOULD_MODULES[mould.inputs.kind].refusesResin;
+	if (refuses) throw new RefusedError(`M${mould.number} ${refuses}`, field);
+}
+
+/** Moulds of other pieces that its cups fill as well, each with its master. */
+async function othersOf(inputs: ShotInputs, masterId: string) {
+	const asked = inputs.kind === 'solid' && !inputs.cups?.length ? (inputs.also ?? []) : [];
+	return Promise.all(
+		asked.map(async ({ mouldId }, i) => {
+			const field = `also.${i}.mouldId`;
+			const mould = await getMould(mouldId);
+			refuseUnfit(mould, field);
+			if (mould.masterId === masterId)
+				throw new RefusedError(`M${mould.number} is a mould of the piece itself: choose it above.`, field);
+			return { mould, master: await measuredMaster(mould.masterId) };
+		})
+	);
 }
 type Gathered = Awaited<ReturnType<typeof gather>>;
 
@@ -143,6 +175,7 @@ function contextOf(of: Gathered, settings: WorkshopSettings): ShotContext {
 		settings: withPot(settings, of.vessel),
 		filler: of.filler && shotFiller(of.filler.record),
 		fillers: of.layerFillers.map((f) => ({ id: f.id, ...shotFiller(f.record) })),
+		others: of.others.map((o) => otherPiece(o.mould, o.master)),
 		recipes: of.recipes,
 		tinSpeed: speedOf(of),
 		taught: of.taught
@@ -151,7 +184,7 @@ function contextOf(of: Gathered, settings: WorkshopSettings): ShotContext {
 
 /** The state of every record that a plan rests on. What a tin holds does not move a plan; which tin, and its speed, do. */
 function stampsOf(of: Gathered, inputs: ShotInputs, settings: WorkshopSettings): Stamp[] {
-	const { master, resin, moulds, release, filler, layerFillers, recipes, tins, vessel, taught } = of;
+	const { master, resin, moulds, others, release, filler, layerFillers, recipes, tins, vessel, taught } = of;
 	const versioned = (kind: Stamp['kind'], row: { id: string; version: number }, name: string): Stamp => ({
 		kind,
 		id: row.id,
@@ -166,7 +199,8 @@ function stampsOf(of: Gathered, inputs: ShotInputs, settings: WorkshopSettings):
 	const { altitudeM, marginPercent, scaleResolutionG, scaleCapacityG, mixingCupMl } = settings;
 	return [
 		versioned('master', master, master.record.name),
-		...moulds.map((m) => versioned('mould', m, `M${m.number}`)),
+		...[...moulds, ...others.map((o) => o.mould)].map((m) => versioned('mould', m, `M${m.number}`)),
+		...others.map((o) => versioned('master', o.master, o.master.record.name)),
 		versioned('resin', resin, `sheet of ${resin.record.name}`),
 		...[...(filler ? [filler] : []), ...layerFillers]
 			.filter((f, i, all) => all.findIndex((other) => other.id === f.id) === i)
@@ -244,22 +278,6 @@ export async function saveShot(
 	return makeOnce(existing?.id ?? id, () => inTransaction(save));
 }
 
-/** The three moulds that would take a left-over best, of those that stand empty. */
-async function sparesFor(except: readonly string[], leftMl: number) {
-	const [moulds, masters] = await Promise.all([emptyMoulds(), listMasters()]);
-	const volumes = new Map(masters.map((m) => [m.id, m.volumeMl]));
-	const free = moulds
-		.filter((m) => !except.includes(m.id))
-		// a mould of which nobody knows what it takes is no place for a left-over
-		.flatMap(({ id, number, label, masterId }) => {
-			const volumeMl = volumes.get(masterId);
-			return volumeMl ? [{ id, number, label, volumeMl }] : [];
-		});
-	return rankSpares(leftMl, free)
-		.slice(0, 3)
-		.map(({ number, label, volumeMl }) => ({ number, label, volumeMl }));
-}
-
 /** What the moulds of a pour are made of, where the resin touches them. */
 async function facesOf(moulds: readonly Mould[]): Promise<Thing[]> {
 	const [rubbers, plastics] = await Promise.all([listMaterials('rubber'), listMaterials('thermoplastic')]);
@@ -279,6 +297,7 @@ async function recordsOf(
 	leftMl: number
 ): Promise<PlanRecords> {
 	const { master, resin, moulds, release, recipes, tins, vessel } = of;
+	const others = of.others.map((o) => o.mould);
 	const today = new Date().toISOString().slice(0, 10);
 	const tinOf = (tin: NonNullable<typeof tins.a>) => ({
 		id: tin.id,
@@ -286,13 +305,14 @@ async function recordsOf(
 		health: containerHealth(tin.record, chemistryOf(resin.record.family), today, settings)
 	});
 	const [faces, experiences, spares] = await Promise.all([
-		facesOf(moulds),
+		facesOf([...moulds, ...others]),
 		listExperiences(),
-		sparesFor(inputs.mouldIds, leftMl)
+		sparesFor([...inputs.mouldIds, ...others.map((o) => o.id)], leftMl)
 	]);
 	return {
 		master,
 		moulds,
+		others,
 		resin: resin.record,
 		release: release?.record,
 		tins: {

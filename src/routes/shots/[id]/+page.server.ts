@@ -31,15 +31,23 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 		listTrials(shot.masterId),
 		superValidate(zod4(trialRecord))
 	]);
+	const also = shot.planned.also ?? [];
 	const used = moulds.filter((m) => shot.inputs.mouldIds.includes(m.id));
 	return {
 		shot,
 		master: { id: master.id, name: master.record.name, volumeMl: master.volumeMl ?? 0 },
 		resin: { id: resin.id, name: resin.record.name },
 		moulds: used.map(({ id, number, label, state }) => ({ id, number, label, state })),
+		also: also.map(({ mouldId, name, masterName, copies, volumeMl }) => ({
+			id: mouldId,
+			name,
+			masterName,
+			copies,
+			volumeMl
+		})),
 		moved,
 		spares: empty
-			.filter((m) => !shot.inputs.mouldIds.includes(m.id))
+			.filter((m) => !shot.inputs.mouldIds.includes(m.id) && !also.some((a) => a.mouldId === m.id))
 			.flatMap(({ id, number, label, masterId }) => {
 				const volumeMl = masters.find((a) => a.id === masterId)?.volumeMl;
 				return volumeMl ? [{ id, number, label, volumeMl }] : [];

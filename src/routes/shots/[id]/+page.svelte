@@ -91,6 +91,14 @@
 			{#each data.moulds as mould (mould.id)}<a class="plain" href="/moulds/{mould.id}"><strong>M{mould.number}</strong> {mould.label}</a
 				>{/each}
 		</p>
+		{#if data.also.length > 0}
+			<p class="mt-1 flex flex-wrap items-center gap-x-3 gap-y-1">
+				<span class="label">From the same cup</span>
+				{#each data.also as a (a.id)}<a class="plain" href="/moulds/{a.id}"
+						><strong>{a.name}</strong>{a.copies > 1 ? ` ×${a.copies}` : ''}, {units.show(a.copies * a.volumeMl, 'volume')}</a
+					>{/each}
+			</p>
+		{/if}
 		{#if data.spares.length > 0}
 			<h2 class="mt-5 mb-1">Spare moulds for what is left</h2>
 			<div class="max-w-[14rem]">

@@ -145,7 +145,7 @@
 			{:else}
 				<div>
 					<p class="soft">To melt</p>
-					<p class="answer text-[2.6rem] whitespace-nowrap">{units.weighed(plan.massG)}</p>
+					<p class="answer text-[2rem] whitespace-nowrap">{units.weighed(plan.massG)}</p>
 					<p>{units.weighed(plan.topUpG ?? 0)} of it are kept hot to top up as it sinks.</p>
 				</div>
 			{/if}

@@ -4,19 +4,18 @@ import { zod4 } from 'sveltekit-superforms/adapters';
 import { z } from 'zod';
 import { costOf, MOULD_MODULES } from '$lib/core/mould';
 import { skinOf } from '$lib/core/master/skin';
-import { mouldFigures } from '$lib/core/plan';
+import { mouldFigures, otherPiece, sprueVolumeMl } from '$lib/core/plan';
 import { chemistryOf, containerHealth, containerSpeed, type ContainerRecord } from '$lib/core/shelf';
 import { shotInputs } from '$lib/core/shot';
-import { solidVolumeMl } from '$lib/core/volume';
 import type { WorkshopSettings } from '$lib/core/workshop';
 import { attempt, madeId, orPage } from '$lib/server/forms';
 import { listContainers } from '$lib/server/repositories/containers';
-import { listMasters } from '$lib/server/repositories/masters';
+import { listMasters, type Master } from '$lib/server/repositories/masters';
 import { demouldPresses } from '$lib/server/repositories/demouldPresses';
 import { lastLayers } from '$lib/server/repositories/lastLayers';
 import { listExperiences } from '$lib/server/repositories/experiences';
 import { listMaterials, listResins, listRubbers } from '$lib/server/repositories/materials';
-import { listMoulds, takesResin } from '$lib/server/repositories/moulds';
+import { listMoulds, takesResin, type Mould } from '$lib/server/repositories/moulds';
 import { getShot, listShots, saveShot } from '$lib/server/repositories/shots';
 import { listVessels, withPot } from '$lib/server/repositories/vessels';
 import type { Actions, PageServerLoad } from './$types';
@@ -41,6 +40,14 @@ async function begunWith(url: URL, mouldId: string | undefined, settings: Worksh
 }
 /** Shots that are looked through for the last one of a mould. */
 const LOOKED_THROUGH = 300;
+
+/** As a cup of another piece may fill it; nothing where nobody knows what it takes. */
+function asOther(mould: Mould, masters: readonly Master[]) {
+	const master = masters.find((m) => m.id === mould.masterId);
+	return master && master.volumeMl !== null
+		? otherPiece(mould, { record: master.record, volumeMl: master.volumeMl })
+		: null;
+}
 
 export const load: PageServerLoad = async ({ url, locals }) => {
 	const [
@@ -162,18 +169,11 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 				}) ?? null,
 			refuses: MOULD_MODULES[m.inputs.kind].refusesResin,
 			...mouldFigures(m, masters.find((a) => a.id === m.masterId)?.volumeMl ?? 0),
+			other: asOther(m, masters),
 			cost:
 				costOf(m.plan, { rubber: rubbers.find((r) => r.id === m.rubberId)?.record }, m.inputs.lossPercent)
 					.cost ?? 0,
-			// moulds of the first kind knew no sprue
-			sprueMl:
-				m.inputs.sprueDiameterMm && m.inputs.sprue !== 'none'
-					? solidVolumeMl({
-							shape: 'tube',
-							diameterMm: m.inputs.sprueDiameterMm,
-							heightMm: m.inputs.sprueLengthMm
-						})
-					: 0
+			sprueMl: sprueVolumeMl(m)
 		}))
 	};
 };

@@ -4,7 +4,7 @@
 	import type { SuperValidated } from 'sveltekit-superforms';
 	import { isCatalysed, stockWarnings, tinsInUse } from '$lib/core/shelf';
 	import { UNMEASURED } from '$lib/core/master/unmeasured';
-	import { castCautions, CASTS, COLOUR_SCHOOLS, SHOT_KINDS, shortOnShelf, type ShotInputs } from '$lib/core/shot';
+	import { castCautions, CASTS, COLOUR_SCHOOLS, SHOT_KINDS, shortOnShelf, usuallyLeftMl, type ShotInputs } from '$lib/core/shot';
 	import Save from '$lib/ui/Save.svelte';
 	import Caution from '$lib/ui/Caution.svelte';
 	import AddInPlace from '$lib/ui/shelf/AddInPlace.svelte';
@@ -21,6 +21,7 @@
 	import Segments from '$lib/ui/Segments.svelte';
 	import ShotResult from '$lib/ui/ShotResult.svelte';
 	import AddedFields from '$lib/ui/shot/AddedFields.svelte';
+	import AlsoList from '$lib/ui/shot/AlsoList.svelte';
 	import AirFields from '$lib/ui/shot/AirFields.svelte';
 	import CostPanel from '$lib/ui/shot/CostPanel.svelte';
 	import InsertList from '$lib/ui/shot/InsertList.svelte';
@@ -67,6 +68,10 @@
 		return last;
 	});
 
+	/** Moulds of other pieces that a cup of this one may fill as well. */
+	const otherPieces = $derived(
+		data.moulds.flatMap((m) => (m.masterId !== $form.masterId && m.other && !m.refuses ? { ...m.other, face: m.face } : []))
+	);
 	const release = $derived(data.releases.find((r) => r.id === $form.releaseId));
 	const tins = $derived(data.tins.filter((t) => t.materialId === $form.resinId));
 	/** What is old about the tins that it would be poured from. */
@@ -102,6 +107,7 @@
 				recipes: data.recipes,
 				colours: data.colours,
 				tinSpeed: inUse.a?.speed,
+				others: otherPieces,
 				presses: data.presses.filter((p) => p.resinId === resin.id),
 				experiences: data.experiences,
 				cost: {
@@ -282,6 +288,15 @@
 							error={problemAt('pourTempC')}
 							hint="{units.show(35, 'temperature')} to {units.show(38, 'temperature')} keeps swirls apart; empty: at once" />
 					</div>{/if}
+			</div>
+		{/if}
+		{#if $form.kind === 'solid' && $form.cups.length === 0}
+			<div class="mt-2">
+				<AlsoList
+					bind:also={$form.also}
+					others={otherPieces}
+					leftMl={shown && usuallyLeftMl(shown.shot.batches[0]!.volumeMl)}
+					problem={(i, field) => problemIn('also', i, field)} />
 			</div>
 		{/if}
 		{#if $form.kind !== 'clear' || $form.inserts.length > 0}

@@ -57,6 +57,8 @@ export const GET: RequestHandler = async ({ params, locals, url, platform }) => 
 	const both = (massG: number) => `${weighed(massG)}  (${weighedOther(massG)})`;
 	const show = (v: number, kind: 'length' | 'volume' | 'temperature') =>
 		onPaper(formatQuantity(v, kind, units));
+	const ownCopies = (p: PourPlan) =>
+		p.moulds.reduce((sum, m) => sum + (m.masterName === undefined ? m.copies : 0), 0);
 	const plans: PourPlan[] = [];
 	let told: ShotMoved | undefined;
 	// cups that are alike are printed once
@@ -64,7 +66,7 @@ export const GET: RequestHandler = async ({ params, locals, url, platform }) => 
 		const same = plans.some(
 			(p) =>
 				p.massG === shot.planned.shot.batches[i]!.massG &&
-				p.moulds.length === shot.planned.shot.batches[i]!.copies
+				ownCopies(p) === shot.planned.shot.batches[i]!.copies
 		);
 		if (same) continue;
 		const { kept, moved } = await orPage(batchPlans(params.id, i, locals.settings));
