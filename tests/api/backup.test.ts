@@ -110,20 +110,30 @@ describe('the open book', () => {
 			.replaceAll('"severity":"harm"', '"level":"harm"')
 			.replaceAll('"severity":"care"', '"level":"care"')
 			.replaceAll('"fillerMix":{', '"filled":{')
-			.replace('"stock_movements":[', '"bookings":[')
 			.replace('"mould_inspections":[', '"mould_looks":[')
 			.replace('"vessel_inspections":[', '"vessel_looks":[')
-			.replace(/"version":4,/, '"version":2,');
+			.replace(/"version":5,/, '"version":2,');
 		expect(earlier).not.toBe(text);
 		const old = JSON.parse(earlier) as { tables: Record<string, unknown[]> };
 		delete old.tables['container_photos'];
+		// one weight on each tin, and nothing booked yet
+		delete old.tables['stock_movements'];
+		old.tables['bookings'] = [];
+		const tins = old.tables['containers'] as Record<string, unknown>[];
+		for (const tin of tins) tin['weighedAt'] = tin['createdAt'];
 		expect(checkBackup(old).length).toBeGreaterThan(0);
 		const read = upgradeBackup(old);
 		expect(checkBackup(read)).toEqual([]);
 		expect(read).toEqual({
 			...JSON.parse(text),
-			tables: { ...tablesOf(files['workshop.json']!), container_photos: [] }
+			tables: {
+				...tablesOf(files['workshop.json']!),
+				container_photos: [],
+				stock_movements: expect.any(Array)
+			}
 		});
+		const lines = (read as typeof old).tables['stock_movements'] as { kind: string }[];
+		expect(lines.filter((l) => l.kind === 'weighed')).toHaveLength(tins.length);
 	});
 
 	it('goes round without a loss: in another workshop it is the same to the letter', async () => {

@@ -104,7 +104,7 @@ describe('a database from before its keys had the names of today', () => {
 				})
 			)
 		),
-		movements: await select('SELECT * FROM stock_movements ORDER BY pourId, containerId'),
+		movements: await select('SELECT * FROM stock_movements ORDER BY seq'),
 		instruments: await select('SELECT id, kind FROM instruments ORDER BY id')
 	});
 	it('is as it was after its migration; a second run changes nothing', async () => {

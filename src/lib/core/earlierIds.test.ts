@@ -16,6 +16,7 @@ import { makingEvent, MOULD_FAULT_WORDS, MOULD_FAULTS } from './making';
 import { MEASURING, MEASURING_SCHOOLS } from './mix';
 import { CLOSING_WORDS, CLOSINGS, MOULD_STATES, STATE_WORDS } from './mould';
 import { BACKUP, checkBackup, upgradeBackup } from './openData';
+import { stockOf, type Movement } from './shelf';
 
 const SETS = [
 	['faults', FAULTS, FAULT_WORDS, EARLIER_FAULTS],
@@ -122,7 +123,7 @@ describe('a book of version 1', () => {
 	it('read twice it is the same, and what is no book is left alone', () => {
 		const once = upgradeBackup({ version: 1, tables });
 		expect(upgradeBackup(once)).toEqual(once);
-		for (const other of [null, 3, 'book', [], { version: 5, tables }, { version: 1 }])
+		for (const other of [null, 3, 'book', [], { version: 6, tables }, { version: 1 }])
 			expect(upgradeBackup(other)).toBe(other);
 	});
 });
@@ -142,6 +143,7 @@ describe('a book of version 2', () => {
 			{ kind: 'step-done', body: { kind: 'step-done', stepId: 'air' } }
 		],
 		device_commands: [{ body: { kind: 'fails', device: 'air', how: 'not' } }],
+		containers: [],
 		bookings: [{ pourId: 'p', containerId: 'c', massG: 12.5, at: '2026-11-01T08:00:00.000Z' }]
 	};
 	it('has the names of today for its keys, devices and tables, its values kept', () => {
@@ -162,7 +164,22 @@ describe('a book of version 2', () => {
 				tables.pour_events[1]
 			],
 			device_commands: [{ body: { kind: 'fails', device: 'hygrometer', how: 'not' } }],
-			stock_movements: tables.bookings,
+			stock_movements: [
+				{
+					id: expect.any(String),
+					seq: 1,
+					containerId: 'c',
+					kind: 'used',
+					massG: 12.5,
+					openings: 1,
+					pourId: 'p',
+					placeSeq: null,
+					at: '2026-11-01T08:00:00.000Z',
+					receivedAt: '2026-11-01T08:00:00.000Z',
+					note: ''
+				}
+			],
+			containers: [],
 			container_photos: []
 		});
 		expect(upgradeBackup({ ...upgraded, version: 3 })).toEqual(upgraded);
@@ -179,10 +196,28 @@ describe('a book of version 3', () => {
 		expect(checkBackup(book)).not.toEqual([]);
 		const read = upgradeBackup(book) as typeof book;
 		expect(checkBackup(read)).toEqual([]);
-		expect(read.tables).toEqual({
-			...others,
+		const { stock_movements: moved, containers, ...rest } = others;
+		expect(read.tables).toMatchObject({
+			...rest,
 			vessel_inspections: vessel_looks,
 			mould_inspections: mould_looks
 		});
+		// what stood on a tin and what pours took are lines now, and a tin holds what it held
+		type Line = Movement & { containerId: string };
+		const lines = read.tables['stock_movements'] as Line[];
+		expect(lines.length).toBeGreaterThanOrEqual(moved!.length + containers!.length);
+		for (const c of containers as {
+			id: string;
+			body: { weighedG: number; openings: number };
+			weighedAt: string;
+		}[]) {
+			const took = (moved as { containerId: string; massG: number; at: string }[]).filter(
+				(m) => m.containerId === c.id
+			);
+			const since = took.filter((m) => m.at >= c.weighedAt).reduce((sum, m) => sum + m.massG, 0);
+			const stock = stockOf(lines.filter((l) => l.containerId === c.id));
+			expect(stock.leftG).toBeCloseTo(Math.max(0, c.body.weighedG - since), 6);
+			expect(stock.openings).toBe((c.body.openings ?? 0) + took.length);
+		}
 	});
 });

@@ -100,7 +100,6 @@ function book() {
 		materialId: id(),
 		part: 'A',
 		body: { materialId: id(), part: 'A', sizeG: 900, weighedG: 700, openedOn: '2026-01-05' },
-		weighedAt: at,
 		rateFactor: null,
 		emptied: 0,
 		...versioned

@@ -8,7 +8,7 @@ import { vesselRecord } from '../pressurePot/vessel';
 import { pourPlan } from '../plan/pourPlan';
 import { faultId, gradeId, pourEvent } from '../bench/events';
 import { CAUSE_IDS } from '../faults';
-import { containerRecord } from '../shelf';
+import { containerRecord, MOVEMENT_KINDS } from '../shelf';
 import { shotInputs, trialRecord } from '../shot';
 import { mouldInspection } from '../wear/signs';
 import { workshopSettings } from '../workshop/settings';
@@ -31,6 +31,8 @@ const whole = z.number().int();
 const worked = z.record(z.string(), z.unknown());
 const stamps = { createdAt: day, updatedAt: day };
 const versioned = { version: whole, ...stamps };
+/** What the device's clock lacked as it sent an event, ms; books of the version before do not say. */
+const clockOffMs = whole.nullable().default(null);
 const row = z.strictObject;
 
 /**
@@ -93,14 +95,14 @@ export const BACKUP_TABLES = {
 		kind: text(24),
 		at: day,
 		body: makingEvent,
-		receivedAt: day
+		receivedAt: day,
+		clockOffMs
 	}),
 	containers: row({
 		id,
 		materialId: id,
 		part: z.enum(['A', 'B', 'whole']),
 		body: containerRecord,
-		weighedAt: day,
 		rateFactor: z.number().nullable(),
 		emptied: z.union([z.literal(0), z.literal(1)]),
 		...versioned
@@ -125,10 +127,31 @@ export const BACKUP_TABLES = {
 		endedAt: day.nullable(),
 		...stamps
 	}),
-	pour_events: row({ id, seq: whole, pourId: id, kind: text(24), at: day, body: pourEvent, receivedAt: day }),
+	pour_events: row({
+		id,
+		seq: whole,
+		pourId: id,
+		kind: text(24),
+		at: day,
+		body: pourEvent,
+		receivedAt: day,
+		clockOffMs
+	}),
 	device_commands: row({ id, pourId: id, at: day, body: deviceCommand }),
-	/** What pours took out of tins. */
-	stock_movements: row({ pourId: id, containerId: id, massG: z.number(), at: day }),
+	/** What was weighed, used, opened, thrown away and corrected of tins: lines that are only ever added. */
+	stock_movements: row({
+		id,
+		seq: whole,
+		containerId: id,
+		kind: z.enum(MOVEMENT_KINDS),
+		massG: z.number().nullable(),
+		openings: whole,
+		pourId: id.nullable(),
+		placeSeq: whole.nullable(),
+		at: day,
+		receivedAt: day,
+		note: text(500)
+	}),
 	pulls: row({
 		id,
 		pourId: id.nullable(),

@@ -11,6 +11,7 @@ import {
 	withIds
 } from '../earlierIds';
 import { withKeysOfToday } from './earlierKeys';
+import { withStockLines } from './earlierStock';
 import { BACKUP, type BackupTable } from './tables';
 
 type Row = Record<string, unknown>;
@@ -89,18 +90,21 @@ const EARLIER_TABLES: Readonly<Record<string, BackupTable>> = {
 /** Tables that came after the first version, and with which: an earlier book has no rows of them. */
 const NEW_TABLES: Readonly<Partial<Record<BackupTable, number>>> = { container_photos: 3 };
 
+/** From this version on the stock of a tin is told in lines. */
+const STOCK_LINES = 5;
+
 /**
  * A book of an earlier version as today's writes it: ids in place of words, and today's names of keys and tables.
  * What an old device still sent after the change may stand in a later book too.
  * @returns the book itself when there is nothing to do, or when it is no book
  * @example
- * upgradeBackup({ form: 'workshop-book', version: 2, tables: {} }); // { form: 'workshop-book', version: 4, tables: { container_photos: [  ] } }
+ * upgradeBackup({ form: 'workshop-book', version: 2, tables: {} }); // { form: 'workshop-book', version: 5, tables: { container_photos: [  ] } }
  */
 export function upgradeBackup(raw: unknown): unknown {
 	const book = raw as { version?: unknown; tables?: Record<string, unknown> } | null;
 	const version = Number(book?.version);
 	if (
-		![1, 2, 3, BACKUP.version].includes(version) ||
+		![1, 2, 3, 4, BACKUP.version].includes(version) ||
 		typeof book?.tables !== 'object' ||
 		book.tables === null
 	)
@@ -115,9 +119,6 @@ export function upgradeBackup(raw: unknown): unknown {
 	const absent = Object.entries(NEW_TABLES).filter(
 		([t, since]) => version < since && !Object.hasOwn(tables, t)
 	);
-	return {
-		...book,
-		version: BACKUP.version,
-		tables: { ...tables, ...Object.fromEntries(absent.map(([t]) => [t, []])) }
-	};
+	const whole = { ...tables, ...Object.fromEntries(absent.map(([t]) => [t, []])) };
+	return { ...book, version: BACKUP.version, tables: version < STOCK_LINES ? withStockLines(whole) : whole };
 }

@@ -81,4 +81,16 @@ export {
 	type CastableRecord,
 	type CastableSort
 } from './castable';
+export {
+	bookingsFor,
+	inStockOrder,
+	MOVEMENT_KINDS,
+	MOVEMENT_WORDS,
+	stockOf,
+	type Booked,
+	type Booking,
+	type Movement,
+	type MovementKind,
+	type Stock
+} from './stock';
 export { cupVolumeMl, markCupRecord, markInCup, type MarkCup } from './markCup';

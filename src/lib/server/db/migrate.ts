@@ -22,6 +22,8 @@ import * as loosePours from './migrations/0017-loose-pours';
 import * as names from './migrations/0018-names';
 import * as containerPhotos from './migrations/0020-container-photos';
 import * as inspections from './migrations/0021-inspections';
+import * as stock from './migrations/0022-stock';
+import * as clockOff from './migrations/0023-clock-off';
 import * as unmeasured from './migrations/0019-unmeasured-masters';
 
 const MIGRATIONS = [
@@ -45,7 +47,9 @@ const MIGRATIONS = [
 	{ name: '0018-names', up: () => names.up() },
 	{ name: '0019-unmeasured-masters', up: () => unmeasured.up() },
 	{ name: '0020-container-photos', up: () => containerPhotos.up() },
-	{ name: '0021-inspections', up: () => inspections.up() }
+	{ name: '0021-inspections', up: () => inspections.up() },
+	{ name: '0022-stock', up: () => stock.up() },
+	{ name: '0023-clock-off', up: () => clockOff.up() }
 ];
 
 const LOCK = 'anthypos-migrate';

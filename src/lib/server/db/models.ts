@@ -161,7 +161,6 @@ export interface ContainerRow extends Versioned {
 	materialId: string;
 	part: 'A' | 'B' | 'whole';
 	body: ContainerRecord;
-	weighedAt: Date;
 	rateFactor: number | null;
 	emptied: boolean;
 }
@@ -173,6 +172,8 @@ interface PourEventRow {
 	at: Date;
 	body: PourEvent;
 	receivedAt: Date;
+	/** What the clock of its device lacked, ms. */
+	clockOffMs: number | null;
 }
 export interface PullRow extends Stamped {
 	id: string;
@@ -312,7 +313,8 @@ export const tables = {
 				kind: text(24),
 				at: { type: DataTypes.DATE(3), allowNull: false },
 				body: json,
-				receivedAt: { type: DataTypes.DATE(3), allowNull: false }
+				receivedAt: { type: DataTypes.DATE(3), allowNull: false },
+				clockOffMs: { type: DataTypes.BIGINT, allowNull: true }
 			},
 			false
 		),
@@ -322,7 +324,6 @@ export const tables = {
 			materialId: text(36),
 			part: text(8),
 			body: json,
-			weighedAt: { type: DataTypes.DATE(3), allowNull: false },
 			rateFactor: { type: DataTypes.DOUBLE, allowNull: true },
 			emptied: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false },
 			...versioned

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { QueryTypes, type Transaction } from 'sequelize';
+import { QueryTypes } from 'sequelize';
 import {
 	containerRecord,
 	remainingG,
@@ -7,13 +7,12 @@ import {
 	type ContainerChange,
 	type ContainerRecord
 } from '$lib/core/shelf';
-import { type PourPlan } from '$lib/core/plan';
-import { takenG, type PourState } from '$lib/core/bench';
-import { db } from '../db/connection';
+import { db, inTransaction } from '../db/connection';
 import { makeOnce } from '../db/makeOnce';
 import { RowCache, stampOf } from '../db/rowCache';
 import { tables, type ContainerRow } from '../db/models';
 import { NotFoundError } from '../errors';
+import { addLine, stockLines } from './stock';
 import { updateVersioned } from './versioned';
 
 /** Speeds that readings may teach; past these the readings are wrong, not the resin. */
@@ -28,8 +27,10 @@ interface Container {
 	/** Its own speed against the sheet, learned from readings. */
 	rateFactor: number | null;
 	emptied: boolean;
-	/** Last weighing less what pours took since. */
+	/** Last weighing less what went out since. */
 	remainingG: number;
+	/** Taken out beyond what was weighed, g. */
+	overdrawnG: number;
 	/** Openings counted by hand and by pours. */
 	openings: number;
 }
@@ -37,15 +38,22 @@ interface Container {
 type Joined = Omit<ContainerRow, 'body'> & {
 	body: unknown;
 	materialName: string;
+	weighedG: number | null;
+	weighedAt: Date | null;
 	movedG: number;
-	movements: number;
+	openings: number;
 };
 
+/** Since the last weighing, as they arrived; an amendment stands where the line stands that it amends. */
 const SELECT = `
-	SELECT c.*, m.name AS materialName,
-		COALESCE((SELECT SUM(s.massG) FROM stock_movements s WHERE s.containerId = c.id AND s.at >= c.weighedAt), 0) AS movedG,
-		(SELECT COUNT(*) FROM stock_movements s WHERE s.containerId = c.id) AS movements
-	FROM containers c JOIN materials m ON m.id = c.materialId`;
+	SELECT c.*, m.name AS materialName, w.massG AS weighedG, w.at AS weighedAt,
+		COALESCE((SELECT SUM(IF(s.kind = 'corrected', -s.massG, s.massG)) FROM stock_movements s
+			WHERE s.containerId = c.id AND s.kind IN ('used', 'thrown-away', 'corrected')
+				AND COALESCE(s.placeSeq, s.seq) > COALESCE(w.seq, 0)), 0) AS movedG,
+		COALESCE((SELECT SUM(s.openings) FROM stock_movements s WHERE s.containerId = c.id), 0) AS openings
+	FROM containers c JOIN materials m ON m.id = c.materialId
+	LEFT JOIN stock_movements w ON w.containerId = c.id AND w.kind = 'weighed' AND w.seq =
+		(SELECT MAX(x.seq) FROM stock_movements x WHERE x.containerId = c.id AND x.kind = 'weighed')`;
 
 const records = new RowCache<ContainerRecord>();
 
@@ -53,16 +61,18 @@ function toContainer(row: Joined): Container {
 	const record = records.get(row.id, stampOf(row), () =>
 		containerRecord.parse(typeof row.body === 'string' ? JSON.parse(row.body) : row.body)
 	);
-	const openings = record.openings + Number(row.movements);
+	const openings = Math.max(0, Number(row.openings));
+	const weighedG = Number(row.weighedG ?? 0);
 	return {
 		id: row.id,
 		version: row.version,
-		record: { ...record, openings },
+		record: { ...record, openings, weighedG },
 		materialName: row.materialName,
-		weighedAt: new Date(row.weighedAt),
+		weighedAt: new Date(row.weighedAt ?? row.createdAt),
 		rateFactor: row.rateFactor,
 		emptied: Boolean(row.emptied),
-		remainingG: remainingG(record.weighedG, Number(row.movedG)),
+		remainingG: remainingG(weighedG, Number(row.movedG)),
+		overdrawnG: Math.max(0, Number(row.movedG) - weighedG),
 		openings
 	};
 }
@@ -87,7 +97,7 @@ export async function getContainer(id: string): Promise<Container> {
 /** How often it had been opened by then: pours that came after do not count. */
 export async function openingsBy(container: Pick<Container, 'id' | 'openings'>, at: Date): Promise<number> {
 	const [row] = await db().query<{ n: number }>(
-		'SELECT COUNT(*) AS n FROM stock_movements WHERE containerId = :id AND at > :at',
+		"SELECT COALESCE(SUM(openings), 0) AS n FROM stock_movements WHERE containerId = :id AND kind = 'used' AND at > :at",
 		{
 			type: QueryTypes.SELECT,
 			replacements: { id: container.id, at: at.toISOString().replace('T', ' ').replace('Z', '') }
@@ -96,22 +106,29 @@ export async function openingsBy(container: Pick<Container, 'id' | 'openings'>, 
 	return Math.max(0, container.openings - Number(row!.n));
 }
 
-/** Adds a container. */
+/** Adds a container, with what was weighed and counted on it as its first lines. */
 export async function saveContainer(
 	record: ContainerRecord,
 	at: Date,
 	id: string = randomUUID()
 ): Promise<string> {
 	return makeOnce(id, () =>
-		tables.containers().create({
-			id,
-			materialId: record.materialId,
-			part: record.part,
-			body: record,
-			weighedAt: at,
-			rateFactor: null,
-			emptied: false,
-			version: 1
+		inTransaction(async (transaction) => {
+			await tables.containers().create(
+				{
+					id,
+					materialId: record.materialId,
+					part: record.part,
+					body: record,
+					rateFactor: null,
+					emptied: false,
+					version: 1
+				},
+				{ transaction }
+			);
+			await addLine({ containerId: id, kind: 'weighed', massG: record.weighedG, at }, transaction);
+			if (record.openings > 0)
+				await addLine({ containerId: id, kind: 'opened', openings: record.openings, at }, transaction);
 		})
 	);
 }
@@ -127,25 +144,44 @@ export async function changeContainer(
 	was: { id: string; version: number; openings?: number }
 ): Promise<void> {
 	const before = await getContainer(was.id);
-	const own = await ownOpenings(was.id);
-	const openings = Math.max(0, own + change.openings - (was.openings ?? before.openings));
+	const opened = change.openings - (was.openings ?? before.openings);
 	const { weighedG } = change;
-	const body = { ...change, openings, weighedG: weighedG ?? before.record.weighedG };
-	await updateVersioned(tables.containers(), 'container', was.id, was.version, {
-		materialId: change.materialId,
-		part: change.part,
-		body,
-		...(weighedG === undefined ? {} : { weighedAt: at })
+	await inTransaction(async (transaction) => {
+		const row = await tables.containers().findByPk(was.id, { transaction });
+		// what the form was first filled in with stays in it: what holds now is in the lines
+		const first = row!.get({ plain: true }).body;
+		const body = { ...change, openings: first.openings, weighedG: first.weighedG };
+		await updateVersioned(
+			tables.containers(),
+			'container',
+			was.id,
+			was.version,
+			{ materialId: change.materialId, part: change.part, body },
+			transaction
+		);
+		const line = { containerId: was.id, at };
+		if (weighedG !== undefined) await addLine({ ...line, kind: 'weighed', massG: weighedG }, transaction);
+		if (opened !== 0) await addLine({ ...line, kind: 'opened', openings: opened }, transaction);
 	});
 }
 
-async function ownOpenings(id: string): Promise<number> {
-	const row = await tables.containers().findByPk(id);
-	return row ? row.get({ plain: true }).body.openings : 0;
-}
+const EMPTY = 'it is empty';
+const IN_USE = 'back in use';
 
+/** Marks a tin as empty, or takes it back: what it still held by its lines is put right by a line. */
 export async function setEmptied(id: string, version: number, emptied: boolean): Promise<void> {
-	await updateVersioned(tables.containers(), 'container', id, version, { emptied });
+	const { remainingG: leftG } = await getContainer(id);
+	const lines = await stockLines(id);
+	await inTransaction(async (transaction) => {
+		await updateVersioned(tables.containers(), 'container', id, version, { emptied }, transaction);
+		const last = lines.findLast((l) => l.kind === 'weighed' || l.note === EMPTY || l.note === IN_USE);
+		const massG = emptied ? -leftG : last?.note === EMPTY ? -(last.massG ?? 0) : 0;
+		if (massG !== 0)
+			await addLine(
+				{ containerId: id, kind: 'corrected', massG, at: new Date(), note: emptied ? EMPTY : IN_USE },
+				transaction
+			);
+	});
 }
 
 /** Keeps what readings taught of a container's speed. */
@@ -160,44 +196,10 @@ export async function inUse(materialId: string): Promise<{ a?: Container; b?: Co
 	return tinsInUse(all.map((c) => ({ ...c, part: c.record.part })));
 }
 
-/** Books out what a pour took, once resin was combined; nothing while it was not, or no longer. */
-export async function moveStockForPour(
-	pourId: string,
-	plan: PourPlan,
-	state: PourState,
-	transaction: Transaction
-): Promise<void> {
-	await db().query('DELETE FROM stock_movements WHERE pourId = ?', { replacements: [pourId], transaction });
-	if (state.combinedAtMs === undefined) return;
-	const { aG, bG } = takenG(plan, state);
-	const taken = [
-		{ containerId: plan.containers?.a, massG: aG },
-		{ containerId: plan.containers?.b, massG: bG }
-	];
-	for (const { containerId, massG } of taken) {
-		if (!containerId || !(massG > 0)) continue;
-		await db().query('INSERT INTO stock_movements (pourId, containerId, massG, at) VALUES (?, ?, ?, ?)', {
-			replacements: [pourId, containerId, massG, new Date(state.combinedAtMs)],
-			transaction
-		});
-	}
-}
-
-/** What stood in a container over time: the last weighing, less every movement since; earlier ones before it. */
-export async function stockThroughTime(id: string): Promise<{ atMs: number; massG: number }[]> {
-	const container = await getContainer(id);
-	const rows = await db().query<{ at: Date; massG: number }>(
-		'SELECT at, massG FROM stock_movements WHERE containerId = ? ORDER BY at',
-		{ type: QueryTypes.SELECT, replacements: [id] }
-	);
-	const weighedMs = container.weighedAt.getTime();
-	let left = container.record.weighedG;
-	const since = rows.filter((r) => new Date(r.at).getTime() >= weighedMs);
-	return [
-		{ atMs: weighedMs, massG: left },
-		...since.map((r) => {
-			left = Math.max(0, left - Number(r.massG));
-			return { atMs: new Date(r.at).getTime(), massG: left };
-		})
-	];
+/** The tins that fillers are taken from, by the fillers' names, as far as any stands on the shelf. */
+export async function tinsOfFillers(
+	fillers: readonly { id: string; record: { name: string } }[]
+): Promise<Record<string, string>> {
+	const tins = await Promise.all(fillers.map((f) => inUse(f.id)));
+	return Object.fromEntries(fillers.flatMap((f, i) => (tins[i]!.a ? [[f.record.name, tins[i]!.a.id]] : [])));
 }
