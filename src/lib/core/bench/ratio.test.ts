@@ -78,8 +78,8 @@ describe('the ratio as it stands', () => {
 describe('what a pour took', () => {
 	it('as weighed where it was, as planned where it was not, nothing before it is combined', () => {
 		const weighedG = { 'measure-b': 93 };
-		expect(takenG(plan, { doneAtMs: {}, weighedG })).toEqual({ aG: 0, bG: 0 });
-		expect(takenG(plan, { doneAtMs: { combine: 1 }, weighedG })).toEqual({ aG: 100, bG: 93 });
+		expect(takenG(plan, { doneAtMs: {}, weighedG })).toMatchObject({ aG: 0, bG: 0 });
+		expect(takenG(plan, { doneAtMs: { combine: 1 }, weighedG })).toMatchObject({ aG: 100, bG: 93 });
 	});
 	it('cup by cup of what is built up in layers', () => {
 		const layer = {
@@ -94,7 +94,7 @@ describe('what a pour took', () => {
 			serves: 'everything'
 		};
 		const layered: PourPlan = { ...plan, layers: [layer, layer, layer] };
-		expect(takenG(layered, { doneAtMs: { combine: 1, 'combine-1': 2 }, weighedG: {} })).toEqual({
+		expect(takenG(layered, { doneAtMs: { combine: 1, 'combine-1': 2 }, weighedG: {} })).toMatchObject({
 			aG: 20,
 			bG: 18
 		});

@@ -46,10 +46,10 @@ describe('what it took out of the tins', () => {
 			doneAtMs: Object.fromEntries(done.map((id, i) => [id, i])),
 			weighedG
 		});
-		expect(takenG(plan, state([]))).toEqual({ aG: 0, bG: 0 });
-		expect(takenG(plan, state(['combine']))).toEqual({ aG: 100, bG: 90 });
-		expect(takenG(plan, state(['combine'], { 'measure-a': 104 }))).toEqual({ aG: 104, bG: 90 });
-		expect(takenG(layered, state(['combine', 'combine-1'], { 'measure-b-1': 17 }))).toEqual({
+		expect(takenG(plan, state([]))).toEqual({ aG: 0, bG: 0, fillersG: {} });
+		expect(takenG(plan, state(['combine']))).toMatchObject({ aG: 100, bG: 90 });
+		expect(takenG(plan, state(['combine'], { 'measure-a': 104 }))).toMatchObject({ aG: 104, bG: 90 });
+		expect(takenG(layered, state(['combine', 'combine-1'], { 'measure-b-1': 17 }))).toMatchObject({
 			aG: 40,
 			bG: 35
 		});

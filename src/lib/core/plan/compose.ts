@@ -76,6 +76,9 @@ function besides(batch: ShotBatch, { inputs, planned }: ShotToPour): Partial<Pou
 		...(inputs.inserts?.length
 			? { inserts: inputs.inserts.map(({ name, massG }) => ({ name, massG })) }
 			: {}),
+		...(planned.rotocast && inputs.rimLengthMm > 0 && inputs.rimMm > 0
+			? { rim: { highMm: inputs.rimMm, thickMm: inputs.rimThickMm ?? inputs.rimMm } }
+			: {}),
 		...(planned.kind === 'filled' && planned.balance
 			? { fill: fillOf(planned.balance, inputs, batch.copies) }
 			: {}),
@@ -152,7 +155,11 @@ export function composePlan(shot: ShotToPour, batchIndex: number, records: PlanR
 		scaleCapacityG: settings.scaleCapacityG,
 		closing: [...moulds, ...filledToo].map((m) => ({ mould: `M${m.number}`, ...closingOf(m) })),
 		spares: records.spares,
-		containers: { ...(tins.a ? { a: tins.a.id } : {}), ...(tins.b ? { b: tins.b.id } : {}) },
+		containers: {
+			...(tins.a ? { a: tins.a.id } : {}),
+			...(tins.b ? { b: tins.b.id } : {}),
+			...(Object.keys(tins.fillers ?? {}).length ? { fillers: { ...tins.fillers } } : {})
+		},
 		massG: batch.massG,
 		markAMm: batch.schools.marks.markAMm,
 		markBMm: batch.schools.marks.markBMm,

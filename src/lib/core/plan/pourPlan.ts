@@ -83,7 +83,14 @@ export const pourPlan = z.object({
 	/** Of wax and soap: how hot it is poured, °C, and what of it is kept to top up, g. */
 	melt: z.object({ pourTempC: z.number(), topUpG: z.number() }).optional(),
 	/** Tins that the parts are taken from, as far as they are known. */
-	containers: z.object({ a: z.string().optional(), b: z.string().optional() }).optional(),
+	containers: z
+		.object({
+			a: z.string().optional(),
+			b: z.string().optional(),
+			/** Of fillers, by their names; plans of earlier versions do not say. */
+			fillers: z.record(z.string(), z.string()).optional()
+		})
+		.optional(),
 	fillers: z.array(namedAmount).optional(),
 	/** Colour in doses, each into its own side before the two meet. */
 	colours: z.array(colourDose).optional(),
@@ -128,6 +135,8 @@ export const pourPlan = z.object({
 	inserts: z.array(z.object({ name: z.string(), massG: z.number() })).optional(),
 	/** Rotocast: one cup after another into the same moulds; A and B are those of all layers together. */
 	layers: z.array(layer).optional(),
+	/** Of a hollow cast, its rim as it stays: what is measured of it is held against this. */
+	rim: z.object({ highMm: z.number(), thickMm: z.number() }).optional(),
 	/** What the shell is filled with once it has set. */
 	fill: z
 		.object({

@@ -166,7 +166,13 @@ export interface PlanRecords {
 	resin: ResinRecord;
 	release?: ReleaseRecord | undefined;
 	/** Tins in use, and the speed of the first against its sheet. */
-	tins: { a?: PlanTin | undefined; b?: PlanTin | undefined; speed?: number | undefined };
+	tins: {
+		a?: PlanTin | undefined;
+		b?: PlanTin | undefined;
+		speed?: number | undefined;
+		/** Tins of fillers, by the names of the fillers. */
+		fillers?: Readonly<Record<string, string>> | undefined;
+	};
 	/** The cup that marks are given for. */
 	markCup?: MarkCup | undefined;
 	/** The pot that it goes into, as the books have it. */

@@ -14,7 +14,7 @@ import { RefusedError } from '../errors';
 import { measuredMaster } from './masters';
 import { getMaterial, listMaterials, type Kept } from './materials';
 import { getMould, type Mould } from './moulds';
-import { takeMoulds } from './pours';
+import { lockMoulds, refuseBusy } from './takeMoulds';
 
 /** A mould as plaster, wax and soap ask for it: what it holds, and the hottest that its face stands. */
 export function asCastableMould(
@@ -70,9 +70,10 @@ export async function pourCastable(
 		settings
 	});
 	return inTransaction(async (transaction) => {
+		await lockMoulds(plan, transaction);
 		const known = await tables.pours().findByPk(id, { transaction });
 		if (known) return plain(known).id;
-		await takeMoulds(plan, transaction);
+		await refuseBusy(plan, transaction);
 		await tables
 			.pours()
 			.create(

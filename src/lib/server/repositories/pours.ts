@@ -25,11 +25,13 @@ import { RowCache } from '../db/rowCache';
 import { plain, tables, type PourRow, type PullBody } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
 import { insertEvents } from './benchEvents';
-import { moveStockForPour, setRateFactor, SPEED } from './containers';
+import { setRateFactor, SPEED } from './containers';
 import { clocksOfMaking } from './makings';
 import { recount } from './mouldPulls';
 import { keepCastPictures } from './pictures';
 import { batchPlans, replanShot, type ShotMoved } from './shots';
+import { bookPour } from './stock';
+import { lockMoulds, refuseBusy } from './takeMoulds';
 import { getVessel, projectCycle } from './vessels';
 
 export interface Pour {
@@ -91,38 +93,16 @@ async function openPour(
 	return inTransaction(async (transaction) => {
 		// the shot's row is the lock: two devices that begin at once get the same pour
 		await tables.shots().findByPk(shotId, { transaction, lock: transaction.LOCK.UPDATE });
+		await lockMoulds(plan, transaction);
 		const open = await tables.pours().findOne({ where: { shotId, batchIndex, status: 'open' }, transaction });
 		if (open) return plain(open).id;
-		await takeMoulds(plan, transaction);
+		await refuseBusy(plan, transaction);
 		const id = randomUUID();
 		await tables
 			.pours()
 			.create({ id, shotId, batchIndex, status: 'open', plan: withSteps(plan, units) }, { transaction });
 		return id;
 	});
-}
-
-/**
- * Holds the rows of the moulds until the pour stands: two that want one mould at once do not both get it.
- * @throws RefusedError when one of them is in another open pour
- */
-export async function takeMoulds(plan: Pick<PourPlan, 'moulds'>, transaction: Transaction): Promise<void> {
-	const ids = plan.moulds.map((m) => m.id);
-	await tables.moulds().findAll({
-		where: { id: ids },
-		attributes: ['id'],
-		order: ['id'],
-		transaction,
-		lock: transaction.LOCK.UPDATE
-	});
-	const busy = await mouldsInUse(ids, transaction);
-	if (busy) throw new RefusedError(`${busy} is still in another open pour: finish that one first.`);
-}
-
-async function mouldsInUse(ids: readonly string[], transaction: Transaction): Promise<string | undefined> {
-	const open = await tables.pours().findAll({ where: { status: 'open' }, transaction });
-	const taken = open.flatMap((row) => plain(row).plan.moulds).find((m) => ids.includes(m.id));
-	return taken && `M${taken.number}`;
 }
 
 export async function getPour(id: string): Promise<Pour> {
@@ -156,7 +136,11 @@ export async function readEvents(
  * Adds events, each once however often it arrives, and brings what follows from them (state of the pour,
  * tins on the shelf, pulls in the ledger) up to date in the same transaction.
  */
-export async function addEvents(pourId: string, events: readonly PourEvent[]): Promise<PourState> {
+export async function addEvents(
+	pourId: string,
+	events: readonly PourEvent[],
+	clockOffMs?: number
+): Promise<PourState> {
 	return inTransaction(async (transaction) => {
 		const row = await tables.pours().findByPk(pourId, { transaction, lock: transaction.LOCK.UPDATE });
 		if (!row) throw new NotFoundError('pour');
@@ -166,7 +150,8 @@ export async function addEvents(pourId: string, events: readonly PourEvent[]): P
 			pourId,
 			events.map((e) => pourEvent.parse(e)),
 			(body) => pourEvent.parse(body),
-			transaction
+			transaction,
+			clockOffMs
 		);
 		const all = await readEvents(pourId, 0, transaction);
 		const state = reducePour(stepsOf(pour.plan), all.events);
@@ -178,7 +163,7 @@ export async function addEvents(pourId: string, events: readonly PourEvent[]): P
 			},
 			{ where: { id: pourId }, transaction }
 		);
-		await moveStockForPour(pourId, pour.plan, state, transaction);
+		await bookPour(pourId, pour.plan, state, transaction);
 		await projectPulls(pour, state, transaction);
 		await projectCycle(pourId, pour.plan, state, transaction);
 		return state;

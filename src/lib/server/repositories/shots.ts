@@ -35,7 +35,7 @@ import { RowCache, stampOf } from '../db/rowCache';
 import { plain, tables, type ShotRow } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
 import { nextNumber } from './counters';
-import { inUse } from './containers';
+import { inUse, tinsOfFillers } from './containers';
 import { measuredMaster } from './masters';
 import { listExperiences } from './experiences';
 import { getMaterial, getResin, listMaterials, type Resin } from './materials';
@@ -121,6 +121,7 @@ async function gather(inputs: ShotInputs) {
 	for (const m of moulds) refuseUnfit(m, 'mouldIds');
 	const others = await othersOf(inputs, master.id);
 	const taught = taughtFor(presses, resin.id, inputs.mouldIds);
+	const fillerTins = await tinsOfFillers([...(filler ? [filler] : []), ...layerFillers]);
 	return {
 		master,
 		resin,
@@ -133,7 +134,8 @@ async function gather(inputs: ShotInputs) {
 		recipes,
 		tins,
 		vessel,
-		taught
+		taught,
+		fillerTins
 	};
 }
 
@@ -318,7 +320,8 @@ async function recordsOf(
 		tins: {
 			...(tins.a ? { a: tinOf(tins.a) } : {}),
 			...(tins.b ? { b: tinOf(tins.b) } : {}),
-			speed: speedOf(of)
+			speed: speedOf(of),
+			fillers: of.fillerTins
 		},
 		markCup: of.markCup?.record,
 		vesselId: vessel?.id,

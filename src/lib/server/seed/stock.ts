@@ -18,6 +18,7 @@ import {
 	DEMO_THERMOPLASTICS
 } from './materials';
 import { castableShelf } from './castables';
+import { fillerId } from './fillerId';
 import { DAY_MS } from './story';
 
 /** Colours, a recipe in doses, releases, and what was found when things met. */
@@ -87,6 +88,8 @@ export async function stockShelf(
 	await tin(resins.get('Glasswater clear'), 'A', 'GW-118', 1500, 900, 70, 10, true);
 	await tin(resins.get('Glasswater clear'), 'B', 'GW-118', 1300, 800, 70, 10, true);
 	await tin(resins.get('Amber clear'), 'whole', 'AC-77', 5000, 600, 120, 14, false, dayOf(12));
+	await tin(await fillerId('Feather silica'), 'whole', 'FS-12', 1000, 640, 90, 12);
+	await tin(await fillerId('Slate flour'), 'whole', '', 5000, 3100, 130, 20);
 	await tin(rubbers.get('Tidal grey'), 'A', 'TG-5', 5000, 3900, 30, 4);
 	await tin(rubbers.get('Tidal grey'), 'B', 'TG-5', 5000, 3950, 30, 4);
 }

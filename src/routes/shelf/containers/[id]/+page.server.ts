@@ -1,6 +1,7 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { message, superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
+import { z } from 'zod';
 import { chemistryOf, containerChange, containerHealth, containerRecord } from '$lib/core/shelf';
 import { pictureActions } from '$lib/server/pictureActions';
 import { attempt, blank, madeId, orFail, orPage } from '$lib/server/forms';
@@ -9,18 +10,27 @@ import {
 	getContainer,
 	saveContainer,
 	setEmptied,
-	setRateFactor,
-	stockThroughTime
+	setRateFactor
 } from '$lib/server/repositories/containers';
+import { stockLines, throwAway } from '$lib/server/repositories/stock';
 import { listPictures } from '$lib/server/repositories/pictures';
-import { getResin, listResins, listRubbers } from '$lib/server/repositories/materials';
+import { getResin, listFillers, listResins, listRubbers } from '$lib/server/repositories/materials';
 import type { Actions, PageServerLoad } from './$types';
+
+const thrown = z.object({
+	massG: z.coerce
+		.number({ error: 'Type what went out, such as 120 g.' })
+		.positive('Type what went out, such as 120 g.')
+		.max(1e6, 'Over a tonne: check the unit.'),
+	note: z.string().trim().max(500, 'Keep it under 500 characters.').default(''),
+	madeId: z.uuid('This page has lost its number: load it again.')
+});
 
 const today = () => new Date().toISOString().slice(0, 10);
 
 export const load: PageServerLoad = async ({ params, url, locals }) => {
-	const [resins, rubbers] = await Promise.all([listResins(), listRubbers()]);
-	const materials = [...resins, ...rubbers].map((m) => ({ id: m.id, name: m.record.name }));
+	const [resins, rubbers, fillers] = await Promise.all([listResins(), listRubbers(), listFillers()]);
+	const materials = [...resins, ...rubbers, ...fillers].map((m) => ({ id: m.id, name: m.record.name }));
 	if (params.id === 'new') {
 		const form = await superValidate(zod4(containerRecord));
 		form.data.materialId = url.searchParams.get('material') ?? '';
@@ -36,7 +46,7 @@ export const load: PageServerLoad = async ({ params, url, locals }) => {
 	return {
 		form: await superValidate(shown, zod4(containerChange)),
 		container,
-		stock: await stockThroughTime(params.id),
+		stock: await stockLines(params.id),
 		photos: await listPictures('container', params.id),
 		health: containerHealth(container.record, chemistry, today(), locals.settings),
 		materials
@@ -70,6 +80,22 @@ export const actions: Actions = {
 		const data = await request.formData();
 		return orFail(
 			() => setEmptied(params.id, Number(data.get('version')), data.get('emptied') === '1'),
+			(refused) => ({ refused })
+		);
+	},
+	thrown: async ({ request, params }) => {
+		const data = await request.formData();
+		const form = thrown.safeParse(Object.fromEntries(data));
+		if (!form.success) {
+			const { path, message: said } = form.error.issues[0]!;
+			return fail(400, { refusedAt: String(path[0]), refused: said });
+		}
+		const { massG, note, madeId } = form.data;
+		return orFail(
+			async () => {
+				await throwAway(params.id, massG, note, madeId);
+				return { thrown: true };
+			},
 			(refused) => ({ refused })
 		);
 	},

@@ -8,7 +8,6 @@
 	import { digits } from '$lib/core/units';
 	import Save from '$lib/ui/Save.svelte';
 	import Answer from '$lib/ui/Answer.svelte';
-	import Chart from '$lib/ui/Chart.svelte';
 	import AddInPlace from '$lib/ui/shelf/AddInPlace.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import DayField from '$lib/ui/DayField.svelte';
@@ -18,7 +17,9 @@
 	import Pictures from '$lib/ui/Pictures.svelte';
 	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import Segments from '$lib/ui/Segments.svelte';
+	import StockLines from '$lib/ui/shelf/StockLines.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
+	import Warnings from '$lib/ui/Warnings.svelte';
 	import { useUnits } from '$lib/ui/units.svelte';
 
 	let { data, form: answer } = $props();
@@ -28,6 +29,9 @@
 		validators: isNew ? zod4Client(containerRecord as unknown as typeof containerChange) : zod4Client(containerChange)
 	});
 	const tin = $derived(data.container);
+	/** What was wrong with what was thrown away, at its field. */
+	const refusedAt = (said: typeof answer) =>
+		said && 'refusedAt' in said ? { field: String(said.refusedAt), words: String(said.refused) } : undefined;
 	const words = { fine: 'Fine', watch: 'Watch it', doubtful: 'Doubtful: try a small cup first' };
 </script>
 
@@ -44,7 +48,9 @@
 		{/if}
 	{/snippet}
 </PageHead>
-{#if answer && 'refused' in answer}<p class="mb-3 font-semibold text-(--harm)" role="alert">{answer.refused}</p>{/if}
+{#if answer && 'refused' in answer && !('refusedAt' in answer)}<p class="mb-3 font-semibold text-(--harm)" role="alert">
+		{answer.refused}
+	</p>{/if}
 <div class="grid items-start gap-5 lg:grid-cols-[1fr_20rem]">
 	<form method="POST" action="?/save{tin ? `&version=${tin.version}&openings=${tin.openings}` : ''}" use:enhance class="slab p-5">
 		<FormErrors errors={$errors._errors} />
@@ -110,6 +116,14 @@
 				label="Left in it"
 				value={units.show(tin.remainingG, 'mass')}
 				note={tin.emptied ? 'marked empty' : units.other(tin.remainingG, 'mass')} />
+			{#if tin.overdrawnG > 0}<Warnings
+					warnings={[
+						{
+							code: 'overdrawn',
+							message: `${units.show(tin.overdrawnG, 'mass')} more went out than was weighed.`,
+							action: 'Weigh it again.'
+						}
+					]} />{/if}
 			<div>
 				<p class="label">{words[data.health.level]}</p>
 				<p class={data.health.level === 'fine' ? 'soft' : 'font-semibold'}>
@@ -135,22 +149,4 @@
 		<Pictures photos={data.photos} problem={answer && 'photoProblem' in answer ? String(answer.photoProblem) : ''} of="The tin" />
 	</div>
 {/if}
-{#if data.stock.length > 2}
-	<section class="slab mt-5 p-5">
-		<h2>Through time</h2>
-		<Chart
-			label="What was left in it over time"
-			height={240}
-			traces={[
-				{
-					x: data.stock.map((s) => new Date(s.atMs).toISOString()),
-					y: data.stock.map((s) => units.plotted(s.massG, 'mass')),
-					mode: 'lines',
-					name: 'left',
-					line: { shape: 'hv', color: '--work', width: 3 },
-					fill: 'tozeroy'
-				}
-			]}
-			layout={{ xaxis: { type: 'date' }, yaxis: { title: { text: units.plotUnit('mass') }, rangemode: 'tozero' } }} />
-	</section>
-{/if}
+{#if tin}<StockLines lines={data.stock} nowMs={data.nowMs} refused={refusedAt(answer)} />{/if}
