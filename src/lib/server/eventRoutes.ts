@@ -7,8 +7,9 @@ interface Kept<E> {
 	event: z.ZodType<E>;
 	/** @throws NotFoundError when there is no such work */
 	find: (id: string) => Promise<unknown>;
-	read: (id: string, after: number) => Promise<unknown>;
-	add: (id: string, events: readonly E[]) => Promise<unknown>;
+	read: (id: string, after: number) => Promise<object>;
+	/** @param clockOffMs what the device's clock lacks against the server's; nothing where it did not say */
+	add: (id: string, events: readonly E[], clockOffMs?: number) => Promise<unknown>;
 }
 
 /**
@@ -16,20 +17,26 @@ interface Kept<E> {
  * adding events, where sending one twice is harmless, so that a device may send again until it is answered.
  */
 export function eventRoutes<E>(kept: Kept<E>): Record<'GET' | 'POST', RequestHandler<{ id: string }>> {
-	const body = z.strictObject({ events: z.array(kept.event).max(500, 'At most 500 events at once.') });
+	const body = z.strictObject({
+		events: z.array(kept.event).max(500, 'At most 500 events at once.'),
+		/** The device's clock as it sends them. */
+		sentAtMs: z.number().int().min(0).max(8.64e15).optional()
+	});
 	return {
 		GET: ({ params, url }) =>
 			orJson(async () => {
 				const after = Number(url.searchParams.get('after') ?? 0);
 				await kept.find(params.id);
-				return json(await kept.read(params.id, Number.isSafeInteger(after) && after > 0 ? after : 0));
+				const read = await kept.read(params.id, Number.isSafeInteger(after) && after > 0 ? after : 0);
+				return json({ ...read, nowMs: Date.now() });
 			}),
 		POST: ({ params, request }) =>
 			orJson(async () => {
 				const read = await readJson(request);
 				if (!read.ok) return json({ errors: read.errors }, { status: read.status });
-				const { events } = body.parse(read.value);
-				return json({ state: await kept.add(params.id, events) });
+				const { events, sentAtMs } = body.parse(read.value);
+				const clockOffMs = sentAtMs === undefined ? undefined : Date.now() - sentAtMs;
+				return json({ state: await kept.add(params.id, events, clockOffMs), nowMs: Date.now() });
 			})
 	};
 }

@@ -21,7 +21,7 @@ export async function postEvents(url: string, events: readonly { id: string }[])
 	const response = await fetch(url, {
 		method: 'POST',
 		headers: { 'content-type': 'application/json' },
-		body: JSON.stringify({ events }),
+		body: JSON.stringify({ events, sentAtMs: Date.now() }),
 		signal: AbortSignal.timeout(GIVE_UP_MS)
 	});
 	if (response.ok) return { taken: events.map((e) => e.id), refused: new Map() };

@@ -18,6 +18,8 @@ class Server {
 	kept = new Map<string, PourEvent>();
 	away = false;
 	refusing = '';
+	/** Its clock before the device's, ms. */
+	aheadMs = 0;
 	/** Refuses any post that holds such an event, as a schema does. */
 	bad: ((e: PourEvent) => boolean) | undefined;
 	most = 500;
@@ -39,7 +41,7 @@ class Server {
 		}
 		const after = Number(new URL(url, 'http://x').searchParams.get('after'));
 		const all = [...this.kept.values()];
-		return Response.json({ events: all.slice(after), lastSeq: all.length });
+		return Response.json({ events: all.slice(after), lastSeq: all.length, nowMs: Date.now() + this.aheadMs });
 	});
 }
 
@@ -140,6 +142,17 @@ describe('work at the bench as one device knows it', () => {
 		const posts = server.posts;
 		await settle();
 		expect(server.posts).toBe(posts);
+	});
+
+	it('knows by how much its clock is off after an answer, and tells the server its own time with what it sends', async () => {
+		const run = start(memoryStore());
+		server.aheadMs = 125_000;
+		run.record({ kind: 'step-done', stepId: 'look' });
+		await settle();
+		expect(run.clockOffMs).toBeGreaterThan(124_000);
+		expect(run.clockOffMs).toBeLessThan(126_000);
+		const post = server.fetch.mock.calls.find(([, init]) => init?.method === 'POST')!;
+		expect(JSON.parse(String(post[1]!.body))).toMatchObject({ sentAtMs: expect.any(Number) });
 	});
 
 	it('a line that is dead without a word holds nothing up for ever', async () => {

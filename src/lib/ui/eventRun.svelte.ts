@@ -29,6 +29,8 @@ export class EventRun<E extends Happened, New extends E = E> {
 	unsent = $state(0);
 	/** A refusal by the server, which sending again would not mend. */
 	refused = $state('');
+	/** What this device's clock lacks against the server's, ms, as of the last answer. */
+	clockOffMs = $state(0);
 	/** How many events were noted at this device, since its page was opened; those of others are not among them. */
 	ownCount = 0;
 	#store: EventStore | undefined;
@@ -129,11 +131,18 @@ export class EventRun<E extends Happened, New extends E = E> {
 		try {
 			await this.#send();
 			const after = this.#recalled.length > 0 ? 0 : this.#lastSeq;
+			const askedMs = Date.now();
 			const response = await fetch(`${this.#url}?after=${after}`, {
 				signal: AbortSignal.timeout(GIVE_UP_MS)
 			});
 			if (!response.ok) return;
-			const { events, lastSeq } = (await response.json()) as { events: E[]; lastSeq: number };
+			const { events, lastSeq, nowMs } = (await response.json()) as {
+				events: E[];
+				lastSeq: number;
+				nowMs?: number;
+			};
+			// the answer is as old as half of its way there and back
+			if (nowMs !== undefined) this.clockOffMs = nowMs - (askedMs + Date.now()) / 2;
 			this.#forget(events);
 			this.#merge(events);
 			this.#lastSeq = lastSeq;

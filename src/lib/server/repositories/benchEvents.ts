@@ -20,6 +20,7 @@ interface BenchEvent {
 /**
  * Adds events of a pour or a making, each once: one that is there already is the same one arriving again.
  * @param parse reads a stored body as events are read today, so that one of an earlier version is known again
+ * @param clockOffMs what the clock of the device that sends them lacks against this one: kept with them, moves nothing
  * @throws RefusedError (422) for an id that another event has, and for a time over a year ahead
  */
 export async function insertEvents<E extends BenchEvent>(
@@ -27,7 +28,8 @@ export async function insertEvents<E extends BenchEvent>(
 	ownerId: string,
 	events: readonly E[],
 	parse: (body: unknown) => E,
-	transaction: Transaction
+	transaction: Transaction,
+	clockOffMs?: number
 ): Promise<void> {
 	if (events.length === 0) return;
 	const { table, owner } = OF[of];
@@ -51,9 +53,9 @@ export async function insertEvents<E extends BenchEvent>(
 		if (event.atMs > now.getTime() + AHEAD_MS)
 			throw new RefusedError('Its time lies over a year ahead: set the clock of this device.', 'atMs', 422);
 		await db().query(
-			`INSERT INTO ${table} (id, ${owner}, kind, at, body, receivedAt) VALUES (?, ?, ?, ?, ?, ?)`,
+			`INSERT INTO ${table} (id, ${owner}, kind, at, body, receivedAt, clockOffMs) VALUES (?, ?, ?, ?, ?, ?, ?)`,
 			{
-				replacements: [event.id, ownerId, event.kind, new Date(event.atMs), body, now],
+				replacements: [event.id, ownerId, event.kind, new Date(event.atMs), body, now, clockOffMs ?? null],
 				type: QueryTypes.INSERT,
 				transaction
 			}

@@ -138,7 +138,11 @@ export async function readMakingEvents(
 }
 
 /** Adds events and brings the mould's own dates and state up to them, all or nothing. */
-export async function addMakingEvents(mouldId: string, events: readonly MakingEvent[]): Promise<MakingState> {
+export async function addMakingEvents(
+	mouldId: string,
+	events: readonly MakingEvent[],
+	clockOffMs?: number
+): Promise<MakingState> {
 	return inTransaction(async (transaction) => {
 		const row = await tables.moulds().findByPk(mouldId, { transaction, lock: transaction.LOCK.UPDATE });
 		const plan = row && plain(row).making;
@@ -148,7 +152,8 @@ export async function addMakingEvents(mouldId: string, events: readonly MakingEv
 			mouldId,
 			events.map((e) => makingEvent.parse(e)),
 			(body) => makingEvent.parse(body),
-			transaction
+			transaction,
+			clockOffMs
 		);
 		const all = await readMakingEvents(mouldId, 0, transaction);
 		const steps = makingSteps(plan);

@@ -5,6 +5,7 @@
 	import Undo from '@lucide/svelte/icons/undo-2';
 	import Volume2 from '@lucide/svelte/icons/volume-2';
 	import VolumeX from '@lucide/svelte/icons/volume-x';
+	import { countdown } from '../clockText';
 	import GiveUp from '../GiveUp.svelte';
 	import type { HandLayout } from '../hand.svelte';
 	import { nextSignalWay } from '../signals';
@@ -17,6 +18,8 @@
 		unsent: number;
 		/** Why the server did not take something. */
 		refused: string;
+		/** What this device's clock lacks against the workshop's, ms. */
+		clockOffMs?: number;
 		/** Takes the last step back; nothing while there is none to take back. */
 		onundo: (() => void) | undefined;
 		layout: HandLayout;
@@ -29,8 +32,10 @@
 		/** More switches. */
 		extra?: Snippet;
 	}
-	let { open, unsent, refused, onundo, layout, leave, giveUp, onend, title, extra }: Props = $props();
+	let { open, unsent, refused, clockOffMs = 0, onundo, layout, leave, giveUp, onend, title, extra }: Props = $props();
 	let givingUp = $state(false);
+	/** From here on a clock is wrong, and not merely late with its answer, ms. */
+	const WRONG_MS = 30_000;
 </script>
 
 <header class="flex flex-wrap items-center gap-x-1.5 gap-y-2 py-2 sm:gap-x-3">
@@ -67,6 +72,11 @@
 	<a class={SMALL_BUTTON} href={leave}>Leave</a>
 </header>
 {#if refused}<p class="mb-2 font-semibold text-(--harm)" role="alert">{refused}</p>{/if}
+{#if Math.abs(clockOffMs) >= WRONG_MS}<p class="mb-2 font-semibold text-(--harm)" role="status">
+		The clock of this device is {countdown(Math.abs(clockOffMs) / 1000)}
+		{clockOffMs > 0 ? 'slow' : 'fast'} against the workshop’s: set it, or its times do not fit those of others. How much it is off is kept with
+		what is noted here.
+	</p>{/if}
 {#if givingUp && open}
 	<GiveUp {...giveUp} {onend} onback={() => (givingUp = false)} />
 {/if}

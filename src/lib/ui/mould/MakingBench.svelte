@@ -130,6 +130,7 @@
 		open={state_.status === 'open'}
 		unsent={run.unsent}
 		refused={run.refused}
+		clockOffMs={run.clockOffMs}
 		onundo={state_.lastUndoable ? () => run.record({ kind: 'undone', eventId: state_.lastUndoable! }) : undefined}
 		{layout}
 		leave="/moulds/{run.id}"
