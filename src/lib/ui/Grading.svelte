@@ -12,6 +12,7 @@
 		type Grade
 	} from '$lib/core/bench';
 	import type { castFindings } from '$lib/core/bench/events';
+	import type { PourPlan } from '$lib/core/plan';
 	import { FAULT_WORDS, FAULTS, type Fault } from '$lib/core/faults';
 	import CastPictures from './pour/CastPictures.svelte';
 	import ChoiceField from './ChoiceField.svelte';
@@ -32,6 +33,8 @@
 		references?: readonly { name: string; lengthMm: number }[];
 		/** Wall of a hollow cast as it was planned, mm: then it is measured at its spots. */
 		wallMm?: number | undefined;
+		/** Its rim as it was planned. */
+		rim?: PourPlan['rim'] | undefined;
 		id: string;
 		wanting?: boolean;
 		/** What a finding must be; until it is here nothing is refused at this device. */
@@ -46,6 +49,7 @@
 		pictures = $bindable(),
 		references = [],
 		wallMm,
+		rim,
 		id,
 		wanting = false,
 		rules
@@ -148,8 +152,15 @@
 						name="wall-{id}-{spot}"
 						bind:value={() => at, (v) => measure(spot, v)}
 						error={problems[spot]}
-						hint={at === undefined || !Number.isFinite(at) ? '' : wallStands(at, wallMm)} />
+						hint={at === undefined || !Number.isFinite(at) ? '' : wallStands(at, spot === 'rim' ? (rim?.thickMm ?? wallMm) : wallMm)} />
 				{/each}
+				{#if rim}<QuantityField
+						label="Rim, high"
+						kind="length"
+						name="rim-{id}"
+						bind:value={() => findings.rimHighMm, (v) => set({ rimHighMm: v })}
+						error={problems['rimHighMm']}
+						hint="{units.show(rim.highMm, 'length')} planned" />{/if}
 			</div>
 		</details>
 	{/if}

@@ -58,6 +58,12 @@ export const castFindings = z.strictObject({
 				.max(200, 'Over 200 mm: check the unit.')
 		)
 		.optional(),
+	/** How high its rim came out, mm. */
+	rimHighMm: z
+		.number({ error: 'Type how high the rim is, such as 6 mm.' })
+		.min(0, 'The rim is no lower than nothing.')
+		.max(300, 'A rim over 300 mm: check the unit.')
+		.optional(),
 	/** Which reference of the master was measured, that on the master, and that on the cast, mm. */
 	sizeOf: z.string().max(60).optional(),
 	masterMm: z.number().positive().max(10_000).optional(),

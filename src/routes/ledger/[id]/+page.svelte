@@ -73,6 +73,9 @@
 	}
 
 	const plannedWallMm = $derived(data.plan?.layers?.reduce((sum, l) => sum + l.thicknessMm, 0));
+	const plannedRim = $derived(data.plan?.rim);
+	/** The wall as it was planned where it was measured: the rim may be thicker. */
+	const plannedAt = (spot: string) => (spot === 'rim' ? (plannedRim?.thickMm ?? plannedWallMm ?? 0) : (plannedWallMm ?? 0));
 	function cutWords(stepId: string): string {
 		const cut = data.cut[stepId];
 		return cut ? `, cut short: ${units.show(cut.waitedS, 'time')} of ${units.show(cut.wantedS, 'time')}` : '';
@@ -189,10 +192,18 @@
 						<dt class="soft text-[0.93rem]">Wall: {WALL_SPOT_WORDS[spot as WallSpot]}</dt>
 						<dd class="text-[1.15rem] font-bold">
 							{units.show(mm, 'length')}{#if plannedWallMm !== undefined}<span class="soft block text-[0.93rem] font-normal"
-									>{wallStands(mm ?? 0, plannedWallMm)}, {units.show(plannedWallMm, 'length')} planned</span
+									>{wallStands(mm ?? 0, plannedAt(spot))}, {units.show(plannedAt(spot), 'length')} planned</span
 								>{/if}
 						</dd>
 					</div>{/each}
+				{#if body.inspected.rimHighMm !== undefined}<div>
+						<dt class="soft text-[0.93rem]">Rim, high</dt>
+						<dd class="text-[1.15rem] font-bold">
+							{units.show(body.inspected.rimHighMm, 'length')}{#if plannedRim}<span class="soft block text-[0.93rem] font-normal"
+									>{units.show(plannedRim.highMm, 'length')} planned</span
+								>{/if}
+						</dd>
+					</div>{/if}
 				{#if body.inspected.reworkS}<div>
 						<dt class="soft text-[0.93rem]">Mending took</dt>
 						<dd class="text-[1.15rem] font-bold">{units.show(body.inspected.reworkS, 'time')}</dd>
