@@ -3,6 +3,7 @@
 	import { untrack } from 'svelte';
 	import { countdown, counted, wallTime } from '$lib/ui/clockText';
 	import { Now } from '$lib/ui/now.svelte';
+	import AtBench from '$lib/ui/AtBench.svelte';
 	import DemoLine from '$lib/ui/DemoLine.svelte';
 	import PieceFace from '$lib/ui/PieceFace.svelte';
 	import Unfinished from '$lib/ui/draft/Unfinished.svelte';
@@ -108,17 +109,7 @@
 {#if bench.open.length > 0}
 	<section class="mb-6">
 		<h2 class="mb-2">At the bench</h2>
-		<ul class="slab divide-y divide-(--line)">
-			{#each bench.open as pour (pour.id)}
-				<li class="flex flex-wrap items-center gap-x-5 gap-y-2 px-5 py-3">
-					<span class="text-[1.15rem] font-bold">{pour.masterName}</span>
-					<span class="soft"
-						>{pour.moulds.map((m) => `M${m.number}`).join(' ')} · {units.weighed(pour.massG)}
-						{pour.resinName} · cup {pour.batchIndex + 1} of {pour.batchCount}</span>
-					<Button href="/pour/{pour.id}" class="ml-auto">Back to the pour</Button>
-				</li>
-			{/each}
-		</ul>
+		<AtBench pours={bench.open} clocks={data.clocks} nowMs={now.ms} most={4} />
 	</section>
 {/if}
 

@@ -232,6 +232,7 @@
 		open={state_.status === 'open'}
 		unsent={run.unsent}
 		refused={run.refused}
+		clockOffMs={run.clockOffMs}
 		onundo={state_.lastUndoable ? () => desk.back() : undefined}
 		{layout}
 		leave={source ? '/practice' : '/'}
@@ -322,6 +323,7 @@
 							bind:pictures={() => (source ? undefined : desk.grades[i]!.pictures), (v) => (desk.grades[i]!.pictures = v ?? [])}
 							references={castOf(g.id)?.masterName === undefined ? (run.plan.references ?? []) : []}
 							{wallMm}
+							rim={run.plan.rim}
 							wanting={desk.wanting}
 							{rules} />
 					{/each}

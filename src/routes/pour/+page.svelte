@@ -1,27 +1,19 @@
 <script lang="ts">
-	import { Button } from 'flowbite-svelte';
+	import { untrack } from 'svelte';
+	import AtBench from '$lib/ui/AtBench.svelte';
+	import { Now } from '$lib/ui/now.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
-	import { useUnits } from '$lib/ui/units.svelte';
 
 	let { data } = $props();
-	const units = useUnits();
+	const now = new Now(
+		untrack(() => data.nowMs),
+		1000
+	);
 </script>
 
 <PageHead title="Pour" about="What is at the bench now, and what could be." />
 {#if data.open.length > 0}
-	<ul class="mb-7 grid gap-4 sm:grid-cols-2">
-		{#each data.open as pour (pour.id)}
-			<li class="slab flex items-center justify-between gap-4 p-5">
-				<div class="min-w-0">
-					<p class="text-[1.15rem] font-bold break-words">{pour.masterName}</p>
-					<p class="soft">
-						{pour.moulds.map((m) => `M${m.number}`).join(', ')} · cup {pour.batch} · {units.weighed(pour.massG)}
-					</p>
-				</div>
-				<Button href="/pour/{pour.id}" size="xl">Go to it</Button>
-			</li>
-		{/each}
-	</ul>
+	<div class="mb-7"><AtBench pours={data.open} clocks={data.clocks} nowMs={now.ms} /></div>
 {:else}
 	<p class="slab mb-7 p-6 text-[1.15rem]">No pour is open. Begin one from a shot.</p>
 {/if}

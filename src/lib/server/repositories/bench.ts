@@ -1,11 +1,10 @@
 import { MOULD_MODULES } from '$lib/core/mould';
 import { QueryTypes } from 'sequelize';
-import type { PourPlan } from '$lib/core/plan';
 import { db } from '../db/connection';
 import { pullLine, type PullLine } from '$lib/core/ledger';
 import { lastPulls } from './ledger';
 import { listMoulds, takesResin, type Mould } from './moulds';
-import { listPours } from './pours';
+import { openPours, type OpenPour } from './openPours';
 
 /** A mould as the bench shows it. */
 interface BenchMould {
@@ -23,10 +22,7 @@ interface BenchMould {
 
 /** The bench as it stands now. */
 export interface Bench {
-	open: ({ id: string } & Pick<
-		PourPlan,
-		'masterName' | 'moulds' | 'massG' | 'resinName' | 'batchIndex' | 'batchCount'
-	>)[];
+	open: OpenPour[];
 	/** Active moulds that are in no open pour, each with the resin that it was last poured with. */
 	free: (BenchMould & { lastResin: string | null; lastGrade: string | null })[];
 	freeCount: number;
@@ -54,7 +50,7 @@ const onBench = (m: Mould): BenchMould => ({
 /** @param shown free moulds that are listed; the rest is counted */
 export async function readBench(shown: number): Promise<Bench> {
 	const [open, moulds, pulls, last] = await Promise.all([
-		listPours({ status: 'open' }),
+		openPours(),
 		listMoulds(),
 		lastPulls(LAST),
 		db().query<{ mouldId: string; resinName: string; grade: string }>(
@@ -62,19 +58,11 @@ export async function readBench(shown: number): Promise<Bench> {
 			{ type: QueryTypes.SELECT }
 		)
 	]);
-	const taken = new Set(open.flatMap((pour) => pour.plan.moulds.map((m) => m.id)));
+	const taken = new Set(open.flatMap((pour) => pour.moulds.map((m) => m.id)));
 	const before = new Map(last.map((row) => [row.mouldId, row]));
 	const free = moulds.filter((m) => takesResin(m) && !taken.has(m.id));
 	return {
-		open: open.map(({ id, plan }) => ({
-			id,
-			masterName: plan.masterName,
-			moulds: plan.moulds,
-			massG: plan.massG,
-			resinName: plan.resinName,
-			batchIndex: plan.batchIndex,
-			batchCount: plan.batchCount
-		})),
+		open,
 		free: free.slice(0, shown).map((m) => ({
 			...onBench(m),
 			lastResin: before.get(m.id)?.resinName ?? null,

@@ -30,15 +30,19 @@ import { updateVersioned } from './versioned';
 export const takesResin = ({ state, inputs }: Pick<Mould, 'state' | 'inputs'>): boolean =>
 	state === 'active' && !MOULD_MODULES[inputs.kind].refusesResin;
 
-/** Moulds that may be poured and stand empty: what is full and curing takes no left-over. */
-export async function emptyMoulds(): Promise<Mould[]> {
-	const [moulds, open] = await Promise.all([
-		listMoulds(),
-		db().query<{ plan: unknown }>("SELECT plan FROM pours WHERE status = 'open'", { type: QueryTypes.SELECT })
-	]);
-	const full = new Set(
+/** Ids of the moulds that are in an open pour: full, or about to be. */
+export async function mouldsInPours(): Promise<Set<string>> {
+	const open = await db().query<{ plan: unknown }>("SELECT plan FROM pours WHERE status = 'open'", {
+		type: QueryTypes.SELECT
+	});
+	return new Set(
 		open.flatMap(({ plan }) => parsed<{ moulds: { id: string }[] }>(plan).moulds.map((m) => m.id))
 	);
+}
+
+/** Moulds that may be poured and stand empty: what is full and curing takes no left-over. */
+export async function emptyMoulds(): Promise<Mould[]> {
+	const [moulds, full] = await Promise.all([listMoulds(), mouldsInPours()]);
 	return moulds.filter((m) => takesResin(m) && !full.has(m.id));
 }
 

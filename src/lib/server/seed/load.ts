@@ -10,6 +10,7 @@ import { plasterBefore } from './castables';
 import { chance } from './chance';
 import { confirmSome, inspectMoulds } from './inspections';
 import { DEMO_FILLERS, DEMO_RESINS, DEMO_RUBBERS } from './materials';
+import { openOfEachKind } from './openPours';
 import { tellPiece } from './piece';
 import { DEMO_PIECES } from './pieces';
 import { oldCycles, stockPots } from './pots';
@@ -65,4 +66,5 @@ async function tell(nowMs: number): Promise<void> {
 	await inspectMoulds(story);
 	await confirmSome(story);
 	await plasterBefore(story);
+	await openOfEachKind(story);
 }

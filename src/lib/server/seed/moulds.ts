@@ -5,6 +5,7 @@ import { WORKSHOP_DEFAULTS } from '$lib/core/workshop';
 import { addMakingEvents, beginMaking, getMaking } from '../repositories/makings';
 import { listMaterials } from '../repositories/materials';
 import { saveMould } from '../repositories/moulds';
+import { fillerId } from './fillerId';
 import type { DemoPiece } from './pieces';
 import type { Story } from './story';
 
@@ -33,6 +34,8 @@ export async function otherWays(
 			rubberId: story.rubberIds.get('Spindrift skin')!,
 			rubberLot: 'SP-31',
 			skinMm: 7,
+			shellResinId: story.resinIds.get('Harbour slow')!,
+			shellFillerId: await fillerId('Feather silica'),
 			note: 'For the hollow ones in the window.'
 		})
 	);

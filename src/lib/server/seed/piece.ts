@@ -76,7 +76,7 @@ export async function tellPiece(story: Story, piece: DemoPiece): Promise<void> {
 	if (MORE_SHOTS[name]) await moreShots(story, piece, masterId, mouldIds.at(-1)!, MORE_SHOTS[name]);
 }
 
-async function makeMould(
+export async function makeMould(
 	story: Story,
 	piece: DemoPiece,
 	masterId: string,

@@ -4,7 +4,7 @@
 
 	/** Which of the moulds that stand ready take part in a shot. */
 	interface Props {
-		moulds: readonly { id: string; number: number; cavities: number; pulls: number }[];
+		moulds: readonly { id: string; number: number; cavities: number; pulls: number; inPour?: boolean }[];
 		masterId: string | undefined;
 		chosen: string[];
 		problem: string;
@@ -25,7 +25,7 @@
 					checked={chosen.includes(mould.id)}
 					onchange={(e: Event) => toggle(mould.id, (e.currentTarget as HTMLInputElement).checked)} />
 				M{mould.number}{mould.cavities > 1 ? ` ×${mould.cavities}` : ''}
-				<span class="soft font-normal">{counted(mould.pulls, 'pull')}</span>
+				<span class="soft font-normal">{mould.inPour ? 'in a pour' : counted(mould.pulls, 'pull')}</span>
 			</label>
 		{:else}
 			<p class="soft">

@@ -7,16 +7,17 @@ import { attempt, madeId } from '$lib/server/forms';
 import { asCastableMould, pourCastable } from '$lib/server/repositories/castables';
 import { listMasters } from '$lib/server/repositories/masters';
 import { listMaterials } from '$lib/server/repositories/materials';
-import { listMoulds } from '$lib/server/repositories/moulds';
+import { listMoulds, mouldsInPours } from '$lib/server/repositories/moulds';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ url, locals }) => {
-	const [castables, masters, allMoulds, rubbers, thermoplastics] = await Promise.all([
+	const [castables, masters, allMoulds, rubbers, thermoplastics, full] = await Promise.all([
 		listMaterials('castable'),
 		listMasters(),
 		listMoulds(),
 		listMaterials('rubber'),
-		listMaterials('thermoplastic')
+		listMaterials('thermoplastic'),
+		mouldsInPours()
 	]);
 	const active = allMoulds.filter((m) => m.state === 'active');
 	const mould = active.find((m) => m.id === url.searchParams.get('mould'));
@@ -40,6 +41,7 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 			number: m.number,
 			masterId: m.masterId,
 			pulls: m.pulls,
+			inPour: full.has(m.id),
 			...asCastableMould(m, rubbers, thermoplastics)
 		}))
 	};

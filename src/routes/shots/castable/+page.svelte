@@ -53,7 +53,9 @@
 	};
 	function chooseMaster(id: string | undefined) {
 		$form.masterId = id ?? '';
-		$form.mouldIds = data.moulds.filter((m) => m.masterId === id).map((m) => m.id);
+		const own = data.moulds.filter((m) => m.masterId === id);
+		const empty = own.filter((m) => !m.inPour);
+		$form.mouldIds = (empty.length > 0 ? empty : own).map((m) => m.id);
 	}
 </script>
 

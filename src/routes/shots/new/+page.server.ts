@@ -15,7 +15,7 @@ import { demouldPresses } from '$lib/server/repositories/demouldPresses';
 import { lastLayers } from '$lib/server/repositories/lastLayers';
 import { listExperiences } from '$lib/server/repositories/experiences';
 import { listMaterials, listResins, listRubbers } from '$lib/server/repositories/materials';
-import { listMoulds, takesResin, type Mould } from '$lib/server/repositories/moulds';
+import { listMoulds, mouldsInPours, takesResin, type Mould } from '$lib/server/repositories/moulds';
 import { getShot, listShots, saveShot } from '$lib/server/repositories/shots';
 import { listVessels, withPot } from '$lib/server/repositories/vessels';
 import type { Actions, PageServerLoad } from './$types';
@@ -41,6 +41,13 @@ async function begunWith(url: URL, mouldId: string | undefined, settings: Worksh
 /** Shots that are looked through for the last one of a mould. */
 const LOOKED_THROUGH = 300;
 
+/** Of a piece the moulds that stand empty; all of them where none does. */
+function readyOf(active: readonly Mould[], masterId: string, full: ReadonlySet<string>): string[] {
+	const own = active.filter((m) => m.masterId === masterId && takesResin(m));
+	const empty = own.filter((m) => !full.has(m.id));
+	return (empty.length > 0 ? empty : own).map((m) => m.id);
+}
+
 /** As a cup of another piece may fill it; nothing where nobody knows what it takes. */
 function asOther(mould: Mould, masters: readonly Master[]) {
 	const master = masters.find((m) => m.id === mould.masterId);
@@ -65,7 +72,8 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 		markCups,
 		vessels,
 		presses,
-		layersBefore
+		layersBefore,
+		full
 	] = await Promise.all([
 		listMasters(),
 		listResins(),
@@ -81,7 +89,8 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 		listMaterials('cup'),
 		listVessels(),
 		demouldPresses(),
-		lastLayers()
+		lastLayers(),
+		mouldsInPours()
 	]);
 	const active = allMoulds.filter((m) => m.state === 'active');
 	const mould = active.find((m) => m.id === url.searchParams.get('mould'));
@@ -93,9 +102,7 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 		form.data,
 		begun?.inputs ?? {
 			masterId: masters.some((m) => m.id === masterId) ? masterId : '',
-			mouldIds: mould
-				? [mould.id]
-				: active.filter((m) => m.masterId === masterId && takesResin(m)).map((m) => m.id),
+			mouldIds: mould ? [mould.id] : readyOf(active, masterId, full),
 			resinId: resins.find((r) => r.id === url.searchParams.get('resin'))?.id ?? '',
 			copies: 1,
 			sprueVolumeMl: 0,
@@ -162,6 +169,7 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 			label: m.label,
 			masterId: m.masterId,
 			pulls: m.pulls,
+			inPour: full.has(m.id),
 			face:
 				MOULD_MODULES[m.inputs.kind].thing(m.inputs, {
 					rubber: rubbers.find((r) => r.id === m.inputs.rubberId)?.record,

@@ -70,7 +70,7 @@
 
 	/** Moulds of other pieces that a cup of this one may fill as well. */
 	const otherPieces = $derived(
-		data.moulds.flatMap((m) => (m.masterId !== $form.masterId && m.other && !m.refuses ? { ...m.other, face: m.face } : []))
+		data.moulds.flatMap((m) => (m.masterId !== $form.masterId && m.other && !m.refuses && !m.inPour ? { ...m.other, face: m.face } : []))
 	);
 	const release = $derived(data.releases.find((r) => r.id === $form.releaseId));
 	const tins = $derived(data.tins.filter((t) => t.materialId === $form.resinId));
@@ -133,7 +133,10 @@
 	const problemAt = (field: string) => planning.at(field) ?? ($errors as Record<string, string[] | undefined>)[field];
 	function chooseMaster(id: string | undefined) {
 		$form.masterId = id ?? '';
-		$form.mouldIds = data.moulds.filter((m) => m.masterId === id && !m.refuses).map((m) => m.id);
+		const own = data.moulds.filter((m) => m.masterId === id && !m.refuses);
+		// what is in an open pour is planned for when there is nothing else
+		const empty = own.filter((m) => !m.inPour);
+		$form.mouldIds = (empty.length > 0 ? empty : own).map((m) => m.id);
 		// the 3D file knows the thinnest section; it cures last
 		const thinnestMm = data.masters.find((m) => m.id === id)?.record.shape?.findings.thinnestMm;
 		if (thinnestMm && thinnestMm >= 0.5) $form.sectionMm = Math.round(thinnestMm * 10) / 10;
