@@ -37,6 +37,16 @@ export async function loadDemo(now: Date): Promise<void> {
 	log.info('demo workshop loaded');
 }
 
+/** The demo is told piece by piece: the lines of its tins stand in the order of their days, as if they had been written then. */
+async function stockInOrder(): Promise<void> {
+	const ABOVE_ALL = 1_000_000;
+	await db().query('UPDATE stock_movements SET seq = seq + ?', { replacements: [ABOVE_ALL] });
+	await db().query(
+		`UPDATE stock_movements s JOIN (SELECT id, ROW_NUMBER() OVER (ORDER BY at, seq) AS place FROM stock_movements) o
+		ON o.id = s.id SET s.seq = o.place, s.receivedAt = s.at`
+	);
+}
+
 async function tell(nowMs: number): Promise<void> {
 	const random = chance(SEED);
 	const settings = workshopSettings.parse({
@@ -67,4 +77,5 @@ async function tell(nowMs: number): Promise<void> {
 	await confirmSome(story);
 	await plasterBefore(story);
 	await openOfEachKind(story);
+	await stockInOrder();
 }

@@ -4,7 +4,7 @@
 	import { enhance } from '$app/forms';
 	import { MOVEMENT_WORDS, type MovementKind } from '$lib/core/shelf';
 	import Chart from '../Chart.svelte';
-	import { counted, wallTime } from '../clockText';
+	import { counted as many, wallTime } from '../clockText';
 	import { newId } from '../newId';
 	import QuantityField from '../QuantityField.svelte';
 	import TextField from '../TextField.svelte';
@@ -14,6 +14,7 @@
 	interface Props {
 		lines: readonly {
 			id: string;
+			seq: number;
 			kind: MovementKind;
 			massG: number | null;
 			openings: number;
@@ -31,8 +32,14 @@
 	}
 	let { lines, nowMs, refused }: Props = $props();
 	const units = useUnits();
-	/** Later than this after its own time it is said when it came, ms. */
-	const LATE_MS = 120_000;
+	/** It came after a weighing that was later than its own time: nobody knows whether the weighing had it already. */
+	const afterWeighing = (line: (typeof lines)[number]) =>
+		line.kind !== 'weighed' && line.placeSeq === null && lines.some((w) => w.kind === 'weighed' && w.at > line.at && w.seq < line.seq);
+	/** A line counts when it came: the curve never goes back in time. */
+	const counted = $derived.by(() => {
+		let latestMs = 0;
+		return lines.map((s) => new Date((latestMs = Math.max(latestMs, s.at.getTime()))).toISOString());
+	});
 	/** A tin of years has hundreds of lines: the newest are shown. */
 	const SHOWN = 100;
 	const newest = $derived([...lines].reverse().slice(0, SHOWN));
@@ -46,13 +53,13 @@
 		if (line.massG === null) return '';
 		if (line.kind === 'weighed') return units.show(line.massG, 'mass');
 		const byG = line.kind === 'corrected' ? line.massG : -line.massG;
-		return `${byG < 0 ? '−' : '+'} ${units.show(Math.abs(byG), 'mass')}`;
+		return `${byG < 0 ? '−' : '+'}\u00a0${units.show(Math.abs(byG), 'mass')}`;
 	}
 	const what = (line: (typeof lines)[number]) =>
 		line.kind === 'opened' && line.openings < 0
-			? `${counted(-line.openings, 'opening')} taken back`
+			? `${many(-line.openings, 'opening')} taken back`
 			: line.kind === 'opened'
-				? `opened, ${counted(line.openings, 'time')}`
+				? `opened, ${many(line.openings, 'time')}`
 				: line.placeSeq !== null
 					? 'amended, of a pour'
 					: MOVEMENT_WORDS[line.kind];
@@ -66,7 +73,7 @@
 			height={220}
 			traces={[
 				{
-					x: lines.map((s) => s.at.toISOString()),
+					x: counted,
 					y: lines.map((s) => units.plotted(s.afterG, 'mass')),
 					mode: 'lines',
 					name: 'left',
@@ -76,31 +83,10 @@
 			]}
 			layout={{ xaxis: { type: 'date' }, yaxis: { title: { text: units.plotUnit('mass') }, rangemode: 'tozero' } }} />
 	{/if}
-	<div class="overflow-x-auto">
-		<table class="bench">
-			<thead><tr><th>When</th><th>What</th><th class="num">Change</th><th class="num">Left after it</th></tr></thead>
-			<tbody>
-				{#each newest as line (line.id)}
-					<tr>
-						<td class="soft whitespace-nowrap">{wallTime(line.at.getTime(), nowMs)}</td>
-						<td
-							>{what(line)}{line.pourId ? ' ' : ''}{#if line.pourId}<a class="plain" href="/pour/{line.pourId}">{line.masterName ?? 'the pour'}</a
-								>{/if}{#if line.note}<span class="soft">: {line.note}</span
-								>{/if}{#if line.receivedAt.getTime() - line.at.getTime() > LATE_MS}<span class="soft block text-[0.85rem]"
-									>came {wallTime(line.receivedAt.getTime(), nowMs)} and counts from then; if it was weighed in between, weigh it again</span
-								>{/if}</td>
-						<td class="num">{change(line)}</td>
-						<td class="num font-bold">{units.show(line.afterG, 'mass')}</td>
-					</tr>
-				{/each}
-			</tbody>
-		</table>
-	</div>
-	{#if lines.length > SHOWN}<p class="soft mt-2">The newest {SHOWN} of {lines.length} lines.</p>{/if}
 	<form
 		method="POST"
 		action="?/thrown"
-		class="mt-5 grid items-start gap-x-5 sm:grid-cols-[12rem_1fr_auto]"
+		class="mt-3 grid items-start gap-x-5 sm:grid-cols-[12rem_1fr_auto]"
 		use:enhance={() =>
 			async ({ result, update }) => {
 				await update({ reset: false });
@@ -123,4 +109,26 @@
 			hint="skinned over, spilled, a trial cup" />
 		<Button type="submit" color="alternative" class="min-h-[2.75rem] sm:mt-[1.62rem]">Book it out</Button>
 	</form>
+	<div class="overflow-x-auto">
+		<table class="bench">
+			<thead><tr><th>When</th><th>What</th><th class="num">Change</th><th class="num">Left after it</th></tr></thead>
+			<tbody>
+				{#each newest as line (line.id)}
+					<tr>
+						<td class="soft whitespace-nowrap">{wallTime(line.at.getTime(), nowMs)}</td>
+						<td
+							>{what(line)}{line.pourId ? ' ' : ''}{#if line.pourId}<a class="plain" href="/pour/{line.pourId}"
+									>{line.masterName ?? 'the pour'}</a
+								>{/if}{#if line.note}<span class="soft">: {line.note}</span>{/if}{#if afterWeighing(line)}<span
+									class="soft block text-[0.85rem]"
+									>came {wallTime(line.receivedAt.getTime(), nowMs)} after a weighing, and is taken off it: if that had it already, weigh it again</span
+								>{/if}</td>
+						<td class="num">{change(line)}</td>
+						<td class="num font-bold">{units.show(line.afterG, 'mass')}</td>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	</div>
+	{#if lines.length > SHOWN}<p class="soft mt-2">The newest {SHOWN} of {lines.length} lines.</p>{/if}
 </section>
