@@ -161,6 +161,7 @@
 					>{/if}
 			{:else if name === 'cooled'}{late ? 'By its time it is cool: feel the mould' : 'until it is cool enough for the next'}
 			{:else if name === 'fill'}{late ? 'By its time the shell is firm: press a thumb into it' : 'until the shell is firm enough to fill'}
+			{:else if name === 'support'}{late ? 'By its time it is stiff: press where it is thickest' : 'until it is stiff'}
 			{:else if step.kind === 'dry'}{late ? 'Dry by its time: look and touch the rim' : 'until it has flashed off'}
 			{:else if step.kind === 'cure' && isCastablePlan(plan)}{late
 					? 'Ready by its time: feel it, its middle too'

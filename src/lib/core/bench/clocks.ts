@@ -58,14 +58,18 @@ export function clocksOf(pourId: string, plan: PourPlan, state: PourState): Cloc
 			quiet: true
 		});
 	}
-	if (state.demouldedAtMs === undefined && heldOrNoPot && plan.out) {
+	// steps of an earlier version end with the demould
+	const supported =
+		state.doneAtMs['support'] !== undefined ||
+		(state.demouldedAtMs !== undefined && !stepsOf(plan).some((s) => s.id === 'support'));
+	if (heldOrNoPot && plan.out && !supported) {
 		clocks.push({
 			...common,
 			id: `${pourId}-stiff`,
 			kind: 'wait',
 			startedAtMs: state.pouredAtMs,
 			endsAtMs: state.pouredAtMs + plan.out.stiffS * 1000,
-			then: 'it is stiff: keys lock'
+			then: state.demouldedAtMs === undefined ? 'it is stiff: keys lock' : 'it is stiff: it keeps its shape'
 		});
 	}
 	if (state.demouldedAtMs === undefined) {

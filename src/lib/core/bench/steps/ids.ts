@@ -21,6 +21,7 @@ const SINGLE = [
 	'release',
 	'fill',
 	'demould',
+	'support',
 	'clean',
 	'inspect'
 ] as const;

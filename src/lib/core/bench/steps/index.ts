@@ -2,11 +2,11 @@ import { cautionsForResin } from '../../cautions';
 import { formatQuantity, formatWeighed, type UnitSystem } from '../../units';
 import { type PourPlan } from '../../plan/pourPlan';
 import { holdFloorKpa } from '../../plan/marks';
-import { FOAM_LIQUID_G_PER_ML } from '../../shot/kinds/filled/fills';
+import { FILL_CAUTIONS, FOAM_LIQUID_G_PER_ML } from '../../shot/kinds/filled/fills';
 import { beforeSteps } from './before';
 import { castableSteps, isCastablePlan } from './castable';
 import { cupSteps } from './cups';
-import { layerStep } from './ids';
+import { layerStep, stepId } from './ids';
 import { layerSteps } from './layers';
 import { measureSteps } from './measure';
 import { mouldNames, type BenchStep } from './step';
@@ -42,6 +42,7 @@ export function benchSteps(plan: PourPlan, units: UnitSystem = 'metric'): BenchS
 			: []),
 		...(plan.fill && !plan.fill.outside ? [fillStep(plan.fill, plan, units)] : []),
 		demouldStep(plan, units),
+		...(plan.out ? [supportStep(plan, plan.out, units)] : []),
 		...(plan.fill?.outside ? [fillStep(plan.fill, plan, units)] : []),
 		...(plan.pouring?.way === 'some-first' ? [cleanStep(plan)] : []),
 		plan.moulds.length > 0
@@ -98,8 +99,30 @@ function demouldStep(plan: PourPlan, units: UnitSystem): BenchStep {
 		detail:
 			plan.chemistry === 'polyester'
 				? stageWords(plan.stages, units)
-				: `Try the left-over cup and the thin places first${plan.fill ? '; the filling has set, too' : ''}. Edges first, then pull slowly.`,
+				: `Try the left-over cup and the thin places first${plan.fill && !plan.fill.outside ? '; the filling has set, too' : ''}. Edges first, then pull slowly.`,
 		cautions: ['hot-part', 'uncured']
+	};
+}
+
+/** What came out while it gives keeps the shape in which it lies until it is stiff. */
+function supportStep(plan: PourPlan, { stiffS }: NonNullable<PourPlan['out']>, units: UnitSystem): BenchStep {
+	const last = plan.layers ? plan.layers.length - 1 : undefined;
+	const filling = plan.steps.findLastIndex((s) => s.role === 'close' || s.role === 'pour');
+	const since =
+		last !== undefined
+			? layerStep('pour', last)
+			: plan.cups
+				? 'pour-together'
+				: stepId({ name: 'timed', n: filling });
+	return {
+		id: 'support',
+		kind: 'dry',
+		title: 'Hold it in its shape until it is stiff',
+		detail: `Over its curve, or flat on a board with its mould round it, until about ${formatQuantity(stiffS, 'time', units)} after the pour: what sags now stays so.`,
+		action: 'It keeps its shape',
+		waitS: stiffS,
+		sinceStep: since,
+		cautions: ['uncured']
 	};
 }
 
@@ -170,11 +193,15 @@ function fillStep(fill: NonNullable<PourPlan['fill']>, plan: PourPlan, units: Un
 			: fill.kind === 'loaded resin'
 				? ' It makes heat of its own: in two goes where the hollow is thick.'
 				: '';
+	/** Loaded resin is resin: its parts are opened again. Plans of earlier versions do not say what fills it. */
+	const own = fill.kind === 'loaded resin' ? cautionsForResin(plan.chemistry) : [];
 	const common = {
 		id: 'fill',
 		title: `Fill the shell: ${fill.words}`,
 		action: 'It is filled',
-		cautions: ['powder' as const, 'heat' as const]
+		cautions: fill.kind
+			? [...new Set([...own, ...FILL_CAUTIONS[fill.kind]])]
+			: (['powder', 'heat'] as const).slice()
 	};
 	if (fill.outside)
 		return {

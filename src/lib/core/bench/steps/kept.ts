@@ -35,7 +35,9 @@ export function retimed(steps: readonly BenchStep[], plan: PourPlan): BenchStep[
 
 function timesOf(step: BenchStep, plan: PourPlan): Pick<BenchStep, 'waitS' | 'deadlineS'> {
 	const ref = parseStepId(step.id);
-	if (ref?.name === 'fill') return { waitS: plan.demouldS };
+	// one that is filled out of its mould was waited for in it
+	if (ref?.name === 'fill') return plan.fill?.outside ? {} : { waitS: plan.demouldS };
+	if (ref?.name === 'support') return plan.out ? { waitS: plan.out.stiffS } : {};
 	if (ref?.name === 'pour-together') return { deadlineS: pouredByS(plan) };
 	const layer = ref && 'cup' in ref ? plan.layers?.[ref.cup] : undefined;
 	if (!layer) return {};

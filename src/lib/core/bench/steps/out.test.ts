@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { benchSteps, clocksOf, correctedPlan, reducePour } from '..';
+import { benchSteps, clocksOf, correctedPlan, reducePour, retimed } from '..';
 import type { PourPlan } from '../../plan';
 import { planOf } from '../plan.testing';
 
@@ -69,6 +69,11 @@ describe('a shell that is filled', () => {
 		const outside = layered({ fill: { ...fill, outside: true } });
 		expect(ids(outside).indexOf('fill')).toBe(ids(outside).indexOf('demould') + 1);
 		expect(step(outside, 'fill').kind).toBe('check');
+		// it waited in its mould already, nothing is in it when it comes out, and plaster is no hot cup
+		expect(retimed(benchSteps(outside), outside).find((s) => s.id === 'fill')!.waitS).toBeUndefined();
+		expect(step(outside, 'demould').detail).not.toMatch(/filling/);
+		expect(step(layered({ fill }), 'demould').detail).toMatch(/filling has set/);
+		expect(step(outside, 'fill').cautions).toEqual(['powder', 'plaster']);
 	});
 	it('plaster is weighed as powder and water', () => {
 		expect(step(layered({ fill }), 'fill').detail).toMatch(/100.g of powder sifted into 60.g of water/);
@@ -81,5 +86,34 @@ describe('the next cup', () => {
 		expect(step(layered({}), 'gelled-0').title).toBe('Wait: layer 1 nearly gels');
 		expect(step(layered({}, false), 'gelled-0').waitS).toBe(150);
 		expect(step(layered({}, false), 'gelled-0').action).toBe('It has gelled');
+	});
+});
+
+describe('out while it still gives', () => {
+	const { pot: _pot, ...solid } = planOf();
+	const out = { ...solid, demouldS: 400, out: { stiffS: 900 } };
+	it('is held in its shape until it is stiff, counted from the pour, and the clock runs on after the demould', () => {
+		const steps = benchSteps(out);
+		const at = steps.findIndex((s) => s.id === 'support');
+		expect(steps[at - 1]!.id).toBe('demould');
+		expect(steps[at]).toMatchObject({ kind: 'dry', waitS: 900 });
+		expect(steps.find((s) => s.id === steps[at]!.sinceStep)!.role).toBe('pour');
+		expect(benchSteps(solid).some((s) => s.id === 'support')).toBe(false);
+		const upTo = (last: string) =>
+			reducePour(
+				steps,
+				steps.slice(0, steps.findIndex((s) => s.id === last) + 1).map((s, i) => ({
+					id: `00000000-0000-4000-8000-0000000000${(10 + i).toString()}`,
+					kind: 'step-done' as const,
+					stepId: s.id,
+					atMs: 1_790_000_000_000 + i * 1000
+				}))
+			);
+		const said = (last: string) => clocksOf('p', out, upTo(last)).map((c) => c.then);
+		expect(said('demould')).toEqual(['it is stiff: it keeps its shape']);
+		expect(said('support')).toEqual([]);
+		// a pour of before has no such step, and no clock after it is out
+		const old = { ...out, bench: steps.filter((s) => s.id !== 'support') };
+		expect(clocksOf('p', old, upTo('demould'))).toEqual([]);
 	});
 });
