@@ -10,6 +10,7 @@ import { plasterBefore } from './castables';
 import { chance } from './chance';
 import { confirmSome, inspectMoulds } from './inspections';
 import { DEMO_FILLERS, DEMO_RESINS, DEMO_RUBBERS } from './materials';
+import { everyKindOfMould } from './mouldKinds';
 import { openOfEachKind } from './openPours';
 import { tellPiece } from './piece';
 import { DEMO_PIECES } from './pieces';
@@ -77,5 +78,6 @@ async function tell(nowMs: number): Promise<void> {
 	await confirmSome(story);
 	await plasterBefore(story);
 	await openOfEachKind(story);
+	await everyKindOfMould(story);
 	await stockInOrder();
 }

@@ -18,7 +18,14 @@ const OPEN: readonly { piece: string; resin: string; of: 'more' | 'own' | Cast }
 	{
 		piece: 'Lamplighter figure',
 		resin: 'Bellows gradual',
-		of: { kind: 'filled', wallMm: 4, rimLengthMm: 110, fillKind: 'plaster', fillWhere: 'outside' }
+		of: {
+			kind: 'filled',
+			wallMm: 4,
+			rimLengthMm: 110,
+			fillKind: 'plaster',
+			fillWhere: 'outside',
+			out: 'flexible'
+		}
 	},
 	{ piece: 'Amber block with a fern', resin: '', of: 'own' },
 	{ piece: 'Ship’s nameplate letters', resin: '', of: 'own' },

@@ -28,7 +28,8 @@
 		class="min-h-[3.2rem] cursor-pointer rounded-xl border-2 border-(--line-strong) bg-(--paper) px-5 text-[1.15rem] font-semibold active:bg-(--work-soft)"
 		onclick={() => run.record({ kind: 'dosed', stepId: step.id, source: 'typed' })}>A dose is in, look at the stick</button>
 	<p class="soft" role="status">
-		{given} of {planned} doses are in{given > planned
+		{given} of {planned}
+		{planned === 1 ? 'dose is' : 'doses are'} in{given > planned
 			? ': more than planned, noted'
 			: given > 0 && given < planned
 				? '; enough already? Go on.'
