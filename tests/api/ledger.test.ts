@@ -324,6 +324,16 @@ describe('the ledger', () => {
 		expect(status).toBe(200);
 		expect(text).toMatch(/^BEGIN:VCALENDAR/);
 		expect(text).toContain('Look at relief valve');
+		// to the second
+		const { json } = await get('/api/clocks');
+		const cures = (json.clocks as { id: string; kind: string; endsAtMs: number }[]).filter(
+			(c) => c.kind === 'cure' || c.kind === 'hold'
+		);
+		expect(cures.length).toBeGreaterThan(0);
+		for (const c of cures) {
+			const start = `DTSTART:${new Date(c.endsAtMs).toISOString().replace(/[-:]|\.\d+/g, '')}`;
+			expect(text.split(`UID:${c.id}@`)[1]!.split('END:VEVENT')[0], c.id).toContain(start);
+		}
 		expect(text.match(/BEGIN:VEVENT/g)!.length).toBe(text.match(/END:VEVENT/g)!.length);
 		for (const path of [
 			'/ledger?sort=nonsense&way=up&page=-3&from=x',

@@ -38,6 +38,13 @@ describe('files that are not what they say', () => {
 		expect(problem(text('hello there, this is a letter'), 'x.txt')).toMatch(/no STL, OBJ, PLY or 3MF/);
 	});
 
+	it.each([1e39, 1e30, 2e6])('corners that lie %d mm out: a sentence, and no figure that is none', (far) => {
+		const corner = (x: number, y: number, z: number) => `vertex ${x} ${y} ${z}`;
+		const face = (...c: string[]) => `facet normal 0 0 1\nouter loop\n${c.join('\n')}\nendloop\nendfacet\n`;
+		const huge = `solid x\n${face(corner(0, 0, 0), corner(far, 0, 0), corner(0, far, 0))}${face(corner(0, 0, 0), corner(far, 0, 0), corner(0, 0, far))}endsolid x\n`;
+		expect(problem(text(huge))).toMatch(/over a kilometre apart/);
+	});
+
 	it('text that breaks off or names what is not there', () => {
 		expect(problem(text(asText(cube).slice(0, -60)))).toMatch(/inside a facet|corners/);
 		expect(problem(text('v 0 0 0\nv 1 0 0\nf 1 2 9\n'), 'x.obj')).toMatch(/corner 9, which is not there/);

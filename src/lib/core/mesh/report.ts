@@ -99,6 +99,7 @@ export function assemble(
 	if (mesh.indices.length === 0)
 		throw new MeshError('Every triangle of this file collapses to a line: it has no body.');
 	const measured = measure(mesh);
+	refuseHuge(measured);
 	progress?.(0.7);
 	const edges = topology(mesh);
 	progress?.(0.95);
@@ -122,6 +123,15 @@ export function assemble(
 	explain(report, mesh, measured.volumeMl);
 	progress?.(1);
 	return { mesh, report };
+}
+
+/** No piece is a kilometre long, mm: past it squares and cubes of lengths are no numbers any more. */
+const LONGEST_MM = 1e6;
+
+/** @throws MeshError where corners lie so far out that nothing of it can be measured */
+function refuseHuge({ min, max }: ReturnType<typeof measure>): void {
+	if (max.every((far, i) => far - min[i]! <= LONGEST_MM && Math.abs(far) <= 1e3 * LONGEST_MM)) return;
+	throw new MeshError('Its corners lie over a kilometre apart: the file is damaged, or its unit is another.');
 }
 
 /** Turns a mesh whose faces look inwards. */

@@ -11,6 +11,12 @@ function at(ms: number): [number, number, number, number, number] {
 	return [d.getUTCFullYear(), d.getUTCMonth() + 1, d.getUTCDate(), d.getUTCHours(), d.getUTCMinutes()];
 }
 
+/** The library writes whole minutes: what ends on a second begins on it. @param seconds by the event's uid */
+const withSeconds = (text: string, seconds: ReadonlyMap<string, number>) =>
+	text.replace(/UID:(.+?)\r?\n(?:(?!END:VEVENT)[\s\S])*?DTSTART:\d{8}T\d{6}Z/g, (event, uid: string) =>
+		event.replace(/\d\dZ$/, `${String(seconds.get(uid) ?? 0).padStart(2, '0')}Z`)
+	);
+
 /** Cures, demoulds and looks that are due, for any calendar. */
 export const GET: RequestHandler = async ({ url, locals, platform }) => {
 	const { base } = addressOf(locals.settings, url, platform);
@@ -45,7 +51,8 @@ export const GET: RequestHandler = async ({ url, locals, platform }) => {
 	];
 	const made = createEvents(events, { productId: 'anthypos', calName: 'Workshop' });
 	if (made.error || made.value === undefined) error(500, 'The calendar could not be written.');
-	return new Response(made.value, {
+	const seconds = new Map(clocks.map((c) => [`${c.id}@anthypos`, new Date(c.endsAtMs).getUTCSeconds()]));
+	return new Response(withSeconds(made.value, seconds), {
 		headers: {
 			'content-type': 'text/calendar; charset=utf-8',
 			'content-disposition': 'attachment; filename="workshop.ics"',
