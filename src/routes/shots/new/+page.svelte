@@ -2,7 +2,7 @@
 	import CatalystField from '$lib/ui/shot/CatalystField.svelte';
 	import { onDestroy, untrack } from 'svelte';
 	import type { SuperValidated } from 'sveltekit-superforms';
-	import { isCatalysed, stockWarnings, tinsInUse } from '$lib/core/shelf';
+	import { cupVolumeMl, isCatalysed, markInCup, stockWarnings, tinsInUse } from '$lib/core/shelf';
 	import { UNMEASURED } from '$lib/core/master/unmeasured';
 	import { castCautions, CASTS, COLOUR_SCHOOLS, SHOT_KINDS, shortOnShelf, usuallyLeftMl, type ShotInputs } from '$lib/core/shot';
 	import Save from '$lib/ui/Save.svelte';
@@ -85,6 +85,18 @@
 	);
 	/** Parts of which the tin in use does not hold enough for the whole order. */
 	const short = $derived(planned ? shortOnShelf(planned.shot.batches, tins) : []);
+
+	/** The cup that marks are given for, where it holds less than one of its parts. */
+	const cupShort = $derived.by(() => {
+		const cup = data.cups.find((c) => c.id === $form.cupId);
+		const batch = planned?.shot.batches[0];
+		if (!cup || !batch || $form.measuring !== 'marks') return undefined;
+		const each = batch.layers ?? batch.cups ?? [batch];
+		const mostMl = Math.max(...each.flatMap((e) => [e.a.volumeMl, e.b.volumeMl]));
+		return markInCup(cup.record, mostMl) === undefined
+			? { name: cup.name, mostMl, holdsMl: cupVolumeMl(cup.record, cup.record.heightMm) }
+			: undefined;
+	});
 
 	/** What money goes by; it is thought of as the pulls that a mould gives, and what is thrown away. */
 	let mouldPulls = $state<number | undefined>(30);
@@ -337,6 +349,14 @@
 						action: 'Fewer copies, or open another tin.'
 					}))} />
 			{/if}
+			{#if cupShort}<Warnings
+					warnings={[
+						{
+							code: 'own-cup-short',
+							message: `${cupShort.name} holds ${units.show(cupShort.holdsMl, 'volume')}, and one part takes ${units.show(cupShort.mostMl, 'volume')}.`,
+							action: 'Choose a larger cup; else the marks are for a straight one that holds it.'
+						}
+					]} />{/if}
 			<ShotResult planned={shown} onthicken={thicken} />
 			{#if planning.whatIf}<WhatIfPanel {...planning.whatIf} tight={shown.shot.batches[0]!.slackS < 0} />{/if}
 			<CostPanel

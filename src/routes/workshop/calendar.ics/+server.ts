@@ -50,7 +50,7 @@ export const GET: RequestHandler = async ({ url, locals, platform }) => {
 		}))
 	];
 	const made = createEvents(events, { productId: 'anthypos', calName: 'Workshop' });
-	if (made.error || made.value === undefined) error(500, 'The calendar could not be written.');
+	if (made.error || !made.value) error(500, 'The calendar could not be written.');
 	const seconds = new Map(clocks.map((c) => [`${c.id}@anthypos`, new Date(c.endsAtMs).getUTCSeconds()]));
 	return new Response(withSeconds(made.value, seconds), {
 		headers: {
