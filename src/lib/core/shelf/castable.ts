@@ -44,8 +44,8 @@ export const castableRecord = z
 			.max(50, 'Over half of it: check it.')
 			.optional(),
 		/** Plaster: from the first powder in water until it no longer pours. Melts: off the heat until they no longer pour. */
-		workS: timeS('time that it pours for', 36_000),
-		demouldS: timeS('time until it comes out', 2_000_000),
+		workS: timeS('pouring time', 36_000),
+		demouldS: timeS('time in the mould', 2_000_000),
 		pricePerKg: z
 			.number({ error: 'Type the price of a kilogram, such as 3, or leave it empty.' })
 			.min(0, 'A price is not below nothing.')

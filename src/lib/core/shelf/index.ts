@@ -91,6 +91,7 @@ export {
 	type Booking,
 	type Movement,
 	type MovementKind,
-	type Stock
+	type Stock,
+	type StockLine
 } from './stock';
 export { cupVolumeMl, markCupRecord, markInCup, type MarkCup } from './markCup';

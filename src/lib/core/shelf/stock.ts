@@ -22,6 +22,20 @@ export interface Movement {
 	openings: number;
 }
 
+/** A line as the tin's page shows it. */
+export interface StockLine extends Movement {
+	id: string;
+	pourId: string | null;
+	/** What was cast, for a line of a pour. */
+	masterName: string | null;
+	/** When it happened, by the clock that told it, and when the server heard of it. */
+	at: Date;
+	receivedAt: Date;
+	note: string;
+	/** What was left after it, g. */
+	afterG: number;
+}
+
 /** What a tin holds by its lines. */
 export interface Stock {
 	/** Never below nothing. */

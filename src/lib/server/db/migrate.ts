@@ -2,6 +2,7 @@ import { QueryTypes } from 'sequelize';
 import { Umzug, type UmzugStorage } from 'umzug';
 import { log } from '../log';
 import { db } from './connection';
+import { alone } from './lock';
 import * as loop from './migrations/0001-loop';
 import * as containers from './migrations/0002-containers';
 import * as experiences from './migrations/0003-experiences';
@@ -53,7 +54,8 @@ const MIGRATIONS = [
 ];
 
 const LOCK = 'anthypos-migrate';
-const LOCK_WAIT_S = 30;
+/** A large database takes its time, and the others wait for it. */
+const LOCK_WAIT_S = 300;
 
 /** Names of the migrations that ran, kept in a table of the same database. */
 const storage: UmzugStorage = {
@@ -75,26 +77,10 @@ const storage: UmzugStorage = {
  * Brings the database up to this version. Several processes may start at once: the first one holds a
  * lock, the others wait and then find nothing left to do.
  */
-export async function migrate(): Promise<void> {
-	// the lock belongs to one connection: the transaction keeps hold of it
-	await db().transaction(async (transaction) => {
-		const [row] = await db().query<{ held: number | null }>('SELECT GET_LOCK(?, ?) AS held', {
-			type: QueryTypes.SELECT,
-			replacements: [LOCK, LOCK_WAIT_S],
-			transaction
-		});
-		if (row?.held !== 1) throw new Error('migrate: another process has been migrating for too long');
-		try {
-			await db().query('CREATE TABLE IF NOT EXISTS migrations (name VARCHAR(120) PRIMARY KEY)');
-			const umzug = new Umzug({ migrations: MIGRATIONS, storage, logger: undefined });
-			const ran = await umzug.up();
-			if (ran.length > 0) log.info({ migrations: ran.map((m) => m.name) }, 'database migrated');
-		} finally {
-			await db().query('SELECT RELEASE_LOCK(?)', {
-				type: QueryTypes.SELECT,
-				replacements: [LOCK],
-				transaction
-			});
-		}
+export const migrate = (): Promise<void> =>
+	alone(LOCK, LOCK_WAIT_S, async () => {
+		await db().query('CREATE TABLE IF NOT EXISTS migrations (name VARCHAR(120) PRIMARY KEY)');
+		const umzug = new Umzug({ migrations: MIGRATIONS, storage, logger: undefined });
+		const ran = await umzug.up();
+		if (ran.length > 0) log.info({ migrations: ran.map((m) => m.name) }, 'database migrated');
 	});
-}

@@ -2,28 +2,16 @@ import { randomUUID } from 'node:crypto';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { takenG, type PourState } from '$lib/core/bench';
 import type { PourPlan } from '$lib/core/plan';
-import { bookingsFor, inStockOrder, stockOf, type Booked, type MovementKind } from '$lib/core/shelf';
+import {
+	bookingsFor,
+	inStockOrder,
+	stockOf,
+	type Booked,
+	type MovementKind,
+	type StockLine
+} from '$lib/core/shelf';
 import { db } from '../db/connection';
 import { makeOnce } from '../db/makeOnce';
-
-/** A line of a tin's stock as its page shows it. */
-export interface StockLine {
-	id: string;
-	seq: number;
-	kind: MovementKind;
-	massG: number | null;
-	openings: number;
-	pourId: string | null;
-	/** What was cast, for a line of a pour. */
-	masterName: string | null;
-	placeSeq: number | null;
-	/** When it happened, by the clock that told it, and when the server heard of it. */
-	at: Date;
-	receivedAt: Date;
-	note: string;
-	/** What was left after it, g. */
-	afterG: number;
-}
 
 interface NewLine {
 	containerId: string;

@@ -2,6 +2,7 @@ import { fillerRecord, resinRecord, rubberRecord } from '$lib/core/shelf';
 import { WORKSHOP_DEFAULTS, workshopSettings } from '$lib/core/workshop';
 import { WORKSHOP_TABLES } from '$lib/core/openData';
 import { db } from '../db/connection';
+import { alone } from '../db/lock';
 import { tables } from '../db/models';
 import { log } from '../log';
 import { saveMaterial } from '../repositories/materials';
@@ -19,11 +20,18 @@ import { colourShelf, stockShelf } from './stock';
 import type { Story } from './story';
 
 const SEED = 20_261;
+/** So long the process that came first may take to tell the demo, s. */
+const LOAD_WAIT_S = 600;
+
+/** Fills an empty database with the demo workshop, once, however many processes start at the same moment. */
+export const loadDemo = (now: Date): Promise<void> =>
+	alone('anthypos-demo', LOAD_WAIT_S, () => loadOnce(now));
+
 /**
- * Fills an empty database with the demo workshop, once. A load that was cut off is known by its open
+ * A load that was cut off is known by its open
  * marker; since nobody could enter anything before it ended, it is swept away and begun again.
  */
-export async function loadDemo(now: Date): Promise<void> {
+async function loadOnce(now: Date): Promise<void> {
 	const markers = tables.markers();
 	if (await markers.findByPk('demo-done')) return;
 	if (await markers.findByPk('demo-begun')) {

@@ -2,7 +2,7 @@
 	import { onMount } from 'svelte';
 	import { Button } from 'flowbite-svelte';
 	import { enhance } from '$app/forms';
-	import { MOVEMENT_WORDS, type MovementKind } from '$lib/core/shelf';
+	import { MOVEMENT_WORDS, type StockLine } from '$lib/core/shelf';
 	import Chart from '../Chart.svelte';
 	import { counted as many, wallTime } from '../clockText';
 	import { newId } from '../newId';
@@ -12,20 +12,7 @@
 
 	/** Everything that happened to what is in a tin, newest first, and what went out otherwise than by a pour. */
 	interface Props {
-		lines: readonly {
-			id: string;
-			seq: number;
-			kind: MovementKind;
-			massG: number | null;
-			openings: number;
-			pourId: string | null;
-			masterName: string | null;
-			placeSeq: number | null;
-			at: Date;
-			receivedAt: Date;
-			note: string;
-			afterG: number;
-		}[];
+		lines: readonly StockLine[];
 		nowMs: number;
 		/** What the last thing thrown away was refused for. */
 		refused?: { field: string; words: string } | undefined;
@@ -33,7 +20,7 @@
 	let { lines, nowMs, refused }: Props = $props();
 	const units = useUnits();
 	/** It came after a weighing that was later than its own time: nobody knows whether the weighing had it already. */
-	const afterWeighing = (line: (typeof lines)[number]) =>
+	const afterWeighing = (line: StockLine) =>
 		line.kind !== 'weighed' && line.placeSeq === null && lines.some((w) => w.kind === 'weighed' && w.at > line.at && w.seq < line.seq);
 	/** A line counts when it came: the curve never goes back in time. */
 	const counted = $derived.by(() => {
@@ -49,13 +36,13 @@
 	onMount(() => (madeId = newId()));
 
 	/** What a line did to the tin, with its sign. */
-	function change(line: (typeof lines)[number]): string {
+	function change(line: StockLine): string {
 		if (line.massG === null) return '';
 		if (line.kind === 'weighed') return units.show(line.massG, 'mass');
 		const byG = line.kind === 'corrected' ? line.massG : -line.massG;
 		return `${byG < 0 ? '−' : '+'}\u00a0${units.show(Math.abs(byG), 'mass')}`;
 	}
-	const what = (line: (typeof lines)[number]) =>
+	const what = (line: StockLine) =>
 		line.kind === 'opened' && line.openings < 0
 			? `${many(-line.openings, 'opening')} taken back`
 			: line.kind === 'opened'

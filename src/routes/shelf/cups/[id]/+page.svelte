@@ -38,21 +38,15 @@
 		<FormErrors errors={$errors._errors} />
 		<TextField label="Name" name="name" bind:value={$form.name} error={$errors.name} />
 		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
+			<QuantityField label="Floor, wide" kind="length" name="floorMm" bind:value={$form.floorMm} error={$errors.floorMm} hint="inside" />
 			<QuantityField
-				label="Wide at its floor"
-				kind="length"
-				name="floorMm"
-				bind:value={$form.floorMm}
-				error={$errors.floorMm}
-				hint="inside" />
-			<QuantityField
-				label="Wide at its rim"
+				label="Rim, wide"
 				kind="length"
 				name="rimMm"
 				bind:value={$form.rimMm}
 				error={$errors.rimMm}
 				hint="as the floor, if it is straight" />
-			<QuantityField label="Deep" kind="length" name="heightMm" bind:value={$form.heightMm} error={$errors.heightMm} />
+			<QuantityField label="How deep" kind="length" name="heightMm" bind:value={$form.heightMm} error={$errors.heightMm} />
 		</div>
 		<div class="mb-4">
 			<Segments
@@ -73,6 +67,7 @@
 	</div>
 	<div class="text-center">
 		<svg viewBox="-2 -2 104 104" class="mx-auto w-full max-w-[12rem]" role="img" aria-label="The cup in section, to scale">
+			{#if !shape}<path d="M16 10L24 100H76L84 10" fill="none" stroke="var(--line-strong)" stroke-width="2" stroke-dasharray="5 4" />{/if}
 			{#if shape}<path d={shape} fill="var(--work-soft)" stroke="var(--ink)" stroke-width="2" />{/if}
 		</svg>
 		<p class="soft">holds</p>
