@@ -159,7 +159,7 @@ export function forecast(raw: ForecastInput): Forecast {
 		warnings: [
 			...(tried && !fit ? [UNSETTLED] : []),
 			...sheet.warnings,
-			...heatWarnings(run, crackLimitC(raw.resin))
+			...heatWarnings(run, crackLimitC(raw.resin), raw.resin.catalyst !== undefined)
 		]
 	};
 }

@@ -42,6 +42,11 @@ describe('the heat of a part', () => {
 		expect(codes(clear, 40)).toContain('may-crack');
 		expect(codes(epoxy, 30)).toContain('may-crack');
 		expect(codes(epoxy, 2)).not.toContain('may-crack');
+		const said = (resin: CureRecord, mm: number) =>
+			at(resin, mm).warnings.find((w) => w.code === 'may-crack')!.action;
+		// less catalyst is no advice where there is none
+		expect(said(clear, 40)).toMatch(/less catalyst/);
+		expect(said(epoxy, 30)).not.toMatch(/catalyst/);
 		expect(crackLimitC({ ...fast, crackLimitC: 70 })).toBe(70);
 		expect(crackLimitC(fast)).toBeUndefined();
 		expect(crackLimitC(epoxy)).toBe(CRACK_LIMIT_C);

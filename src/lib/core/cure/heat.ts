@@ -34,6 +34,7 @@ export type PartHeat = { peakTempC: number } & Pick<
 
 /**
  * What the heat of a cast does, of whatever kind it is: it may crack, or come out hot. Nothing while all is well.
+ * @param catalysed by a share of catalyst, of which less can be taken
  * @example
  * heatWarnings(
  *   {
@@ -47,15 +48,14 @@ export type PartHeat = { peakTempC: number } & Pick<
  *   125
  * )[0]?.code; // 'may-crack'
  */
-export function heatWarnings(heat: PartHeat, limitC: number | undefined): Warning[] {
+export function heatWarnings(heat: PartHeat, limitC: number | undefined, catalysed = false): Warning[] {
 	const warnings: Warning[] = [];
 	if (limitC !== undefined && heat.peakTempC > limitC) {
 		warnings.push({
 			code: 'may-crack',
 			severity: 'harm',
 			message: `Its middle gets ${digits(heat.peakTempC, 0)} °C hot, and this resin may crack from about ${digits(limitC, 0)} °C.`,
-			action:
-				'Pour it in thinner layers, take less catalyst or a slower resin, or cool the room and the parts.'
+			action: `Pour it in thinner layers, take ${catalysed ? 'less catalyst or ' : ''}a slower resin, or cool the room and the parts.`
 		});
 	}
 	const waits = heat.demouldS > heat.maturedS * (1 + SAME_MOMENT);

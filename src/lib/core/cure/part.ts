@@ -117,6 +117,9 @@ function partNow(raw: PartInput): PartResult {
 				source: defaults
 			}
 		],
-		warnings: [...model.warnings, ...heatWarnings(run, crackLimitC(input.resin))]
+		warnings: [
+			...model.warnings,
+			...heatWarnings(run, crackLimitC(input.resin), input.resin.catalyst !== undefined)
+		]
 	};
 }

@@ -8,6 +8,7 @@ import { cupMarkHeightMm, squareCupDiameterMm } from '../mix/cupLoss';
 import { cupMarkErrorPercent } from '../mix/weighingError';
 import { WALLS } from '../cure/wall';
 import { bandOfTime, cupBands, type LayersQuestion } from '../cure/bands';
+import { isCatalysed } from '../shelf/chemistry';
 import { cureOf, mixedDensityGPerMl } from '../shelf/resin';
 import { formatTime } from '../units';
 import { InputError, type Warning, type WorkingLine } from '../working';
@@ -277,7 +278,11 @@ export function layerShot(of: Layered, inputs: Inputs, context: ShotContext): Pl
 			working: [...one.working, ...first.budget.working, ...one.balance.working],
 			warnings: [
 				...late,
-				...heatWarnings(one.run, one.crackLimitC ?? crackLimitC(cureOf(context.resin))),
+				...heatWarnings(
+					one.run,
+					one.crackLimitC ?? crackLimitC(cureOf(context.resin)),
+					isCatalysed(context.resin.family)
+				),
 				...hands.warnings,
 				...one.warnings,
 				...scaleWarnings(first),
