@@ -6,6 +6,8 @@ declare global {
 		interface Locals {
 			settings: WorkshopSettings;
 			theme: 'light' | 'dark' | 'system';
+			/** The database was away while this was answered. */
+			away?: true;
 		}
 		interface Platform {
 			/** The request as the Node server has it. */

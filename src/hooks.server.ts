@@ -3,6 +3,7 @@ import { building } from '$app/environment';
 import { error, json, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
 import { BaseError, ConnectionError } from 'sequelize';
 import { refusal } from '$lib/server/access';
+import { asAway, AWAY, awayResponse, isAway, noteAway, noteBack } from '$lib/server/away';
 import { drain } from '$lib/server/body';
 import { compressed } from '$lib/server/compressed';
 import { closeDb } from '$lib/server/db/connection';
@@ -70,14 +71,23 @@ export const handle: Handle = async ({ event, resolve }) => {
 	readableForms(event.request);
 	const theme = event.cookies.get('theme');
 	event.locals.theme = theme === 'light' || theme === 'dark' ? theme : 'system';
-	event.locals.settings = NEEDS_NO_SETTINGS.test(event.url.pathname)
-		? WORKSHOP_DEFAULTS
-		: (await readSettings()).settings;
-	const response = await resolve(event, {
+	if (NEEDS_NO_SETTINGS.test(event.url.pathname)) event.locals.settings = WORKSHOP_DEFAULTS;
+	else {
+		try {
+			event.locals.settings = (await readSettings()).settings;
+			noteBack();
+		} catch (failure) {
+			if (!isAway(failure)) throw failure;
+			noteAway(failure);
+			return awayResponse(event.request);
+		}
+	}
+	const answered = await resolve(event, {
 		// the typeface comes with the page: words that change their width afterwards move all below them
 		preload: ({ type, path }) => type !== 'font' || path.includes('next-latin-wght'),
 		transformPageChunk: ({ html }) => html.replace('%theme%', event.locals.theme)
 	});
+	const response = event.locals.away ? asAway(answered) : answered;
 	response.headers.set('x-content-type-options', 'nosniff');
 	response.headers.set('referrer-policy', 'same-origin');
 	response.headers.set('x-frame-options', 'SAMEORIGIN');
@@ -89,6 +99,11 @@ export const handleError: HandleServerError = ({ error, event, status, message }
 	if (status === 404) return { message: 'There is nothing at this address.' };
 	if (status === 413) return { message: 'That is too much at once: at most a few megabytes are taken.' };
 	if (status < 500) return { message };
+	if (isAway(error)) {
+		noteAway(error);
+		event.locals.away = true;
+		return { message: AWAY };
+	}
 	const reference = randomUUID().slice(0, 8);
 	log.error(
 		{ reference, path: event.url.pathname, method: event.request.method, err: error },
@@ -98,7 +113,7 @@ export const handleError: HandleServerError = ({ error, event, status, message }
 		reference,
 		message:
 			error instanceof BaseError
-				? 'The database does not answer just now. Nothing that was kept is lost; try again in a moment.'
+				? 'The database did not take that. Nothing that was kept is lost.'
 				: 'Something went wrong on our side. Nothing that was kept is lost.'
 	};
 };

@@ -21,7 +21,11 @@ let pourId = '';
 
 const ask = async (path: string, init?: RequestInit) => {
 	const response = await fetch(web.url + path, { ...init, signal: AbortSignal.timeout(20_000) });
-	return { status: response.status, text: await response.text() };
+	return {
+		status: response.status,
+		retryAfter: response.headers.get('retry-after'),
+		text: await response.text()
+	};
 };
 const send = (events: object[]) =>
 	ask(`/api/pours/${pourId}/events`, {
@@ -74,7 +78,8 @@ describe('nothing logged is ever lost', () => {
 		process.kill(database.pid, 'SIGKILL');
 		await until(() => !alive(database.pid), { withinMs: 10_000 });
 		const down = await ask('/masters');
-		expect(down.status).toBe(500);
+		expect(down.status).toBe(503);
+		expect(down.retryAfter).toBe('5');
 		expect(down.text).toMatch(/database does not answer/);
 		expect(down.text).not.toMatch(/ at .*\.js:\d+/);
 		stop = true;

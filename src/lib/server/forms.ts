@@ -11,6 +11,7 @@ import {
 import { BaseError } from 'sequelize';
 import { z } from 'zod';
 import { setError, type SuperValidated } from 'sveltekit-superforms';
+import { isAway, noteAway } from './away';
 import { answerFor, type Answer } from './errors';
 import { log } from './log';
 
@@ -34,13 +35,22 @@ export async function attempt<T>(form: SuperValidated<any>, work: () => Promise<
 		if (isRedirect(failure) || isHttpError(failure) || isActionFailure(failure)) throw failure;
 		const answer = answerFor(failure);
 		if (answer) return answer.errors.map((e) => sayAt(form, e.path, e.message, formStatus(answer))).pop()!;
+		if (isAway(failure)) {
+			noteAway(failure);
+			return sayAt(
+				form,
+				'',
+				'The database did not answer, so nothing was kept. What you typed is still here: try again.',
+				503
+			);
+		}
 		if (failure instanceof BaseError) {
 			const reference = randomUUID().slice(0, 8);
 			log.error({ reference, err: failure }, 'a form could not be saved');
 			return sayAt(
 				form,
 				'',
-				`The database did not answer, so nothing was kept. What you typed is still here: try again. (${reference})`,
+				`The database did not take that, so nothing was kept. What you typed is still here: try again. (${reference})`,
 				503
 			);
 		}

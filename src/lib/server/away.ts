@@ -1,0 +1,61 @@
+import { BaseError, ConnectionError } from 'sequelize';
+import { log } from './log';
+
+/** What is said while the database is away. */
+export const AWAY =
+	'The database does not answer just now. Nothing that was kept is lost; try again in a moment.';
+/** After so long it is asked again, s. */
+const RETRY_AFTER_S = 5;
+/** An outage is logged once, and again when it still lasts after so long, ms. */
+const SAID_AGAIN_MS = 10 * 60_000;
+let saidAtMs = 0;
+
+/** Codes with which the driver says that the line to the database is gone. */
+const GONE = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'ER_SOCKET_UNEXPECTED_CLOSE']);
+
+/** Whether a failure is that of a database that cannot be reached, and not of what was asked of it. */
+export function isAway(failure: unknown): boolean {
+	if (failure instanceof ConnectionError) return true;
+	if (!(failure instanceof BaseError)) return false;
+	const { original } = failure as { original?: { fatal?: boolean; code?: string } };
+	return original?.fatal === true || GONE.has(original?.code ?? '');
+}
+
+/** One line for an outage, however many requests meet it. */
+export function noteAway(failure: unknown, nowMs = Date.now()): void {
+	if (nowMs - saidAtMs < SAID_AGAIN_MS) return;
+	saidAtMs = nowMs;
+	log.error({ reason: (failure as Error).message }, 'the database does not answer');
+}
+
+/** It answers again: said once, too. */
+export function noteBack(): void {
+	if (saidAtMs === 0) return;
+	saidAtMs = 0;
+	log.info('the database answers again');
+}
+
+const page = `<!doctype html><html lang="en-GB"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><meta http-equiv="refresh" content="${RETRY_AFTER_S}">
+<title>The database does not answer · Anthypos</title><style>:root{color-scheme:light dark}body{font:1.15rem/1.5 system-ui;max-width:40rem;margin:18vh auto;padding:0 1.5rem}</style></head>
+<body><h1>The database does not answer</h1><p>${AWAY} This page asks again by itself.</p></body></html>`;
+
+/** The answer while it is away, in the shape that was asked for. */
+export function awayResponse(request: Request): Response {
+	const headers = { 'retry-after': String(RETRY_AFTER_S), 'cache-control': 'no-store' };
+	const wantsPage = request.method === 'GET' && (request.headers.get('accept') ?? '').includes('text/html');
+	return wantsPage
+		? new Response(page, { status: 503, headers: { ...headers, 'content-type': 'text/html; charset=utf-8' } })
+		: // a form of a page reads it, too
+			Response.json(
+				{ type: 'error', status: 503, error: { message: AWAY }, message: AWAY },
+				{ status: 503, headers }
+			);
+}
+
+/** The same page or answer with the status that says to come back. */
+export function asAway(response: Response): Response {
+	const headers = new Headers(response.headers);
+	headers.set('retry-after', String(RETRY_AFTER_S));
+	headers.set('cache-control', 'no-store');
+	return new Response(response.body, { status: 503, headers });
+}
