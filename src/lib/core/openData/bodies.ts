@@ -112,3 +112,46 @@ export const vesselInspectionBody = z.object({ by: z.string(), note: z.string() 
 
 /** What was foretold when a mould was looked at, pulls. */
 export const inspectionForecast = z.object({ low: z.number(), median: z.number(), high: z.number() });
+
+/** A worked-out figure; JSON knows no infinity, and writes nothing for a time that never comes. */
+const figure = z.number().nullable();
+const workingLines = z.array(
+	z.looseObject({ what: z.string(), sum: z.string(), result: z.string(), source: z.string().optional() })
+);
+const warnings = z.array(z.looseObject({ code: z.string(), message: z.string(), action: z.string() }));
+const part = z.looseObject({ massG: figure, volumeMl: figure });
+
+/** Of a mould's plan what its pages read whatever its kind; the rest is shown as it stood. */
+export const keptMouldPlan = z.looseObject({
+	rubber: part,
+	readyInS: figure,
+	working: workingLines,
+	warnings
+});
+
+/** Of a sized shot what lists, card and bench read whatever its kind; the rest is shown as it stood. */
+export const keptShotResult = z.looseObject({
+	shot: z.looseObject({
+		batches: z
+			.array(
+				z.looseObject({
+					copies: z.number().int().min(1),
+					massG: figure,
+					volumeMl: figure,
+					a: part,
+					b: part,
+					potLifeS: figure,
+					slackS: figure,
+					steps: z.array(z.looseObject({ name: z.string(), durationS: figure }))
+				})
+			)
+			.min(1, 'A shot has a cup.'),
+		demouldS: figure,
+		working: workingLines,
+		warnings
+	})
+});
+
+/** What a picture may be: read off its first bytes when it is kept, and never anything that a browser runs. */
+export const PICTURE_TYPES = ['image/jpeg', 'image/png', 'image/webp'] as const;
+export type PictureType = (typeof PICTURE_TYPES)[number];

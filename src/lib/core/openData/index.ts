@@ -1,4 +1,11 @@
-export { MATERIAL_KINDS, MATERIAL_RECORDS, type CycleBody, type MaterialKind, type PullBody } from './bodies';
+export {
+	MATERIAL_KINDS,
+	MATERIAL_RECORDS,
+	type CycleBody,
+	type MaterialKind,
+	type PictureType,
+	type PullBody
+} from './bodies';
 export { BACKUP_TABLES, backupJsonSchema, backupSchema, checkBackup, type BackupProblem } from './schema';
 export {
 	BACKUP,

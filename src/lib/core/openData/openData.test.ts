@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { DEMO_CASTABLES } from '../../server/seed/castableRecords';
 import * as materials from '../../server/seed/materials';
 import { DEMO_PIECES } from '../../server/seed/pieces';
+import { mouldOf, shotOfCube } from '../examples.testing';
 import { INSPECTION_DEFAULTS } from '../pressurePot';
 import { lessonPlan } from '../practice';
 import { WORKSHOP_DEFAULTS } from '../workshop';
@@ -77,7 +78,7 @@ function book() {
 		state: 'active',
 		place: '',
 		inputs,
-		plan: { rubber: { volumeMl: 300, massG: 330 } },
+		plan: { ...mouldOf('one-piece').plan },
 		pouredAt: null,
 		readyAt: null,
 		predecessorId: null,
@@ -121,7 +122,7 @@ function book() {
 			roomTempC: 21,
 			relativeHumidity: 44
 		},
-		result: {},
+		result: { ...shotOfCube.planned },
 		...versioned
 	});
 	tables.pours.push({
@@ -271,6 +272,31 @@ describe('the open book', () => {
 			expect(problems[0]!.where).toMatch(new RegExp(`^${table}, row 1, ${column}`));
 			expect(schema(b)).toBe(false);
 		}
+	});
+
+	it.each([
+		[
+			'a mould plan without its fields',
+			'moulds',
+			(r: Row): unknown => (r['plan'] = { kind: 'one-piece' }),
+			'plan'
+		],
+		['a mould that flies', 'moulds', (r: Row): unknown => (r['state'] = 'flying'), 'state'],
+		[
+			'a shot without a cup',
+			'shots',
+			(r: Row): unknown => (r['result'] = { shot: { batches: [] } }),
+			'result'
+		],
+		['a picture that is a page', 'photos', (r: Row): unknown => (r['mime'] = 'text/html'), 'mime'],
+		['a picture that draws and runs', 'photos', (r: Row): unknown => (r['mime'] = 'image/svg+xml'), 'mime']
+	] as const)('%s is refused, with its place', (_, table, spoil, where) => {
+		const b = changed((t) => {
+			if (table === 'photos')
+				t.photos.push({ id: id(), sha256: 'ab', mime: 'image/png', sizeBytes: 4, ...stamps });
+			spoil(t[table].at(-1)!);
+		});
+		expect(checkBackup(b)[0]!.where).toMatch(new RegExp(`^${table}, row \\d+, ${where}`));
 	});
 
 	it('a material is read by the record of its own kind, and the field is named', () => {

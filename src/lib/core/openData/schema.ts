@@ -17,8 +17,11 @@ import {
 	correctionBody,
 	cycleBody,
 	inspectionForecast,
+	keptMouldPlan,
+	keptShotResult,
 	MATERIAL_KINDS,
 	MATERIAL_RECORDS,
+	PICTURE_TYPES,
 	pullBody,
 	vesselInspectionBody
 } from './bodies';
@@ -53,7 +56,7 @@ export const BACKUP_TABLES = {
 		...versioned
 	}),
 	experiences: row({ id, firstKey: text(100), secondKey: text(100), body: experienceRecord, ...stamps }),
-	photos: row({ id, sha256: text(64), mime: text(40), sizeBytes: whole, ...stamps }),
+	photos: row({ id, sha256: text(64), mime: z.enum(PICTURE_TYPES), sizeBytes: whole, ...stamps }),
 	masters: row({
 		id,
 		name: text(120),
@@ -79,7 +82,7 @@ export const BACKUP_TABLES = {
 		state: z.enum(MOULD_STATES),
 		place: text(120),
 		inputs: mouldInputs,
-		plan: worked,
+		plan: keptMouldPlan,
 		pouredAt: day.nullable(),
 		readyAt: day.nullable(),
 		predecessorId: id.nullable(),
@@ -113,7 +116,7 @@ export const BACKUP_TABLES = {
 		masterId: id,
 		resinId: id,
 		inputs: shotInputs,
-		result: worked,
+		result: keptShotResult,
 		...versioned
 	}),
 	vessels: row({ id, kind: text(16), name: text(60), body: vesselRecord, ...versioned }),

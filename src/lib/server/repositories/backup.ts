@@ -3,6 +3,7 @@ import { QueryTypes, type Transaction } from 'sequelize';
 import { BACKUP, BACKUP_TABLE_NAMES, BACKUP_TABLES, type BackupTable } from '$lib/core/openData';
 import { db, inTransaction } from '../db/connection';
 import { RefusedError } from '../errors';
+import { pictureTypeOf } from './photos';
 import { keepSteps } from './keptSteps';
 import { markSimulated } from './simulated';
 import { recount } from './mouldPulls';
@@ -182,6 +183,13 @@ export async function readBackup(
 			throw new RefusedError(`${name} is damaged: its content is not what the book says.`, undefined, 409);
 		return Buffer.from(bytes);
 	};
+	const pictureFor = (row: Row) => {
+		const name = `photos/${String(row['sha256'])}`;
+		const bytes = fileFor(name, String(row['sha256']));
+		if (pictureTypeOf(bytes) !== row['mime'])
+			throw new RefusedError(`${name} is not the picture that the book says it is.`, undefined, 409);
+		return bytes;
+	};
 	return inTransaction(async (transaction) => {
 		if (!(await isEmpty(transaction)))
 			throw new RefusedError(
@@ -196,10 +204,7 @@ export async function readBackup(
 		for (const table of BACKUP_TABLE_NAMES) {
 			const columns = columnsOf(table);
 			for (const row of tables[table]) {
-				const extra: Row =
-					table === 'photos'
-						? { bytes: fileFor(`photos/${String(row['sha256'])}`, String(row['sha256'])) }
-						: {};
+				const extra: Row = table === 'photos' ? { bytes: pictureFor(row) } : {};
 				const all = [...columns, ...Object.keys(extra)];
 				await db().query(`INSERT INTO ${table} (${quoted(all)}) VALUES (${all.map(() => '?').join(', ')})`, {
 					replacements: [...columns.map((c) => toDb(c, row[c])), ...Object.values(extra)],
