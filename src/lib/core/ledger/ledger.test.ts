@@ -101,6 +101,9 @@ describe('cells for a spreadsheet', () => {
 	it('run nothing (CSV injection, OWASP), and leave numbers and words alone', () => {
 		expect(safeCell('=HYPERLINK("x")')).toBe(`'=HYPERLINK("x")`);
 		expect(safeCell('@cmd')).toBe(`'@cmd`);
+		for (const text of ['＝1+1', '＋1', '－1', '＠x', '  =1+1', '\r=1'])
+			expect(safeCell(text)).toBe(`'${text}`);
+		expect(safeCell('50 = half')).toBe('50 = half');
 		expect(safeCell(-3.5)).toBe(-3.5);
 		expect(safeCell('Ammonite')).toBe('Ammonite');
 		expect(safeCell(NaN)).toBe('');
