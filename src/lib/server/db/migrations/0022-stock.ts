@@ -9,11 +9,12 @@ async function hasColumn(table: string, column: string): Promise<boolean> {
 	return rows.length > 0;
 }
 
+/** What is left and the openings of every tin are asked for by each page of the bench: the key holds all that they sum. */
 const TABLE = `CREATE TABLE IF NOT EXISTS stock_lines (
 	id CHAR(36) PRIMARY KEY, seq BIGINT NOT NULL AUTO_INCREMENT, containerId CHAR(36) NOT NULL, kind VARCHAR(16) NOT NULL,
 	massG DOUBLE NULL, openings INT NOT NULL DEFAULT 0, pourId CHAR(36) NULL, placeSeq BIGINT NULL,
 	at DATETIME(3) NOT NULL, receivedAt DATETIME(3) NOT NULL, note VARCHAR(500) NOT NULL DEFAULT '',
-	UNIQUE KEY stock_seq (seq), KEY stock_container (containerId, kind, seq), KEY stock_pour (pourId),
+	UNIQUE KEY stock_seq (seq), KEY stock_container (containerId, kind, seq, placeSeq, massG, openings), KEY stock_pour (pourId),
 	CONSTRAINT stock_container FOREIGN KEY (containerId) REFERENCES containers (id),
 	CONSTRAINT stock_pour FOREIGN KEY (pourId) REFERENCES pours (id))
 	ENGINE=InnoDB DEFAULT CHARSET=utf8mb4 COLLATE=utf8mb4_unicode_ci`;
