@@ -4,7 +4,6 @@ export { offRatio, ratioNow, targetOf, type RatioNow } from './ratio';
 export {
 	benchSteps,
 	cupStep,
-	isCastablePlan,
 	layerStep,
 	parseStepId,
 	stepId,
@@ -14,6 +13,7 @@ export {
 	type StepRef
 } from './steps';
 export { retimed, stepsOf, withSteps } from './steps/kept';
+export { isCastablePlan } from './castablePlan';
 export { castFindings, pourEvent, type CastFindings, type CastPicture, type PourEvent } from './events';
 export { MOST_CAST_PICTURES, shrinkagePercent } from './cast';
 export { WALL_SPOTS, WALL_SPOT_WORDS, wallStands, type WallSpot } from './wallSpots';

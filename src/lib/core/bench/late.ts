@@ -2,7 +2,8 @@ import { digits, formatTime } from '../units';
 import type { Warning } from '../working';
 import type { PourPlan } from '../plan/pourPlan';
 import type { PourState } from './reduce';
-import { isCastablePlan, stepName, type BenchStep } from './steps';
+import { isCastablePlan } from './castablePlan';
+import { stepName, type BenchStep } from './steps';
 
 /** Hotter than this, a cup is running away: it smokes or melts soon, °C (common practice, no source). */
 const RUNAWAY_C = 80;

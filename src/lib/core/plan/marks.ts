@@ -1,5 +1,5 @@
 import { B_IN_S, cupEveryS } from '../shot/colourSchools';
-import { markInCup } from '../shelf/markCup';
+import { markInCup } from '../shelf/cupMarks';
 import { cupMarkHeightMm, squareCupDiameterMm } from '../mix/cupLoss';
 import type { PourPlan } from './pourPlan';
 

@@ -94,4 +94,5 @@ export {
 	type Stock,
 	type StockLine
 } from './stock';
-export { cupVolumeMl, markCupRecord, markInCup, type MarkCup } from './markCup';
+export { cupVolumeMl, markInCup } from './cupMarks';
+export { markCupRecord, type MarkCup } from './markCup';

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { geometry } from '../mesh/shapes.testing';
-import { cupVolumeMl, markCupRecord, markInCup } from './markCup';
+import { cupVolumeMl, markInCup } from './cupMarks';
+import { markCupRecord } from './markCup';
 
 let lib: Awaited<ReturnType<typeof geometry>>;
 beforeAll(async () => void (lib = await geometry()));

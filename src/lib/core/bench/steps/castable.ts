@@ -5,14 +5,6 @@ import { beforeSteps } from './before';
 import { stepId } from './ids';
 import { mouldNames, type BenchStep } from './step';
 
-/**
- * Whether what is cast is no resin: it has its own steps, and no engine that foretells it.
- * @example
- * isCastablePlan(planOf()); // false
- */
-export const isCastablePlan = (plan: Pick<PourPlan, 'chemistry'>): boolean =>
-	plan.chemistry === 'plaster' || plan.chemistry === 'melt';
-
 /** Plaster, wax or soap, from the look at the mould to the grade. */
 export function castableSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
 	return [

@@ -4,7 +4,8 @@ import { type PourPlan } from '../../plan/pourPlan';
 import { holdFloorKpa } from '../../plan/marks';
 import { FILL_CAUTIONS, FOAM_LIQUID_G_PER_ML } from '../../shot/kinds/filled/fills';
 import { beforeSteps } from './before';
-import { castableSteps, isCastablePlan } from './castable';
+import { isCastablePlan } from '../castablePlan';
+import { castableSteps } from './castable';
 import { cupSteps } from './cups';
 import { layerStep, stepId } from './ids';
 import { layerSteps } from './layers';
@@ -13,7 +14,6 @@ import { mouldNames, type BenchStep } from './step';
 import { timedSteps } from './timed';
 
 export type { BenchStep } from './step';
-export { isCastablePlan } from './castable';
 export { cupStep, layerStep, parseStepId, stepId, stepName, type StepName, type StepRef } from './ids';
 
 /**
