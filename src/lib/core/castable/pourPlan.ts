@@ -1,6 +1,7 @@
-import { closingOf, spread, type MouldInputs, type MouldPlan } from '../mould';
+import { closingOf, type MouldInputs, type MouldPlan } from '../mould';
+import { mouldCopies } from '../plan/mouldCopies';
 import type { PourPlan } from '../plan/pourPlan';
-import { flashOffS, type CastableRecord, type ReleaseRecord } from '../shelf';
+import type { CastableRecord } from '../shelf';
 import type { WorkshopSettings } from '../workshop';
 import type { CastableInputs } from './inputs';
 import type { CastablePlan } from './plan';
@@ -11,7 +12,6 @@ export interface CastableRecords {
 	references?: PourPlan['references'];
 	moulds: readonly { id: string; number: number; label: string; inputs: MouldInputs; plan: MouldPlan }[];
 	record: CastableRecord;
-	release?: ReleaseRecord | undefined;
 	settings: Pick<
 		WorkshopSettings,
 		'scaleResolutionG' | 'scaleCapacityG' | 'roomTempC' | 'relativeHumidity' | 'marginPercent'
@@ -21,14 +21,13 @@ export interface CastableRecords {
 /**
  * What goes to the bench: a plan without a cure engine, powder as A and water as B, or the melt as A alone. Its steps
  * are its own.
- * @throws RangeError when the moulds do not hold the copies
  * @example
  * castablePourPlan(plasterTyped, plasterPlanned, plasterRecords).chemistry; // 'plaster'
  */
 export function castablePourPlan(
 	inputs: CastableInputs,
 	planned: CastablePlan,
-	{ masterName, references, moulds, record, release, settings }: CastableRecords
+	{ masterName, references, moulds, record, settings }: CastableRecords
 ): PourPlan {
 	const water = planned.waterG ?? 0;
 	const powder = planned.powderG ?? planned.massG;
@@ -38,21 +37,9 @@ export function castablePourPlan(
 		batchIndex: 0,
 		batchCount: 1,
 		masterName,
-		moulds: spread(
-			inputs.copies,
-			moulds.map((m) => ({
-				id: m.id,
-				number: m.number,
-				label: m.label,
-				cavities: m.inputs.cavities ?? 1,
-				kind: m.inputs.kind ?? 'one-piece'
-			}))
-		).map(({ id, number, label, copies, kind }) => ({ id, number, label, copies, kind })),
+		moulds: mouldCopies(inputs.copies, moulds),
 		resinName: record.name,
 		...(references?.length ? { references } : {}),
-		...(release
-			? { release: { name: release.name, kind: release.kind, flashOffS: flashOffS(release) } }
-			: {}),
 		chemistry: plaster ? 'plaster' : 'melt',
 		a: { massG: powder, volumeMl: plaster ? planned.volumeMl - water : planned.volumeMl },
 		b: { massG: water, volumeMl: water },

@@ -4,7 +4,8 @@ import type { CureRecord } from '../cure/record';
 import type { Sections } from '../cure/sections';
 import { stagesOf } from '../cure/stages';
 import { slowestWall, WALLS } from '../cure/wall';
-import { closingOf, spread, wallMm, wallOf } from '../mould';
+import { closingOf, wallMm, wallOf } from '../mould';
+import { mouldCopies } from './mouldCopies';
 import type { PourPlan } from './pourPlan';
 import {
 	type MarkCup,
@@ -197,16 +198,7 @@ function mouldsOf(
 	moulds: PlanRecords['moulds'],
 	others: NonNullable<PlanRecords['others']>
 ): PourPlan['moulds'] {
-	const own = spread(
-		batch.copies,
-		moulds.map((m) => ({
-			id: m.id,
-			number: m.number,
-			label: m.label,
-			cavities: m.inputs.cavities ?? 1,
-			kind: m.inputs.kind ?? 'one-piece'
-		}))
-	).map(({ id, number, label, copies, kind }) => ({ id, number, label, copies, kind }));
+	const own = mouldCopies(batch.copies, moulds);
 	const too = (planned.also ?? []).flatMap(({ mouldId, copies, masterName }) => {
 		const m = others.find((o) => o.id === mouldId);
 		return m
