@@ -2,6 +2,7 @@
 import { join } from 'node:path';
 import { backUp, backupsOf } from './lib/backup.mjs';
 import { ensureBuild } from './lib/build.mjs';
+import { keepBeforeMigration } from './lib/dump.mjs';
 import { ensureCommand } from './lib/debian.mjs';
 import { startDatabase } from './lib/mariadb.mjs';
 import { ensureNodePackages } from './lib/packages.mjs';
@@ -20,12 +21,14 @@ main(async () => {
 	const database = DATABASE_URL ? undefined : await startDatabase(dir, { port: databasePort });
 	let web;
 	try {
+		const folder = backupsOf(DATABASE_URL ? 'database' : 'workshop');
+		// the server that writes the book brings the tables up to its version first
+		await keepBeforeMigration(DATABASE_URL || database.url, folder);
 		web = await startWeb({
 			databaseUrl: DATABASE_URL || database.url,
 			port: await freePort(),
 			quiet: true
 		});
-		const folder = backupsOf(DATABASE_URL ? 'database' : 'workshop');
 		say('Writing the book, and reading it back into a scratch database …');
 		const made = await backUp(web.url, folder);
 		say(

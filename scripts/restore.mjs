@@ -1,7 +1,9 @@
-// npm run restore -- FILE: reads a book (zip or JSON) into the empty workshop of `npm run workshop`.
+// npm run restore -- FILE: reads a book (zip or JSON), or what was kept before a change of version (sql.gz), into the
+// empty workshop of `npm run workshop`.
 import { readFileSync, statSync } from 'node:fs';
 import { ensureBuild } from './lib/build.mjs';
 import { startDatabase } from './lib/mariadb.mjs';
+import { bringBack } from './lib/dump.mjs';
 import { ensureNodePackages } from './lib/packages.mjs';
 import { freePort } from './lib/ports.mjs';
 import { main, say, Stop } from './lib/say.mjs';
@@ -9,6 +11,9 @@ import { WORKSHOPS } from './lib/serve.mjs';
 import { startWeb } from './lib/web.mjs';
 
 const MOST_BYTES = 250 * 1024 * 1024;
+
+/** A dump is compressed by itself; a book is a zip or plain. */
+const isGzip = (bytes) => bytes[0] === 0x1f && bytes[1] === 0x8b;
 
 /** The book's bytes. */
 function backupIn(file) {
@@ -36,9 +41,19 @@ main(async () => {
 	const { dir, databasePort } = WORKSHOPS.workshop;
 	const database = await startDatabase(dir, { port: databasePort });
 	let web;
+	const serveBeside = async () =>
+		(web = await startWeb({ databaseUrl: database.url, port: await freePort(), quiet: true }));
 	try {
-		web = await startWeb({ databaseUrl: database.url, port: await freePort(), quiet: true });
 		say(`Reading ${file} …`);
+		if (isGzip(bytes)) {
+			if (database.shared) throw new Stop('The workshop is open: stop it first, and read this in again.');
+			const rows = await bringBack(file, database.url);
+			// the server brings the tables up to this version
+			await serveBeside();
+			say(`All tables are in, and of this version: ${rows} rows were read.\nOpen it with: npm run workshop`);
+			return;
+		}
+		await serveBeside();
 		const answer = await fetch(`${web.url}/api/workshop`, {
 			method: 'POST',
 			headers: { 'content-type': 'application/octet-stream' },

@@ -3,6 +3,7 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { backupsOf } from './lib/backup.mjs';
 import { ensureBuild } from './lib/build.mjs';
+import { keepBeforeMigration } from './lib/dump.mjs';
 import { ensureNodePackages } from './lib/packages.mjs';
 import { backUpNightly } from './lib/nightly.mjs';
 import { root } from './lib/paths.mjs';
@@ -36,6 +37,7 @@ main(async () => {
 	for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop());
 	onOrphaned(() => void stop());
 	const backups = backupsOf('database');
+	await keepBeforeMigration(DATABASE_URL, backups);
 	const web = await startWeb({
 		env: { ANTHYPOS_BACKUPS: backups },
 		databaseUrl: DATABASE_URL,

@@ -178,7 +178,7 @@ function passwordOf(p) {
 
 /**
  * Starts (or finds) the MariaDB server of a data folder, on loopback, with an application user of its own.
- * @returns {Promise<{ url: string, port: number, pid: number, stop: () => Promise<void> }>}
+ * @returns {Promise<{ url: string, port: number, pid: number, shared: boolean, stop: () => Promise<void> }>}
  */
 export async function startDatabase(dir, { port: wantedPort } = {}) {
 	await ensureCommand({ command: 'mariadbd', packageName: 'mariadb-server', what: 'MariaDB' });
@@ -201,6 +201,7 @@ export async function startDatabase(dir, { port: wantedPort } = {}) {
 				url: url(state.port),
 				port: state.port,
 				pid: old,
+				shared,
 				stop: async () => void (shared || (await end(old, { withinMs: 30_000 })))
 			};
 		}
@@ -227,5 +228,5 @@ export async function startDatabase(dir, { port: wantedPort } = {}) {
 		throw error;
 	}
 	writeFileSync(p.ready, '');
-	return { url: url(port), port, pid, stop: () => end(pid, { withinMs: 30_000 }) };
+	return { url: url(port), port, pid, shared: false, stop: () => end(pid, { withinMs: 30_000 }) };
 }

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { createInterface } from 'node:readline/promises';
 import { backupsOf } from './backup.mjs';
 import { ensureBuild } from './build.mjs';
+import { keepBeforeMigration } from './dump.mjs';
 import { startDatabase } from './mariadb.mjs';
 import { ensureNodePackages } from './packages.mjs';
 import { stateDir } from './paths.mjs';
@@ -100,6 +101,13 @@ export async function serve(name) {
 	say('Starting the database …');
 	starting = startDatabase(workshop.dir, { port: workshop.databasePort });
 	database = await starting;
+	if (stopping) return;
+	try {
+		await keepBeforeMigration(database.url, backupsOf(name));
+	} catch (error) {
+		await database.stop();
+		throw error;
+	}
 	if (stopping) return;
 	say(`Starting Anthypos${workshop.demo ? ' (the first start loads the demo workshop)' : ''} …`);
 	try {

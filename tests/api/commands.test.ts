@@ -2,8 +2,10 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { createConnection } from 'mariadb';
 import { afterAll, describe, expect, it } from 'vitest';
 import { listBackups } from '../../scripts/lib/backup.mjs';
+import { bringBack, keepBeforeMigration } from '../../scripts/lib/dump.mjs';
 import { freePort, isFree } from '../../scripts/lib/ports.mjs';
 import { alive, run, until } from '../../scripts/lib/run.mjs';
 import { base } from './http';
@@ -99,6 +101,50 @@ describe('a workshop of one’s own', () => {
 		expect(readdirSync(folder).sort()).toEqual([second!.file.replace('.zip', '.json'), second!.file]);
 		expect(second!.rows).toBe(first!.rows);
 	}, 240_000);
+	it('keeps what stands in an older database before it changes it, and brings that back', async () => {
+		const folder = join(state, 'backups', 'workshop');
+		const dumps = () => readdirSync(folder).filter((name) => name.endsWith('.sql.gz'));
+		const database = await startDatabase(join(state, 'workshop'));
+		const connection = await createConnection(database.url);
+		const [{ n: pulls }] = await connection.query('SELECT COUNT(*) AS n FROM pulls');
+		// as the version before left it
+		await connection.query("DELETE FROM migrations WHERE name > '0022-stock'");
+		for (const table of ['pour_events', 'making_events'])
+			await connection.query(`ALTER TABLE ${table} DROP COLUMN clockOffMs`);
+		expect(await keepBeforeMigration(database.url, folder)).toMatchObject({ last: '0022-stock' });
+		const [file, ...others] = dumps();
+		expect(others).toEqual([]);
+		// nothing of it can be kept where nothing may be written: the tables stay as they are
+		await expect(keepBeforeMigration(database.url, join(book, 'nowhere'))).rejects.toThrow(/Nothing was changed/);
+		expect(await connection.query("SHOW COLUMNS FROM pour_events LIKE 'clockOffMs'")).toEqual([]);
+		// what was entered is not overwritten
+		await expect(bringBack(join(folder, file!), database.url)).rejects.toThrow(/only into an empty one/);
+		await connection.query('SET foreign_key_checks = 0');
+		for (const row of await connection.query('SHOW TABLES'))
+			await connection.query(`DROP TABLE \`${Object.values(row)[0]}\``);
+		await connection.end();
+		await database.stop();
+		// half of it is refused, and leaves the workshop empty
+		const half = join(state, 'half.sql.gz');
+		const whole = readFileSync(join(folder, file!));
+		writeFileSync(half, whole.subarray(0, whole.length / 2));
+		expect(await restore(half)).toMatchObject({
+			code: 1,
+			output: expect.stringMatching(/no whole backup.*Nothing was read/)
+		});
+		expect(await restore(join(folder, file!))).toMatchObject({ code: 0 });
+		const again = await startDatabase(join(state, 'workshop'));
+		try {
+			const read = await createConnection(again.url);
+			expect(await read.query('SELECT COUNT(*) AS n FROM pulls')).toEqual([{ n: pulls }]);
+			expect(await read.query("SHOW COLUMNS FROM pour_events LIKE 'clockOffMs'")).toHaveLength(1);
+			await read.end();
+			// all of this version: nothing to keep
+			expect(await keepBeforeMigration(again.url, folder)).toBeUndefined();
+		} finally {
+			await again.stop();
+		}
+	}, 300_000);
 	it('npm start ends with its npm, too', async () => {
 		const database = await startDatabase(join(state, 'workshop'));
 		try {

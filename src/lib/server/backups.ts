@@ -15,8 +15,12 @@ export type BackupNote = z.output<typeof backupNote>;
 /** Last good backup older than this: the workshop says so, ms. */
 export const STALE_MS = 2 * 86_400_000;
 
+/** What backed up: the book each night, or the tables as they were before a newer version changed them. */
+type Of = 'workshop' | 'before';
+
 /** The good backups of this workshop, newest first; nothing where nobody backs it up by itself. */
 export async function listBackups(
+	of: Of = 'workshop',
 	folder = environment().ANTHYPOS_BACKUPS
 ): Promise<BackupNote[] | undefined> {
 	if (!folder) return undefined;
@@ -24,7 +28,7 @@ export async function listBackups(
 	const names = await readdir(folder).catch(() => []);
 	const notes = await Promise.all(
 		names
-			.filter((n) => n.startsWith('workshop-') && n.endsWith('.json'))
+			.filter((n) => n.startsWith(`${of}-`) && n.endsWith('.json'))
 			.map(async (n) => {
 				try {
 					return [backupNote.parse(JSON.parse(await readFile(join(folder, n), 'utf8')))];

@@ -46,6 +46,14 @@
 				{counted(data.backups.length, 'backup')} kept: a week of days, a month of weeks.
 			</p>
 		{:else}<p class="text-[1.15rem] font-semibold">No backup yet: the first is made a few minutes after the start.</p>{/if}
+		{#if data.keptBefore}{@const kept = data.keptBefore}
+			<p class="soft mt-1">
+				Before the version of {wallTime(kept.atMs, data.nowMs)} changed the tables, they were kept as <code>{kept.file}</code>: {counted(
+					kept.rows,
+					'row'
+				)}, read back and counted.
+			</p>
+		{/if}
 		{#if data.stale && data.backups[0]}<p class="mt-2 font-semibold text-(--harm)" role="alert">
 				It is over two days old. Look at what the machine says where Anthypos was started: its disk may be full.
 			</p>{/if}
