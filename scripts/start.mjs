@@ -3,6 +3,7 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { backupsOf } from './lib/backup.mjs';
 import { ensureBuild } from './lib/build.mjs';
+import { dataFolderOf } from './lib/disk.mjs';
 import { keepBeforeMigration } from './lib/dump.mjs';
 import { ensureNodePackages } from './lib/packages.mjs';
 import { backUpNightly } from './lib/nightly.mjs';
@@ -38,8 +39,9 @@ main(async () => {
 	onOrphaned(() => void stop());
 	const backups = backupsOf('database');
 	await keepBeforeMigration(DATABASE_URL, backups);
+	const folder = await dataFolderOf(DATABASE_URL);
 	const web = await startWeb({
-		env: { ANTHYPOS_BACKUPS: backups },
+		env: { ANTHYPOS_BACKUPS: backups, ...(folder ? { ANTHYPOS_DATA: folder } : {}) },
 		databaseUrl: DATABASE_URL,
 		port: Number(PORT),
 		host: HOST,

@@ -3,11 +3,12 @@ import { building } from '$app/environment';
 import { error, json, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
 import { BaseError, ConnectionError } from 'sequelize';
 import { refusal } from '$lib/server/access';
-import { asAway, AWAY, awayResponse, isAway, noteAway, noteBack } from '$lib/server/away';
+import { asAway, awayResponse, awayWords, isAway, noteAway, noteBack } from '$lib/server/away';
 import { drain } from '$lib/server/body';
 import { compressed } from '$lib/server/compressed';
 import { closeDb } from '$lib/server/db/connection';
 import { migrate } from '$lib/server/db/migrate';
+import { noRoomFor } from '$lib/server/disk';
 import { environment } from '$lib/server/environment';
 import { log } from '$lib/server/log';
 import { readSettings } from '$lib/server/repositories/settings';
@@ -44,13 +45,25 @@ const NEEDS_NO_SETTINGS = /^\/(api\/calc|api\/meshes|photos\/|_app\/)/;
 /** Largest form that is read, bytes: a photo of 8 MB and what is typed round it. */
 const MAX_FORM_BYTES = 10 * 1024 * 1024;
 
-/** Forms that are too large are answered before they fill the memory, in the shape that their page reads. */
-async function tooLarge(request: Request, path: string): Promise<Response | undefined> {
-	const bytes = Number(request.headers.get('content-length') ?? 0);
-	if (path.startsWith('/api/') || !(bytes > MAX_FORM_BYTES)) return undefined;
+/** What was sent and is not taken is read to its end and answered in the shape that a form of a page reads. */
+async function notTaken(request: Request, status: 413 | 507, message: string): Promise<Response> {
 	await drain(request.body);
-	const message = 'That is too much at once: at most 10 MB are taken.';
-	return json({ type: 'error', status: 413, error: { message }, message }, { status: 413 });
+	return json(
+		{ type: 'error', status, error: { message }, message, errors: [{ path: '', message }] },
+		{ status }
+	);
+}
+
+/** Forms that are too large are answered before they fill the memory, and large things before they fill the disk. */
+async function tooLarge(request: Request, path: string): Promise<Response | undefined> {
+	// what does not say how large it is may be as large as a form
+	const unsaid = request.headers.has('transfer-encoding') ? MAX_FORM_BYTES : 0;
+	const bytes = Number(request.headers.get('content-length') ?? unsaid);
+	if (!path.startsWith('/api/') && bytes > MAX_FORM_BYTES)
+		return notTaken(request, 413, 'That is too much at once: at most 10 MB are taken.');
+	// sums are answered, and nothing of them is kept
+	const noRoom = path.startsWith('/api/calc/') ? undefined : noRoomFor(bytes);
+	return noRoom === undefined ? undefined : notTaken(request, 507, noRoom);
 }
 
 /** A form that is cut off, or is none, is a bad request and no breakdown of ours. */
@@ -79,7 +92,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 		} catch (failure) {
 			if (!isAway(failure)) throw failure;
 			noteAway(failure);
-			return awayResponse(event.request);
+			return awayResponse(event.request, failure);
 		}
 	}
 	const answered = await resolve(event, {
@@ -102,7 +115,7 @@ export const handleError: HandleServerError = ({ error, event, status, message }
 	if (isAway(error)) {
 		noteAway(error);
 		event.locals.away = true;
-		return { message: AWAY };
+		return { message: awayWords(error) };
 	}
 	const reference = randomUUID().slice(0, 8);
 	log.error(

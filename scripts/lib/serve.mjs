@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { createInterface } from 'node:readline/promises';
 import { backupsOf } from './backup.mjs';
 import { ensureBuild } from './build.mjs';
+import { reserveOn } from './disk.mjs';
 import { keepBeforeMigration } from './dump.mjs';
 import { startDatabase } from './mariadb.mjs';
 import { ensureNodePackages } from './packages.mjs';
@@ -74,6 +75,7 @@ export async function serve(name) {
 	if (process.argv.includes('--fresh')) await startOver(workshop);
 	await ensureBuild();
 
+	const reserve = reserveOn(workshop.dir);
 	let stopping = false;
 	let restarting = false;
 	let database;
@@ -115,7 +117,10 @@ export async function serve(name) {
 			databaseUrl: database.url,
 			port,
 			demo: workshop.demo,
-			...(workshop.demo ? {} : { env: { ANTHYPOS_BACKUPS: backupsOf(name) } }),
+			env: {
+				ANTHYPOS_DATA: join(workshop.dir, 'data'),
+				...(workshop.demo ? {} : { ANTHYPOS_BACKUPS: backupsOf(name) })
+			},
 			host: process.env.HOST ?? '127.0.0.1',
 			spawned: (pid) => (webPid = pid)
 		});
@@ -127,9 +132,15 @@ export async function serve(name) {
 	say(
 		`\n  Anthypos is at ${web.url}\n  Ctrl-C stops it; what you enter is kept. npm run ${name} -- --fresh starts over.\n`
 	);
+	reserve.layBy();
 	// a database that dies under a running workshop is started again on its port; the web server reconnects
 	const watch = setInterval(async () => {
-		if (stopping || restarting || alive(database.pid)) return;
+		if (stopping || restarting) return;
+		reserve.letGo();
+		if (alive(database.pid)) {
+			reserve.layBy();
+			return;
+		}
 		restarting = true;
 		say('The database ended unexpectedly: starting it again …');
 		try {
@@ -137,7 +148,9 @@ export async function serve(name) {
 			say('The database is back. Everything that was saved is there.');
 		} catch (error) {
 			say(error.message);
-			await stop(1);
+			// pages say that the disk is full, and it is tried again until there is room
+			if (!reserve.full()) await stop(1);
+			await new Promise((done) => setTimeout(done, 5000));
 		}
 		restarting = false;
 	}, 1000);

@@ -1,5 +1,12 @@
+import { disk } from '$lib/server/disk';
 import { runningClocks } from '$lib/server/repositories/pours';
 import type { LayoutServerLoad } from './$types';
+
+/** The disk when it is running out, and nothing otherwise: a page has no use for how much room there is. */
+function shortOfRoom(): { freeBytes: number; state: 'low' | 'short' | 'full' } | undefined {
+	const now = disk();
+	return !now || now.state === 'fine' ? undefined : { freeBytes: now.freeBytes, state: now.state };
+}
 
 export const load: LayoutServerLoad = async ({ locals, depends, request }) => {
 	depends('bench:clocks');
@@ -10,6 +17,7 @@ export const load: LayoutServerLoad = async ({ locals, depends, request }) => {
 		theme: locals.theme,
 		clocks: await runningClocks(),
 		nowMs: Date.now(),
+		disk: shortOfRoom(),
 		framed
 	};
 };

@@ -6,6 +6,7 @@
 	import { setClockHours } from '$lib/ui/clockText';
 	import ClockStrip from '$lib/ui/ClockStrip.svelte';
 	import DraftOffers from '$lib/ui/draft/DraftOffers.svelte';
+	import DiskLine from '$lib/ui/DiskLine.svelte';
 	import OutboxLine from '$lib/ui/OutboxLine.svelte';
 	import Rail from '$lib/ui/Rail.svelte';
 	import Finder from '$lib/ui/search/Finder.svelte';
@@ -57,6 +58,7 @@
 	{#if !framed}
 		<ClockStrip clocks={data.clocks} nowMs={data.nowMs} />
 		<OutboxLine />
+		{#if data.disk}<DiskLine {...data.disk} />{/if}
 	{/if}
 	<div class="flex min-h-0 flex-1 flex-col sm:flex-row print:block">
 		{#if !bare}<Rail onfind={() => finder?.show()} />{/if}

@@ -115,7 +115,9 @@ describe('a workshop of one’s own', () => {
 		const [file, ...others] = dumps();
 		expect(others).toEqual([]);
 		// nothing of it can be kept where nothing may be written: the tables stay as they are
-		await expect(keepBeforeMigration(database.url, join(book, 'nowhere'))).rejects.toThrow(/Nothing was changed/);
+		await expect(keepBeforeMigration(database.url, join(book, 'nowhere'))).rejects.toThrow(
+			/Nothing was changed/
+		);
 		expect(await connection.query("SHOW COLUMNS FROM pour_events LIKE 'clockOffMs'")).toEqual([]);
 		// what was entered is not overwritten
 		await expect(bringBack(join(folder, file!), database.url)).rejects.toThrow(/only into an empty one/);

@@ -124,6 +124,38 @@ describe('nothing logged is ever lost', () => {
 		}
 	}, 120_000);
 
+	it('with too little room on its disk it takes no files, says so, and keeps what happens at the bench', async () => {
+		const env = { ANTHYPOS_DATA: dir, DISK_LOW_MB: '900000000' };
+		const short: Running = await startWeb({
+			databaseUrl: database.url,
+			port: await freePort(),
+			quiet: true,
+			env
+		});
+		try {
+			const answer = await fetch(`${short.url}/api/meshes?name=a.stl`, {
+				method: 'POST',
+				headers: { 'content-type': 'application/octet-stream' },
+				body: new Uint8Array(500_000)
+			});
+			expect([answer.status, await answer.json()]).toEqual([
+				507,
+				expect.objectContaining({ message: expect.stringMatching(/MB free\): nothing was taken/) })
+			]);
+			const one = await fetch(`${short.url}/api/pours/${pourId}/events`, {
+				method: 'POST',
+				headers: { 'content-type': 'application/json' },
+				body: JSON.stringify({ events: [event()] })
+			});
+			expect(one.status).toBe(200);
+			expect(await (await fetch(`${short.url}/masters`)).text()).toMatch(
+				/disk has [\d.]+ GB left: pictures, 3D files and books are not taken/
+			);
+		} finally {
+			await short.stop();
+		}
+	}, 120_000);
+
 	it('a start that finds the database still running takes it over', async () => {
 		const again = await startDatabase(join(dir, 'db'));
 		expect(again.pid).toBe(database.pid);

@@ -3,7 +3,7 @@ import { parseEnvironment } from './environment';
 
 describe('what the environment says', () => {
 	it('nothing set, or set to nothing, is the usual', () => {
-		const usual = { ANTHYPOS_DEMO: '0', MESH_TIME_LIMIT_MS: 20_000, LOG_LEVEL: 'info' };
+		const usual = { ANTHYPOS_DEMO: '0', MESH_TIME_LIMIT_MS: 20_000, DISK_LOW_MB: 1000, LOG_LEVEL: 'info' };
 		expect(parseEnvironment({})).toEqual(usual);
 		expect(parseEnvironment({ LOG_LEVEL: '', MESH_TIME_LIMIT_MS: '', PATH: '/bin' })).toEqual(usual);
 	});
@@ -13,6 +13,7 @@ describe('what the environment says', () => {
 		[{ ANTHYPOS_DEMO: 'yes' }, /ANTHYPOS_DEMO is 1 or 0/],
 		[{ MESH_TIME_LIMIT_MS: 'soon' }, /milliseconds/],
 		[{ MESH_TIME_LIMIT_MS: '-5' }, /over 0/],
+		[{ DISK_LOW_MB: 'little' }, /megabytes/],
 		[{ LOG_LEVEL: 'loud' }, /LOG_LEVEL is one of/]
 	])('%o is refused with a sentence', (variables, sentence) => {
 		expect(() => parseEnvironment(variables)).toThrow(sentence);

@@ -18,6 +18,14 @@ const schema = z.object({
 	ALLOWED_HOSTS: z.string().optional(),
 	/** The folder into which whatever started this process backs it up: its newest is shown. */
 	ANTHYPOS_BACKUPS: z.string().optional(),
+	/** The folder of the database's files, when they lie on this machine: its free space is watched. */
+	ANTHYPOS_DATA: z.string().optional(),
+	/** Less free space than this is warned of; large things are refused from a third of it, MB. */
+	DISK_LOW_MB: z.coerce
+		.number({ error: 'DISK_LOW_MB is a number of megabytes, such as 1000.' })
+		.min(0, 'DISK_LOW_MB cannot be below 0.')
+		.max(1e9, 'DISK_LOW_MB: at most a billion.')
+		.default(1000),
 	/** So long one 3D file may be worked on, ms. */
 	MESH_TIME_LIMIT_MS: z.coerce
 		.number({ error: 'MESH_TIME_LIMIT_MS is a number of milliseconds, such as 20000.' })

@@ -11,7 +11,8 @@ import {
 import { BaseError } from 'sequelize';
 import { z } from 'zod';
 import { setError, type SuperValidated } from 'sveltekit-superforms';
-import { isAway, noteAway } from './away';
+import { awayWords, isAway, noteAway } from './away';
+import { DISK_FULL } from './disk';
 import { answerFor, type Answer } from './errors';
 import { log } from './log';
 
@@ -40,7 +41,9 @@ export async function attempt<T>(form: SuperValidated<any>, work: () => Promise<
 			return sayAt(
 				form,
 				'',
-				'The database did not answer, so nothing was kept. What you typed is still here: try again.',
+				awayWords(failure) === DISK_FULL
+					? 'The disk of the machine that keeps this workshop is full, so nothing was kept. What you typed is still here: free some space there, and try again.'
+					: 'The database did not answer, so nothing was kept. What you typed is still here: try again.',
 				503
 			);
 		}

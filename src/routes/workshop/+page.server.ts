@@ -1,4 +1,5 @@
 import { listBackups, STALE_MS } from '$lib/server/backups';
+import { disk } from '$lib/server/disk';
 import { isEmpty } from '$lib/server/repositories/backup';
 import type { PageServerLoad } from './$types';
 
@@ -8,6 +9,7 @@ export const load: PageServerLoad = async () => {
 	return {
 		empty,
 		backups,
+		freeBytes: disk()?.freeBytes,
 		/** The tables as the version before left them. */
 		keptBefore: before?.[0],
 		stale: backups !== undefined && !empty && (!last || Date.now() - last.atMs > STALE_MS)

@@ -3,6 +3,7 @@
 	import { invalidateAll } from '$app/navigation';
 	import { digits } from '$lib/core/units';
 	import { counted, wallTime } from '$lib/ui/clockText';
+	import { volumeOfDisk } from '$lib/ui/diskWords';
 	import PageHead from '$lib/ui/PageHead.svelte';
 
 	let { data } = $props();
@@ -54,6 +55,7 @@
 				)}, read back and counted.
 			</p>
 		{/if}
+		{#if data.freeBytes !== undefined}<p class="soft mt-1">{volumeOfDisk(data.freeBytes)} free on the disk that keeps the workshop.</p>{/if}
 		{#if data.stale && data.backups[0]}<p class="mt-2 font-semibold text-(--harm)" role="alert">
 				It is over two days old. Look at what the machine says where Anthypos was started: its disk may be full.
 			</p>{/if}
