@@ -101,9 +101,6 @@ export const handle: Handle = async ({ event, resolve }) => {
 		transformPageChunk: ({ html }) => html.replace('%theme%', event.locals.theme)
 	});
 	const response = event.locals.away ? asAway(answered) : answered;
-	response.headers.set('x-content-type-options', 'nosniff');
-	response.headers.set('referrer-policy', 'same-origin');
-	response.headers.set('x-frame-options', 'SAMEORIGIN');
 	return compressed(response, event.request.headers);
 };
 

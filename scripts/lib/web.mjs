@@ -24,7 +24,7 @@ export async function startWeb({
 	/** Told the process at once: whoever is stopped while it starts can end it. */
 	spawned = () => {}
 }) {
-	const child = spawn(process.execPath, [YOUNG, join(root, 'build', 'index.js')], {
+	const child = spawn(process.execPath, [YOUNG, join(root, 'scripts', 'web.mjs')], {
 		cwd: root,
 		detached: true,
 		stdio: quiet ? 'ignore' : ['ignore', 'inherit', 'inherit'],

@@ -39,18 +39,6 @@
 	const bare = $derived(framed || /^\/(pour\/[^/]+|practice\/[^/]+|moulds\/[^/]+\/make)$/.test(page.url.pathname));
 </script>
 
-<svelte:head>
-	<script>
-		// before the first paint: the theme of the device, unless one was chosen
-		(function () {
-			var root = document.documentElement;
-			var dark =
-				root.classList.contains('dark') || (!root.classList.contains('light') && matchMedia('(prefers-color-scheme: dark)').matches);
-			root.classList.toggle('dark', dark);
-		})();
-	</script>
-</svelte:head>
-
 <a href="#main" class="absolute left-2 z-50 -translate-y-20 rounded-lg bg-(--work) px-4 py-2 text-(--work-ink) focus:translate-y-2"
 	>Skip to the work</a>
 {#if !bare}<Finder bind:this={finder} />{/if}
