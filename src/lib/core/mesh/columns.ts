@@ -1,5 +1,5 @@
 import type { Frame } from './frame';
-import type { Mesh } from './types';
+import { tooTangled, type Mesh } from './types';
 
 /** The cavity as upright columns on a grid: where each column enters and leaves the material. */
 export interface Columns {
@@ -53,6 +53,7 @@ const OFFSET = { x: 0.43567, y: 0.57133 };
  * Cuts a mesh into columns along the frame's up. Pieces follow the winding number, so shells that run into
  * each other count as one body.
  * @param cells columns along the longer side, ≥ 8
+ * @throws MeshError for a tangle that is crossed hundreds of times by every line
  * @example
  * const { nx, cellMm } = cutColumns(cubeMesh, frameFor([0, 0, 1]), 40);
  * nx * cellMm; // 41
@@ -74,6 +75,12 @@ export function cutColumns(mesh: Mesh, frame: Frame, cells: number): Columns {
 	const { start, height, way } = crossings(mesh, turned, grid);
 	return { frame, ...grid, ...pieces(start, height, way, nx * ny) };
 }
+
+/**
+ * A figure's surface is crossed a handful of times by a line, a lattice's a few dozen times; past so many on the average
+ * it is a tangle, and sorting it would take for ever.
+ */
+const MOST_CROSSINGS = 200;
 
 type Grid = Pick<Columns, 'cellMm' | 'nx' | 'ny' | 'x0' | 'y0'>;
 
@@ -128,6 +135,8 @@ function crossings(mesh: Mesh, { x, y, z }: Turned, g: Grid) {
 		}
 		if (counting) {
 			for (let i = 0; i < cells; i++) start[i + 1]! += start[i]!;
+			if (start[cells]! > MOST_CROSSINGS * cells)
+				throw tooTangled('a line through it meets it hundreds of times');
 			height = new Float64Array(start[cells]!);
 			way = new Int8Array(start[cells]!);
 			fill = start.slice(0, cells);

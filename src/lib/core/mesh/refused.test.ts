@@ -45,6 +45,40 @@ describe('files that are not what they say', () => {
 		expect(problem(text(huge))).toMatch(/over a kilometre apart/);
 	});
 
+	/** Triangles with corners anywhere in a box; the generator of Park and Miller, so that every run has the same. */
+	const scraps = (count: number, corners?: number) => {
+		let seed = 1;
+		const next = () => (seed = (seed * 48_271) % 2_147_483_647) / 2_147_483_647;
+		const points = Array.from({ length: corners ?? 3 * count }, () =>
+			[next(), next(), next()].map((x) => 100 * x)
+		);
+		const vertices = new Float64Array(points.flat());
+		const indices = Uint32Array.from({ length: 3 * count }, (_, i) =>
+			corners === undefined ? i : Math.floor(next() * corners)
+		);
+		return stlOf({ vertices, indices });
+	};
+	it.each([
+		['loose triangles', () => scraps(1000), /most of its triangles hang together with no other/],
+		['more of them', () => scraps(100_000), /most of its triangles hang together with no other/],
+		[
+			'triangles between the same few corners',
+			() => scraps(20_000, 40),
+			/a line through it meets it hundreds of times/
+		]
+	])('%s are no body, and are not worked on for minutes', (_, make, sentence) => {
+		const tangle = make();
+		const from = performance.now();
+		expect(problem(tangle)).toMatch(/too tangled to tell inside from outside/);
+		expect(problem(tangle)).toMatch(sentence);
+		// a guard against working on for ever, far above what it takes
+		expect(performance.now() - from).toBeLessThan(20_000);
+	});
+	it('a plate with a hundred thousand bodies', () => {
+		const plate = model(cube, { item: '<item objectid="1"/>'.repeat(100_000) });
+		expect(problem(zip(plate), 'x.3mf')).toMatch(/over 2000 bodies on its plate/);
+	});
+
 	it('text that breaks off or names what is not there', () => {
 		expect(problem(text(asText(cube).slice(0, -60)))).toMatch(/inside a facet|corners/);
 		expect(problem(text('v 0 0 0\nv 1 0 0\nf 1 2 9\n'), 'x.obj')).toMatch(/corner 9, which is not there/);

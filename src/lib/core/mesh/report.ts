@@ -8,6 +8,7 @@ import { topology } from './topology';
 import {
 	FILE_UNIT_MM,
 	MeshError,
+	tooTangled,
 	type FileUnit,
 	type Mesh,
 	type Progress,
@@ -102,6 +103,7 @@ export function assemble(
 	refuseHuge(measured);
 	progress?.(0.7);
 	const edges = topology(mesh);
+	refuseScraps(edges, mesh.indices.length);
 	progress?.(0.95);
 	const report: MeshReport = {
 		format: file.format,
@@ -132,6 +134,15 @@ const LONGEST_MM = 1e6;
 function refuseHuge({ min, max }: ReturnType<typeof measure>): void {
 	if (max.every((far, i) => far - min[i]! <= LONGEST_MM && Math.abs(far) <= 1e3 * LONGEST_MM)) return;
 	throw new MeshError('Its corners lie over a kilometre apart: the file is damaged, or its unit is another.');
+}
+
+/** So many open edges, and such a share of all sides, and the triangles hang together with hardly anything. */
+const SCRAPS = { openEdges: 1000, share: 0.4 };
+
+/** @throws MeshError for loose triangles: nothing is inside of them */
+function refuseScraps({ openEdges }: ReturnType<typeof topology>, sides: number): void {
+	if (openEdges > SCRAPS.openEdges && openEdges > SCRAPS.share * sides)
+		throw tooTangled('most of its triangles hang together with no other');
 }
 
 /** Turns a mesh whose faces look inwards. */

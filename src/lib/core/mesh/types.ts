@@ -93,3 +93,10 @@ export function tooManyTriangles(count: number): MeshError {
 		`More than ${(MESH_LIMITS.triangles / 1e6).toFixed(1)} million triangles (${count.toLocaleString('en-GB')}): reduce the mesh first, a tenth of it is plenty for a casting.`
 	);
 }
+
+/** @param why what is seen of it */
+export function tooTangled(why: string): MeshError {
+	return new MeshError(
+		`This surface is too tangled to tell inside from outside: ${why}. Let the drawing program merge its corners and unite its bodies, and export it again.`
+	);
+}

@@ -31,6 +31,9 @@ const DEEPEST = 16;
 /** So many parts are placed at most: empty ones that hold each other cost time without a triangle. */
 const MOST_PLACES = 2_000_000;
 
+/** So many bodies stand on the plate at most: each becomes a part that a maker can choose. */
+const MOST_ITEMS = 2000;
+
 interface ModelObject {
 	name: string;
 	vertices: number[];
@@ -156,6 +159,10 @@ function modelParser(model: Model): SaxesParser {
 				object?.components.push({ id: a['objectid'] ?? '', transform: transformOf(a['transform']) });
 				break;
 			case 'item':
+				if (model.build.length === MOST_ITEMS)
+					throw new MeshError(
+						`This 3MF places over ${MOST_ITEMS} bodies on its plate: export the piece alone.`
+					);
 				model.build.push({ id: a['objectid'] ?? '', transform: transformOf(a['transform']) });
 		}
 	});
