@@ -4,7 +4,7 @@ import { build, type Plugin } from 'vite';
 import { defineConfig } from 'vitest/config';
 import { BaseSequencer, type TestSpecification } from 'vitest/node';
 
-/** `virtual:thread-NAME`: src/lib/server/thread/NAME.ts with all that it imports, as text for a node thread. */
+/** `virtual:thread-NAME`: src/lib/server/NAME/thread.ts with all that it imports, as text for a node thread. */
 const threadSource: Plugin = {
 	name: 'thread-source',
 	resolveId: (id) => (id.startsWith('virtual:thread-') ? `\0${id}` : undefined),
@@ -17,8 +17,8 @@ const threadSource: Plugin = {
 			ssr: { noExternal: true },
 			build: {
 				write: false,
-				ssr: `src/lib/server/thread/${name}.ts`,
-				rollupOptions: { output: { format: 'cjs', codeSplitting: false } }
+				ssr: `src/lib/server/${name}/thread.ts`,
+				rollupOptions: { output: { format: 'es', codeSplitting: false } }
 			}
 		});
 		const [chunk] = [made].flat().flatMap((m) => ('output' in m ? m.output : []));

@@ -1,5 +1,5 @@
-declare module 'virtual:thread-mesh' {
-	/** A whole script for a node thread. */
+declare module 'virtual:thread-heavy' {
+	/** A whole script for the threads of the pool. */
 	const source: string;
 	export default source;
 }

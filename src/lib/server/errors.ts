@@ -44,9 +44,22 @@ export class RefusedError extends AnswerableError {
 	}
 }
 
+/** Too many wait for the same hands. */
+export class BusyError extends AnswerableError {
+	readonly status = 503;
+	readonly field = undefined;
+	/** @param waiting so many wait already */
+	constructor(waiting: number) {
+		super(
+			`Too much is being worked out just now (${waiting} wait). Nothing was lost: try again in a minute.`
+		);
+		this.name = 'BusyError';
+	}
+}
+
 /** What a failure says, and the status that goes with it. */
 export interface Answer {
-	status: 400 | 404 | 409 | 413 | 422;
+	status: 400 | 404 | 409 | 413 | 422 | 503;
 	errors: readonly FieldError[];
 }
 

@@ -1,7 +1,8 @@
 import { shapeChoice, type MasterRecord, type ShapeChoice, type VolumeReading } from '$lib/core/master';
 import { MeshError } from '$lib/core/mesh';
 import { RefusedError } from './errors';
-import { studyInThread } from './meshThread';
+import { studyInThread } from './heavy/files';
+import type { Asker } from './heavy/pool';
 import { readMesh } from './repositories/meshes';
 
 /** The choice that a form sends as JSON. @throws RefusedError with the first thing that is wrong */
@@ -18,10 +19,10 @@ export function choiceFrom(data: FormData): ShapeChoice {
 }
 
 /** What the stored file says with a choice; worked out here, whatever the browser showed. */
-export async function studied(choice: ShapeChoice) {
+export async function studied(choice: ShapeChoice, asker: Asker) {
 	const { bytes } = await readMesh(choice.sha256);
 	try {
-		return await studyInThread(bytes, choice, new Date().toISOString().slice(0, 10));
+		return await studyInThread(bytes, choice, new Date().toISOString().slice(0, 10), asker);
 	} catch (error) {
 		if (error instanceof MeshError) throw new RefusedError(error.message);
 		throw error;

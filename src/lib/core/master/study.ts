@@ -72,19 +72,23 @@ export function skinAreaMm2(mesh: Mesh, openFaces: readonly number[]): number {
 /**
  * What a 3D file says of a master with the maker's choices: the record's shape, its traps and its reading of
  * the volume. The server works it out from the stored bytes, whatever a browser showed.
+ * @param progress told how much of it is done, 0 to 1
  * @throws MeshError for a file that cannot be used
  */
 export function studyFile(
 	bytes: Uint8Array,
 	choice: ShapeChoice,
-	on: string
+	on: string,
+	progress?: Progress
 ): { shape: ShapeRecord; traps: TrapRecord[]; reading: VolumeReading } {
 	const { mesh, report } = loadMesh(bytes, choice.fileName, {
 		unit: choice.unit,
 		scale: choice.scale,
-		...(choice.parts ? { parts: choice.parts } : {})
+		...(choice.parts ? { parts: choice.parts } : {}),
+		...(progress ? { progress: (share: number) => progress(0.5 * share) } : {})
 	});
 	const found = study(mesh, choice);
+	progress?.(0.8);
 	const findings = findingsOf(mesh, report, found, choice, sections(mesh));
 	const doubt = report.doubtShare === undefined ? {} : { doubtShare: report.doubtShare };
 	return {

@@ -1,15 +1,15 @@
-import { createHash } from 'node:crypto';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { BACKUP, BACKUP_TABLE_NAMES, BACKUP_TABLES, type BackupTable } from '$lib/core/openData';
 import { db, inTransaction } from '../db/connection';
 import { RefusedError } from '../errors';
-import { pictureTypeOf } from './photos';
+import type { Bite } from '../heavy/book';
 import { keepSteps } from './keptSteps';
 import { markSimulated } from './simulated';
 import { recount } from './mouldPulls';
 
 type Row = Record<string, unknown>;
-const BITE = 500;
+/** Rows that are read at once: few enough that others are answered between. */
+const BITE = 100;
 
 const columnsOf = (table: BackupTable): string[] => Object.keys(BACKUP_TABLES[table].shape);
 const quoted = (names: readonly string[]) => names.map((n) => `\`${n}\``).join(', ');
@@ -122,7 +122,6 @@ export async function isEmpty(transaction?: Transaction): Promise<boolean> {
 	return true;
 }
 
-const sha256 = (bytes: Uint8Array) => createHash('sha256').update(bytes).digest('hex');
 const MESH_PIECE = 1024 * 1024;
 
 function toDb(key: string, value: unknown): unknown {
@@ -133,63 +132,11 @@ function toDb(key: string, value: unknown): unknown {
 	return value;
 }
 
-/** Columns that point to a picture. */
-const POINTS_TO_PHOTO: Readonly<Partial<Record<BackupTable, string>>> = { masters: 'photoId' };
-/** Tables that are nothing but pictures or files, or what points to them. */
-const ONLY_FILES: readonly BackupTable[] = [
-	'photos',
-	'meshes',
-	'mould_photos',
-	'pull_photos',
-	'container_photos'
-];
-
-/**
- * The book without what it does not hold: the JSON alone names pictures and 3D files, and their bytes stand in the zip.
- * What was measured from a 3D file stays; the file itself does not.
- */
-export function withoutFiles(tables: Record<BackupTable, Row[]>): {
-	tables: Record<BackupTable, Row[]>;
-	photos: number;
-	meshes: number;
-} {
-	const left = Object.fromEntries(
-		BACKUP_TABLE_NAMES.map((table) => {
-			if (ONLY_FILES.includes(table)) return [table, []];
-			const column = POINTS_TO_PHOTO[table];
-			return [table, column ? tables[table].map((row) => ({ ...row, [column]: null })) : tables[table]];
-		})
-	) as Record<BackupTable, Row[]>;
-	return { tables: left, photos: tables.photos.length, meshes: tables.meshes.length };
-}
-
 /**
  * Reads a checked book into an empty workshop: all of it, or nothing.
- * @throws RefusedError when the workshop is not empty, or a picture or 3D file is missing or not what its name says
+ * @throws RefusedError when the workshop is not empty
  */
-export async function readBackup(
-	tables: Record<BackupTable, Row[]>,
-	files: Readonly<Record<string, Uint8Array>>
-): Promise<number> {
-	const fileFor = (name: string, sha: string) => {
-		const bytes = files[name];
-		if (!bytes)
-			throw new RefusedError(
-				`The book names ${name} and the file does not hold it: take the whole zip.`,
-				undefined,
-				409
-			);
-		if (sha256(bytes) !== sha)
-			throw new RefusedError(`${name} is damaged: its content is not what the book says.`, undefined, 409);
-		return Buffer.from(bytes);
-	};
-	const pictureFor = (row: Row) => {
-		const name = `photos/${String(row['sha256'])}`;
-		const bytes = fileFor(name, String(row['sha256']));
-		if (pictureTypeOf(bytes) !== row['mime'])
-			throw new RefusedError(`${name} is not the picture that the book says it is.`, undefined, 409);
-		return bytes;
-	};
+export async function readBackup(bites: () => AsyncIterable<Bite>): Promise<number> {
 	return inTransaction(async (transaction) => {
 		if (!(await isEmpty(transaction)))
 			throw new RefusedError(
@@ -201,29 +148,17 @@ export async function readBackup(
 		// settings and counters of the empty workshop make room
 		for (const table of ['settings', 'counters', 'experiences', 'saved_views'])
 			await db().query(`DELETE FROM ${table}`, { transaction });
-		for (const table of BACKUP_TABLE_NAMES) {
+		for await (const { table, rows, file } of bites()) {
 			const columns = columnsOf(table);
-			for (const row of tables[table]) {
-				const extra: Row = table === 'photos' ? { bytes: pictureFor(row) } : {};
+			for (const row of rows) {
+				const extra: Row = table === 'photos' ? { bytes: Buffer.from(file!) } : {};
 				const all = [...columns, ...Object.keys(extra)];
 				await db().query(`INSERT INTO ${table} (${quoted(all)}) VALUES (${all.map(() => '?').join(', ')})`, {
 					replacements: [...columns.map((c) => toDb(c, row[c])), ...Object.values(extra)],
 					transaction
 				});
 				written++;
-				if (table === 'meshes') {
-					const bytes = fileFor(`meshes/${String(row['sha256'])}`, String(row['sha256']));
-					for (let n = 0; n * MESH_PIECE < bytes.length; n++)
-						await db().query('INSERT INTO mesh_chunks (uploadId, n, bytes, createdAt) VALUES (?, ?, ?, ?)', {
-							replacements: [
-								row['uploadId'],
-								n,
-								bytes.subarray(n * MESH_PIECE, (n + 1) * MESH_PIECE),
-								toDb('createdAt', row['createdAt'])
-							],
-							transaction
-						});
-				}
+				if (table === 'meshes') await writeMesh(row, Buffer.from(file!), transaction);
 			}
 		}
 		await recount(transaction);
@@ -232,4 +167,17 @@ export async function readBackup(
 		await keepSteps(transaction);
 		return written;
 	});
+}
+
+async function writeMesh(row: Row, bytes: Buffer, transaction: Transaction): Promise<void> {
+	for (let n = 0; n * MESH_PIECE < bytes.length; n++)
+		await db().query('INSERT INTO mesh_chunks (uploadId, n, bytes, createdAt) VALUES (?, ?, ?, ?)', {
+			replacements: [
+				row['uploadId'],
+				n,
+				bytes.subarray(n * MESH_PIECE, (n + 1) * MESH_PIECE),
+				toDb('createdAt', row['createdAt'])
+			],
+			transaction
+		});
 }

@@ -25,11 +25,11 @@ export async function openPours(): Promise<OpenPour[]> {
 		{ type: QueryTypes.SELECT, replacements: { ids: open.map((p) => p.id) } }
 	);
 	const events = new Map<string, PourEvent[]>();
-	for (const { pourId, body } of rows)
-		events.set(pourId, [
-			...(events.get(pourId) ?? []),
-			typeof body === 'string' ? (JSON.parse(body) as PourEvent) : body
-		]);
+	for (const { pourId, body } of rows) {
+		const own = events.get(pourId) ?? [];
+		own.push(typeof body === 'string' ? (JSON.parse(body) as PourEvent) : body);
+		events.set(pourId, own);
+	}
 	return open.map(({ id, plan }) => {
 		const steps = stepsOf(plan);
 		const { current } = reducePour(steps, events.get(id) ?? []);

@@ -48,5 +48,8 @@ async function measured(fileName: string, faces: readonly Face[]) {
 			yield bytes;
 		})()
 	);
-	return studied({ sha256, fileName, unit: 'mm', scale: 1, up: [0, 0, -1], openings: [], openFaces: [] });
+	return studied(
+		{ sha256, fileName, unit: 'mm', scale: 1, up: [0, 0, -1], openings: [], openFaces: [] },
+		{ client: 'demo' }
+	);
 }

@@ -2,6 +2,7 @@
 	import { enhance } from '$app/forms';
 	import { Button } from 'flowbite-svelte';
 	import type { Snippet } from 'svelte';
+	import { followWork } from './howFar';
 	import type { Studio } from './studio.svelte';
 
 	/** Sends the file once, then what was chosen for it, with a still picture as the master's card. */
@@ -52,10 +53,14 @@
 			return cancel();
 		}
 		saving = 'Keeping it';
+		const ticket = crypto.randomUUID();
+		formData.set('ticket', ticket);
+		const leave = followWork(ticket, (words) => (saving = words));
 		formData.set('choice', JSON.stringify(studio.choice));
 		const picture = card ? await still() : null;
 		if (picture) formData.set('card', picture, 'card.webp');
 		return async ({ result, update }) => {
+			leave();
 			saving = '';
 			if (result.type === 'failure') problem = String(result.data?.['problem'] ?? 'It was refused.');
 			else if (result.type === 'error') problem = 'The server did not answer, so nothing is kept yet. Everything is still here: try again.';

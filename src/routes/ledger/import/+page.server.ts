@@ -1,7 +1,7 @@
 import { fail } from '@sveltejs/kit';
-import { fieldErrors } from '$lib/core/fieldErrors';
-import { importInput, readNotebook } from '$lib/core/ledger';
 import { orFail } from '$lib/server/forms';
+import { asker } from '$lib/server/heavy/asker';
+import { heavy } from '$lib/server/heavy/pool';
 import { importPulls } from '$lib/server/repositories/ledgerCorrections';
 import { mouldNames } from '$lib/server/repositories/moulds';
 import type { Actions, PageServerLoad } from './$types';
@@ -10,30 +10,20 @@ export const load: PageServerLoad = async () => ({ moulds: (await mouldNames()).
 
 export const actions: Actions = {
 	/** All of it, or nothing: every row is read again here. */
-	default: async ({ request, locals }) => {
-		const data = await request.formData();
-		let typed: unknown;
-		try {
-			typed = JSON.parse(String(data.get('notebook')));
-		} catch {
-			return fail(400, { refused: 'The notebook could not be read: choose the file again.' });
-		}
-		const input = importInput.safeParse(typed);
-		if (!input.success)
-			return fail(400, { refused: fieldErrors(input.error)?.[0]?.message ?? 'It could not be read.' });
-		const moulds = new Set((await mouldNames()).map((m) => m.number));
-		const { pulls, errors } = readNotebook(input.data, {
-			moulds,
-			nowMs: Date.now(),
-			units: locals.settings.units
-		});
-		if (errors.length > 0)
-			return fail(400, {
-				refused: `Nothing was taken: ${errors.length} things are wrong.`,
-				errors: errors.slice(0, 200)
-			});
+	default: async (event) => {
+		const data = await event.request.formData();
+		const text = String(data.get('notebook'));
+		const moulds = (await mouldNames()).map((m) => m.number);
 		return orFail(
-			async () => ({ brought: await importPulls(input.data.entry, pulls) }),
+			async () => {
+				const { units } = event.locals.settings;
+				const read = await heavy('notebook', { text, moulds, nowMs: Date.now(), units }, asker(event, data));
+				if (!read.ok) return fail(400, { refused: read.errors[0].message });
+				const { entry, pulls, wrong, wrongCount } = read.value;
+				if (wrongCount > 0)
+					return fail(400, { refused: `Nothing was taken: ${wrongCount} things are wrong.`, errors: wrong });
+				return { brought: await importPulls(entry, pulls) };
+			},
 			(refused) => ({ refused })
 		);
 	}

@@ -1,16 +1,18 @@
 import { redirect } from '@sveltejs/kit';
 import { masterRecord } from '$lib/core/master';
 import { madeId, orFail } from '$lib/server/forms';
+import { asker } from '$lib/server/heavy/asker';
 import { saveMaster } from '$lib/server/repositories/masters';
 import { savePhoto } from '$lib/server/repositories/photos';
 import { choiceFrom, sizesFrom, studied } from '$lib/server/shapeAction';
 import type { Actions } from './$types';
 
 export const actions: Actions = {
-	keep: async ({ request }) => {
+	keep: async (event) => {
+		const { request } = event;
 		const data = await request.formData();
 		const work = async () => {
-			const found = await studied(choiceFrom(data));
+			const found = await studied(choiceFrom(data), asker(event, data));
 			const record = masterRecord.parse({
 				name: String(data.get('name') ?? ''),
 				material: String(data.get('material') ?? ''),

@@ -3,6 +3,7 @@ import type { TableCell } from 'pdfmake/interfaces';
 import { KIND_WORDS, type PieceOutline } from '$lib/core/mould';
 import { addressOf, LOOPBACK_WORDS } from '$lib/server/address';
 import { allFaces } from '$lib/server/faces';
+import { asker } from '$lib/server/heavy/asker';
 import { drawnOnPaper, PAGE_SIZES, PT_PER_MM, sheet } from '$lib/server/paper';
 import { listMoulds, type Mould } from '$lib/server/repositories/moulds';
 import type { RequestHandler } from './$types';
@@ -37,7 +38,8 @@ function label(mould: Mould, origin: string, outline: PieceOutline | undefined):
 }
 
 /** Labels for moulds, several to a sheet; each has a code that opens the mould's page. */
-export const GET: RequestHandler = async ({ url, locals, platform }) => {
+export const GET: RequestHandler = async (event) => {
+	const { url, locals, platform } = event;
 	const address = addressOf(locals.settings, url, platform);
 	const wanted = url.searchParams.get('ids')?.split(',').filter(Boolean);
 	const [all, faces] = await Promise.all([listMoulds(), allFaces()]);
@@ -62,13 +64,14 @@ export const GET: RequestHandler = async ({ url, locals, platform }) => {
 						dontBreakRows: true,
 						body: rows
 					},
-					layout: { hLineColor: () => '#bbbbbb', vLineColor: () => '#bbbbbb' }
+					layout: 'labels'
 				},
 				...(address.loopback
 					? [{ text: LOOPBACK_WORDS.replace('This code opens', 'These codes open'), fontSize: 8 }]
 					: [])
 			]
 		},
-		'mould-labels.pdf'
+		'mould-labels.pdf',
+		asker(event)
 	);
 };

@@ -2,14 +2,17 @@ import { json } from '@sveltejs/kit';
 import { fieldErrors } from '$lib/core/fieldErrors';
 import { MESH_LIMITS, MeshError, meshQuery } from '$lib/core/mesh';
 import { drain, readBytes } from '$lib/server/body';
-import { answerInThread } from '$lib/server/meshThread';
+import { answerFor } from '$lib/server/errors';
+import { asker } from '$lib/server/heavy/asker';
+import { answerInThread } from '$lib/server/heavy/files';
 import type { RequestHandler } from './$types';
 
 const errors = (list: { path: string; message: string }[], status: number) =>
 	json({ errors: list }, { status });
 
 /** A 3D file as the raw body; unit, up, pull and name in the query. */
-export const POST: RequestHandler = async ({ request, url }) => {
+export const POST: RequestHandler = async (event) => {
+	const { request, url } = event;
 	const query = meshQuery.safeParse(Object.fromEntries(url.searchParams));
 	if (!query.success) {
 		await drain(request.body);
@@ -24,9 +27,11 @@ export const POST: RequestHandler = async ({ request, url }) => {
 	if (!bytes)
 		return errors([{ path: '', message: `At most ${MESH_LIMITS.bytes / 1024 ** 2} MB are read here.` }], 413);
 	try {
-		return json(await answerInThread(bytes, query.data, request.signal));
+		return json(await answerInThread(bytes, query.data, asker(event)));
 	} catch (error) {
 		if (error instanceof MeshError) return errors([{ path: 'file', message: error.message }], 422);
+		const answer = answerFor(error);
+		if (answer) return errors([...answer.errors], answer.status);
 		throw error;
 	}
 };

@@ -1,5 +1,6 @@
 import { masterRecord } from '$lib/core/master';
 import { orFail, orPage } from '$lib/server/forms';
+import { asker } from '$lib/server/heavy/asker';
 import { getMaster, saveMaster } from '$lib/server/repositories/masters';
 import { savePhoto } from '$lib/server/repositories/photos';
 import { choiceFrom, studied, withShape } from '$lib/server/shapeAction';
@@ -11,11 +12,12 @@ export const load: PageServerLoad = async ({ params }) => ({
 
 export const actions: Actions = {
 	/** Keeps file, position and openings; figures are worked out again from the stored file. */
-	keep: async ({ params, request }) => {
+	keep: async (event) => {
+		const { params, request } = event;
 		const data = await request.formData();
 		const work = async () => {
 			const master = await getMaster(params.id);
-			const found = await studied(choiceFrom(data));
+			const found = await studied(choiceFrom(data), asker(event, data));
 			const record = masterRecord.parse(
 				withShape(master.record, found, {
 					useVolume: data.get('useVolume') === 'on',

@@ -4,7 +4,8 @@ import { BASE_BOARD, closingOf, drawMould, KIND_WORDS, MOULD_MODULES } from '$li
 import { formatQuantity } from '$lib/core/units';
 import { addressOf, LOOPBACK_WORDS } from '$lib/server/address';
 import { orPage } from '$lib/server/forms';
-import { numbered, PAGE_SIZES, PAPER_FONT, onPaper, PT_PER_MM, sheet } from '$lib/server/paper';
+import { asker } from '$lib/server/heavy/asker';
+import { PAGE_SIZES, PAPER_FONT, onPaper, PT_PER_MM, sheet } from '$lib/server/paper';
 import { getMaster } from '$lib/server/repositories/masters';
 import { getMould } from '$lib/server/repositories/moulds';
 import type { Paper } from '$lib/core/workshop';
@@ -28,7 +29,8 @@ function scaleFor(drawing: { widthMm: number; heightMm: number }, widthMm: numbe
 }
 
 /** The sheet that lies on the base board: the plan at its true size where it fits, how it will be opened. */
-export const GET: RequestHandler = async ({ params, locals, url, platform }) => {
+export const GET: RequestHandler = async (event) => {
+	const { params, locals, url, platform } = event;
 	const address = addressOf(locals.settings, url, platform);
 	const left = LEFT[locals.settings.paper];
 	const mould = await orPage(getMould(params.id));
@@ -73,7 +75,7 @@ export const GET: RequestHandler = async ({ params, locals, url, platform }) => 
 			pageSize: PAGE_SIZES[locals.settings.paper],
 			pageMargins: [10 * PT_PER_MM, 10 * PT_PER_MM, 10 * PT_PER_MM, 10 * PT_PER_MM],
 			info: { title: `M${mould.number} ${mould.label}` },
-			...numbered(`M${mould.number} ${mould.label}`),
+			numbered: onPaper(`M${mould.number} ${mould.label}`),
 			content: [
 				{
 					columns: [
@@ -109,6 +111,7 @@ export const GET: RequestHandler = async ({ params, locals, url, platform }) => 
 				...(address.loopback ? [{ text: LOOPBACK_WORDS, fontSize: 8 }] : [])
 			]
 		},
-		`mould-${mould.number}-board.pdf`
+		`mould-${mould.number}-board.pdf`,
+		asker(event)
 	);
 };

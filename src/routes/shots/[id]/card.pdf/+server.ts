@@ -14,7 +14,8 @@ import {
 import { outlineOfShot } from '$lib/server/faces';
 import { addressOf, LOOPBACK_WORDS } from '$lib/server/address';
 import { orPage } from '$lib/server/forms';
-import { drawnOnPaper, numbered, PAGE_SIZES, onPaper, PT_PER_MM, sheet } from '$lib/server/paper';
+import { asker } from '$lib/server/heavy/asker';
+import { drawnOnPaper, PAGE_SIZES, onPaper, PT_PER_MM, sheet } from '$lib/server/paper';
 import { partBox, roomToWrite, tickBox } from '$lib/server/paperParts';
 import { batchPlans, getShot, type ShotMoved } from '$lib/server/repositories/shots';
 import type { RequestHandler } from './$types';
@@ -46,7 +47,8 @@ const isCatalysed = (plan: PourPlan) =>
 	Boolean(plan.catalyst ?? plan.layers?.[0]?.catalyst ?? plan.cups?.[0]?.catalyst);
 
 /** The pour on paper: amounts in both units, cup marks, steps with their deadlines, cautions, a code to the shot. */
-export const GET: RequestHandler = async ({ params, locals, url, platform }) => {
+export const GET: RequestHandler = async (event) => {
+	const { params, locals, url, platform } = event;
 	const address = addressOf(locals.settings, url, platform);
 	const shot = await orPage(getShot(params.id));
 	const { units, scaleResolutionG } = locals.settings;
@@ -143,7 +145,7 @@ export const GET: RequestHandler = async ({ params, locals, url, platform }) => 
 			pageSize: PAGE_SIZES[locals.settings.paper],
 			pageMargins: [12 * PT_PER_MM, 10 * PT_PER_MM, 12 * PT_PER_MM, 10 * PT_PER_MM],
 			info: { title: `Shot S${shot.number}` },
-			...numbered(`Shot S${shot.number}, ${first.masterName}`),
+			numbered: onPaper(`Shot S${shot.number}, ${first.masterName}`),
 			content: [
 				{
 					columns: [
@@ -198,6 +200,7 @@ export const GET: RequestHandler = async ({ params, locals, url, platform }) => 
 				...(address.loopback ? [{ text: LOOPBACK_WORDS, fontSize: 8 }] : [])
 			]
 		},
-		`shot-${shot.number}.pdf`
+		`shot-${shot.number}.pdf`,
+		asker(event)
 	);
 };
