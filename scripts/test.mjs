@@ -1,4 +1,4 @@
-// npm test: sets up a fresh machine and runs every check. Parts: api, browser.
+// npm test: sets up a fresh machine and runs every check. Parts: api, browser. The cluster alone: npm run test:cluster.
 import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { stripVTControlCharacters } from 'node:util';
@@ -80,6 +80,11 @@ main(async () => {
 		}
 	}
 	results.push(...(await served(all ? ['api', 'browser'] : only)));
+	if (all) {
+		say('\n— cluster');
+		const { code, output } = await run('node', ['scripts/test-cluster.mjs', '--kills=3'], { show: 'both' });
+		results.push(['cluster', code, output]);
+	}
 	const broken = results.filter(([, code]) => code !== 0);
 	for (const [name, , output] of broken) {
 		say(`\n— ${name} failed; its last lines once more:`);

@@ -6,6 +6,7 @@ import { refusal } from '$lib/server/access';
 import { asAway, awayResponse, awayWords, isAway, noteAway, noteBack } from '$lib/server/away';
 import { drain } from '$lib/server/body';
 import { compressed } from '$lib/server/compressed';
+import { nodeName, parseAddress } from '$lib/server/db/address';
 import { closeDb } from '$lib/server/db/connection';
 import { migrate } from '$lib/server/db/migrate';
 import { noRoomFor } from '$lib/server/disk';
@@ -27,7 +28,9 @@ export const init: ServerInit = async () => {
 	} catch (error) {
 		if (!(error instanceof ConnectionError)) throw error;
 		// nothing can be served without it: one sentence, not a stack trace
-		const { host } = new URL(environment().DATABASE_URL ?? 'mariadb://nowhere');
+		const host = parseAddress(environment().DATABASE_URL ?? '')
+			?.nodes.map(nodeName)
+			.join(' or ');
 		process.stderr.write(
 			`The database at ${host} does not let us in (${error.message}). Is it running, and is DATABASE_URL right?\n`
 		);

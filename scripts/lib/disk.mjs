@@ -56,8 +56,10 @@ export function reserveOn(dir) {
 /** The folder of a database's files when it runs on this machine; nothing where that is not known. */
 export async function dataFolderOf(databaseUrl) {
 	if (process.env.ANTHYPOS_DATA) return process.env.ANTHYPOS_DATA;
-	if (!['127.0.0.1', 'localhost', '[::1]'].includes(new URL(databaseUrl).hostname)) return undefined;
 	try {
+		// of several nodes on several machines none is ours alone
+		const { hostname } = new URL(databaseUrl);
+		if (!['127.0.0.1', 'localhost', '[::1]'].includes(hostname)) return undefined;
 		const { createConnection } = await import('mariadb');
 		const connection = await createConnection(databaseUrl);
 		const [{ folder }] = await connection.query('SELECT @@datadir AS folder').finally(() => connection.end());

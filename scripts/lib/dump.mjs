@@ -14,6 +14,7 @@ import { open } from 'node:fs/promises';
 import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { createGunzip, createGzip } from 'node:zlib';
+import { oneOf } from './databaseUrl.mjs';
 import { ensureCommand } from './debian.mjs';
 import { startDatabase } from './mariadb.mjs';
 import { root, stateDir } from './paths.mjs';
@@ -164,9 +165,10 @@ function compare(before, inDump, after) {
  * @returns {Promise<{ file: string, atMs: number, sizeBytes: number, rows: number } | undefined>}
  * @throws Stop when it cannot be kept: the tables are left as they are
  */
-export async function keepBeforeMigration(databaseUrl, folder, now = new Date()) {
+export async function keepBeforeMigration(anyUrl, folder, now = new Date()) {
 	let part;
 	try {
+		const databaseUrl = await oneOf(anyUrl);
 		const last = await lastBefore(databaseUrl).catch((error) => {
 			// one that cannot be reached is told of by what starts next
 			if (error.fatal) return undefined;

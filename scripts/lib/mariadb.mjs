@@ -132,7 +132,7 @@ function tailOf(file) {
 	}
 }
 
-async function launch(p, port, user) {
+async function launch(p, port, user, more) {
 	rmSync(p.socket, { force: true });
 	const log = openSync(join(p.dir, 'launch.log'), 'a');
 	const child = spawn(
@@ -151,7 +151,8 @@ async function launch(p, port, user) {
 			'--skip-name-resolve',
 			'--innodb-flush-log-at-trx-commit=1',
 			'--max-allowed-packet=64M',
-			...(user ? [`--user=${user}`] : [])
+			...(user ? [`--user=${user}`] : []),
+			...more
 		],
 		// a group of its own: Ctrl-C reaches the script first, which stops the web server before this one
 		{ detached: true, stdio: ['ignore', log, log] }
@@ -178,9 +179,12 @@ function passwordOf(p) {
 
 /**
  * Starts (or finds) the MariaDB server of a data folder, on loopback, with an application user of its own.
+ * `more`: further settings of the server. `joins`: it gets all that it holds, its user too, from a cluster.
+ * @param {string} dir
+ * @param {{ port?: number, more?: string[], joins?: boolean }} [options]
  * @returns {Promise<{ url: string, port: number, pid: number, shared: boolean, stop: () => Promise<void> }>}
  */
-export async function startDatabase(dir, { port: wantedPort } = {}) {
+export async function startDatabase(dir, { port: wantedPort, more = [], joins = false } = {}) {
 	await ensureCommand({ command: 'mariadbd', packageName: 'mariadb-server', what: 'MariaDB' });
 	const p = places(dir);
 	mkdirSync(p.dir, { recursive: true });
@@ -213,16 +217,17 @@ export async function startDatabase(dir, { port: wantedPort } = {}) {
 	const port = wantedPort && (await isFree(wantedPort)) ? wantedPort : await freePort();
 	if (wantedPort && port !== wantedPort)
 		say(`Port ${wantedPort} is taken: the database listens on ${port} instead.`);
-	const pid = await launch(p, port, user);
+	const pid = await launch(p, port, user, more);
 	writeFileSync(p.state, JSON.stringify({ pid, port, ownerPid: process.pid }));
 	try {
-		await sql(
-			p,
-			`CREATE DATABASE IF NOT EXISTS ${DATABASE} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;
+		if (!joins)
+			await sql(
+				p,
+				`CREATE DATABASE IF NOT EXISTS ${DATABASE} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;
 		CREATE USER IF NOT EXISTS '${USER}'@'127.0.0.1';
 		ALTER USER '${USER}'@'127.0.0.1' IDENTIFIED BY '${passwordOf(p)}';
 		GRANT ALL ON ${DATABASE}.* TO '${USER}'@'127.0.0.1';`
-		);
+			);
 	} catch (error) {
 		await end(pid, { withinMs: 20_000 });
 		throw error;

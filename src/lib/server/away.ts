@@ -17,7 +17,9 @@ const GONE = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'ER_SO
 export function isAway(failure: unknown): boolean {
 	if (failure instanceof ConnectionError || isDiskFull(failure)) return true;
 	if (!(failure instanceof BaseError)) return false;
-	const { original } = failure as { original?: { fatal?: boolean; code?: string } };
+	const { original } = failure as { original?: { fatal?: boolean; code?: string; errno?: number } };
+	// a node of a cluster that lost the others: ER_UNKNOWN_COM_ERROR; or lost them while it committed
+	if (original?.errno === 1047 || original?.errno === 1180) return true;
 	return original?.fatal === true || GONE.has(original?.code ?? '');
 }
 

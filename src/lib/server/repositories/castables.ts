@@ -14,7 +14,7 @@ import { RefusedError } from '../errors';
 import { measuredMaster } from './masters';
 import { getMaterial, listMaterials, type Kept } from './materials';
 import { getMould, type Mould } from './moulds';
-import { lockMoulds, refuseBusy } from './takeMoulds';
+import { holdMoulds, refuseBusy } from './takeMoulds';
 
 /** A mould as plaster, wax and soap ask for it: what it holds, and the hottest that its face stands. */
 export function asCastableMould(
@@ -70,7 +70,7 @@ export async function pourCastable(
 		settings
 	});
 	return inTransaction(async (transaction) => {
-		await lockMoulds(plan, transaction);
+		await holdMoulds(plan, transaction);
 		const known = await tables.pours().findByPk(id, { transaction });
 		if (known) return plain(known).id;
 		await refuseBusy(plan, transaction);

@@ -21,6 +21,7 @@ import {
 import type { UnitSystem } from '$lib/core/units';
 import type { WorkshopSettings } from '$lib/core/workshop';
 import { db, inTransaction } from '../db/connection';
+import { hold } from '../db/lock';
 import { RowCache } from '../db/rowCache';
 import { plain, tables, type PourRow, type PullBody } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
@@ -31,7 +32,7 @@ import { recount } from './mouldPulls';
 import { keepCastPictures } from './pictures';
 import { batchPlans, replanShot, type ShotMoved } from './shots';
 import { bookPour } from './stock';
-import { lockMoulds, refuseBusy } from './takeMoulds';
+import { holdMoulds, refuseBusy } from './takeMoulds';
 import { getVessel, projectCycle } from './vessels';
 
 export interface Pour {
@@ -91,9 +92,9 @@ async function openPour(
 		if (refused) throw new RefusedError(refused);
 	}
 	return inTransaction(async (transaction) => {
-		// the shot's row is the lock: two devices that begin at once get the same pour
-		await tables.shots().findByPk(shotId, { transaction, lock: transaction.LOCK.UPDATE });
-		await lockMoulds(plan, transaction);
+		// two devices that begin at once get the same pour
+		await hold([`shot ${shotId}`], transaction);
+		await holdMoulds(plan, transaction);
 		const open = await tables.pours().findOne({ where: { shotId, batchIndex, status: 'open' }, transaction });
 		if (open) return plain(open).id;
 		await refuseBusy(plan, transaction);

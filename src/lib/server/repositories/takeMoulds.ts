@@ -1,21 +1,15 @@
 import type { Transaction } from 'sequelize';
 import type { PourPlan } from '$lib/core/plan';
+import { hold } from '../db/lock';
 import { plain, tables } from '../db/models';
 import { RefusedError } from '../errors';
 
-/**
- * Holds the rows of the moulds until the pour stands: two that want one mould at once do not both get it. Before
- * anything else is read, since what is read first is what the transaction sees from then on.
- */
-export async function lockMoulds(plan: Pick<PourPlan, 'moulds'>, transaction: Transaction): Promise<void> {
-	await tables.moulds().findAll({
-		where: { id: plan.moulds.map((m) => m.id) },
-		attributes: ['id'],
-		order: ['id'],
-		transaction,
-		lock: transaction.LOCK.UPDATE
-	});
-}
+/** Holds the moulds until the pour stands: two that want one mould at once do not both get it. */
+export const holdMoulds = (plan: Pick<PourPlan, 'moulds'>, transaction: Transaction): Promise<void> =>
+	hold(
+		plan.moulds.map((m) => `mould ${m.id}`),
+		transaction
+	);
 
 /** @throws RefusedError when one of the moulds is in another open pour */
 export async function refuseBusy(plan: Pick<PourPlan, 'moulds'>, transaction: Transaction): Promise<void> {
