@@ -31,6 +31,12 @@ const STATIC = [
 	['ui', () => npx(['vitest', 'run', '--project', 'ui', '--reporter=default'])]
 ];
 
+/** What stands still, breaks or lies: short forms of `npm run test:cluster` and `npm run campaign`. */
+const FAULTS = [
+	['cluster', 'test-cluster.mjs', '--kills=3'],
+	['campaign', 'campaign.mjs', '--short']
+];
+
 /** Checks against the built application on a database of its own, filled with the demo workshop. */
 async function served(parts) {
 	const dir = join(stateDir, 'test');
@@ -80,11 +86,12 @@ main(async () => {
 		}
 	}
 	results.push(...(await served(all ? ['api', 'browser'] : only)));
-	if (all) {
-		say('\n— cluster');
-		const { code, output } = await run('node', ['scripts/test-cluster.mjs', '--kills=3'], { show: 'both' });
-		results.push(['cluster', code, output]);
-	}
+	if (all)
+		for (const [name, file, how] of FAULTS) {
+			say(`\n— ${name}`);
+			const { code, output } = await run('node', [join('scripts', file), how], { show: 'both' });
+			results.push([name, code, output]);
+		}
 	const broken = results.filter(([, code]) => code !== 0);
 	for (const [name, , output] of broken) {
 		say(`\n— ${name} failed; its last lines once more:`);

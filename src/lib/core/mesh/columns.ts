@@ -92,6 +92,7 @@ function crossings(mesh: Mesh, { x, y, z }: Turned, g: Grid) {
 	let height = new Float64Array(0);
 	let way = new Int8Array(0);
 	let fill = new Uint32Array(0);
+	let count = 0;
 	// twice over the triangles: first count, then fill, so that memory is asked for once
 	for (const counting of [true, false]) {
 		for (let t = 0; t < indices.length; t += 3) {
@@ -110,6 +111,7 @@ function crossings(mesh: Mesh, { x, y, z }: Turned, g: Grid) {
 			const loY = Math.max(0, Math.ceil(Math.min(ay, by, cy)));
 			const hiY = Math.min(g.ny - 1, Math.floor(Math.max(ay, by, cy)));
 			if (loY > hiY) continue;
+			if (count > MOST_CROSSINGS * cells) throw tooTangled('a line through it meets it hundreds of times');
 			const twice = (bx - ax) * (cy - ay) - (by - ay) * (cx - ax);
 			if (twice === 0) continue;
 			const sign = twice > 0 ? 1 : -1;
@@ -122,8 +124,10 @@ function crossings(mesh: Mesh, { x, y, z }: Turned, g: Grid) {
 					const ec = sign * edge(a, b, ax, ay, bx, by, i, j);
 					if (ec < 0) continue;
 					const cell = j * g.nx + i;
-					if (counting) start[cell + 1]!++;
-					else {
+					if (counting) {
+						start[cell + 1]!++;
+						count++;
+					} else {
 						const at = fill[cell]!++;
 						const sum = ea + eb + ec;
 						height[at] = (ea * z[a]! + eb * z[b]! + ec * z[c]!) / sum;
@@ -135,8 +139,6 @@ function crossings(mesh: Mesh, { x, y, z }: Turned, g: Grid) {
 		}
 		if (counting) {
 			for (let i = 0; i < cells; i++) start[i + 1]! += start[i]!;
-			if (start[cells]! > MOST_CROSSINGS * cells)
-				throw tooTangled('a line through it meets it hundreds of times');
 			height = new Float64Array(start[cells]!);
 			way = new Int8Array(start[cells]!);
 			fill = start.slice(0, cells);

@@ -62,6 +62,14 @@ describe('files that are not what they say', () => {
 		['loose triangles', () => scraps(1000), /most of its triangles hang together with no other/],
 		['more of them', () => scraps(100_000), /most of its triangles hang together with no other/],
 		[
+			'the same triangle again and again',
+			() => {
+				const one = new Float64Array([0, 0, 0, 9, 0, 0, 0, 9, 0]);
+				return stlOf({ vertices: one, indices: Uint32Array.from({ length: 300_000 }, (_, i) => i % 3) });
+			},
+			/a line through it meets it hundreds of times/
+		],
+		[
 			'triangles between the same few corners',
 			() => scraps(20_000, 40),
 			/a line through it meets it hundreds of times/

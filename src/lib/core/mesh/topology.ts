@@ -66,6 +66,35 @@ export function topology(mesh: Mesh): Topology {
 	};
 }
 
+/** Longer buckets than this are no corner of a figure: they are sorted in another way, that does not take for ever. */
+const SHORT = 64;
+
+/** Sorts a corner's edges by their other corner; which way they run goes with them. */
+function sortBucket(others: Uint32Array, forward: Uint8Array, from: number, to: number): void {
+	if (to - from > SHORT) {
+		const keys = Float64Array.from(
+			{ length: to - from },
+			(_, i) => 2 * others[from + i]! + forward[from + i]!
+		);
+		keys.sort().forEach((key, i) => {
+			others[from + i] = Math.floor(key / 2);
+			forward[from + i] = key % 2;
+		});
+		return;
+	}
+	for (let i = from + 1; i < to; i++) {
+		const o = others[i]!;
+		const f = forward[i]!;
+		let k = i - 1;
+		for (; k >= from && others[k]! > o; k--) {
+			others[k + 1] = others[k]!;
+			forward[k + 1] = forward[k]!;
+		}
+		others[k + 1] = o;
+		forward[k + 1] = f;
+	}
+}
+
 function countEdges(start: Uint32Array, others: Uint32Array, forward: Uint8Array, corners: number) {
 	let openEdges = 0;
 	let crowdedEdges = 0;
@@ -73,18 +102,7 @@ function countEdges(start: Uint32Array, others: Uint32Array, forward: Uint8Array
 	for (let v = 0; v < corners; v++) {
 		const from = start[v]!;
 		const to = start[v + 1]!;
-		// buckets are short: insertion sort by the other corner, then count runs
-		for (let i = from + 1; i < to; i++) {
-			const o = others[i]!;
-			const f = forward[i]!;
-			let k = i - 1;
-			for (; k >= from && others[k]! > o; k--) {
-				others[k + 1] = others[k]!;
-				forward[k + 1] = forward[k]!;
-			}
-			others[k + 1] = o;
-			forward[k + 1] = f;
-		}
+		sortBucket(others, forward, from, to);
 		for (let i = from; i < to;) {
 			let end = i;
 			let ways = 0;
