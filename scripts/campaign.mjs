@@ -61,6 +61,7 @@ main(async () => {
 		const from = Date.now();
 		const tally = await work();
 		tallies.push(tally);
+		for (const sentence of tally.wrong.slice(0, 5)) say(`wrong: ${sentence}`);
 		say(
 			`${tally.name}: ${tally.wrong.length === 0 ? 'as it should' : `${tally.wrong.length} wrong`}, ${Math.round((Date.now() - from) / 1000)} s`
 		);

@@ -1,8 +1,8 @@
 import { cluster } from './cluster';
 import { cutColumns } from './columns';
 import { dot, frameFor, unit } from './frame';
-import { findTraps, trapsOf } from './traps';
-import { findUndercuts } from './undercuts';
+import { trapsOf } from './traps';
+import { undercutsOf } from './undercuts';
 import type { Mesh, Progress, Vec3 } from './types';
 
 /** A way up to pour in, and what it costs. */
@@ -20,8 +20,9 @@ const CANDIDATES = 3;
 const APART_DEG = 30;
 /** A mesh with more triangles is looked at through a coarser one. */
 const COARSE_FROM = 60_000;
-const COARSE_CELLS = 112;
+const COARSE_CELLS = 72;
 const LOOK_CELLS = 72;
+const EXACT_CELLS = 192;
 /** Pockets that differ by less are one volume to a maker, ml. */
 const SAME_ML = 0.05;
 
@@ -96,8 +97,9 @@ export function bestPositions(mesh: Mesh, progress?: Progress, count = 96): Cand
 		progress?.(0.6 + (0.2 * i) / close.length);
 	});
 	const exact = close.map((c, i) => {
-		const found = findTraps(mesh, c.up, { cells: 192 });
-		const cut = findUndercuts(mesh, c.up, 128);
+		const columns = cutColumns(mesh, frameFor(c.up), EXACT_CELLS);
+		const found = trapsOf(columns);
+		const cut = undercutsOf(mesh, columns);
 		progress?.(0.8 + (0.2 * (i + 1)) / close.length);
 		return {
 			up: c.up,

@@ -20,8 +20,15 @@ export interface Undercuts {
  * @example
  * findUndercuts(cubeMesh, [0, 0, 1], 64).share; // 0
  */
-export function findUndercuts(mesh: Mesh, pull: Vec3, cells = 256): Undercuts {
-	const columns = cutColumns(mesh, frameFor(pull), cells);
+export const findUndercuts = (mesh: Mesh, pull: Vec3, cells = 256): Undercuts =>
+	undercutsOf(mesh, cutColumns(mesh, frameFor(pull), cells));
+
+/**
+ * The same by columns that were cut along the pull already.
+ * @example
+ * undercutsOf(cubeMesh, cutColumns(cubeMesh, frameFor([0, 0, 1]), 64)).share; // 0
+ */
+export function undercutsOf(mesh: Mesh, columns: Columns): Undercuts {
 	const { start, bottom, top, frame, cellMm, nx, ny } = columns;
 	const { vertices: v, indices } = mesh;
 	const undercut = new Uint8Array(indices.length / 3);
