@@ -33,6 +33,18 @@
 	const usual = $derived([...data.moulds].sort((a, b) => ORDER[a.state] - ORDER[b.state] || b.number - a.number));
 	const groups = $derived(view.groups(usual));
 	const found = $derived(groups.reduce((n, g) => n + g.rows.length, 0));
+	/** So many are drawn at once: of three hundred the first ones are what is looked for, or a word finds the others. */
+	const MOST = 100;
+	let all = $state(false);
+	const drawn = $derived.by(() => {
+		let room = all ? Infinity : MOST;
+		return groups.flatMap((group) => {
+			const rows = group.rows.slice(0, Math.max(0, room));
+			room -= rows.length;
+			return rows.length > 0 ? [{ group, rows }] : [];
+		});
+	});
+	const left = $derived(found - drawn.reduce((n, g) => n + g.rows.length, 0));
 </script>
 
 <PageHead title="Moulds" about="Every mould with its rubber and how often it was pulled.">
@@ -53,10 +65,10 @@
 	<div class="slab overflow-x-auto">
 		<table class="bench" {@attach cards}>
 			<TableHead {view} />
-			{#each groups as group (group.head)}
+			{#each drawn as { group, rows } (group.head)}
 				<tbody>
 					<GroupHead {view} {group} />
-					{#each group.rows as mould (mould.id)}
+					{#each rows as mould (mould.id)}
 						<tr class={mould.state === 'retired' ? 'soft' : ''}>
 							{#each view.shown as { key } (key)}
 								{#if key === 'mould'}<td>
@@ -84,6 +96,7 @@
 				</tbody>
 			{/each}
 		</table>
+		{#if left > 0}<p class="p-4"><Button color="alternative" size="lg" onclick={() => (all = true)}>Show the other {left}</Button></p>{/if}
 		{#if found === 0}<p class="soft p-5">No mould has all of these words.</p>{/if}
 	</div>
 {/if}
