@@ -245,7 +245,10 @@
 			{#if outline}<span class="mr-1 inline-block align-middle"><PieceFace {outline} rem={2.2} /></span>{/if}
 			<strong>{plan.masterName}</strong>
 			<span class="soft"
-				>{plan.moulds.map((m) => `M${m.number}`).join(' ')} · {plan.resinName} · cup {plan.batchIndex + 1} of {plan.batchCount}</span>
+				>{plan.moulds.map((m) => `M${m.number}`).join(' ')} · {plan.resinName} · {#if plan.series}pull {plan.series.number}{plan.series
+						.wanted
+						? ` of ${plan.series.wanted}`
+						: ''}{:else}cup {plan.batchIndex + 1} of {plan.batchCount}{/if}</span>
 		{/snippet}
 		{#snippet extra()}
 			{#if state_.status === 'open' && !source && instruments}<button

@@ -31,3 +31,4 @@ export { mixedMassG, shotMassG, takenG } from './taken';
 export { demouldTold } from './demouldTold';
 export { cutOf, cutShort, waitOf, type CutShort } from './cutShort';
 export { cutShortOf, layerStories, type LayerStory } from './happened';
+export { carriedOver, nextOf, type Series } from './again';

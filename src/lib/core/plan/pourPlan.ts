@@ -44,6 +44,14 @@ export const pourPlan = z.object({
 	shotId: z.string(),
 	batchIndex: z.number().int().min(0),
 	batchCount: z.number().int().min(1),
+	/** Pull after pull of the same cast: with which pour the run began, which pull of it this is, how many are wanted. */
+	series: z
+		.object({
+			first: z.string(),
+			number: z.number().int().min(2),
+			wanted: z.number().int().min(1).optional()
+		})
+		.optional(),
 	masterName: z.string(),
 	moulds: z
 		.array(

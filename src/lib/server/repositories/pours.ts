@@ -15,6 +15,7 @@ import {
 	type Graded,
 	type PourEvent,
 	type PourState,
+	type Series,
 	stepsOf,
 	withSteps
 } from '$lib/core/bench';
@@ -59,7 +60,8 @@ export async function beginPour(
 	shotId: string,
 	batchIndex: number,
 	settings: WorkshopSettings,
-	choice?: PlanChoice
+	choice?: PlanChoice,
+	series?: Series
 ): Promise<{ id: string } | { moved: ShotMoved }> {
 	const [known] = await tables.pours().findAll({ where: { shotId, batchIndex, status: 'open' }, limit: 1 });
 	if (known) return { id: plain(known).id };
@@ -67,7 +69,7 @@ export async function beginPour(
 	if (moved && (!choice || (choice === 'today' && moved.refused))) return { moved };
 	if (moved && choice === 'today') await replanShot(shotId, settings);
 	const plan = choice === 'kept' ? kept : now;
-	return { id: await openPour(shotId, batchIndex, plan, settings.units) };
+	return { id: await openPour(shotId, batchIndex, series ? { ...plan, series } : plan, settings.units) };
 }
 
 /** Begins a batch by the records of today, nobody being asked. @throws RefusedError where they allow no plan */

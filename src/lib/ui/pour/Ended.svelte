@@ -13,6 +13,13 @@
 	/** Poured before anything of it was in the books. */
 	const loose = $derived(plan.moulds.length === 0);
 	let kept = $state('');
+	/** So long what was noted last may take to arrive, in tenths of a second. */
+	const SENT_WITHIN = 50;
+	/** Kept as a shot: it can be poured again as it is. */
+	const again = $derived(!loose && state_.status === 'finished' && plan.shotId !== '');
+	const number = $derived((plan.series?.number ?? 1) + 1);
+	let refused = $state('');
+	let beginning = $state(false);
 </script>
 
 <div class="m-auto max-w-xl text-center">
@@ -41,11 +48,46 @@
 			<span role="status" class="ml-2 font-semibold text-(--work)">{kept}</span>
 		</form>
 	{/if}
-	<p class="mt-6 flex flex-wrap justify-center gap-3">
-		{#if plan.batchCount > 1}<Button size="xl" href="/shots/{plan.shotId}">Next cup of this shot</Button>{/if}
+	{#if again}
+		<form
+			method="POST"
+			action="?/again"
+			class="mt-6"
+			use:enhance={async () => {
+				[refused, beginning] = ['', true];
+				// the server hears of the end of this one first
+				for (let n = 0; n < SENT_WITHIN && run.unsent > 0; n++) await new Promise((r) => setTimeout(r, 100));
+				return async ({ result, update }) => {
+					beginning = false;
+					if (result.type === 'failure') refused = String(result.data?.['refused']);
+					else if (result.type === 'error') refused = 'The server did not answer, so nothing was begun: try again.';
+					else await update();
+				};
+			}}>
+			<!-- focused: it is what a hand in a glove wants next -->
+			<Button type="submit" size="xl" disabled={beginning} autofocus>Pour the next one</Button>
+			<p class="soft mt-2">
+				Pull {number}{plan.series?.wanted ? ` of ${plan.series.wanted}` : ''} of the same cast. The mould looked over, tins stirred and the room
+				read are not asked again while they hold.
+			</p>
+			{#if plan.series?.wanted === undefined}
+				<label class="mt-3 inline-flex items-center gap-2"
+					>How many in all? <input
+						name="wanted"
+						inputmode="numeric"
+						autocomplete="off"
+						maxlength="4"
+						class="w-32 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-3 py-2"
+						placeholder="such as 40" /></label>
+			{/if}
+			<p class="min-h-[1.5rem] font-semibold text-(--harm)" role="alert">{refused}</p>
+		</form>
+	{/if}
+	<p class="mt-4 flex flex-wrap justify-center gap-3">
+		{#if plan.batchCount > 1 && !again}<Button size="xl" href="/shots/{plan.shotId}">Next cup of this shot</Button>{/if}
 		{#if loose}<Button size="xl" href="/quick">What do I mix next?</Button>{:else}<Button
 				size="xl"
-				color={plan.batchCount > 1 ? 'alternative' : 'primary'}
+				color={again || plan.batchCount > 1 ? 'alternative' : 'primary'}
 				href="/ledger">See the ledger</Button
 			>{/if}
 	</p>

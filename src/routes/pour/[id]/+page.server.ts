@@ -1,6 +1,8 @@
+import { fail, redirect } from '@sveltejs/kit';
 import { hasInstruments } from '$lib/server/devices/driver';
 import { outlineOfShot } from '$lib/server/faces';
 import { orFail, orNothing, orPage } from '$lib/server/forms';
+import { beginAgain } from '$lib/server/repositories/again';
 import { getPour, keepSpeed, readEvents } from '$lib/server/repositories/pours';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -15,6 +17,20 @@ export const load: PageServerLoad = async ({ params }) => {
 };
 
 export const actions: Actions = {
+	/** The next pull of the same cast, by one press. */
+	again: async ({ params, request, locals }) => {
+		const typed = String((await request.formData()).get('wanted') ?? '').trim();
+		if (typed !== '' && !/^[1-9]\d{0,3}$/.test(typed))
+			return fail(400, { refused: 'Say how many in all as a whole number, such as 40, or leave it empty.' });
+		const begun = await orFail(
+			() => beginAgain(params.id, locals.settings, typed === '' ? undefined : Number(typed)),
+			(refused) => ({ refused })
+		);
+		if ('id' in begun) redirect(303, `/pour/${begun.id}`);
+		// today's records make another plan of it: the shot's page shows in what, and asks
+		if ('moved' in begun) redirect(303, `/shots/${begun.shotId}`);
+		return begun;
+	},
 	/** Keeps the speed that the cup's readings taught for the tin it came from. */
 	keep: ({ params }) =>
 		orFail(

@@ -1,0 +1,100 @@
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { reducePour, stepsOf, type PourEvent } from '$lib/core/bench';
+import { WORKSHOP_DEFAULTS } from '$lib/core/workshop';
+import { closeDb } from '$lib/server/db/connection';
+import { emptyMoulds } from '$lib/server/repositories/moulds';
+import { addEvents, beginToday, getPour, listPours, readEvents } from '$lib/server/repositories/pours';
+import { listShots } from '$lib/server/repositories/shots';
+import { sendForm } from './http';
+
+// pull after pull of the same cast, as the press at the end of a pour begins it
+const settings = WORKSHOP_DEFAULTS;
+let first = '';
+beforeAll(async () => {
+	const free = new Set((await emptyMoulds()).map((m) => m.id));
+	for (const { id } of await listShots(60)) {
+		const begun = await beginToday(id, 0, settings).catch(() => undefined);
+		if (!begun) continue;
+		const { plan, status } = await getPour(begun);
+		// one that the demo has open already is left alone
+		if (status === 'open' && plan.batchCount === 1 && plan.moulds.every((m) => free.has(m.id))) {
+			first = begun;
+			break;
+		}
+	}
+});
+afterAll(closeDb);
+
+/** Every step done within the last minutes, each mould graded, and finished. */
+async function pourWhole(id: string, before: readonly PourEvent[] = []): Promise<void> {
+	const { plan } = await getPour(id);
+	const steps = stepsOf(plan);
+	const { current } = reducePour(steps, before);
+	const from = Date.now() - 15 * 60_000;
+	const rest = steps.slice(current);
+	const events: PourEvent[] = rest.flatMap((step, i): PourEvent[] => {
+		const at = { id: randomUUID(), atMs: from + i * 20_000 };
+		return step.id === 'air'
+			? [
+					{ ...at, kind: 'air-read', roomTempC: 22, relativeHumidity: 40, mouldTempC: 22, source: 'typed' },
+					{ ...at, id: randomUUID(), kind: 'step-done', stepId: 'air' }
+				]
+			: [{ ...at, kind: 'step-done', stepId: step.id }];
+	});
+	for (const mould of plan.moulds)
+		events.push({
+			id: randomUUID(),
+			atMs: Date.now() - 1000,
+			kind: 'graded',
+			mouldId: mould.id,
+			grade: 'good',
+			faults: [],
+			note: ''
+		});
+	events.push({ id: randomUUID(), atMs: Date.now(), kind: 'finished' });
+	await addEvents(id, events);
+}
+const press = async (id: string, wanted = '') => {
+	const { status, text } = await sendForm(`/pour/${id}?/again`, [['wanted', wanted]]);
+	return { status, text, next: /\/pour\/([\da-f-]{36})/.exec(text)?.[1] ?? '' };
+};
+
+describe('the next pull of the same cast', () => {
+	it('is not begun while this one is open, and a number that is none is said at its field', async () => {
+		expect(first).not.toBe('');
+		expect((await press(first)).text).toMatch(/not over yet/);
+		await pourWhole(first);
+		for (const wanted of ['many', '-3', '4.5', '99999'])
+			expect((await press(first, wanted)).text).toMatch(/whole number/);
+		const { plan } = await getPour(first);
+		const open = await listPours({ status: 'open', shotId: plan.shotId });
+		expect(open).toEqual([]);
+	});
+
+	it('begins with one press at what is done for every pull, is counted, and is one when pressed twice', async () => {
+		const [one, two] = await Promise.all([press(first, '40'), press(first, '40')]);
+		expect(one.next).not.toBe('');
+		expect(two.next).toBe(one.next);
+		const { plan } = await getPour(one.next);
+		expect(plan.series).toEqual({ first, number: 2, wanted: 40 });
+		const { events } = await readEvents(one.next);
+		const state = reducePour(stepsOf(plan), events);
+		for (const step of ['look', 'air', 'shake']) expect(state.doneAtMs[step], step).toBeDefined();
+		expect(state.air).toMatchObject({ roomTempC: 22, relativeHumidity: 40 });
+		expect(new Set(events.map((e) => e.id)).size).toBe(events.length);
+		expect(state.combinedAtMs).toBeUndefined();
+
+		// pulls of a run are pulls in the ledger like any other
+		await pourWhole(one.next, events);
+		const third = await press(one.next);
+		expect((await getPour(third.next)).plan.series).toEqual({ first, number: 3, wanted: 40 });
+		await addEvents(third.next, [
+			{ id: randomUUID(), atMs: Date.now(), kind: 'abandoned', reason: 'enough for this check' }
+		]);
+	});
+
+	it('of what is not there is not found', async () => {
+		expect((await press(randomUUID())).text).toMatch(/no such pour/i);
+	});
+});
