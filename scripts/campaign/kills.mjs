@@ -61,12 +61,12 @@ async function browserAtBench(world, pour, chromium) {
 			await page.keyboard.press('Space');
 			const moved = await until(
 				async () => (await page.getByRole('heading', { level: 1 }).textContent()) !== title,
-				{ withinMs: 5000 }
+				{ withinMs: 30_000 }
 			);
 			if (!moved) continue;
 			presses++;
 			await wait(400);
-			await back.click({ timeout: 5000 });
+			await back.click({ timeout: 30_000 });
 			presses++;
 			await wait(400);
 		}

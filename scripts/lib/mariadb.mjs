@@ -161,7 +161,9 @@ async function launch(p, port, user, more) {
 	let gone = false;
 	child.once('exit', () => (gone = true));
 	child.once('error', () => (gone = true));
-	const up = await until(async () => gone || (await answers(p)), { withinMs: 60_000 });
+	// one that joins a cluster is handed all that the others hold first
+	const withinMs = more.length > 0 ? 240_000 : 60_000;
+	const up = await until(async () => gone || (await answers(p)), { withinMs });
 	if (gone || !up) {
 		if (!gone) await end(child.pid);
 		throw new Stop(`The database did not start. Its log ends with:\n${tailOf(p.log)}`);
