@@ -139,7 +139,7 @@ export async function fuzzAddresses(world, count, seed) {
 		'/api/pours/x/events',
 		'/api/makings/x/events',
 		'/api/pours/x/devices',
-		'/api/work/x',
+		'/api/progress/x',
 		'/api/photos',
 		'/workshop/book.json',
 		'/ledger/export.csv',

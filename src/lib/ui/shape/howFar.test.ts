@@ -26,7 +26,7 @@ describe('how far heavy work is', () => {
 		await vi.advanceTimersByTimeAsync(2200);
 		stop();
 		await vi.advanceTimersByTimeAsync(5000);
-		expect(asked).toEqual(['/api/work/t', '/api/work/t', '/api/work/t']);
+		expect(asked).toEqual(['/api/progress/t', '/api/progress/t', '/api/progress/t']);
 		expect(said).toEqual(['Waits for 2 before it', 'Working it out, 50 %']);
 	});
 });

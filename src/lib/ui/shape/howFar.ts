@@ -16,7 +16,7 @@ export function farWords(told: Told): string | undefined {
 export function followWork(ticket: string, say: (words: string) => void): () => void {
 	let stopped = false;
 	const ask = async () => {
-		const told = await fetch(`/api/work/${ticket}`)
+		const told = await fetch(`/api/progress/${ticket}`)
 			.then((r) => r.json() as Promise<Told>)
 			.catch(() => ({ state: 'unknown' }) as Told);
 		const words = farWords(told);
