@@ -6,6 +6,8 @@ export interface Calculation {
 	readonly about: string;
 	readonly schema: z.ZodType;
 	readonly example: unknown;
+	/** It may take seconds: a server lets a thread do it. */
+	readonly long?: true;
 	/** Checks and computes. Throws ZodError or InputError for input that no sum can be made from. */
 	readonly run: (input: unknown) => unknown;
 }

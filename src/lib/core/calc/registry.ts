@@ -11,6 +11,7 @@ import { chooserCalculation, mixesCalculation, MOULD_KINDS, MOULD_MODULES } from
 import { refusal, type Outcome } from '../outcome';
 import { outcomeOf } from '../outcomeOf';
 import { loadPlanCalculation, potCalculation, vacuumCalculation } from '../pressurePot';
+import { scheduleCalculation } from '../schedule';
 import { costCalculation, rotocastCalculation, shotCalculation } from '../shot';
 import { displacementCalculation } from '../volume';
 import { wearCalculation } from '../wear';
@@ -46,7 +47,8 @@ export const CALCULATIONS: readonly Calculation[] = [
 	costCalculation,
 	compatibilityCalculation,
 	causesCalculation,
-	wearCalculation
+	wearCalculation,
+	scheduleCalculation
 ];
 
 /**

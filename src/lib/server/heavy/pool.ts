@@ -34,6 +34,7 @@ const LIMIT_MS: Readonly<Record<HeavyKind, () => number>> = {
 	answer: () => environment().MESH_TIME_LIMIT_MS,
 	sheet: () => 30_000,
 	notebook: () => 30_000,
+	calculate: () => 30_000,
 	book: () => 15 * 60_000
 };
 

@@ -25,6 +25,8 @@ export interface HeavyTasks {
 		in: { text: string; moulds: readonly number[]; nowMs: number; units: UnitSystem };
 		out: { entry: string; pulls: ImportedPull[]; wrong: RowError[]; wrongCount: number };
 	};
+	/** A calculation of the open interface that may take seconds. */
+	calculate: { in: { name: string; input: unknown }; out: unknown };
 	/** A workshop's book: opened here, and handed over bite by bite through the port. The bytes are used up. */
 	book: { in: { bytes: Uint8Array; port: MessagePort }; out: null };
 }

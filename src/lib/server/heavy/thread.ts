@@ -1,4 +1,5 @@
 // Runs in threads beside the server: one task, one answer. Bundled whole by the build, see vite.config.ts.
+import { runCalculation } from '../../core/calc';
 import { fieldErrors } from '../../core/fieldErrors';
 import { importInput, readNotebook } from '../../core/ledger';
 import { studyFile } from '../../core/master/study';
@@ -44,6 +45,8 @@ async function solve(task: HeavyTask): Promise<Outcome<unknown>> {
 			return fine(await sheetBytes(task.input));
 		case 'notebook':
 			return notebook(task.input);
+		case 'calculate':
+			return runCalculation(task.input.name, task.input.input)!;
 		case 'book':
 			return openBook(task.input.bytes, task.input.port);
 	}

@@ -2,6 +2,8 @@ import { json } from '@sveltejs/kit';
 import { CALCULATIONS, runCalculation } from '$lib/core/calc';
 import { withKeysOfToday } from '$lib/core/openData';
 import { readJson } from '$lib/server/body';
+import { asker } from '$lib/server/heavy/asker';
+import { heavy } from '$lib/server/heavy/pool';
 import type { RequestHandler } from './$types';
 
 const errors = (message: string, status: number) => json({ errors: [{ path: '', message }] }, { status });
@@ -12,12 +14,16 @@ const unknown = (name: string) =>
 		404
 	);
 
-export const POST: RequestHandler = async ({ params, request }) => {
-	if (!CALCULATIONS.some((c) => c.name === params.name)) return unknown(params.name);
+export const POST: RequestHandler = async (event) => {
+	const { params, request } = event;
+	const asked = CALCULATIONS.find((c) => c.name === params.name);
+	if (!asked) return unknown(params.name);
 	const body = await readJson(request);
 	if (!body.ok) return json({ errors: body.errors }, { status: body.status });
-	const outcome = runCalculation(params.name, withKeysOfToday(body.value));
-	if (!outcome) return unknown(params.name);
+	const input = withKeysOfToday(body.value);
+	const outcome = asked.long
+		? await heavy('calculate', { name: asked.name, input }, asker(event))
+		: runCalculation(asked.name, input)!;
 	return outcome.ok ? json(outcome.value) : json({ errors: outcome.errors }, { status: 422 });
 };
 

@@ -1,0 +1,5 @@
+export { scheduleCalculation } from './calculation';
+export { breaches, type Breach } from './check';
+export { scheduleInput, SCHEDULE_LIMITS } from './input';
+export type { Activity, After, Opening, Project, Resource, Starts } from './project';
+export { schedule, type Budget, type Schedule } from './schedule';
