@@ -156,3 +156,71 @@ describe('bad input', () => {
 		expect(status).toBe(403);
 	});
 });
+
+describe('schedule', () => {
+	const hands = { resource: 'hands', amount: 1 };
+	const ask = (activities: unknown[], more: object = {}) =>
+		calc('schedule', {
+			resources: [{ name: 'hands', capacity: 1, calendar: [{ fromS: 0, untilS: 100 }] }],
+			activities,
+			...more
+		});
+
+	it('answers with starts, bound and proof, and from a seed the same again', async () => {
+		const shop = [
+			{ id: 'pour', durationS: 30, needs: [hands] },
+			{ id: 'demould', durationS: 10, needs: [hands], after: [{ id: 'pour', leastS: 20, mostS: 40 }] },
+			{ id: 'sweep', durationS: 20, needs: [hands] }
+		];
+		const { status, json } = await ask(shop, { iterations: 20, seed: 7 });
+		expect(status).toBe(200);
+		// worked by hand: what is swept lies between, nothing waits
+		expect(json).toMatchObject({
+			status: 'feasible',
+			starts: { pour: 0, sweep: 30, demould: 50 },
+			finishS: 60,
+			lowerBoundS: 60,
+			lateWeightedS: 0,
+			proven: true
+		});
+		expect((await ask(shop, { iterations: 20, seed: 7 })).json).toEqual(json);
+	});
+	it('what cannot be is proven by what is in the way', async () => {
+		const { json } = await ask([
+			{ id: 'mix', durationS: 60, needs: [hands] },
+			{ id: 'watch', durationS: 5, needs: [hands], after: [{ id: 'mix', from: 'start', mostS: 20 }] },
+			{ id: 'sweep', durationS: 5, needs: [hands] }
+		]);
+		expect(json).toMatchObject({ status: 'infeasible', conflict: ['mix', 'watch'], starts: {} });
+	});
+	it.each([
+		[[{ id: 'a', durationS: 1.5 }], 'activities.0.durationS', 'Times are whole seconds.'],
+		[[{ id: 'a', durationS: 1, breaks: true }], 'activities.0.breaks', /without a break/],
+		[
+			[{ id: 'a', durationS: 1, needs: [{ resource: 'oven', amount: 1 }] }],
+			'activities.0.needs.0.resource',
+			'There is no resource "oven".'
+		],
+		[
+			[{ id: 'a', durationS: 1, after: [{ id: 'b' }] }],
+			'activities.0.after.0.id',
+			'There is no activity "b".'
+		],
+		[
+			[
+				{ id: 'a', durationS: 1 },
+				{ id: 'a', durationS: 2 }
+			],
+			'activities.1.id',
+			'"a" is there twice.'
+		]
+	])('%j is refused at its field', async (activities, path, message) => {
+		const { status, json } = await ask(activities);
+		expect(status).toBe(422);
+		expect(json.errors[0]).toMatchObject({ path, message: expect.stringMatching(message) });
+	});
+	it('over ten seconds are not worked on', async () => {
+		const { status, json } = await ask([], { budgetMs: 10_001 });
+		expect([status, json.errors[0].path]).toEqual([422, 'budgetMs']);
+	});
+});
