@@ -8,6 +8,7 @@ import { MOULD_MODULES, mouldInputs, planMould, type MakingPlan, type MouldKind 
 import { mouldFigures, type PlanRecords, type ShotToPour, type SizingQuestion } from './plan';
 import { INSPECTION_DEFAULTS, vesselRecord } from './pressurePot';
 import { castableInputs, planCastable, type CastableRecords } from './castable';
+import { line, order, recipe, workshop } from './orders/workshop.testing';
 import { resinThing } from './compatibility';
 import { planShot } from './shot';
 import { context, inputs as typedShot, urethane } from './shot/kinds/shots.testing';
@@ -252,3 +253,6 @@ export const plasterRecords: CastableRecords = {
 	record: bag,
 	settings: WORKSHOP_DEFAULTS
 };
+
+/** Two ammonites by Friday in one mould: what the examples of orders plan. */
+export const ammonites = workshop([order('1', 4, [line('l', 2, [recipe('a')])])]);

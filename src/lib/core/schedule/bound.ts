@@ -38,7 +38,8 @@ export function lowerBound(net: Net, earliestS: Float64Array): Value {
 	const tail = tailsOf(net);
 	const { lateS, finishS } = valueOf(net, earliestS);
 	let bound = finishS;
-	for (let i = 0; i < net.n; i++) bound = Math.max(bound, earliestS[i]! + net.durationS[i]! + tail[i]!);
+	for (let i = 0; i < net.n; i++)
+		if (net.counts[i]) bound = Math.max(bound, earliestS[i]! + net.durationS[i]! + tail[i]!);
 	net.capacity.forEach((capacity, r) => {
 		const users = usersOf(net, r);
 		if (users.length < 2) return;
@@ -48,9 +49,11 @@ export function lowerBound(net: Net, earliestS: Float64Array): Value {
 	return { lateS, finishS: Math.ceil(bound - 1e-9) };
 }
 
-/** Activities that take some of a resource for some time. */
+/** Activities that take some of a resource and are waited for. */
 export const usersOf = (net: Net, r: number): number[] =>
-	Array.from({ length: net.n }, (_, i) => i).filter((i) => net.needs[i]!.some((x) => x.resource === r));
+	Array.from({ length: net.n }, (_, i) => i).filter(
+		(i) => net.counts[i] === 1 && net.needs[i]!.some((x) => x.resource === r)
+	);
 
 function byWork(
 	net: Net,

@@ -1,4 +1,8 @@
-/** Numbers from 0 to 1 that a seed repeats: the mulberry32 generator (public domain). */
+/**
+ * Numbers from 0 to 1 that a seed repeats: the mulberry32 generator (public domain).
+ * @example
+ * chanceOf(1)() === chanceOf(1)(); // true
+ */
 export function chanceOf(seed: number): () => number {
 	let state = seed >>> 0;
 	return () => {

@@ -68,6 +68,7 @@ function searchedThrough(net: Net, members: readonly number[]): boolean {
 		latestS: pick(net.latestS),
 		dueS: pick(net.dueS),
 		weight: pick(net.weight),
+		counts: Uint8Array.from(members, (m) => net.counts[m]!),
 		groupOf: new Int32Array(members.length),
 		groups: [members.map((_, k) => k)]
 	};

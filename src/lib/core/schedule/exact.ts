@@ -129,12 +129,16 @@ function leastOf(net: Net, node: Node, singles: readonly number[][], best: Value
 	return least;
 }
 
+/** All that take some of a resource, whether they are waited for or not. */
+const takersOf = (net: Net, r: number) =>
+	Array.from({ length: net.n }, (_, i) => i).filter((i) => net.needs[i]!.some((x) => x.resource === r));
+
 /** Those that take too much of a resource at the first moment at which that happens. */
 function meeting(net: Net, startS: Float64Array): number[] | undefined {
 	let found: number[] | undefined;
 	let firstS = Infinity;
 	net.capacity.forEach((capacity, r) => {
-		const users = usersOf(net, r);
+		const users = takersOf(net, r);
 		for (const u of users) {
 			const t = startS[u]!;
 			if (t >= firstS) continue;

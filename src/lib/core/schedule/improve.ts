@@ -78,7 +78,7 @@ function target(net: Net, startS: Float64Array, chance: () => number): number {
 	const late: number[] = [];
 	for (let i = 0; i < net.n; i++) {
 		const end = startS[i]! + net.durationS[i]!;
-		if (end > startS[last]! + net.durationS[last]!) last = i;
+		if (net.counts[i] && end > startS[last]! + net.durationS[last]!) last = i;
 		if (end > net.dueS[i]!) {
 			late.push(i);
 			sum += net.weight[i]! * (end - net.dueS[i]!);

@@ -21,6 +21,8 @@ export interface Net {
 	latestS: Float64Array;
 	dueS: Float64Array;
 	weight: Float64Array;
+	/** 1 for what is waited for, 0 for what only takes room. */
+	counts: Uint8Array;
 	capacity: readonly number[];
 	calendars: readonly (readonly Opening[] | undefined)[];
 	/** Activities that most lags tie together are placed as one: the group of each, and the members of each. */
@@ -81,6 +83,7 @@ export function netOf({ resources, activities }: Project): Net {
 		latestS: Float64Array.from(activities, (a) => a.pinnedS ?? Infinity),
 		dueS: Float64Array.from(activities, (a) => a.dueS ?? Infinity),
 		weight: Float64Array.from(activities, (a) => a.weight ?? 1),
+		counts: Uint8Array.from(activities, (a) => (a.background ? 0 : 1)),
 		capacity: resources.map((r) => r.capacity),
 		calendars: resources.map((r) => tidy(r.calendar)),
 		groupOf,

@@ -32,6 +32,8 @@ export interface Activity {
 	notBeforeS?: number | undefined;
 	/** It has begun or is pinned: it starts then and at no other time. */
 	pinnedS?: number | undefined;
+	/** It takes what it takes, but nobody waits for its end: somebody who is away. */
+	background?: true | undefined;
 	dueS?: number | undefined;
 	/** How much a second of lateness counts; 1 when left out. */
 	weight?: number | undefined;

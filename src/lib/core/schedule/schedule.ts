@@ -1,4 +1,4 @@
-import type { Project } from './project';
+import type { Project, Starts } from './project';
 import { solving, type Progress } from './solve';
 
 /** How long it is worked on: so many orders and branches, or else so long by a clock that is handed in. */
@@ -34,15 +34,21 @@ const STEPS_A_LOOK = 16;
 /**
  * Schedule of a project within a budget: least seconds late first, then the earliest end.
  * With `iterations` the same seed gives the same schedule; more of either never makes it worse.
+ * @param like starts whose order is tried first
  * @example
  * schedule({ resources: [{ name: 'hands', capacity: 1 }], activities: [
  *   { id: 'mix', durationS: 60, needs: [{ resource: 'hands', amount: 1 }] },
  *   { id: 'pour', durationS: 30, needs: [{ resource: 'hands', amount: 1 }], after: [{ id: 'mix', mostS: 20 }] }
  * ] }, 1, { iterations: 10 }); // { status: 'feasible', finishS: 90, lowerBoundS: 90, proven: true }
  */
-export function schedule(project: Project, seed: number, { iterations, budgetMs, nowMs }: Budget): Schedule {
+export function schedule(
+	project: Project,
+	seed: number,
+	{ iterations, budgetMs, nowMs }: Budget,
+	like?: Starts
+): Schedule {
 	const untilMs = iterations === undefined && nowMs ? nowMs() + (budgetMs ?? 0) : Infinity;
-	const work = solving(project, seed);
+	const work = solving(project, seed, like);
 	let known: Progress;
 	for (let step = 1; ; step++) {
 		const next = work.next();

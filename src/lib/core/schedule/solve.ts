@@ -7,7 +7,7 @@ import { generate, groupOrder, type GroupOrder } from './generate';
 import { improve, type Found } from './improve';
 import { netOf, type Net } from './net';
 import { fewest } from './part';
-import type { Project } from './project';
+import type { Project, Starts } from './project';
 import { better, valueOf, type Value } from './value';
 
 /** What is known of a project after so much work. */
@@ -37,9 +37,10 @@ const BRANCHES_EACH = 1;
  * Works on a project until nothing better exists, one order or branch a step; whoever asks ends it when time is up.
  * First by rules, so that there is an answer at once, then by search: more steps never make it worse, and the same seed
  * gives the same. Small projects are searched through as well, with the proof at the end.
+ * @param like starts whose order is tried first
  * @yields what is known so far
  */
-export function* solving(project: Project, seed: number): Generator<Progress, Progress> {
+export function* solving(project: Project, seed: number, like?: Starts): Generator<Progress, Progress> {
 	const net = netOf(project);
 	const nothing = { lateS: 0, finishS: 0 };
 	const refused = conflictOf(project, net);
@@ -50,7 +51,7 @@ export function* solving(project: Project, seed: number): Generator<Progress, Pr
 	const order = groupOrder(net);
 	const bound = lowerBound(net, earliest.startS);
 	const chance = chanceOf(seed);
-	let found = byRules(net, order, earliest.startS);
+	let found = byRules(net, order, earliest.startS, like && startsOf(project, like));
 	let iterations = 1;
 	const known = (): Progress => ({
 		status: found ? 'feasible' : 'unknown',
@@ -104,7 +105,12 @@ function isNone(part: Project, seed: number): boolean {
 }
 
 /** The best by a few rules of priority: due first, longest tail, longest work, by earliest. */
-function byRules(net: Net, order: GroupOrder, earliestS: Float64Array): Found | undefined {
+function byRules(
+	net: Net,
+	order: GroupOrder,
+	earliestS: Float64Array,
+	like?: Float64Array
+): Found | undefined {
 	const tail = tailsOf(net);
 	const work = Float64Array.from(net.groups, (g) => g.reduce((sum, i) => sum + net.durationS[i]!, 0));
 	const least = (group: readonly number[], of: (i: number) => number) => Math.min(...group.map(of));
@@ -113,7 +119,8 @@ function byRules(net: Net, order: GroupOrder, earliestS: Float64Array): Found | 
 		(g) => least(g, (i) => -tail[i]! - net.durationS[i]!),
 		(g) => least(g, (i) => Math.min(dueBefore[i]!, 1e12) - net.durationS[i]!),
 		(g) => least(g, (i) => earliestS[i]!),
-		(g, k) => least(g, (i) => -tail[i]!) - work[k]!
+		(g, k) => least(g, (i) => -tail[i]!) - work[k]!,
+		...(like ? [(g: readonly number[]) => least(g, (i) => like[i]!)] : [])
 	];
 	let best: Found | undefined;
 	for (const rule of rules) {
@@ -124,6 +131,10 @@ function byRules(net: Net, order: GroupOrder, earliestS: Float64Array): Found | 
 	}
 	return best;
 }
+
+/** Starts by place; what is not among them comes last. */
+const startsOf = (project: Project, starts: Starts) =>
+	Float64Array.from(project.activities, (a) => starts[a.id] ?? 1e12);
 
 /** When each has to have ended so that nothing after it is late, s. */
 function dueThrough(net: Net): Float64Array {

@@ -12,7 +12,7 @@ export function valueOf(net: Net, startS: Float64Array): Value {
 	let finishS = 0;
 	for (let i = 0; i < net.n; i++) {
 		const end = startS[i]! + net.durationS[i]!;
-		if (end > finishS) finishS = end;
+		if (end > finishS && net.counts[i]) finishS = end;
 		if (end > net.dueS[i]!) lateS += net.weight[i]! * (end - net.dueS[i]!);
 	}
 	return { lateS, finishS };

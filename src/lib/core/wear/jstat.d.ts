@@ -10,6 +10,9 @@ declare module 'jstat' {
 		gamma: Distribution;
 		weibull: Distribution;
 		hypgeom: Distribution;
+		normal: Distribution & { inv(p: number, mean: number, deviation: number): number };
+		betaln(a: number, b: number): number;
+		combinationln(n: number, k: number): number;
 	};
 	export default jStat;
 }

@@ -1,0 +1,27 @@
+export { castsNeeded, yieldOf } from './needed';
+export {
+	handsTimes,
+	momentOf,
+	USUAL_HOURS,
+	wallMs,
+	workshopHours,
+	type HandsTime,
+	type WorkshopHours
+} from './hours';
+export { MOST_COPIES, orderLine, orderRecord, type OrderLine, type OrderRecord } from './order';
+export { orderForm, orderTyped, recordTyped, type OrderForm } from './form';
+export { hoursForm, hoursTyped, hoursShown, type HoursForm } from './hoursForm';
+export { OPEN_STATES, ORDER_STATES, ORDER_STATE_WORDS, type OrderState } from './states';
+export { PART_WORDS } from './words';
+export { planOrders, type OrderOutlook, type OrdersPlan, type Planned, type PlanBudget } from './planOrders';
+export { PARTS, type Part } from './parts';
+export { HORIZON_DAYS } from './project';
+export { stillWanted, type Hindrance } from './pulls';
+export type { LineToPlan, MouldToPlan, OrderToPlan, PullRecipe, Workshop } from './snapshot';
+export { outlooks, USUAL_RUNS, type Outlook } from './chance';
+export { planDifferences, type Moved, type PlanDifferences } from './differences';
+export { keptOrdersPlan, type KeptOrdersPlan } from './kept';
+export { pullRecipe } from './recipe';
+export { runList, type RunLine } from './runList';
+export { buyingList, type Buying } from './buying';
+export { orderPrice, type CopyParts, type LineCost, type OrderPrice } from './price';

@@ -1,0 +1,78 @@
+import type { OrderRecord } from './order';
+
+/** What one good copy of a line costs, by what it is made of. */
+export interface LineCost {
+	lineId: string;
+	pieceName: string;
+	resinName: string;
+	copies: number;
+	material: number;
+	mould: number;
+	hands: number;
+	/** Of one good copy: what is thrown away is paid by it. */
+	good: number;
+	/** What is asked for one, with the margin. */
+	price: number;
+	total: number;
+}
+
+export interface OrderPrice {
+	lines: LineCost[];
+	cost: number;
+	total: number;
+}
+
+/** What a copy of a line is made of. */
+export interface CopyParts {
+	pieceName: string;
+	resinName: string;
+	material: number;
+	mould: number;
+	handsS: number;
+	scrapShare: number;
+}
+
+/**
+ * What an order costs and what is asked for it: material, the mould's share by its expected life, hands with finishing, paid
+ * by the good ones. A margin is a share of the price, not of the cost.
+ * @param marginPercent 0 to 95
+ * @throws RangeError for a margin that is none
+ * @example
+ * orderPrice({ lines: [] }, () => undefined, 20, 30).total; // 0
+ */
+export function orderPrice(
+	{ lines }: Pick<OrderRecord, 'lines'>,
+	partsOf: (lineId: string) => CopyParts | undefined,
+	hourly: number,
+	marginPercent: number
+): OrderPrice {
+	if (!(marginPercent >= 0 && marginPercent <= 95))
+		throw new RangeError(`orderPrice: a margin is 0 to 95 %, got ${marginPercent}`);
+	const priced = lines.flatMap((line): LineCost[] => {
+		const parts = partsOf(line.id);
+		if (!parts) return [];
+		const hands = ((parts.handsS + line.finishMinutes * 60) / 3600) * hourly;
+		const good = (parts.material + parts.mould + hands) / (1 - Math.min(0.95, parts.scrapShare));
+		// asked in whole hundredths, so that a total is the sum of what is read
+		const price = Math.ceil((good / (1 - marginPercent / 100)) * 100 - 1e-9) / 100;
+		return [
+			{
+				lineId: line.id,
+				pieceName: parts.pieceName,
+				resinName: parts.resinName,
+				copies: line.copies,
+				material: parts.material,
+				mould: parts.mould,
+				hands,
+				good,
+				price,
+				total: price * line.copies
+			}
+		];
+	});
+	return {
+		lines: priced,
+		cost: priced.reduce((sum, l) => sum + l.good * l.copies, 0),
+		total: priced.reduce((sum, l) => sum + l.total, 0)
+	};
+}

@@ -1,0 +1,182 @@
+import type { Activity, After, Project, Resource } from '../schedule';
+import { handsTimes, type HandsTime } from './hours';
+import type { Part } from './parts';
+import type { PullList, PullToPlan } from './pulls';
+import type { Workshop } from './snapshot';
+
+/** So many days are looked ahead. */
+export const HORIZON_DAYS = 90;
+
+/** What an activity is about; its id is made of it. */
+export interface ActivityOf {
+	id: string;
+	part: Part;
+	pull?: PullToPlan;
+	/** Of a layer, which one from 1. */
+	layer?: number;
+	/** Of a successor, of which mould. */
+	mouldId?: string;
+}
+
+/** Cure times that were worked out for the hours at which they fall, and draws of chance. */
+export interface Durations {
+	/** By pull, s. */
+	cureS?: ReadonlyMap<string, number>;
+	/** Hands take so much longer or shorter. */
+	handsFactor?: number;
+}
+
+export interface OrdersProject {
+	project: Project;
+	about: ActivityOf[];
+	openings: readonly HandsTime[];
+}
+
+const HANDS = 'hands';
+
+/** When there are hands, from the snapshot on. */
+export const openingsOf = (workshop: Workshop) => handsTimes(workshop.hours, workshop.nowMs, HORIZON_DAYS);
+
+/** The project of pulls: resources, activities and what has to lie between them. Times are seconds from the snapshot on. */
+export function projectOf(
+	workshop: Workshop,
+	list: PullList,
+	durations: Durations = {},
+	openings: readonly HandsTime[] = openingsOf(workshop)
+): OrdersProject {
+	const most = Math.max(1, ...openings.map((o) => o.hands));
+	const activities: Activity[] = [];
+	const about: ActivityOf[] = [];
+	const add = (of: Omit<ActivityOf, 'id'>, id: string, activity: Omit<Activity, 'id'>) => {
+		const pinnedMs = workshop.pins[id];
+		about.push({ id, ...of });
+		activities.push({
+			id,
+			...activity,
+			...(pinnedMs === undefined || pinnedMs < workshop.nowMs
+				? {}
+				: { pinnedS: secondsBetween(pinnedMs, workshop.nowMs) })
+		});
+		return id;
+	};
+	const hands = { resource: HANDS, amount: 1 };
+	const work = (s: number) => Math.max(1, Math.round(s * (durations.handsFactor ?? 1)));
+	const freeS = new Map<string, number>();
+	for (const m of workshop.moulds) freeS.set(`M${m.number}`, secondsTo(m.freeAtMs, workshop.nowMs));
+	const lastOf = new Map<string, string>();
+
+	for (const s of list.successors) {
+		const make = add({ part: 'make', mouldId: s.mouldId }, `${s.mouldId}/make`, {
+			durationS: work(s.makeS),
+			needs: [hands]
+		});
+		lastOf.set(
+			s.resource,
+			add({ part: 'set', mouldId: s.mouldId }, `${s.mouldId}/set`, {
+				durationS: Math.round(s.cureS),
+				needs: [],
+				after: [{ id: make, mostS: 0 }]
+			})
+		);
+	}
+	for (const pull of list.pulls) {
+		const { recipe, order, line } = pull;
+		const moulds = pull.moulds.map((resource) => ({ resource, amount: 1 }));
+		const pot = recipe.potId === null ? [] : [{ resource: `pot ${recipe.potId}`, amount: 1 }];
+		const of = (part: Part, layer?: number) => ({ part, pull, ...(layer === undefined ? {} : { layer }) });
+		const restS = workshop.hours.restMinutes * 60;
+		const before: After[] = pull.moulds.flatMap((m) =>
+			lastOf.has(m) ? [{ id: lastOf.get(m)!, leastS: restS }] : []
+		);
+		const prep = add(of('prep'), `${pull.id}/prep`, {
+			durationS: work(recipe.prepS),
+			needs: [hands, ...moulds],
+			after: before,
+			notBeforeS: Math.max(0, ...pull.moulds.map((m) => freeS.get(m) ?? 0))
+		});
+		let last = prep;
+		if (recipe.flashS > 0)
+			last = add(of('dry'), `${pull.id}/dry`, {
+				durationS: Math.round(recipe.flashS),
+				needs: moulds,
+				after: [{ id: prep, mostS: 0 }]
+			});
+		let cast = '';
+		recipe.blocks.forEach((block, k) => {
+			last = add(
+				k === 0 ? of('cast') : of('layer', k + 1),
+				`${pull.id}/${k === 0 ? 'cast' : `layer-${k + 1}`}`,
+				{
+					durationS: work(block.durationS),
+					needs: [hands, ...moulds, ...(k === recipe.blocks.length - 1 ? pot : [])],
+					// a coat and a clean mould are good for the same half day (common practice, no source)
+					after: [
+						k === 0
+							? { id: last, mostS: READY_S }
+							: { id: last, from: 'start', leastS: Math.round(block.leastS), mostS: Math.round(block.mostS) }
+					]
+				}
+			);
+			if (k === 0) cast = last;
+		});
+		const poured = last;
+		if (recipe.holdS > 0 && pot.length > 0)
+			add(of('hold'), `${pull.id}/hold`, {
+				durationS: Math.round(recipe.holdS),
+				needs: [...pot],
+				after: [{ id: poured, mostS: 0 }]
+			});
+		const cure = add(of('cure'), `${pull.id}/cure`, {
+			durationS: Math.round(durations.cureS?.get(pull.id) ?? recipe.cureS.day),
+			needs: moulds,
+			after: [{ id: poured, mostS: 0 }]
+		});
+		const demould = add(of('demould'), `${pull.id}/demould`, {
+			durationS: work(recipe.demouldS),
+			needs: [hands, ...moulds],
+			after: [{ id: cure, ...(recipe.flexibleS === null ? {} : { mostS: Math.round(recipe.flexibleS) }) }]
+		});
+		for (const m of pull.moulds) lastOf.set(m, demould);
+		const weight = order.priority * recipe.copies;
+		const finish =
+			line.finishS > 0
+				? add(of('finish'), `${pull.id}/finish`, {
+						durationS: work(line.finishS * recipe.copies),
+						needs: [hands],
+						after: [{ id: demould }]
+					})
+				: demould;
+		add(of('ready'), `${pull.id}/ready`, {
+			durationS: 0,
+			needs: [],
+			after: [{ id: finish }, { id: cast, from: 'start', leastS: Math.round(line.hardenS) }],
+			dueS: secondsBetween(order.dueAtMs, workshop.nowMs),
+			weight
+		});
+	}
+	// fewer hands than at the busiest hour: somebody is away
+	openings.forEach((o, k) => {
+		if (o.hands < most)
+			activities.push({
+				id: `away/${k}`,
+				durationS: o.untilS - o.fromS,
+				needs: [{ resource: HANDS, amount: most - o.hands }],
+				pinnedS: o.fromS,
+				background: true
+			});
+	});
+	const resources: Resource[] = [
+		{ name: HANDS, capacity: most, calendar: openings.map(({ fromS, untilS }) => ({ fromS, untilS })) },
+		...[...new Set(list.pulls.flatMap((p) => p.moulds))].map((name) => ({ name, capacity: 1 })),
+		...workshop.pots.map((p) => ({
+			name: `pot ${p.id}`,
+			capacity: 1,
+			calendar: [{ fromS: secondsTo(p.freeAtMs, workshop.nowMs), untilS: 2 * HORIZON_DAYS * 86_400 }]
+		}))
+	];
+	return { project: { resources, activities }, about, openings };
+}
+
+const READY_S = 4 * 3600;
+const secondsBetween = (toMs: number, fromMs: number) => Math.round((toMs - fromMs) / 1000);
+const secondsTo = (toMs: number, fromMs: number) => Math.max(0, Math.ceil((toMs - fromMs) / 1000));

@@ -1,0 +1,89 @@
+import type { WorkshopHours } from './hours';
+
+/** One batch of a kept shot, as the schedule sees it: hands, mould and pot, s. */
+export interface PullRecipe {
+	/** Which batch of the shot. */
+	batch: number;
+	copies: number;
+	mouldIds: readonly string[];
+	/** The pot that it is held in, and how long. */
+	potId: string | null;
+	holdS: number;
+	/** Looked over, coated, closed: hands. */
+	prepS: number;
+	/** The coat flashes off before it is poured. */
+	flashS: number;
+	/**
+	 * Hands without a break: the cast, or each layer of a hollow one. Those after the first begin so long after the one before
+	 * began, at least and at most.
+	 */
+	blocks: readonly { durationS: number; leastS: number; mostS: number }[];
+	/** From the end of the last block until it may come out, by day and in the cold of the night. */
+	cureS: { day: number; night: number };
+	/** It comes out while it still gives: at most so long after it may. */
+	flexibleS: number | null;
+	/** Taking it out and judging it: hands. */
+	demouldS: number;
+	/** What is mixed for it, g, by the tins that it comes from. */
+	takes: readonly { stockId: string; massG: number }[];
+	/** 80 % of cures lie between these shares of the forecast. */
+	cureBand: { low: number; high: number };
+}
+
+/** A line of an open order with all that the schedule must know of it. */
+export interface LineToPlan {
+	id: string;
+	shotId: string;
+	shotNumber: number;
+	pieceName: string;
+	resinName: string;
+	copies: number;
+	/** Good ones of it in the ledger, and copies that are being cast now. */
+	good: number;
+	casting: number;
+	/** Casts of this line so far, good or not, with those at the bench: numbers of pulls go on from there. */
+	pulls: number;
+	finishS: number;
+	hardenS: number;
+	/** This piece in this resin so far. */
+	seen: { good: number; scrap: number };
+	recipes: readonly PullRecipe[];
+	/** Why it cannot be cast at all. */
+	refused: string | null;
+}
+
+export interface OrderToPlan {
+	id: string;
+	number: number;
+	name: string;
+	dueAtMs: number;
+	priority: number;
+	lines: readonly LineToPlan[];
+}
+
+export interface MouldToPlan {
+	id: string;
+	number: number;
+	label: string;
+	/** It is in a pour, or being made, until then. */
+	freeAtMs: number;
+	/** Why it is poured no more. */
+	refused: string | null;
+	/** Pulls left, four times in five between these; nothing where nobody looked at it. */
+	left: { low: number; median: number; high: number } | null;
+	/** How long hands make another one, and how long it cures; nothing where it is not known. */
+	successor: { makeS: number; cureS: number } | null;
+}
+
+/** Everything that the schedule of a workshop rests on. */
+export interface Workshop {
+	nowMs: number;
+	hours: WorkshopHours;
+	orders: readonly OrderToPlan[];
+	moulds: readonly MouldToPlan[];
+	pots: readonly { id: string; name: string; freeAtMs: number; refused: string | null }[];
+	/** What is left of each part; what is not in the books is not counted. */
+	stock: readonly { id: string; name: string; leftG: number }[];
+	/** Activities that somebody has put to a time. */
+	pins: Readonly<Record<string, number>>;
+}
