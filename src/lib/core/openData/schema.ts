@@ -4,6 +4,7 @@ import { deviceCommand } from '../devices';
 import { inspectionInput, makingEvent } from '../making';
 import { masterRecord } from '../master/master';
 import { MOULD_STATES, mouldInputs } from '../mould';
+import { keptOrdersPlan, ORDER_STATES, orderRecord, workshopHours } from '../orders';
 import { vesselRecord } from '../pressurePot/vessel';
 import { pourPlan } from '../plan/pourPlan';
 import { faultId, gradeId, pourEvent } from '../bench/events';
@@ -120,9 +121,22 @@ export const BACKUP_TABLES = {
 		...versioned
 	}),
 	vessels: row({ id, kind: text(16), name: text(60), body: vesselRecord, ...versioned }),
+	orders: row({
+		id,
+		number: whole,
+		name: text(120),
+		state: z.enum(ORDER_STATES),
+		dueAt: day,
+		body: orderRecord,
+		...versioned
+	}),
+	work_hours: row({ id: whole, body: workshopHours, ...versioned }),
+	plans: row({ id: whole, body: keptOrdersPlan, ...versioned }),
 	pours: row({
 		id,
 		shotId: id.nullable(),
+		/** Books of the version before cast for no order. */
+		orderLineId: id.nullable().default(null),
 		batchIndex: whole,
 		status: z.enum(['open', 'finished', 'abandoned']),
 		plan: pourPlan,

@@ -1,5 +1,5 @@
 /** The book's own name and the version of its form; a reader refuses what is newer. */
-export const BACKUP = { form: 'workshop-book', version: 5 } as const;
+export const BACKUP = { form: 'workshop-book', version: 6 } as const;
 
 /**
  * Every table of the database, in an order in which rows may be written, and where its rows go: into the
@@ -23,6 +23,9 @@ export const TABLES = {
 	containers: 'book',
 	shots: 'book',
 	vessels: 'book',
+	orders: 'book',
+	work_hours: 'book',
+	plans: 'book',
 	pours: 'book',
 	pour_events: 'book',
 	device_commands: 'book',

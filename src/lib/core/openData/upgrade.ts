@@ -88,7 +88,12 @@ const EARLIER_TABLES: Readonly<Record<string, BackupTable>> = {
 };
 
 /** Tables that came after the first version, and with which: an earlier book has no rows of them. */
-const NEW_TABLES: Readonly<Partial<Record<BackupTable, number>>> = { container_photos: 3 };
+const NEW_TABLES: Readonly<Partial<Record<BackupTable, number>>> = {
+	container_photos: 3,
+	orders: 6,
+	work_hours: 6,
+	plans: 6
+};
 
 /** From this version on the stock of a tin is told in lines. */
 const STOCK_LINES = 5;
@@ -98,7 +103,7 @@ const STOCK_LINES = 5;
  * What an old device still sent after the change may stand in a later book too.
  * @returns the book itself when there is nothing to do, or when it is no book
  * @example
- * upgradeBackup({ form: 'workshop-book', version: 2, tables: {} }); // { form: 'workshop-book', version: 5, tables: { container_photos: [  ] } }
+ * upgradeBackup({ form: 'workshop-book', version: 2, tables: {} }); // { form: 'workshop-book', version: 6, tables: { container_photos: [  ], orders: [  ], plans: [  ], work_hours: [  ] } }
  */
 export function upgradeBackup(raw: unknown): unknown {
 	const book = raw as { version?: unknown; tables?: Record<string, unknown> } | null;

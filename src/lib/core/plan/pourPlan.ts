@@ -52,6 +52,8 @@ export const pourPlan = z.object({
 			wanted: z.number().int().min(1).optional()
 		})
 		.optional(),
+	/** Cast for a line of an order, and which pull of it this is. */
+	order: z.object({ id: z.string(), lineId: z.string(), number: z.number().int().min(1) }).optional(),
 	masterName: z.string(),
 	moulds: z
 		.array(

@@ -25,6 +25,7 @@ import * as containerPhotos from './migrations/0020-container-photos';
 import * as inspections from './migrations/0021-inspections';
 import * as stock from './migrations/0022-stock';
 import * as clockOff from './migrations/0023-clock-off';
+import * as orders from './migrations/0024-orders';
 import * as unmeasured from './migrations/0019-unmeasured-masters';
 
 const MIGRATIONS = [
@@ -50,7 +51,8 @@ const MIGRATIONS = [
 	{ name: '0020-container-photos', up: () => containerPhotos.up() },
 	{ name: '0021-inspections', up: () => inspections.up() },
 	{ name: '0022-stock', up: () => stock.up() },
-	{ name: '0023-clock-off', up: () => clockOff.up() }
+	{ name: '0023-clock-off', up: () => clockOff.up() },
+	{ name: '0024-orders', up: () => orders.up() }
 ];
 
 const LOCK = 'anthypos-migrate';

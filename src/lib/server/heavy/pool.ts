@@ -35,6 +35,7 @@ const LIMIT_MS: Readonly<Record<HeavyKind, () => number>> = {
 	sheet: () => 30_000,
 	notebook: () => 30_000,
 	calculate: () => 30_000,
+	orders: () => 60_000,
 	book: () => 15 * 60_000
 };
 

@@ -4,6 +4,8 @@ import type { ImportedPull, RowError } from '$lib/core/ledger';
 import type { ShapeChoice } from '$lib/core/master';
 import type { studyFile } from '$lib/core/master/study';
 import type { MeshAnswer, MeshQuery } from '$lib/core/mesh';
+import type { OrdersPlan, Outlook, Workshop } from '$lib/core/orders';
+import type { Starts } from '$lib/core/schedule';
 import type { UnitSystem } from '$lib/core/units';
 
 /** A sheet as plain data, so that it can be handed to a thread: what would be a function is a word. */
@@ -27,6 +29,11 @@ export interface HeavyTasks {
 	};
 	/** A calculation of the open interface that may take seconds. */
 	calculate: { in: { name: string; input: unknown }; out: unknown };
+	/** The plan of the open orders, following the one before, and how sure its days are. */
+	orders: {
+		in: { workshop: Workshop; before: Starts; budgetMs: number; runs: number };
+		out: { plan: OrdersPlan; outlooks: Outlook[] };
+	};
 	/** A workshop's book: opened here, and handed over bite by bite through the port. The bytes are used up. */
 	book: { in: { bytes: Uint8Array; port: MessagePort }; out: null };
 }

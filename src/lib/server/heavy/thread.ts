@@ -4,6 +4,7 @@ import { fieldErrors } from '../../core/fieldErrors';
 import { importInput, readNotebook } from '../../core/ledger';
 import { studyFile } from '../../core/master/study';
 import { meshAnswer, MeshError } from '../../core/mesh';
+import { outlooks, planOrders } from '../../core/orders';
 import { refusal, type Outcome } from '../../core/outcome';
 import { openBook } from './book.thread';
 import { sheetBytes } from './sheet.thread';
@@ -34,6 +35,16 @@ function notebook({ text, moulds, nowMs, units }: HeavyTasks['notebook']['in']):
 	});
 }
 
+function plannedOrders({
+	workshop,
+	before,
+	budgetMs,
+	runs
+}: HeavyTasks['orders']['in']): HeavyTasks['orders']['out'] {
+	const plan = planOrders(workshop, before, { budgetMs, clockMs: () => performance.now() });
+	return { plan, outlooks: plan.status === 'feasible' ? outlooks(workshop, plan, { runs }) : [] };
+}
+
 async function solve(task: HeavyTask): Promise<Outcome<unknown>> {
 	const share = task.progress && ((done: number) => task.progress!.postMessage(done));
 	switch (task.kind) {
@@ -47,6 +58,8 @@ async function solve(task: HeavyTask): Promise<Outcome<unknown>> {
 			return notebook(task.input);
 		case 'calculate':
 			return runCalculation(task.input.name, task.input.input)!;
+		case 'orders':
+			return fine(plannedOrders(task.input));
 		case 'book':
 			return openBook(task.input.bytes, task.input.port);
 	}

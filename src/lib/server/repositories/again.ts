@@ -25,7 +25,10 @@ export async function beginAgain(
 			'It was poured before it was kept as a shot: size it first, then it is poured again.'
 		);
 	const series = nextOf(pourId, plan.series, wanted);
-	const begun = await beginPour(shotId, (plan.batchIndex + 1) % plan.batchCount, settings, undefined, series);
+	const begun = await beginPour(shotId, (plan.batchIndex + 1) % plan.batchCount, settings, undefined, {
+		series,
+		...(plan.order && { order: { ...plan.order, number: plan.order.number + 1 } })
+	});
 	if ('moved' in begun) return { ...begun, shotId };
 	const [{ events }, already] = await Promise.all([readEvents(pourId), readEvents(begun.id)]);
 	if (already.events.length === 0) {

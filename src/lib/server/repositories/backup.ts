@@ -146,7 +146,7 @@ export async function readBackup(bites: () => AsyncIterable<Bite>): Promise<numb
 			);
 		let written = 0;
 		// settings and counters of the empty workshop make room
-		for (const table of ['settings', 'counters', 'experiences', 'saved_views'])
+		for (const table of ['settings', 'counters', 'experiences', 'saved_views', 'work_hours', 'plans'])
 			await db().query(`DELETE FROM ${table}`, { transaction });
 		for await (const { table, rows, file } of bites()) {
 			const columns = columnsOf(table);

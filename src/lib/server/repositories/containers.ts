@@ -18,7 +18,7 @@ import { updateVersioned } from './versioned';
 /** Speeds that readings may teach; past these the readings are wrong, not the resin. */
 export const SPEED = { least: 0.2, most: 5 };
 
-interface Container {
+export interface Container {
 	id: string;
 	version: number;
 	record: ContainerRecord;

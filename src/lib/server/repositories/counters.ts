@@ -2,7 +2,10 @@ import { QueryTypes, type Transaction } from 'sequelize';
 import { db } from '../db/connection';
 
 /** The next number of a series (moulds, shots). The row stays locked until the transaction ends. */
-export async function nextNumber(series: 'mould' | 'shot', transaction: Transaction): Promise<number> {
+export async function nextNumber(
+	series: 'mould' | 'shot' | 'order',
+	transaction: Transaction
+): Promise<number> {
 	// one statement takes the row's lock at once: reading first and writing then is how two deadlock
 	await db().query(
 		'INSERT INTO counters (name, value) VALUES (?, 1) ON DUPLICATE KEY UPDATE value = value + 1',

@@ -15,7 +15,6 @@ import {
 	type Graded,
 	type PourEvent,
 	type PourState,
-	type Series,
 	stepsOf,
 	withSteps
 } from '$lib/core/bench';
@@ -61,7 +60,7 @@ export async function beginPour(
 	batchIndex: number,
 	settings: WorkshopSettings,
 	choice?: PlanChoice,
-	series?: Series
+	also: Pick<PourPlan, 'series' | 'order'> = {}
 ): Promise<{ id: string } | { moved: ShotMoved }> {
 	const [known] = await tables.pours().findAll({ where: { shotId, batchIndex, status: 'open' }, limit: 1 });
 	if (known) return { id: plain(known).id };
@@ -69,7 +68,7 @@ export async function beginPour(
 	if (moved && (!choice || (choice === 'today' && moved.refused))) return { moved };
 	if (moved && choice === 'today') await replanShot(shotId, settings);
 	const plan = choice === 'kept' ? kept : now;
-	return { id: await openPour(shotId, batchIndex, series ? { ...plan, series } : plan, settings.units) };
+	return { id: await openPour(shotId, batchIndex, { ...plan, ...also }, settings.units) };
 }
 
 /** Begins a batch by the records of today, nobody being asked. @throws RefusedError where they allow no plan */
@@ -101,9 +100,17 @@ async function openPour(
 		if (open) return plain(open).id;
 		await refuseBusy(plan, transaction);
 		const id = randomUUID();
-		await tables
-			.pours()
-			.create({ id, shotId, batchIndex, status: 'open', plan: withSteps(plan, units) }, { transaction });
+		await tables.pours().create(
+			{
+				id,
+				shotId,
+				orderLineId: plan.order?.lineId ?? null,
+				batchIndex,
+				status: 'open',
+				plan: withSteps(plan, units)
+			},
+			{ transaction }
+		);
 		return id;
 	});
 }

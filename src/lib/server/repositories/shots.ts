@@ -96,7 +96,7 @@ async function recipesFor(resin: Resin): Promise<ShotRecipe[]> {
 	return recipes.map((r) => shotRecipe(r, colours, resin.record));
 }
 
-async function gather(inputs: ShotInputs) {
+export async function gather(inputs: ShotInputs) {
 	const [master, resin, ...moulds] = await Promise.all([
 		measuredMaster(inputs.masterId),
 		getResin(inputs.resinId),
@@ -292,7 +292,7 @@ async function facesOf(moulds: readonly Mould[]): Promise<Thing[]> {
 	);
 }
 
-async function recordsOf(
+export async function recordsOf(
 	of: Gathered,
 	inputs: ShotInputs,
 	settings: WorkshopSettings,

@@ -1,0 +1,74 @@
+import { costOf, inRubber } from '$lib/core/mould';
+import { pullRecipe, type CopyParts, type OrderRecord } from '$lib/core/orders';
+import type { WorkshopSettings } from '$lib/core/workshop';
+import { NotFoundError, RefusedError } from '../errors';
+import { keptPlans } from './keptPlans';
+import { getMaster } from './masters';
+import { getMaterial, getResin, listFillers } from './materials';
+import { getMould } from './moulds';
+import { getShot } from './shots';
+import { mouldWear } from './wear';
+import { yieldsSeen } from './toPlan';
+
+/** What a copy of each line is made of, by the line; nothing for one whose shot cannot be poured as it is. */
+export async function partsOfLines(
+	{ lines }: OrderRecord,
+	settings: WorkshopSettings
+): Promise<Record<string, CopyParts>> {
+	const found: Record<string, CopyParts> = {};
+	for (const line of lines) {
+		const parts = await partsOf(line.shotId, settings);
+		if (parts) found[line.id] = parts;
+	}
+	return found;
+}
+
+async function partsOf(shotId: string, settings: WorkshopSettings): Promise<CopyParts | undefined> {
+	try {
+		const shot = await getShot(shotId);
+		const [plans, master, resin, fillers, seen] = await Promise.all([
+			keptPlans(shot, settings),
+			getMaster(shot.masterId),
+			getResin(shot.resinId),
+			listFillers(),
+			yieldsSeen()
+		]);
+		const [plan] = plans;
+		if (!plan) return undefined;
+		const recipe = pullRecipe(plan, 0, null);
+		const fillerG = (plan.fillers ?? []).reduce((sum, f) => sum + f.massG, 0);
+		const fillerCost = (plan.fillers ?? []).reduce(
+			(sum, f) =>
+				sum + (f.massG * (fillers.find((x) => x.record.name === f.name)?.record.pricePerKg ?? 0)) / 1000,
+			0
+		);
+		const resinCost = ((plan.massG - fillerG) * (resin.record.pricePerKg ?? 0)) / 1000;
+		const handsS = recipe.prepS + recipe.demouldS + recipe.blocks.reduce((sum, b) => sum + b.durationS, 0);
+		const { good, scrap } = seen.get(`${master.record.name}\n${resin.record.name}`) ?? { good: 0, scrap: 0 };
+		return {
+			pieceName: master.record.name,
+			resinName: resin.record.name,
+			material: (resinCost + fillerCost) / recipe.copies,
+			mould: (await mouldShare(recipe.mouldIds)) / recipe.copies,
+			handsS: handsS / recipe.copies,
+			scrapShare: scrap / Math.max(1, good + scrap)
+		};
+	} catch (error) {
+		if (error instanceof RefusedError || error instanceof NotFoundError) return undefined;
+		throw error;
+	}
+}
+
+/** What a pull uses up of its moulds: their material by the pulls that they are expected to give in all. */
+async function mouldShare(mouldIds: readonly string[]): Promise<number> {
+	let share = 0;
+	for (const id of mouldIds) {
+		const mould = await getMould(id);
+		if (!mould.rubberId || !inRubber(mould.inputs.kind)) continue;
+		const rubber = await getMaterial('rubber', mould.rubberId);
+		const { cost } = costOf(mould.plan, { rubber: rubber.record }, mould.inputs.lossPercent);
+		const { forecast } = await mouldWear(mould);
+		share += (cost ?? 0) / Math.max(1, mould.pulls + forecast.pullsLeftMedian);
+	}
+	return share;
+}

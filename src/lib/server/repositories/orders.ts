@@ -1,0 +1,96 @@
+import { QueryTypes, type Transaction } from 'sequelize';
+import { OPEN_STATES, type OrderRecord } from '$lib/core/orders';
+import { db, inTransaction } from '../db/connection';
+import { makeOnce } from '../db/makeOnce';
+import { plain, tables, type OrderRow } from '../db/models';
+import { NotFoundError, RefusedError } from '../errors';
+import { nextNumber } from './counters';
+import { updateVersioned } from './versioned';
+
+export interface Order {
+	id: string;
+	version: number;
+	number: number;
+	record: OrderRecord;
+}
+
+/** What a line has got so far: copies by what became of them. */
+export interface LineCount {
+	good: number;
+	scrap: number;
+	/** In the moulds now. */
+	casting: number;
+	/** Pours that were begun for it and not given up. */
+	pours: number;
+}
+
+const toOrder = ({ id, version, number, body }: OrderRow): Order => ({ id, version, number, record: body });
+
+export async function listOrders(openOnly = false): Promise<Order[]> {
+	const rows = await tables.orders().findAll({
+		...(openOnly && { where: { state: [...OPEN_STATES] } }),
+		order: [
+			['dueAt', 'ASC'],
+			['number', 'ASC']
+		],
+		limit: 500
+	});
+	return rows.map((row) => toOrder(plain(row)));
+}
+
+export async function getOrder(id: string): Promise<Order> {
+	const row = await tables.orders().findByPk(id);
+	if (!row) throw new NotFoundError('order');
+	return toOrder(plain(row));
+}
+
+/** Keeps a new order, or changes one. @throws RefusedError for a shot that is not in the books */
+export async function saveOrder(id: string, record: OrderRecord, version?: number): Promise<string> {
+	const asked = [...new Set(record.lines.map((l) => l.shotId))];
+	const known = await tables.shots().findAll({ attributes: ['id'], where: { id: asked } });
+	const there = new Set(known.map((row) => plain(row).id));
+	const missing = record.lines.findIndex((l) => !there.has(l.shotId));
+	if (missing >= 0)
+		throw new RefusedError(
+			'This shot is not in the books any more: choose another.',
+			`lines.${missing}.shotId`
+		);
+	const values = { name: record.name, state: record.state, dueAt: new Date(record.dueAtMs), body: record };
+	if (version !== undefined) {
+		await updateVersioned(tables.orders(), 'order', id, version, values);
+		return id;
+	}
+	const make = async (transaction: Transaction) => {
+		const number = await nextNumber('order', transaction);
+		await tables.orders().create({ id, number, version: 1, ...values }, { transaction });
+	};
+	return makeOnce(id, () => inTransaction(make));
+}
+
+/** What each of these lines has got so far. */
+export async function countLines(lineIds: readonly string[]): Promise<Map<string, LineCount>> {
+	const found = new Map<string, LineCount>(
+		lineIds.map((id) => [id, { good: 0, scrap: 0, casting: 0, pours: 0 }])
+	);
+	if (lineIds.length === 0) return found;
+	const [graded, begun] = await Promise.all([
+		db().query<{ id: string; grade: string; copies: number }>(
+			`SELECT o.orderLineId AS id, p.grade, SUM(p.copies) AS copies FROM pours o JOIN pulls p ON p.pourId = o.id
+			WHERE o.orderLineId IN (:ids) GROUP BY o.orderLineId, p.grade`,
+			{ type: QueryTypes.SELECT, replacements: { ids: lineIds } }
+		),
+		tables.pours().findAll({
+			attributes: ['orderLineId', 'status', 'plan'],
+			where: { orderLineId: [...lineIds], status: ['open', 'finished'] }
+		})
+	]);
+	for (const { id, grade, copies } of graded)
+		found.get(id)![grade === 'scrap' ? 'scrap' : 'good'] += Number(copies);
+	for (const row of begun) {
+		const { orderLineId, status, plan } = plain(row);
+		const count = found.get(orderLineId!)!;
+		count.pours++;
+		if (status === 'open') count.casting += plan.moulds.reduce((sum, m) => sum + m.copies, 0);
+	}
+	return found;
+}

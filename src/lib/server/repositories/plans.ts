@@ -1,0 +1,195 @@
+import { createHash } from 'node:crypto';
+import {
+	planDifferences,
+	wallMs,
+	type KeptOrdersPlan,
+	type OrdersPlan,
+	type PlanDifferences,
+	type Workshop
+} from '$lib/core/orders';
+import type { WorkshopSettings } from '$lib/core/workshop';
+import { plain, tables } from '../db/models';
+import { RefusedError } from '../errors';
+import { heavy, type Asker } from '../heavy/pool';
+import { beginPour } from './pours';
+import { workshopToPlan } from './toPlan';
+import { readHours } from './workHours';
+
+/** The plan that is followed, and the one that is proposed. */
+const FOLLOWED = 1;
+const PROPOSED = 2;
+/** So long a plan is looked for before it is shown, ms; runs of chance besides. */
+const BUDGET_MS = 700;
+const RUNS = 200;
+/** What should have begun so long ago makes a plan stale, ms. */
+const OVERDUE_MS = 15 * 60_000;
+/** When a mould or pot is free again is a forecast: a plan heeds it in steps of so much, ms. */
+const FREE_STEP_MS = 15 * 60_000;
+
+/** What is followed, what is proposed in its place, and what that would change. */
+export interface PlanNow {
+	workshop: Workshop;
+	followed: KeptOrdersPlan | null;
+	proposed: { kept: KeptOrdersPlan; differences: PlanDifferences } | null;
+	restsOn: string;
+}
+
+async function readPlan(id: number): Promise<KeptOrdersPlan | null> {
+	const row = await tables.plans().findByPk(id);
+	return row && plain(row).body;
+}
+
+/** The last word holds: a plan is made anew whenever it is asked for. */
+async function keepPlan(id: number, body: KeptOrdersPlan): Promise<void> {
+	await tables.plans().upsert({ id, body, version: 1 });
+}
+
+/** What a plan rests on: everything but the moment itself. */
+function digest(workshop: Workshop, followed: KeptOrdersPlan | null): string {
+	const { nowMs, ...rest } = workshop;
+	const step = (ms: number) => (ms <= nowMs + FREE_STEP_MS ? 0 : Math.round(ms / FREE_STEP_MS));
+	const overdue = (followed?.plan.activities ?? [])
+		.filter((a) => a.hands > 0 && a.startMs < nowMs - OVERDUE_MS)
+		.map((a) => a.id);
+	const told = {
+		...rest,
+		moulds: rest.moulds.map((m) => ({ ...m, freeAtMs: step(m.freeAtMs) })),
+		pots: rest.pots.map((p) => ({ ...p, freeAtMs: step(p.freeAtMs) })),
+		stock: rest.stock.map((s) => ({ ...s, leftG: Math.round(s.leftG) })),
+		overdue
+	};
+	return createHash('sha256').update(JSON.stringify(told)).digest('hex');
+}
+
+const startsOf = (kept: KeptOrdersPlan | null) =>
+	Object.fromEntries((kept?.plan.activities ?? []).map((a) => [a.id, a.startMs]));
+
+/** Makes the plan of a workshop in a thread. */
+const made = async (workshop: Workshop, followed: KeptOrdersPlan | null, restsOn: string, asker: Asker) => {
+	const outcome = await heavy(
+		'orders',
+		{ workshop, before: startsOf(followed), budgetMs: BUDGET_MS, runs: RUNS },
+		asker
+	);
+	if (!outcome.ok) throw new RefusedError(outcome.errors[0].message);
+	return { restsOn, pins: { ...workshop.pins }, ...outcome.value };
+};
+
+/** What one plan does otherwise than another, in words of this workshop. */
+export function differencesOf(
+	workshop: Workshop,
+	before: Pick<OrdersPlan, 'activities' | 'orders'>,
+	after: OrdersPlan
+): PlanDifferences {
+	const names = new Map(workshop.orders.map((o) => [o.id, o.name]));
+	return planDifferences(before, after, (id) => names.get(id) ?? 'An order', dayIn(workshop.hours.zone));
+}
+
+const DAY = new Intl.DateTimeFormat('en-GB', {
+	timeZone: 'UTC',
+	weekday: 'short',
+	day: 'numeric',
+	month: 'short'
+});
+const TIME = new Intl.DateTimeFormat('en-GB', { timeZone: 'UTC', hour: '2-digit', minute: '2-digit' });
+
+/** A moment as people of a zone say it. */
+export const dayIn = (zone: string) => (ms: number) => {
+	const wall = wallMs(ms, zone);
+	return `${DAY.format(wall).replace(',', '')}, ${TIME.format(wall)}`;
+};
+
+/**
+ * The plan as it stands: where what it rests on has moved, a new one is made. One that moves nothing of weight is followed
+ * at once, and so is every one where the workshop wants that; another waits until somebody takes it.
+ */
+export async function planNow(settings: WorkshopSettings, asker: Asker, now = new Date()): Promise<PlanNow> {
+	const [{ hours }, followed] = await Promise.all([readHours(), readPlan(FOLLOWED)]);
+	const workshop = await workshopToPlan(settings, hours, followed?.pins ?? {}, now);
+	const restsOn = digest(workshop, followed);
+	if (followed?.restsOn === restsOn) return { workshop, followed, proposed: null, restsOn };
+	const waiting = await readPlan(PROPOSED);
+	const kept = waiting?.restsOn === restsOn ? waiting : await made(workshop, followed, restsOn, asker);
+	if (!followed || hours.acceptsItself || !isWeighty(workshop, followed, kept)) {
+		// what was overdue by the plan before is so no more
+		const taken = { ...kept, restsOn: digest(workshop, kept) };
+		await keepPlan(FOLLOWED, taken);
+		return { workshop, followed: taken, proposed: null, restsOn: taken.restsOn };
+	}
+	if (kept !== waiting) await keepPlan(PROPOSED, kept);
+	return {
+		workshop,
+		followed,
+		proposed: { kept, differences: differencesOf(workshop, followed.plan, kept.plan) },
+		restsOn
+	};
+}
+
+/** Something begins elsewhere, an order's day moves, or something can be planned no more. */
+function isWeighty(workshop: Workshop, before: KeptOrdersPlan, after: KeptOrdersPlan): boolean {
+	const { moved, words } = differencesOf(workshop, before.plan, after.plan);
+	return (
+		moved.length > 0 || words.length > 0 || before.plan.hindrances.length !== after.plan.hindrances.length
+	);
+}
+
+/** Follows the plan that was proposed. @throws RefusedError when it is another one by now */
+export async function acceptPlan(restsOn: string): Promise<void> {
+	const kept = await readPlan(PROPOSED);
+	if (kept?.restsOn !== restsOn)
+		throw new RefusedError(
+			'Things have moved again meanwhile: look at the plan as it is now.',
+			undefined,
+			409
+		);
+	await keepPlan(FOLLOWED, kept);
+}
+
+/**
+ * Puts an activity to a time, or lets it go again; the rest goes round it.
+ * @throws RefusedError with what stands in its way; then nothing has changed
+ */
+export async function pinActivity(
+	id: string,
+	startMs: number | null,
+	settings: WorkshopSettings,
+	asker: Asker,
+	now = new Date()
+): Promise<PlanDifferences> {
+	const [{ hours }, followed] = await Promise.all([readHours(), readPlan(FOLLOWED)]);
+	if (!followed) throw new RefusedError('There is no plan yet.');
+	if (startMs !== null && startMs < now.getTime()) throw new RefusedError('That has gone by already.');
+	const pins = { ...followed.pins };
+	if (startMs === null) delete pins[id];
+	else pins[id] = startMs;
+	const workshop = await workshopToPlan(settings, hours, pins, now);
+	const kept = await made(workshop, followed, '', asker);
+	if (kept.plan.status !== 'feasible')
+		throw new RefusedError(
+			kept.plan.conflict.length > 0
+				? `It cannot go there: ${kept.plan.conflict.join('; ')}.`
+				: 'No plan was found with it there: try another time.'
+		);
+	await keepPlan(FOLLOWED, { ...kept, restsOn: digest(workshop, kept) });
+	return differencesOf(workshop, followed.plan, kept.plan);
+}
+
+/**
+ * Begins the pull of the plan that an activity belongs to; pressed twice it is the same pour.
+ * @throws RefusedError where it is in the plan no more, or today's records allow no pour
+ */
+export async function beginPlanned(
+	activityId: string,
+	settings: WorkshopSettings
+): Promise<{ pourId: string }> {
+	const followed = await readPlan(FOLLOWED);
+	const a = followed?.plan.activities.find((x) => x.id === activityId);
+	if (!a?.shotId || a.orderId === undefined || a.lineId === undefined || a.batch === undefined)
+		throw new RefusedError('It is not in the plan any more: look at the list as it is now.', undefined, 409);
+	const order = { id: a.orderId, lineId: a.lineId, number: a.number ?? 1 };
+	const begun = await beginPour(a.shotId, a.batch, settings, 'today', { order });
+	if ('id' in begun) return { pourId: begun.id };
+	throw new RefusedError(
+		begun.moved.refused ?? 'It cannot be planned by today’s records: size its shot anew.'
+	);
+}

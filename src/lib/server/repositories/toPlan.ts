@@ -1,0 +1,206 @@
+import { QueryTypes } from 'sequelize';
+import { inRubber, STATE_WORDS } from '$lib/core/mould';
+import {
+	pullRecipe,
+	type LineToPlan,
+	type MouldToPlan,
+	type PullRecipe,
+	type Workshop,
+	type WorkshopHours
+} from '$lib/core/orders';
+import type { WorkshopSettings } from '$lib/core/workshop';
+import { db } from '../db/connection';
+import { RowCache } from '../db/rowCache';
+import { plain, tables } from '../db/models';
+import { NotFoundError, RefusedError } from '../errors';
+import { listContainers, type Container } from './containers';
+import { ledgerStamp } from './ledger';
+import { listMasters } from './masters';
+import { listResins, listRubbers } from './materials';
+import { listMoulds, takesResin, type Mould } from './moulds';
+import { countLines, listOrders, type Order } from './orders';
+import { keptPlans } from './keptPlans';
+import { getShot, type Shot } from './shots';
+import { listVessels } from './vessels';
+import { families, mouldWears } from './wear';
+
+/** Hands that making a mould takes, s (common practice, no source). */
+const MAKE_S = 3600;
+/** What is at the bench still wants so long at the least, ms. */
+const LEAST_LEFT_MS = 10 * 60_000;
+
+/** Everything that the schedule rests on, as it stands now. */
+export async function workshopToPlan(
+	settings: WorkshopSettings,
+	hours: WorkshopHours,
+	pins: Readonly<Record<string, number>>,
+	now: Date
+): Promise<Workshop> {
+	const orders = await listOrders(true);
+	const lineIds = orders.flatMap((o) => o.record.lines.map((l) => l.id));
+	const [counts, seen, moulds, vessels, tins, masters, resins, busy] = await Promise.all([
+		countLines(lineIds),
+		yieldsSeen(),
+		listMoulds(),
+		listVessels(now),
+		listContainers(),
+		listMasters(),
+		listResins(),
+		busyMoulds(now)
+	]);
+	const shots = new Map<string, Recipe>();
+	for (const id of new Set(orders.flatMap((o) => o.record.lines.map((l) => l.shotId))))
+		shots.set(id, await recipeOf(id, settings, hours.nightTempC));
+	const stock = stockOf(tins);
+	const lineOf = (line: Order['record']['lines'][number]): LineToPlan => {
+		const { shot, recipes, refused } = shots.get(line.shotId)!;
+		const pieceName = masters.find((m) => m.id === shot?.masterId)?.record.name ?? 'piece';
+		const resinName = resins.find((r) => r.id === shot?.resinId)?.record.name ?? '';
+		const { good, casting, pours } = counts.get(line.id)!;
+		return {
+			id: line.id,
+			shotId: line.shotId,
+			shotNumber: shot?.number ?? 0,
+			pieceName,
+			resinName,
+			copies: line.copies,
+			good,
+			casting,
+			pulls: pours,
+			finishS: Math.round(line.finishMinutes * 60),
+			hardenS: Math.round(line.hardenHours * 3600),
+			seen: seen.get(`${pieceName}\n${resinName}`) ?? { good: 0, scrap: 0 },
+			recipes: recipes.map((r) => ({
+				...r,
+				takes: r.takes.map((t) => ({ ...t, stockId: stock.keyOf(t.stockId) }))
+			})),
+			refused
+		};
+	};
+	const used = new Set([...shots.values()].flatMap((s) => s.recipes.flatMap((r) => r.mouldIds)));
+	return {
+		nowMs: now.getTime(),
+		hours,
+		orders: orders.map((o) => ({
+			id: o.id,
+			number: o.number,
+			name: o.record.name,
+			dueAtMs: o.record.dueAtMs,
+			priority: o.record.priority,
+			lines: o.record.lines.map(lineOf)
+		})),
+		moulds: await mouldsToPlan(
+			moulds.filter((m) => used.has(m.id)),
+			busy,
+			now
+		),
+		pots: vessels
+			.filter((v) => v.record.kind === 'pot')
+			.map((v) => ({
+				id: v.id,
+				name: v.record.name,
+				freeAtMs: Math.max(now.getTime(), busy.get(v.id) ?? 0),
+				refused: v.refused ?? null
+			})),
+		stock: stock.list,
+		pins
+	};
+}
+
+interface Recipe {
+	shot: Shot | null;
+	recipes: PullRecipe[];
+	refused: string | null;
+}
+
+async function recipeOf(id: string, settings: WorkshopSettings, nightTempC: number | null): Promise<Recipe> {
+	let shot: Shot | null = null;
+	try {
+		shot = await getShot(id);
+		const plans = await keptPlans(shot, settings);
+		return { shot, recipes: plans.map((plan, batch) => pullRecipe(plan, batch, nightTempC)), refused: null };
+	} catch (error) {
+		if (error instanceof RefusedError) return { shot, recipes: [], refused: error.message };
+		if (error instanceof NotFoundError)
+			return { shot, recipes: [], refused: 'Its shot is not in the books any more.' };
+		throw error;
+	}
+}
+
+/** When each mould and pot that is in an open pour is free again, ms since 1970. */
+async function busyMoulds(now: Date): Promise<Map<string, number>> {
+	const open = await tables
+		.pours()
+		.findAll({ attributes: ['plan', 'combinedAt'], where: { status: 'open' } });
+	const free = new Map<string, number>();
+	for (const row of open) {
+		const { plan, combinedAt } = plain(row);
+		const workS = plan.steps.reduce((sum, s) => sum + s.durationS, 0);
+		const from = combinedAt?.getTime() ?? now.getTime() + LEAST_LEFT_MS;
+		const soonest = now.getTime() + LEAST_LEFT_MS;
+		for (const { id } of plan.moulds) free.set(id, Math.max(soonest, from + (workS + plan.demouldS) * 1000));
+		if (plan.pot?.vesselId)
+			free.set(plan.pot.vesselId, Math.max(soonest, from + (workS + plan.holdUntilS) * 1000));
+	}
+	return free;
+}
+
+async function mouldsToPlan(
+	moulds: readonly Mould[],
+	busy: ReadonlyMap<string, number>,
+	now: Date
+): Promise<MouldToPlan[]> {
+	const [all, rubbers] = await Promise.all([families(), listRubbers()]);
+	const wears = await mouldWears(moulds, all);
+	return moulds.map((m) => {
+		const wear = wears.find((w) => w.mould.id === m.id)?.forecast;
+		const rubber = rubbers.find((r) => r.id === m.rubberId);
+		return {
+			id: m.id,
+			number: m.number,
+			label: m.label,
+			freeAtMs: Math.max(now.getTime(), busy.get(m.id) ?? 0, m.readyAt?.getTime() ?? 0),
+			refused: takesResin(m) ? null : `is ${STATE_WORDS[m.state]}`,
+			left: wear ? { low: wear.pullsLeftLow, median: wear.pullsLeftMedian, high: wear.pullsLeftHigh } : null,
+			successor:
+				rubber && inRubber(m.inputs.kind)
+					? { makeS: MAKE_S, cureS: Math.round(rubber.record.cureTimeS) }
+					: null
+		};
+	});
+}
+
+/** What is left of each part of each material; tins of one part stand for each other. */
+function stockOf(tins: readonly Container[]) {
+	const keys = new Map(tins.map((t) => [t.id, `${t.record.materialId}/${t.record.part}`]));
+	const list = new Map<string, { id: string; name: string; leftG: number }>();
+	for (const t of tins) {
+		const key = keys.get(t.id)!;
+		const known = list.get(key) ?? { id: key, name: partName(t), leftG: 0 };
+		if (!t.emptied) known.leftG += Math.max(0, t.remainingG);
+		list.set(key, known);
+	}
+	return { keyOf: (tinId: string) => keys.get(tinId) ?? tinId, list: [...list.values()] };
+}
+
+const partName = (t: Container) =>
+	t.record.part === 'A' || t.record.part === 'B' ? `${t.materialName} ${t.record.part}` : t.materialName;
+
+type Seen = ReadonlyMap<string, { good: number; scrap: number }>;
+const seenYields = new RowCache<{ seen: Seen }>(1);
+
+/** What came out so far, by piece and resin. */
+export async function yieldsSeen(): Promise<Seen> {
+	const stamp = await ledgerStamp();
+	const known = seenYields.peek('seen', stamp);
+	if (known) return known.seen;
+	const rows = await db().query<{ piece: string; resin: string; good: number; scrap: number }>(
+		`SELECT masterName AS piece, resinName AS resin, SUM(copies * (grade <> 'scrap')) AS good,
+			SUM(copies * (grade = 'scrap')) AS scrap FROM pulls GROUP BY masterName, resinName`,
+		{ type: QueryTypes.SELECT }
+	);
+	const seen = new Map(
+		rows.map((r) => [`${r.piece}\n${r.resin}`, { good: Number(r.good), scrap: Number(r.scrap) }])
+	);
+	return seenYields.keep('seen', stamp, { seen }).seen;
+}
