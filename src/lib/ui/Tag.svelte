@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { GRADE_WORDS } from '$lib/core/bench/grades';
+	import { ORDER_STATE_WORDS } from '$lib/core/orders/states';
 	import { STATE_WORDS } from '$lib/core/mould/state';
 
 	/** A word of state, told by its word and its mark, never by colour alone. */
@@ -15,10 +16,15 @@
 		retired: { mark: '–', tone: 'text-(--ink-soft)' },
 		open: { mark: '▶', tone: 'text-(--hot)' },
 		finished: { mark: '●', tone: 'text-(--work)' },
+		asked: { mark: '○', tone: 'text-(--ink)' },
+		promised: { mark: '◉', tone: 'text-(--ink)' },
+		running: { mark: '▶', tone: 'text-(--work)' },
+		done: { mark: '●', tone: 'text-(--work)' },
+		'called-off': { mark: '–', tone: 'text-(--ink-soft)' },
 		abandoned: { mark: '✕', tone: 'text-(--ink-soft)' }
 	};
 	let { word }: { word: string } = $props();
-	const WORDS: Record<string, string> = { ...STATE_WORDS, ...GRADE_WORDS };
+	const WORDS: Record<string, string> = { ...STATE_WORDS, ...GRADE_WORDS, ...ORDER_STATE_WORDS };
 	const look = $derived(MARKS[word] ?? { mark: '·', tone: 'text-(--ink)' });
 </script>
 

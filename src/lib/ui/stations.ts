@@ -1,6 +1,7 @@
 import BookOpen from '@lucide/svelte/icons/book-open-text';
 import Box from '@lucide/svelte/icons/box';
 import Beaker from '@lucide/svelte/icons/beaker';
+import CalendarCheck from '@lucide/svelte/icons/calendar-check';
 import ChartSpline from '@lucide/svelte/icons/chart-spline';
 import CupSoda from '@lucide/svelte/icons/cup-soda';
 import FlaskConical from '@lucide/svelte/icons/flask-conical';
@@ -27,6 +28,7 @@ export const STATIONS: readonly Station[] = [
 	{ href: '/cure', name: 'Cure', icon: ChartSpline },
 	{ href: '/mix', name: 'Mix', icon: Beaker },
 	{ href: '/shots', name: 'Shots', icon: CupSoda, near: true },
+	{ href: '/orders', name: 'Orders', icon: CalendarCheck },
 	{ href: '/pour', name: 'Pour', icon: Timer, near: true },
 	{ href: '/pots', name: 'Pots', icon: Gauge },
 	{ href: '/ledger', name: 'Ledger', icon: BookOpen, near: true }

@@ -13,6 +13,7 @@ import { confirmSome, inspectMoulds } from './inspections';
 import { DEMO_FILLERS, DEMO_RESINS, DEMO_RUBBERS } from './materials';
 import { everyKindOfMould } from './mouldKinds';
 import { openOfEachKind } from './openPours';
+import { takeOrders } from './orders';
 import { tellPiece } from './piece';
 import { DEMO_PIECES } from './pieces';
 import { oldCycles, stockPots } from './pots';
@@ -87,5 +88,6 @@ async function tell(nowMs: number): Promise<void> {
 	await plasterBefore(story);
 	await openOfEachKind(story);
 	await everyKindOfMould(story);
+	await takeOrders(story);
 	await stockInOrder();
 }

@@ -155,6 +155,26 @@ export const HOW: Readonly<Record<string, HowPage>> = {
 			}
 		]
 	},
+	orders: {
+		title: 'Orders: so many copies by a day, and what to do now',
+		steps: [
+			{
+				draw: 'note',
+				title: 'Promise from the sum, not from the head',
+				text: 'A line is a kept shot and so many copies. Scrap, worn moulds, cold nights and the tin on the shelf are in the day that is shown, with how sure it is.'
+			},
+			{
+				draw: 'clock',
+				title: 'Work from the list of today',
+				text: 'It says what hands are wanted for and when, what stands ready, and how long you are free. Beginning a line opens the pour with everything set.'
+			},
+			{
+				draw: 'wear',
+				title: 'Let it be made anew when something happens',
+				text: 'A torn mould, a late pull, an empty tin: the new plan says what moves and whether the day still holds, and waits for your word. What has begun is never moved.'
+			}
+		]
+	},
 	pour: {
 		title: 'The pour',
 		steps: [

@@ -1,0 +1,119 @@
+import { momentOf, USUAL_HOURS, wallMs, type OrderState } from '$lib/core/orders';
+import { listMasters } from '../repositories/masters';
+import { listResins } from '../repositories/materials';
+import { getMould } from '../repositories/moulds';
+import { saveOrder } from '../repositories/orders';
+import { listShots } from '../repositories/shots';
+import { saveHours } from '../repositories/workHours';
+import { DAY_MS, idFrom, type Story } from './story';
+
+interface DemoOrder {
+	name: string;
+	state: OrderState;
+	/** Days from now, and the hour. */
+	due: readonly [days: number, hour: number];
+	priority?: number;
+	note?: string;
+	lines: readonly {
+		piece: string;
+		resin: string;
+		kind?: string;
+		mould?: string;
+		copies: number;
+		finishMinutes?: number;
+	}[];
+}
+
+/** Five orders over two weeks: sure, late, one that outlasts its mould, one that waits for resin, a hollow one with locking keys. */
+const ORDERS: readonly DemoOrder[] = [
+	{
+		name: 'Museum shop, winter shelf',
+		state: 'promised',
+		due: [11, 16],
+		note: 'In the small boxes, ten to a tray.',
+		lines: [{ piece: 'Ammonite paperweight', resin: 'Lantern white', copies: 8, finishMinutes: 6 }]
+	},
+	{
+		name: 'Puppet theatre, first night',
+		state: 'running',
+		due: [1, 18],
+		priority: 5,
+		lines: [
+			{ piece: 'Lamplighter figure', resin: 'Lantern white', kind: 'solid', copies: 5, finishMinutes: 25 }
+		]
+	},
+	{
+		name: 'Rope walk, fenders for the stair',
+		state: 'promised',
+		due: [13, 12],
+		lines: [{ piece: 'Rope fender', resin: 'Fender flexible', copies: 30, finishMinutes: 4 }]
+	},
+	{
+		name: 'Window in the square, ice',
+		state: 'asked',
+		due: [9, 10],
+		lines: [{ piece: 'Ice shard', resin: 'Glasswater clear', copies: 60, finishMinutes: 2 }]
+	},
+	{
+		name: 'Lantern procession',
+		state: 'promised',
+		due: [8, 15],
+		lines: [
+			{
+				piece: 'Lamplighter figure',
+				resin: 'Bellows gradual',
+				kind: 'filled',
+				mould: 'keys',
+				copies: 4,
+				finishMinutes: 15
+			}
+		]
+	}
+];
+
+/** Orders of the demo, and when its two people work. */
+export async function takeOrders(story: Story): Promise<void> {
+	const zone = Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC';
+	const hands = [1, 1, 2, 1, 2, 1, 0];
+	await saveHours(
+		{
+			...USUAL_HOURS,
+			zone,
+			week: hands.map((n) => ({ from: '09:00', until: n === 2 ? '18:00' : '17:30', hands: n })),
+			nightTempC: 14
+		},
+		0
+	);
+	const [shots, masters, resins] = await Promise.all([listShots(500), listMasters(), listResins()]);
+	const today = Math.floor(wallMs(story.nowMs, zone) / DAY_MS) * DAY_MS;
+	for (const { name, state, due, priority = 3, note = '', lines } of ORDERS) {
+		const asked: { line: (typeof lines)[number]; shotId: string }[] = [];
+		for (const line of lines) {
+			for (const s of shots) {
+				const isIt =
+					masters.find((m) => m.id === s.masterId)?.record.name === line.piece &&
+					resins.find((r) => r.id === s.resinId)?.record.name === line.resin &&
+					(line.kind === undefined || (s.inputs.kind ?? 'solid') === line.kind) &&
+					(line.mould === 'keys') === (s.inputs.out === 'flexible');
+				if (!isIt || asked.some((a) => a.line === line)) continue;
+				const moulds = await Promise.all(s.inputs.mouldIds.map(getMould));
+				if (moulds.every((m) => m.state === 'active')) asked.push({ line, shotId: s.id });
+			}
+		}
+		if (asked.length === 0) continue;
+		await saveOrder(idFrom(story.random), {
+			name,
+			state,
+			priority,
+			note,
+			dueAtMs: momentOf(today + due[0] * DAY_MS + due[1] * 3_600_000, zone),
+			lines: asked.map(({ line, shotId }) => ({
+				id: idFrom(story.random),
+				shotId,
+				copies: line.copies,
+				finishMinutes: line.finishMinutes ?? 0,
+				hardenHours: 24
+			}))
+		});
+	}
+}

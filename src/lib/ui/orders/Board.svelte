@@ -1,0 +1,210 @@
+<script lang="ts">
+	import type { Planned } from '$lib/core/orders';
+	import { PART_WORDS } from '$lib/core/orders/words';
+	import { wallTime } from '$lib/ui/clockText';
+	import { hoursBetween, midnights, ZOOMS, type Row, type Zoom } from './board';
+	import type { PinRun } from './pinRun.svelte';
+
+	/** Hands, moulds and pots by the hour; what hands do is moved by finger, mouse or keys. */
+	interface Props {
+		rows: readonly Row[];
+		run: PinRun;
+		zoom: Zoom;
+		startMs: number;
+		days: number;
+		openings: readonly { fromMs: number; untilMs: number }[];
+		orders: readonly { id: string; name: string; dueAtMs: number }[];
+		nowMs: number;
+	}
+	let { rows, run, zoom, startMs, days, openings, orders, nowMs }: Props = $props();
+	const LANE = 30;
+	const pxPerMs = $derived(ZOOMS[zoom] / 3_600_000);
+	const untilMs = $derived(startMs + days * 86_400_000);
+	const x = (ms: number) => (ms - startMs) * pxPerMs;
+	const width = $derived(x(untilMs));
+	const days0 = $derived(midnights(startMs, untilMs));
+	const hours = $derived(zoom === 'month' ? [] : hoursBetween(startMs, untilMs, zoom === 'hour' ? 1 : zoom === 'day' ? 2 : 6));
+	const weekday = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
+	/** Times when nobody is there. */
+	const nights = $derived.by(() => {
+		const out: { fromMs: number; untilMs: number }[] = [];
+		let t = startMs;
+		for (const o of openings) {
+			if (o.fromMs > t) out.push({ fromMs: t, untilMs: o.fromMs });
+			t = Math.max(t, o.untilMs);
+		}
+		if (t < untilMs) out.push({ fromMs: t, untilMs });
+		return out;
+	});
+	const label = (a: Planned) =>
+		`${PART_WORDS[a.part].is}${a.pieceName ? `: ${a.pieceName}` : ''}${a.number ? `, pull ${a.number}` : ''}, ${wallTime(a.startMs, nowMs)} to ${wallTime(a.endMs, nowMs)}${a.pinned ? ', pinned' : ''}`;
+	const short = (a: Planned) => (a.part === 'cast' || a.part === 'layer' ? (a.pieceName ?? '') : PART_WORDS[a.part].is);
+
+	let from = 0;
+	let dragged = $state<string>();
+	function down(event: PointerEvent, a: Planned): void {
+		if (a.hands === 0 || event.button !== 0) return;
+		run.pick(a.id);
+		from = event.clientX;
+		dragged = a.id;
+		(event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);
+	}
+	function move(event: PointerEvent, a: Planned): void {
+		if (dragged !== a.id) return;
+		const step = zoom === 'hour' ? 60_000 : 5 * 60_000;
+		run.byMs = Math.round((event.clientX - from) / pxPerMs / step) * step;
+	}
+	function up(a: Planned): void {
+		if (dragged !== a.id) return;
+		dragged = undefined;
+		if (run.byMs !== 0) void run.put(a.id, a.startMs + run.byMs);
+	}
+	function key(event: KeyboardEvent, a: Planned): void {
+		if (a.hands === 0) return;
+		const steps = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0;
+		if (steps !== 0) {
+			run.pick(a.id);
+			run.step(event.shiftKey ? steps * 4 : steps);
+		} else if (event.key === 'Enter' && run.pickedId === a.id && run.byMs !== 0) void run.put(a.id, a.startMs + run.byMs);
+		else if (event.key === 'Escape' && run.byMs !== 0) run.byMs = 0;
+		else return;
+		event.preventDefault();
+	}
+</script>
+
+<div class="slab overflow-x-auto" role="region" aria-label="Board by hour" tabindex="-1">
+	<div class="board relative" style:width="calc({width}px + 9rem)">
+		<div class="sticky top-0 z-20 flex h-12 border-b border-(--line) bg-(--paper)">
+			<div class="sticky left-0 z-10 w-36 shrink-0 border-r border-(--line) bg-(--paper)"></div>
+			<div class="relative flex-1">
+				{#each days0 as day (day)}<span
+						class="absolute top-0 border-l border-(--line-strong) pl-1 text-[0.93rem] font-bold whitespace-nowrap"
+						style:left="{x(day)}px">{weekday.format(day)}</span
+					>{/each}
+				{#each hours as hour (hour)}<span class="soft num absolute bottom-0 -translate-x-1/2 text-[0.85rem]" style:left="{x(hour)}px"
+						>{new Date(hour).getHours()}</span
+					>{/each}
+				{#each orders as o (o.id)}
+					{#if o.dueAtMs > startMs && o.dueAtMs < untilMs}<span
+							class="absolute bottom-0 z-10 max-w-40 truncate rounded-t bg-(--ink) px-1.5 text-[0.85rem] font-semibold text-(--paper)"
+							style:left="{x(o.dueAtMs)}px"
+							title="{o.name}, wanted {wallTime(o.dueAtMs, nowMs)}">⚑ {o.name}</span
+						>{/if}
+				{/each}
+			</div>
+		</div>
+		{#each rows as row (row.key)}
+			<div class="flex border-b border-(--line)" role="group" aria-label={row.name}>
+				<div
+					class="sticky left-0 z-10 flex w-36 shrink-0 items-center border-r border-(--line) bg-(--paper) px-2 leading-tight font-semibold">
+					<span class="line-clamp-2">{row.name}</span>
+				</div>
+				<div class="relative flex-1" style:height="{row.lanes * LANE + 6}px">
+					{#each nights as night (night.fromMs)}<div
+							class="night absolute inset-y-0"
+							style:left="{x(night.fromMs)}px"
+							style:width="{x(night.untilMs) - x(night.fromMs)}px">
+						</div>{/each}
+					{#each orders as o (o.id)}{#if o.dueAtMs > startMs && o.dueAtMs < untilMs}<div
+								class="absolute inset-y-0 w-0.5 bg-(--ink)"
+								style:left="{x(o.dueAtMs)}px">
+							</div>{/if}{/each}
+					{#each row.bars as { activity: a, lane } (a.id)}
+						{@const moves = run.pickedId === a.id}
+						<button
+							type="button"
+							class={['bar', a.part, moves && 'picked', a.pinned && 'pinned', a.hands > 0 && 'movable']}
+							style:left="{x(a.startMs)}px"
+							style:width="{Math.max(3, (a.endMs - a.startMs) * pxPerMs)}px"
+							style:top="{lane * LANE + 3}px"
+							style:transform={moves && run.byMs !== 0 ? `translateX(${run.byMs * pxPerMs}px)` : undefined}
+							aria-label={label(a)}
+							aria-pressed={moves}
+							title={label(a)}
+							tabindex={row.key === 'hands' || a.hands === 0 ? 0 : -1}
+							onclick={() => run.pick(a.id)}
+							onpointerdown={(e) => down(e, a)}
+							onpointermove={(e) => move(e, a)}
+							onpointerup={() => up(a)}
+							onpointercancel={() => {
+								dragged = undefined;
+								run.byMs = 0;
+							}}
+							onkeydown={(e) => key(e, a)}
+							>{#if (a.endMs - a.startMs) * pxPerMs > 44}<span class="block truncate px-1">{short(a)}</span>{/if}</button>
+					{/each}
+				</div>
+			</div>
+		{/each}
+		<div class="pointer-events-none absolute inset-y-0 z-10 w-0.5 bg-(--hot)" style:left="calc(9rem + {x(nowMs)}px)">
+			<span class="absolute top-0 left-1 text-[0.85rem] font-bold text-(--hot)">now</span>
+		</div>
+	</div>
+</div>
+<p class="soft mt-2 flex flex-wrap gap-x-5 gap-y-1 text-[0.93rem]" aria-label="What the bars mean">
+	<span><span class="key cast"></span> cast</span><span><span class="key cure"></span> cures, or in the pot</span><span
+		><span class="key demould"></span> taken out</span>
+	<span><span class="key prep"></span> made ready, finished</span><span><span class="key nightkey"></span> nobody there</span>
+</p>
+
+<style>
+	.night,
+	.nightkey {
+		background: repeating-linear-gradient(135deg, var(--sunk) 0 6px, transparent 6px 9px);
+		background-color: color-mix(in srgb, var(--sunk) 55%, transparent);
+	}
+	.bar {
+		position: absolute;
+		height: 27px;
+		overflow: hidden;
+		border: 1.5px solid var(--ink);
+		border-radius: 4px;
+		background: var(--paper);
+		color: var(--ink);
+		font-size: 0.85rem;
+		font-weight: 600;
+		text-align: left;
+	}
+	.movable {
+		cursor: grab;
+		touch-action: pan-y;
+	}
+	.cast,
+	.layer {
+		background: var(--work);
+		color: var(--work-ink);
+		border-color: var(--work);
+	}
+	.cure,
+	.hold,
+	.set {
+		background: repeating-linear-gradient(45deg, var(--resin) 0 5px, color-mix(in srgb, var(--resin) 60%, var(--paper)) 5px 10px);
+		color: var(--ink);
+		border-color: var(--line-strong);
+	}
+	.demould {
+		background: var(--ink);
+		color: var(--paper);
+	}
+	.dry {
+		border-style: dashed;
+	}
+	.pinned {
+		border-width: 3px;
+		border-color: var(--hot);
+	}
+	.picked {
+		z-index: 5;
+		outline: 3px solid var(--hot);
+		outline-offset: 1px;
+	}
+	.key {
+		display: inline-block;
+		width: 1.4rem;
+		height: 0.8rem;
+		margin-right: 0.2rem;
+		border: 1.5px solid var(--ink);
+		border-radius: 3px;
+		vertical-align: -0.05rem;
+	}
+</style>

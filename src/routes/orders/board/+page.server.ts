@@ -1,0 +1,59 @@
+import { fail } from '@sveltejs/kit';
+import { z } from 'zod';
+import { handsTimes } from '$lib/core/orders';
+import { asker } from '$lib/server/heavy/asker';
+import { orFail } from '$lib/server/forms';
+import { pinActivity, planNow } from '$lib/server/repositories/plans';
+import type { Actions, PageServerLoad } from './$types';
+
+/** So many days are drawn at most. */
+const MOST_DAYS = 35;
+
+export const load: PageServerLoad = async (event) => {
+	const { followed, proposed, workshop } = await planNow(event.locals.settings, asker(event));
+	const { nowMs, hours } = workshop;
+	const plan = followed?.plan;
+	const lastMs = Math.max(plan?.finishMs ?? nowMs, ...workshop.orders.map((o) => o.dueAtMs));
+	const days = Math.min(MOST_DAYS, Math.max(2, Math.ceil((lastMs - nowMs) / 86_400_000) + 1));
+	return {
+		activities: plan?.activities ?? [],
+		openings: handsTimes(hours, nowMs, days).map((o) => ({
+			fromMs: nowMs + o.fromS * 1000,
+			untilMs: nowMs + o.untilS * 1000,
+			hands: o.hands
+		})),
+		days,
+		zone: hours.zone,
+		startMs: nowMs,
+		orders: workshop.orders.map(({ id, name, dueAtMs }) => ({ id, name, dueAtMs })),
+		moulds: workshop.moulds.map(({ id, number, label }) => ({ id, number, label })),
+		pots: workshop.pots.map(({ id, name }) => ({ id, name })),
+		finishMs: plan?.finishMs ?? null,
+		boundMs: plan?.boundMs ?? null,
+		conflict: plan?.conflict ?? [],
+		proposed: proposed && { restsOn: proposed.kept.restsOn, words: proposed.differences.words }
+	};
+};
+
+const asked = z.object({
+	id: z.string().min(1).max(120),
+	/** Empty lets it go again. */
+	startMs: z.union([
+		z.literal('').transform(() => null),
+		z.coerce.number().int().min(0).max(4_102_444_800_000)
+	])
+});
+
+export const actions: Actions = {
+	/** Puts an activity to a time, or lets it go again. */
+	pin: async (event) => {
+		const typed = asked.safeParse(Object.fromEntries(await event.request.formData()));
+		if (!typed.success) return fail(400, { refused: 'Say which activity, and when it begins.', id: '' });
+		const { id, startMs } = typed.data;
+		const moved = await orFail(
+			async () => ({ words: (await pinActivity(id, startMs, event.locals.settings, asker(event))).words }),
+			(refused) => ({ refused, id })
+		);
+		return moved;
+	}
+};

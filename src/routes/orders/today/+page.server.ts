@@ -1,0 +1,54 @@
+import { fail, redirect } from '@sveltejs/kit';
+import { momentOf, runList, wallMs } from '$lib/core/orders';
+import { allFaces } from '$lib/server/faces';
+import { asker } from '$lib/server/heavy/asker';
+import { orFail } from '$lib/server/forms';
+import { openPours } from '$lib/server/repositories/openPours';
+import { beginPlanned, planNow } from '$lib/server/repositories/plans';
+import { listShots } from '$lib/server/repositories/shots';
+import type { Actions, PageServerLoad } from './$types';
+
+const DAY_MS = 86_400_000;
+const MOST_LINES = 80;
+
+export const load: PageServerLoad = async (event) => {
+	const [{ followed, proposed, workshop }, open, shots, faces] = await Promise.all([
+		planNow(event.locals.settings, asker(event)),
+		openPours(),
+		listShots(500),
+		allFaces()
+	]);
+	const { nowMs, hours } = workshop;
+	// to the end of tomorrow: what is left of today may be nothing
+	const wall = Math.floor(wallMs(nowMs, hours.zone) / DAY_MS) * DAY_MS;
+	const todayUntilMs = momentOf(wall + DAY_MS, hours.zone);
+	const lines = runList(followed?.plan.activities ?? [], nowMs, momentOf(wall + 2 * DAY_MS, hours.zone));
+	const names = new Map(workshop.orders.map((o) => [o.id, o.name]));
+	return {
+		faces,
+		masterOf: Object.fromEntries(shots.map((s) => [s.id, s.masterId])),
+		lines: lines.slice(0, MOST_LINES).map((l) => ({ ...l, orderName: names.get(l.orderId ?? '') ?? '' })),
+		more: Math.max(0, lines.length - MOST_LINES),
+		mouldNumbers: Object.fromEntries(workshop.moulds.map((m) => [m.id, m.number])),
+		nextMs: followed?.plan.activities.find((a) => a.hands > 0 && a.startMs >= todayUntilMs)?.startMs ?? null,
+		todayUntilMs,
+		open,
+		hasOrders: workshop.orders.length > 0,
+		status: followed?.plan.status ?? 'unknown',
+		conflict: followed?.plan.conflict ?? [],
+		proposed: proposed && { restsOn: proposed.kept.restsOn, words: proposed.differences.words }
+	};
+};
+
+export const actions: Actions = {
+	/** Begins a pull of the plan at the bench, with everything set. */
+	begin: async ({ request, locals }) => {
+		const id = String((await request.formData()).get('id') ?? '');
+		const begun = await orFail(
+			() => beginPlanned(id, locals.settings),
+			(refused) => ({ refused, at: id })
+		);
+		if ('pourId' in begun) redirect(303, `/pour/${begun.pourId}`);
+		return 'status' in begun ? begun : fail(400, begun);
+	}
+};
