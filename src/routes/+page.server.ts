@@ -1,9 +1,11 @@
 import { dewPointC, FACE_MARGIN_C, isTooDamp } from '$lib/core/humidity';
+import { runList } from '$lib/core/orders';
 import { allFaces } from '$lib/server/faces';
 import { environment } from '$lib/server/environment';
 import { readBench } from '$lib/server/repositories/bench';
 import { listResins } from '$lib/server/repositories/materials';
 import { readSettings } from '$lib/server/repositories/settings';
+import { followedPlan } from '$lib/server/repositories/plans';
 import { dueNow, pourableToday } from '$lib/server/repositories/benchToday';
 import type { PageServerLoad } from './$types';
 
@@ -22,7 +24,20 @@ export const load: PageServerLoad = async ({ locals, cookies }) => {
 		: null;
 	const { roomTempC, relativeHumidity } = locals.settings;
 	const dewC = dewPointC({ tempC: roomTempC, relativeHumidity });
+	const plan = await followedPlan();
 	return {
+		/** What hands are wanted for next by the plan of the orders. */
+		planned: runList(plan?.plan.activities ?? [], Date.now(), Date.now() + 36 * 3_600_000, [])
+			.slice(0, 3)
+			.map(({ id, part, then, startMs, pieceName, moulds, number }) => ({
+				id,
+				part,
+				then,
+				startMs,
+				pieceName,
+				moulds,
+				number
+			})),
 		bench,
 		air: { dewPointC: dewC, faceAboveC: dewC + FACE_MARGIN_C, tooDamp: isTooDamp(locals.settings) },
 		faces: await allFaces(),

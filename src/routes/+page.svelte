@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
 	import { untrack } from 'svelte';
+	import { PART_WORDS } from '$lib/core/orders/words';
 	import { countdown, counted, wallTime } from '$lib/ui/clockText';
 	import { Now } from '$lib/ui/now.svelte';
 	import AtBench from '$lib/ui/AtBench.svelte';
@@ -22,6 +23,8 @@
 	const next = $derived(data.clocks.find((c) => !c.quiet));
 	const nextLeftS = $derived(next ? (next.endsAtMs - now.ms) / 1000 : 0);
 	const left = $derived(countdown(nextLeftS));
+	const planWords = (l: (typeof data.planned)[number]) =>
+		`${[PART_WORDS[l.part].does, ...l.then.map((p) => PART_WORDS[p].does.toLowerCase())].join(', ')} ${l.pieceName ?? ''}${l.moulds ? ` in ${l.moulds.join(', ')}` : ''}`;
 </script>
 
 <svelte:head><title>The bench · Anthypos</title></svelte:head>
@@ -110,6 +113,22 @@
 	<section class="mb-6">
 		<h2 class="mb-2">At the bench</h2>
 		<AtBench pours={bench.open} clocks={data.clocks} nowMs={now.ms} most={4} />
+	</section>
+{/if}
+{#if data.planned.length > 0}
+	<section class="mb-6" aria-labelledby="by-plan">
+		<div class="mb-2 flex items-baseline justify-between gap-4">
+			<h2 id="by-plan">Next by the plan</h2>
+			<a class="plain" href="/orders/today">Today</a>
+		</div>
+		<ol class="slab divide-y divide-(--line)">
+			{#each data.planned as line (line.id)}
+				<li class="flex flex-wrap items-baseline gap-x-4 px-5 py-2.5">
+					<span class={['num font-bold', line.startMs < now.ms && 'text-(--hot)']}>{wallTime(line.startMs, now.ms)}</span>
+					<span class="font-semibold">{planWords(line)}</span>
+				</li>
+			{/each}
+		</ol>
 	</section>
 {/if}
 

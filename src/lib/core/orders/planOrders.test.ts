@@ -51,9 +51,13 @@ describe('a plan of orders', () => {
 		expect(plan.orders.map((o) => o.lateMs)).toEqual([0, 0]);
 	});
 	it('the list of today says when hands are free', () => {
-		const lines = runList(plan.activities, NOW, NOW + DAY);
+		const there = [{ fromMs: NOW + HOUR, untilMs: NOW + 9 * HOUR }];
+		const lines = runList(plan.activities, NOW, NOW + DAY, there);
 		expect(lines.length).toBeGreaterThan(10);
-		expect(lines[0]!.freeBeforeS).toBe(3600);
+		// nobody is there before nine: that is no free time
+		expect(lines[0]!.freeBeforeS).toBe(0);
+		const busyS = lines.reduce((sum, l) => sum + (l.endMs - l.startMs) / 1000 + l.freeBeforeS, 0);
+		expect(busyS).toBeLessThanOrEqual(8 * 3600 + 1);
 		expect(lines.every((l) => l.hands > 0)).toBe(true);
 	});
 	it('curing through a cold night takes as long as the cold makes it', () => {

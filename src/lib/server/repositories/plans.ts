@@ -39,6 +39,9 @@ async function readPlan(id: number): Promise<KeptOrdersPlan | null> {
 	return row && plain(row).body;
 }
 
+/** The plan that is followed, as it stands; nothing is made anew. */
+export const followedPlan = (): Promise<KeptOrdersPlan | null> => readPlan(FOLLOWED);
+
 /** The last word holds: a plan is made anew whenever it is asked for. */
 async function keepPlan(id: number, body: KeptOrdersPlan): Promise<void> {
 	await tables.plans().upsert({ id, body, version: 1 });

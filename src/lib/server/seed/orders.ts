@@ -5,6 +5,7 @@ import { getMould } from '../repositories/moulds';
 import { saveOrder } from '../repositories/orders';
 import { listShots } from '../repositories/shots';
 import { saveHours } from '../repositories/workHours';
+import { mouldWear } from '../repositories/wear';
 import { DAY_MS, idFrom, type Story } from './story';
 
 interface DemoOrder {
@@ -19,6 +20,8 @@ interface DemoOrder {
 		resin: string;
 		kind?: string;
 		mould?: string;
+		/** In the mould that has been pulled most, and more of them than it is sure to give. */
+		worn?: boolean;
 		copies: number;
 		finishMinutes?: number;
 	}[];
@@ -46,7 +49,7 @@ const ORDERS: readonly DemoOrder[] = [
 		name: 'Rope walk, fenders for the stair',
 		state: 'promised',
 		due: [13, 12],
-		lines: [{ piece: 'Rope fender', resin: 'Fender flexible', copies: 30, finishMinutes: 4 }]
+		lines: [{ piece: 'Rope fender', resin: 'Fender flexible', worn: true, copies: 4, finishMinutes: 4 }]
 	},
 	{
 		name: 'Window in the square, ice',
@@ -89,16 +92,22 @@ export async function takeOrders(story: Story): Promise<void> {
 	for (const { name, state, due, priority = 3, note = '', lines } of ORDERS) {
 		const asked: { line: (typeof lines)[number]; shotId: string }[] = [];
 		for (const line of lines) {
-			for (const s of shots) {
-				const isIt =
+			const found = shots.filter(
+				(s) =>
 					masters.find((m) => m.id === s.masterId)?.record.name === line.piece &&
 					resins.find((r) => r.id === s.resinId)?.record.name === line.resin &&
 					(line.kind === undefined || (s.inputs.kind ?? 'solid') === line.kind) &&
-					(line.mould === 'keys') === (s.inputs.out === 'flexible');
-				if (!isIt || asked.some((a) => a.line === line)) continue;
-				const moulds = await Promise.all(s.inputs.mouldIds.map(getMould));
-				if (moulds.every((m) => m.state === 'active')) asked.push({ line, shotId: s.id });
-			}
+					(line.mould === 'keys') === (s.inputs.out === 'flexible')
+			);
+			const poured = await Promise.all(
+				found.map(async (shot) => ({ shot, moulds: await Promise.all(shot.inputs.mouldIds.map(getMould)) }))
+			);
+			const fit = poured.filter(({ moulds }) => moulds.every((m) => m.state === 'active'));
+			const pulls = ({ moulds }: (typeof fit)[number]) => Math.max(...moulds.map((m) => m.pulls));
+			const [first] = line.worn ? fit.toSorted((a, b) => pulls(b) - pulls(a)) : fit;
+			if (!first) continue;
+			const more = line.worn ? (await mouldWear(first.moulds[0]!)).forecast.pullsLeftMedian : 0;
+			asked.push({ line: { ...line, copies: line.copies + Math.min(40, more) }, shotId: first.shot.id });
 		}
 		if (asked.length === 0) continue;
 		await saveOrder(idFrom(story.random), {

@@ -24,14 +24,16 @@
 	{#each lines as line, i (line.id)}
 		{@const count = counts[line.id]}
 		<div class="mb-3 rounded-lg border border-(--line) bg-(--ground) p-3">
-			<div class="grid gap-x-4 gap-y-1 sm:grid-cols-[minmax(0,1fr)_6rem_8rem_8rem]">
-				<ChoiceField
-					label="Cast by"
-					name="lines.{i}.shotId"
-					placeholder="Choose a shot"
-					options={shots}
-					bind:value={line.shotId}
-					error={errors?.[i]?.shotId} />
+			<div class="grid grid-cols-3 gap-x-4 gap-y-1">
+				<div class="col-span-3">
+					<ChoiceField
+						label="Cast by"
+						name="lines.{i}.shotId"
+						placeholder="Choose a shot"
+						options={shots}
+						bind:value={line.shotId}
+						error={errors?.[i]?.shotId} />
+				</div>
 				<NumberField label="Copies" name="lines.{i}.copies" bind:value={line.copies} error={errors?.[i]?.copies} />
 				<NumberField
 					label="Finishing, min"

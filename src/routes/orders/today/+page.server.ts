@@ -1,5 +1,5 @@
 import { fail, redirect } from '@sveltejs/kit';
-import { momentOf, runList, wallMs } from '$lib/core/orders';
+import { handsTimes, momentOf, runList, wallMs } from '$lib/core/orders';
 import { allFaces } from '$lib/server/faces';
 import { asker } from '$lib/server/heavy/asker';
 import { orFail } from '$lib/server/forms';
@@ -22,9 +22,19 @@ export const load: PageServerLoad = async (event) => {
 	// to the end of tomorrow: what is left of today may be nothing
 	const wall = Math.floor(wallMs(nowMs, hours.zone) / DAY_MS) * DAY_MS;
 	const todayUntilMs = momentOf(wall + DAY_MS, hours.zone);
-	const lines = runList(followed?.plan.activities ?? [], nowMs, momentOf(wall + 2 * DAY_MS, hours.zone));
+	const there = handsTimes(hours, nowMs, 2).map((o) => ({
+		fromMs: nowMs + o.fromS * 1000,
+		untilMs: nowMs + o.untilS * 1000
+	}));
+	const lines = runList(
+		followed?.plan.activities ?? [],
+		nowMs,
+		momentOf(wall + 2 * DAY_MS, hours.zone),
+		there
+	);
 	const names = new Map(workshop.orders.map((o) => [o.id, o.name]));
 	return {
+		opensMs: there[0]?.fromMs ?? null,
 		faces,
 		masterOf: Object.fromEntries(shots.map((s) => [s.id, s.masterId])),
 		lines: lines.slice(0, MOST_LINES).map((l) => ({ ...l, orderName: names.get(l.orderId ?? '') ?? '' })),

@@ -20,10 +20,17 @@
 	const first = $derived(data.lines[0]);
 	const minutes = (l: Line) => formatTime((l.endMs - l.startMs) / 1000);
 	/** What hands do, of what, in which mould. */
-	const says = (l: Line) =>
-		l.part === 'make'
-			? `${PART_WORDS.make.does} M${data.mouldNumbers[l.mouldId ?? ''] ?? '?'}`
-			: `${PART_WORDS[l.part].does} ${l.part === 'prep' ? (l.moulds ?? []).join(', ') : (l.pieceName ?? '')}`;
+	const says = (l: Line) => {
+		if (l.part === 'make') return `${PART_WORDS.make.does} M${data.mouldNumbers[l.mouldId ?? ''] ?? '?'}`;
+		const does = [PART_WORDS[l.part].does, ...l.then.map((p) => PART_WORDS[p].does.toLowerCase())].join(', ');
+		return l.part === 'prep' && l.then.length === 0
+			? `${does} ${(l.moulds ?? []).join(', ')} for the next ${l.pieceName ?? 'cast'}`
+			: `${does} ${l.pieceName ?? ''} in ${(l.moulds ?? []).join(', ')}`;
+	};
+	const details = (l: Line) =>
+		[minutes(l), l.number ? `pull ${l.number}` : '', l.orderName ? `for ${l.orderName}` : '', isLate(l) ? 'should have begun' : '']
+			.filter(Boolean)
+			.join(', ');
 	const begins = (l: Line) => l.part === 'prep';
 	const isLate = (l: Line) => l.startMs < data.nowMs - 60_000;
 	/** Free for so long it is worth saying, s. */
@@ -47,11 +54,8 @@
 		<span class="flex min-w-0 items-center gap-3">
 			{#if l.shotId}<PieceFace {...data.faces[data.masterOf[l.shotId] ?? '']} rem={2.6} />{/if}
 			<span class="min-w-0">
-				<span class="block font-semibold"
-					>{says(l)}{#if l.moulds && l.part !== 'prep'}<span class="soft font-normal"> in {l.moulds.join(', ')}</span>{/if}</span>
-				<span class="soft block"
-					>{minutes(l)}{#if l.number}, pull {l.number}{/if}{#if l.orderName}
-						for {l.orderName}{/if}{#if isLate(l)}, should have begun{/if}</span>
+				<span class="block font-semibold">{says(l)}</span>
+				<span class="soft block">{details(l)}</span>
 			</span>
 		</span>
 		<span class="col-start-2 sm:col-start-3">
@@ -95,7 +99,9 @@
 	</p>
 {:else}
 	<ol class="slab divide-y divide-(--line)" aria-label="Today">
-		{#each today as l (l.id)}{@render line(l)}{:else}<li class="p-5">Nothing more today.</li>{/each}
+		{#each today as l (l.id)}{@render line(l)}{:else}<li class="p-5">
+				Nothing more today{#if data.opensMs && data.opensMs > data.nowMs}: somebody is there again from {at(data.opensMs)}{/if}.
+			</li>{/each}
 	</ol>
 	{#if tomorrow.length > 0}
 		<h2 class="mt-6 mb-2">Tomorrow</h2>
