@@ -26,6 +26,11 @@ export const PAGES = [
 	'/shelf/meets',
 	'/shots',
 	'/shots/new',
+	'/orders',
+	'/orders/new',
+	'/orders/today',
+	'/orders/board',
+	'/orders/hours',
 	'/pour',
 	'/practice',
 	'/practice/lesson',
@@ -48,6 +53,7 @@ const LISTS: readonly [string, RegExp][] = [
 	['/moulds', /^\/moulds\/[0-9a-f-]{36}$/],
 	['/shelf', /^\/shelf\/[a-z]+\/[0-9a-f-]{36}$/],
 	['/shots', /^\/shots\/[0-9a-f-]{36}$/],
+	['/orders', /^\/orders\/[0-9a-f-]{36}$/],
 	['/pots', /^\/pots\/[0-9a-f-]{36}$/],
 	['/ledger', /^\/ledger\/[0-9a-f-]{36}$/]
 ];

@@ -2,7 +2,7 @@ import { allFaces } from '$lib/server/faces';
 import { asker } from '$lib/server/heavy/asker';
 import { orFail } from '$lib/server/forms';
 import { countLines, listOrders } from '$lib/server/repositories/orders';
-import { acceptPlan, planNow } from '$lib/server/repositories/plans';
+import { acceptPlan, outlookOf, planNow } from '$lib/server/repositories/plans';
 import { listShots } from '$lib/server/repositories/shots';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -28,9 +28,7 @@ export const load: PageServerLoad = async (event) => {
 				pieceName: lines.get(l.id)?.pieceName ?? '',
 				resinName: lines.get(l.id)?.resinName ?? ''
 			})),
-			outlook: followed?.plan.orders.find((o) => o.id === id) ?? null,
-			sure: followed?.outlooks.find((o) => o.id === id) ?? null,
-			hindrances: (followed?.plan.hindrances ?? []).filter((h) => h.orderId === id)
+			...outlookOf(id, followed, proposed?.kept ?? null)
 		})),
 		plan: followed && {
 			status: followed.plan.status,

@@ -107,6 +107,7 @@
 							Ready {at(outlook.readyAtMs)} by the plan{#if sure?.ninetyMs}; nine times in ten by {at(sure.ninetyMs)}{/if}.
 						</p>
 						<p class="soft">{outlook.casts} casts for the {outlook.wanted} still wanted.</p>
+						{#if order.isProposed}<p class="font-semibold">If the new plan is followed.</p>{/if}
 					{:else if got(order) >= wanted(order)}
 						<p class="answer text-[1.4rem] text-(--work)">All of it is cast</p>
 						<p class="soft">Say “done” when it has gone out.</p>

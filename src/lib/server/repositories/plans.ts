@@ -11,6 +11,7 @@ import type { WorkshopSettings } from '$lib/core/workshop';
 import { plain, tables } from '../db/models';
 import { RefusedError } from '../errors';
 import { heavy, type Asker } from '../heavy/pool';
+import { countLines, listOrders } from './orders';
 import { beginPour } from './pours';
 import { workshopToPlan } from './toPlan';
 import { readHours } from './workHours';
@@ -39,8 +40,25 @@ async function readPlan(id: number): Promise<KeptOrdersPlan | null> {
 	return row && plain(row).body;
 }
 
-/** The plan that is followed, as it stands; nothing is made anew. */
-export const followedPlan = (): Promise<KeptOrdersPlan | null> => readPlan(FOLLOWED);
+/** What a plan still holds: pulls that were begun, and orders that are open no more, are out of it. */
+function stillPlanned(
+	kept: KeptOrdersPlan | null,
+	begunOf: ReadonlyMap<string, number>
+): KeptOrdersPlan | null {
+	if (!kept) return null;
+	const activities = kept.plan.activities.filter(
+		(a) => a.lineId === undefined || (a.number ?? 0) > (begunOf.get(a.lineId) ?? Infinity)
+	);
+	return { ...kept, plan: { ...kept.plan, activities } };
+}
+
+/** The plan that is followed, as far as it still stands; nothing is made anew. */
+export async function followedPlan(): Promise<KeptOrdersPlan | null> {
+	const [followed, orders] = await Promise.all([readPlan(FOLLOWED), listOrders(true)]);
+	if (!followed) return null;
+	const counts = await countLines(orders.flatMap((o) => o.record.lines.map((l) => l.id)));
+	return stillPlanned(followed, new Map([...counts].map(([id, c]) => [id, c.pours])));
+}
 
 /** The last word holds: a plan is made anew whenever it is asked for. */
 async function keepPlan(id: number, body: KeptOrdersPlan): Promise<void> {
@@ -107,8 +125,12 @@ export const dayIn = (zone: string) => (ms: number) => {
  * at once, and so is every one where the workshop wants that; another waits until somebody takes it.
  */
 export async function planNow(settings: WorkshopSettings, asker: Asker, now = new Date()): Promise<PlanNow> {
-	const [{ hours }, followed] = await Promise.all([readHours(), readPlan(FOLLOWED)]);
-	const workshop = await workshopToPlan(settings, hours, followed?.pins ?? {}, now);
+	const [{ hours }, last] = await Promise.all([readHours(), readPlan(FOLLOWED)]);
+	const workshop = await workshopToPlan(settings, hours, last?.pins ?? {}, now);
+	const followed = stillPlanned(
+		last,
+		new Map(workshop.orders.flatMap((o) => o.lines.map((l) => [l.id, l.pulls] as const)))
+	);
 	const restsOn = digest(workshop, followed);
 	if (followed?.restsOn === restsOn) return { workshop, followed, proposed: null, restsOn };
 	const waiting = await readPlan(PROPOSED);
@@ -125,6 +147,19 @@ export async function planNow(settings: WorkshopSettings, asker: Asker, now = ne
 		followed,
 		proposed: { kept, differences: differencesOf(workshop, followed.plan, kept.plan) },
 		restsOn
+	};
+}
+
+/** What a plan says of one order; of one that is new, the plan that is proposed. */
+export function outlookOf(id: string, followed: KeptOrdersPlan | null, proposed: KeptOrdersPlan | null) {
+	const isIn = (kept: KeptOrdersPlan | null) => kept?.plan.orders.some((o) => o.id === id) === true;
+	const isProposed = !isIn(followed) && isIn(proposed);
+	const kept = isProposed ? proposed : followed;
+	return {
+		outlook: kept?.plan.orders.find((o) => o.id === id) ?? null,
+		sure: kept?.outlooks.find((o) => o.id === id) ?? null,
+		hindrances: (kept?.plan.hindrances ?? []).filter((h) => h.orderId === id),
+		isProposed
 	};
 }
 

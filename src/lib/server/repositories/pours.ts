@@ -63,6 +63,10 @@ export async function beginPour(
 	also: Pick<PourPlan, 'series' | 'order'> = {}
 ): Promise<{ id: string } | { moved: ShotMoved }> {
 	const [known] = await tables.pours().findAll({ where: { shotId, batchIndex, status: 'open' }, limit: 1 });
+	if (known && also.order && plain(known).orderLineId !== also.order.lineId)
+		throw new RefusedError(
+			'The same shot is at the bench already, and not for this order: finish that one first.'
+		);
 	if (known) return { id: plain(known).id };
 	const { kept, now, moved } = await batchPlans(shotId, batchIndex, settings);
 	if (moved && (!choice || (choice === 'today' && moved.refused))) return { moved };

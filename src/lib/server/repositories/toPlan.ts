@@ -34,8 +34,10 @@ export async function workshopToPlan(
 	settings: WorkshopSettings,
 	hours: WorkshopHours,
 	pins: Readonly<Record<string, number>>,
-	now: Date
+	at: Date
 ): Promise<Workshop> {
+	// a plan counts in whole seconds
+	const now = new Date(Math.floor(at.getTime() / 1000) * 1000);
 	const orders = await listOrders(true);
 	const lineIds = orders.flatMap((o) => o.record.lines.map((l) => l.id));
 	const [counts, seen, moulds, vessels, tins, masters, resins, busy] = await Promise.all([

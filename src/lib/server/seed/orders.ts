@@ -39,7 +39,7 @@ const ORDERS: readonly DemoOrder[] = [
 	{
 		name: 'Puppet theatre, first night',
 		state: 'running',
-		due: [1, 18],
+		due: [0, 18],
 		priority: 5,
 		lines: [
 			{ piece: 'Lamplighter figure', resin: 'Lantern white', kind: 'solid', copies: 5, finishMinutes: 25 }

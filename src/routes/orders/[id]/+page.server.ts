@@ -9,7 +9,7 @@ import { listMasters } from '$lib/server/repositories/masters';
 import { listResins } from '$lib/server/repositories/materials';
 import { partsOfLines } from '$lib/server/repositories/orderParts';
 import { countLines, getOrder, saveOrder } from '$lib/server/repositories/orders';
-import { planNow } from '$lib/server/repositories/plans';
+import { outlookOf, planNow } from '$lib/server/repositories/plans';
 import { listShots } from '$lib/server/repositories/shots';
 import { readHours } from '$lib/server/repositories/workHours';
 import type { Actions, PageServerLoad } from './$types';
@@ -44,13 +44,14 @@ export const load: PageServerLoad = async (event) => {
 			outlook: null,
 			sure: null,
 			hindrances: [],
+			isProposed: false,
 			shots,
 			zone: hours.zone,
 			parts: {}
 		};
 	}
 	const order = await orPage(getOrder(params.id));
-	const [{ followed }, counts] = await Promise.all([
+	const [{ followed, proposed }, counts] = await Promise.all([
 		planNow(locals.settings, asker(event)),
 		countLines(order.record.lines.map((l) => l.id))
 	]);
@@ -58,9 +59,7 @@ export const load: PageServerLoad = async (event) => {
 		form: await superValidate(orderTyped(order.record, hours.zone), zod4(orderForm)),
 		order: { id: order.id, number: order.number, version: order.version },
 		counts: Object.fromEntries(counts),
-		outlook: followed?.plan.orders.find((o) => o.id === order.id) ?? null,
-		sure: followed?.outlooks.find((o) => o.id === order.id) ?? null,
-		hindrances: (followed?.plan.hindrances ?? []).filter((h) => h.orderId === order.id),
+		...outlookOf(order.id, followed, proposed?.kept ?? null),
 		shots,
 		zone: hours.zone,
 		parts: await partsOfLines(order.record, locals.settings)
