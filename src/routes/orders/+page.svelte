@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
+	import { OPEN_STATES } from '$lib/core/orders/states';
 	import { formatTime } from '$lib/core/units';
 	import { wallTime } from '$lib/ui/clockText';
 	import { dueWords, percentOf, sureWords } from '$lib/ui/orders/sureWords';
@@ -11,11 +12,11 @@
 
 	let { data, form: answer } = $props();
 	type Order = (typeof data.orders)[number];
-	const isOpen = (o: Order) => o.outlook !== null;
+	const isOpen = (o: Order) => OPEN_STATES.includes(o.record.state);
 	const open = $derived(data.orders.filter(isOpen));
 	const past = $derived(data.orders.filter((o) => !isOpen(o)));
 	const at = (ms: number) => wallTime(ms, data.nowMs);
-	const late = $derived(open.filter((o) => o.outlook!.lateMs > 0 && o.hindrances.length === 0));
+	const late = $derived(open.filter((o) => (o.outlook?.lateMs ?? 0) > 0 && o.hindrances.length === 0));
 	const stuck = $derived(open.filter((o) => o.hindrances.length > 0));
 	const got = (o: Order) => o.lines.reduce((sum, l) => sum + Math.min(l.good, l.copies), 0);
 	const wanted = (o: Order) => o.lines.reduce((sum, l) => sum + l.copies, 0);

@@ -43,8 +43,9 @@
 	let from = 0;
 	let dragged = $state<string>();
 	function down(event: PointerEvent, a: Planned): void {
-		if (a.hands === 0 || event.button !== 0) return;
+		if (event.button !== 0) return;
 		run.pick(a.id);
+		if (a.hands === 0) return;
 		from = event.clientX;
 		dragged = a.id;
 		(event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);
@@ -59,20 +60,37 @@
 		dragged = undefined;
 		if (run.byMs !== 0) void run.put(a.id, a.startMs + run.byMs);
 	}
-	function key(event: KeyboardEvent, a: Planned): void {
-		if (a.hands === 0) return;
+	/** What hands do, by the clock: what the keys go along. */
+	const hands = $derived(rows[0]?.bars.map((b) => b.activity) ?? []);
+	let region: HTMLElement;
+	function key(event: KeyboardEvent): void {
+		const at = hands.findIndex((a) => a.id === run.pickedId);
+		const a = hands[at];
+		const along =
+			event.key === 'ArrowUp' ? -1 : event.key === 'ArrowDown' ? 1 : event.key === 'Home' ? -at : event.key === 'End' ? hands.length : 0;
 		const steps = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0;
-		if (steps !== 0) {
-			run.pick(a.id);
-			run.step(event.shiftKey ? steps * 4 : steps);
-		} else if (event.key === 'Enter' && run.pickedId === a.id && run.byMs !== 0) void run.put(a.id, a.startMs + run.byMs);
+		if (along !== 0 || event.key === 'Home') {
+			const next = hands[Math.min(hands.length - 1, Math.max(0, at + along))];
+			run.pick(next?.id);
+			if (next) region.scrollLeft = Math.max(0, x(next.startMs) - region.clientWidth / 2);
+		} else if (steps !== 0 && a) run.step(event.shiftKey ? steps * 4 : steps);
+		else if (event.key === 'Enter' && a && run.byMs !== 0) void run.put(a.id, a.startMs + run.byMs);
 		else if (event.key === 'Escape' && run.byMs !== 0) run.byMs = 0;
 		else return;
 		event.preventDefault();
 	}
 </script>
 
-<div class="slab overflow-x-auto" role="region" aria-label="Board by hour" tabindex="-1">
+<p id="board-keys" class="sr-only">Up and down pick what hands do, left and right move it by a quarter of an hour, Enter puts it there.</p>
+<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions (it is gone along by keys; what is picked is said beneath) -->
+<div
+	bind:this={region}
+	class="slab overflow-x-auto"
+	role="region"
+	aria-label="Board by hour"
+	aria-describedby="board-keys"
+	tabindex="0"
+	onkeydown={key}>
 	<div class="board relative" style:width="calc({width}px + 9rem)">
 		<div class="sticky top-0 z-20 flex h-12 border-b border-(--line) bg-(--paper)">
 			<div class="sticky left-0 z-10 w-36 shrink-0 border-r border-(--line) bg-(--paper)"></div>
@@ -111,27 +129,24 @@
 							</div>{/if}{/each}
 					{#each row.bars as { activity: a, lane } (a.id)}
 						{@const moves = run.pickedId === a.id}
-						<button
-							type="button"
+						<!-- svelte-ignore a11y_no_static_element_interactions (the keys of the board do the same) -->
+						<div
 							class={['bar', a.part, moves && 'picked', a.pinned && 'pinned', a.hands > 0 && 'movable']}
 							style:left="{x(a.startMs)}px"
 							style:width="{Math.max(3, (a.endMs - a.startMs) * pxPerMs)}px"
 							style:top="{lane * LANE + 3}px"
 							style:transform={moves && run.byMs !== 0 ? `translateX(${run.byMs * pxPerMs}px)` : undefined}
-							aria-label={label(a)}
-							aria-pressed={moves}
 							title={label(a)}
-							tabindex={row.key === 'hands' || a.hands === 0 ? 0 : -1}
-							onclick={() => run.pick(a.id)}
+							data-id={a.id}
 							onpointerdown={(e) => down(e, a)}
 							onpointermove={(e) => move(e, a)}
 							onpointerup={() => up(a)}
 							onpointercancel={() => {
 								dragged = undefined;
 								run.byMs = 0;
-							}}
-							onkeydown={(e) => key(e, a)}
-							>{#if (a.endMs - a.startMs) * pxPerMs > 44}<span class="block truncate px-1">{short(a)}</span>{/if}</button>
+							}}>
+							{#if (a.endMs - a.startMs) * pxPerMs > 44}<span class="block truncate px-1">{short(a)}</span>{/if}
+						</div>
 					{/each}
 				</div>
 			</div>

@@ -2,8 +2,8 @@
 	import { Button } from 'flowbite-svelte';
 	import type { OrderForm } from '$lib/core/orders';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
+	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import { newId } from '$lib/ui/newId';
-	import NumberField from './NumberField.svelte';
 
 	/** The lines of an order: what it is cast by, how many, and what each still wants when it is out of its mould. */
 	type Line = OrderForm['lines'][number];
@@ -15,6 +15,9 @@
 		counts: Readonly<Record<string, { good: number; scrap: number; casting: number }>>;
 	}
 	let { lines = $bindable(), errors, shots, counts }: Props = $props();
+	/** The list is replaced, so that the form hears of it. */
+	const set = <K extends keyof Line>(at: number, key: K, value: Line[K]) =>
+		(lines = lines.map((l, i) => (i === at ? { ...l, [key]: value } : l)));
 	const add = () =>
 		(lines = [...lines, { id: newId(), shotId: '', copies: undefined as unknown as number, finishMinutes: 0, hardenHours: 24 }]);
 </script>
@@ -31,20 +34,27 @@
 						name="lines.{i}.shotId"
 						placeholder="Choose a shot"
 						options={shots}
-						bind:value={line.shotId}
+						bind:value={() => line.shotId, (v) => set(i, 'shotId', v as Line['shotId'])}
 						error={errors?.[i]?.shotId} />
 				</div>
-				<NumberField label="Copies" name="lines.{i}.copies" bind:value={line.copies} error={errors?.[i]?.copies} />
-				<NumberField
+				<QuantityField
+					kind="number"
+					label="Copies"
+					name="lines.{i}.copies"
+					bind:value={() => line.copies, (v) => set(i, 'copies', v as Line['copies'])}
+					error={errors?.[i]?.copies} />
+				<QuantityField
+					kind="number"
 					label="Finishing, min"
 					name="lines.{i}.finishMinutes"
-					bind:value={line.finishMinutes}
+					bind:value={() => line.finishMinutes, (v) => set(i, 'finishMinutes', v as Line['finishMinutes'])}
 					error={errors?.[i]?.finishMinutes}
 					hint="of each copy" />
-				<NumberField
+				<QuantityField
+					kind="number"
 					label="Hardens, h"
 					name="lines.{i}.hardenHours"
-					bind:value={line.hardenHours}
+					bind:value={() => line.hardenHours, (v) => set(i, 'hardenHours', v as Line['hardenHours'])}
 					error={errors?.[i]?.hardenHours}
 					hint="from pour to post" />
 			</div>

@@ -21,8 +21,8 @@
 <section class="slab mt-4 min-h-[8.5rem] p-5" aria-label="What is picked">
 	{#if !activity}
 		<p class="soft">
-			Pick a bar to see what it is. What hands do is dragged, or moved by the arrow keys a quarter of an hour at a time and put down with
-			Enter; the rest goes round it.
+			Pick a bar to see what it is. What hands do is dragged; or by the keys of the board: up and down pick, left and right move by a
+			quarter of an hour, Enter puts it there, and the rest goes round it.
 		</p>
 	{:else}
 		<div class="flex flex-wrap items-center justify-between gap-x-6 gap-y-3">

@@ -6,7 +6,6 @@
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import { benchForm } from '$lib/ui/form';
 	import FormErrors from '$lib/ui/FormErrors.svelte';
-	import NumberField from '$lib/ui/orders/NumberField.svelte';
 	import Tabs from '$lib/ui/orders/Tabs.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import QuantityField from '$lib/ui/QuantityField.svelte';
@@ -41,7 +40,7 @@
 					<p class="pt-8 font-semibold">{day}</p>
 					<TextField label="From" name="week.{i}.from" bind:value={$form.week[i]!.from} error={wrong?.from} />
 					<TextField label="Until" name="week.{i}.until" bind:value={$form.week[i]!.until} error={wrong?.until} />
-					<NumberField label="Hands" name="week.{i}.hands" bind:value={$form.week[i]!.hands} error={wrong?.hands} />
+					<QuantityField kind="number" label="Hands" name="week.{i}.hands" bind:value={$form.week[i]!.hands} error={wrong?.hands} />
 				</div>
 			{/each}
 		</div>
@@ -65,7 +64,12 @@
 						bind:value={$form.exceptions[i]!.until}
 						aria-invalid={wrong?.until ? 'true' : undefined} />
 					<span class="min-h-[1.4rem] font-semibold text-(--harm)">{wrong?.until?.[0] ?? ''}</span></label>
-				<NumberField label="Hands" name="exceptions.{i}.hands" bind:value={$form.exceptions[i]!.hands} error={wrong?.hands} />
+				<QuantityField
+					kind="number"
+					label="Hands"
+					name="exceptions.{i}.hands"
+					bind:value={$form.exceptions[i]!.hands}
+					error={wrong?.hands} />
 				<TextField
 					label="Why"
 					name="exceptions.{i}.note"
@@ -90,13 +94,15 @@
 			bind:value={() => $form.nightTempC ?? undefined, (v) => ($form.nightTempC = v ?? null)}
 			error={$errors.nightTempC}
 			hint="empty: as by day" />
-		<NumberField
+		<QuantityField
+			kind="number"
 			label="A mould rests, min"
 			name="restMinutes"
 			bind:value={$form.restMinutes}
 			error={$errors.restMinutes}
 			hint="between two pulls" />
-		<NumberField
+		<QuantityField
+			kind="number"
 			label="Successor from, %"
 			name="successorPercent"
 			bind:value={$form.successorPercent}

@@ -1,0 +1,92 @@
+import { expect, test } from '@playwright/test';
+import { choose, heading } from './bench';
+
+test('an order is taken, planned, begun from the list of today, and called off', async ({ page }) => {
+	await page.goto('/orders/new');
+	await page.getByLabel('For whom or what').fill('Lighthouse shop');
+	await page.getByLabel('Copies', { exact: true }).fill('0');
+	await page.getByRole('button', { name: 'Take it' }).click();
+	// two fields want a look, and nothing that was typed is gone
+	await expect(page.getByText('At least one copy.')).toBeVisible();
+	await expect(page.getByText(/Choose the shot/)).toBeVisible();
+	await expect(page.getByLabel('For whom or what')).toHaveValue('Lighthouse shop');
+	await choose(page, 'Cast by', /Lamplighter figure, Lantern white/);
+	await page.getByLabel('Copies', { exact: true }).fill('2');
+	await page.getByRole('button', { name: 'Take it' }).click();
+	await expect(page).toHaveURL(/\/orders\/[\da-f-]{36}$/);
+	const url = page.url();
+	await expect(page.getByLabel('Whether the day holds')).toContainText(/%|planned/);
+	await expect(page.getByRole('heading', { name: 'What it costs' })).toBeVisible();
+
+	await page.getByRole('link', { name: 'Orders', exact: true }).first().click();
+	await expect(page.getByRole('heading', { name: 'Lighthouse shop' })).toBeVisible();
+	const follow = page.getByRole('button', { name: 'Follow it' });
+	if (await follow.isVisible()) await follow.click();
+	await expect(follow).toBeHidden();
+
+	await page.getByRole('link', { name: 'Today', exact: true }).click();
+	await expect(heading(page)).toHaveText('Today');
+	await expect(page.getByRole('button', { name: /^Begin/ }).first()).toBeVisible();
+
+	// called off, it is planned no more, and what is kept of it stays
+	await page.goto(url);
+	await page.getByLabel('It is', { exact: true }).selectOption('called off');
+	await page.getByRole('button', { name: 'Keep' }).click();
+	await expect(page.getByText('Kept.')).toBeVisible();
+	await page.goto('/orders');
+	await page.getByText(/done or called off/).click();
+	await expect(page.getByRole('link', { name: 'Lighthouse shop' })).toBeVisible();
+});
+
+test('the board is read and moved by keys: what cannot go somewhere says why', async ({ page }) => {
+	await page.goto('/orders/board');
+	const board = page.getByRole('region', { name: 'Board by hour' });
+	await board.focus();
+	await page.keyboard.press('End');
+	await page.keyboard.press('ArrowRight');
+	const picked = page.getByRole('region', { name: 'What is picked' });
+	await expect(picked.getByRole('button', { name: 'Put it there' })).toBeEnabled();
+	await page.keyboard.press('Escape');
+	await expect(picked.getByRole('button', { name: 'Put it there' })).toBeDisabled();
+	await picked.getByRole('button', { name: 'Pin it here' }).click();
+	await expect(picked.getByRole('button', { name: 'Let it go' })).toBeVisible({ timeout: 30_000 });
+	await picked.getByRole('button', { name: 'Let it go' }).click();
+	await expect(picked.getByRole('button', { name: 'Pin it here' })).toBeVisible({ timeout: 30_000 });
+	// nobody is there in the night: sixteen hours later than a morning's pull
+	await board.focus();
+	await page.keyboard.press('Home');
+	for (let k = 0; k < 14; k++) await page.keyboard.press('Shift+ArrowRight');
+	await page.keyboard.press('Enter');
+	await expect(picked.getByRole('status')).toContainText(/cannot go there|No plan was found/, {
+		timeout: 30_000
+	});
+	for (const zoom of ['Hour', 'Week', 'Month']) {
+		await page.getByText(zoom, { exact: true }).click();
+		await expect(
+			board
+				.getByText('Mon', { exact: false })
+				.or(board.getByText('Tue', { exact: false }))
+				.first()
+		).toBeVisible();
+	}
+});
+
+test('hours: what is wrong is said at its field, and a blocked time is kept', async ({ page }) => {
+	await page.goto('/orders/hours');
+	const monday = page.getByRole('group', { name: 'Monday' });
+	const until = monday.getByLabel('Until');
+	const before = await until.inputValue();
+	await until.fill('08:00');
+	await page.getByRole('button', { name: 'Keep' }).click();
+	await expect(page.getByText('It must end after it begins.').first()).toBeVisible();
+	await until.fill(before);
+	await page.getByRole('button', { name: 'Block a time, or add hands' }).click();
+	await page.getByLabel('Why').fill('dentist');
+	await page.getByRole('button', { name: 'Keep' }).click();
+	await expect(page.getByText('Kept. The plan follows.')).toBeVisible();
+	await page.reload();
+	await expect(page.getByLabel('Why')).toHaveValue('dentist');
+	await page.getByRole('button', { name: 'Take exception 1 out' }).click();
+	await page.getByRole('button', { name: 'Keep' }).click();
+	await expect(page.getByText('Kept. The plan follows.')).toBeVisible();
+});
