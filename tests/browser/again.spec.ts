@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { choose, heading } from './bench';
+import { choose, heading, onceMore } from './bench';
 
 test('a kept shot is changed, sized anew, and asked for again by its mould', async ({ page }) => {
 	await page.goto('/shots/new');
@@ -38,4 +38,47 @@ test('a kept shot is changed, sized anew, and asked for again by its mould', asy
 	);
 	await page.goto('/shots/new?from=00000000-0000-4000-8000-000000000000');
 	await expect(page.getByText(/no such|not there|There is no/i).first()).toBeVisible();
+});
+
+test('pull after pull: at most eight presses from one to the next', async ({ page }) => {
+	// a solid shot of one copy, poured whole once: what is done once stands from then on
+	await page.goto('/shots/new');
+	await choose(page, 'Piece', /Ammonite/);
+	await choose(page, 'Resin', /Lantern white/);
+	await page.getByRole('button', { name: 'Keep this shot' }).click();
+	await expect(page).toHaveURL(/\/shots\/[\da-f-]{36}$/);
+	await page
+		.getByRole('button', { name: /Pour it|Begin|Pour/ })
+		.first()
+		.click();
+	await expect(page).toHaveURL(/\/pour\/[\da-f-]{36}$/);
+	const next = page.getByRole('button', { name: /pour the next one/ });
+	/** Presses until the cast is to be judged; the question whether a wait may be cut short is none of a real pull. */
+	const toTheEnd = async (): Promise<number> => {
+		for (let presses = 0; ;) {
+			await expect(heading(page)).not.toBeEmpty();
+			if (await next.isVisible()) return presses;
+			const title = (await heading(page).textContent())!;
+			await page.waitForTimeout(380);
+			await page.keyboard.press('Space');
+			await onceMore(page, title, () => page.keyboard.press('Space'));
+			await expect(heading(page)).not.toHaveText(title);
+			presses++;
+			// the last step's own controls are fetched as it is reached
+			if (/Demould|Look|Judge|Grade/i.test((await heading(page).textContent())!))
+				await page.waitForTimeout(600);
+		}
+	};
+	expect(await toTheEnd()).toBeGreaterThan(7);
+	const first = page.url();
+	await next.click();
+	await expect(page).not.toHaveURL(first);
+	await expect(page).toHaveURL(/\/pour\/[\da-f-]{36}$/);
+	const presses = await toTheEnd();
+	expect(presses + 1).toBeLessThanOrEqual(8);
+	await expect(page.getByText('Pull 2.')).toBeVisible();
+	// given up at the end, so that no mould is held
+	await page.getByRole('button', { name: 'Give up' }).click();
+	await page.getByRole('button', { name: 'Give this pour up' }).click();
+	await expect(heading(page)).toHaveText('Given up');
 });

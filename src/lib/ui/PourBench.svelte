@@ -331,6 +331,7 @@
 							{rules} />
 					{/each}
 				</div>
+				{#if !source && plan.shotId && plan.moulds.length > 0}<after.NextOne {run} {desk} />{/if}
 			{/if}
 			{#if step.warnings?.length}<div class="mx-auto w-full max-w-[60rem] text-[1.15rem]">
 					<Warnings warnings={step.warnings} />
