@@ -123,7 +123,7 @@ describe('a book of version 1', () => {
 	it('read twice it is the same, and what is no book is left alone', () => {
 		const once = upgradeBackup({ version: 1, tables });
 		expect(upgradeBackup(once)).toEqual(once);
-		for (const other of [null, 3, 'book', [], { version: 6, tables }, { version: 1 }])
+		for (const other of [null, 3, 'book', [], { version: BACKUP.version + 1, tables }, { version: 1 }])
 			expect(upgradeBackup(other)).toBe(other);
 	});
 });
@@ -180,7 +180,10 @@ describe('a book of version 2', () => {
 				}
 			],
 			containers: [],
-			container_photos: []
+			container_photos: [],
+			orders: [],
+			work_hours: [],
+			plans: []
 		});
 		expect(upgradeBackup({ ...upgraded, version: 3 })).toEqual(upgraded);
 	});
@@ -219,5 +222,24 @@ describe('a book of version 3', () => {
 			expect(stock.leftG).toBeCloseTo(Math.max(0, c.body.weighedG - since), 6);
 			expect(stock.openings).toBe((c.body.openings ?? 0) + took.length);
 		}
+	});
+});
+
+describe('a book of version 5', () => {
+	const book = JSON.parse(
+		readFileSync(new URL('../../../tests/fixtures/book-version-3.json', import.meta.url), 'utf8')
+	) as object;
+	it('knew of no orders: it is read with none, and its pours are cast for nobody', () => {
+		const today = upgradeBackup(book) as { tables: Record<string, Record<string, unknown>[]> };
+		const { orders, work_hours, plans, ...before } = today.tables;
+		expect([orders, work_hours, plans]).toEqual([[], [], []]);
+		const pours = before['pours']!.map((p) =>
+			Object.fromEntries(Object.entries(p).filter(([k]) => k !== 'orderLineId'))
+		);
+		expect(pours.length).toBeGreaterThan(1);
+		const old = { ...today, version: 5, tables: { ...before, pours } };
+		const read = upgradeBackup(old) as typeof today;
+		expect(checkBackup(read)).toEqual([]);
+		expect(Object.keys(read.tables).sort()).toEqual(Object.keys(today.tables).sort());
 	});
 });

@@ -109,7 +109,7 @@ export function upgradeBackup(raw: unknown): unknown {
 	const book = raw as { version?: unknown; tables?: Record<string, unknown> } | null;
 	const version = Number(book?.version);
 	if (
-		![1, 2, 3, 4, BACKUP.version].includes(version) ||
+		!(Number.isInteger(version) && version >= 1 && version <= BACKUP.version) ||
 		typeof book?.tables !== 'object' ||
 		book.tables === null
 	)

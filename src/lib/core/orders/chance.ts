@@ -7,6 +7,8 @@ import type { LineToPlan, Workshop } from './snapshot';
 
 /** Hands differ from day to day by about so much, as a share, one standard deviation (common practice, no source). */
 const HANDS_SPREAD = 0.12;
+/** Fewer say nothing of a tenth. */
+const LEAST_RUNS = 30;
 /** Runs of chance unless said. */
 export const USUAL_RUNS = 300;
 
@@ -19,6 +21,16 @@ export interface Outlook {
 	ninetyMs: number | null;
 	/** Casts that were enough in nine runs of ten. */
 	ninetyCasts: number;
+	/** So many runs stand behind it. */
+	runs: number;
+}
+
+/** How many runs, and how long by a clock that is handed in; a few are made in any case. */
+export interface RunBudget {
+	runs?: number;
+	seed?: number;
+	budgetMs?: number;
+	clockMs?: () => number;
 }
 
 /**
@@ -30,15 +42,18 @@ export interface Outlook {
 export function outlooks(
 	workshop: Workshop,
 	plan: OrdersPlan,
-	{ runs = USUAL_RUNS, seed = 1 } = {}
+	{ runs: most = USUAL_RUNS, seed = 1, budgetMs = Infinity, clockMs = () => 0 }: RunBudget = {}
 ): Outlook[] {
+	const untilMs = clockMs() + budgetMs;
+	let runs = 0;
 	const chance = chanceOf(seed);
 	const like = likeOf(workshop, plan);
 	const openings = openingsOf(workshop);
 	const ready = new Map(workshop.orders.map((o) => [o.id, [] as number[]]));
 	const casts = new Map(workshop.orders.map((o) => [o.id, [] as number[]]));
 	const hindered = new Set(plan.hindrances.map((h) => h.orderId));
-	for (let run = 0; run < runs; run++) {
+	while (runs < most && (runs < LEAST_RUNS || clockMs() < untilMs)) {
+		runs++;
 		const drawn = new Map(
 			workshop.orders.flatMap((o) => o.lines.map((l) => [l.id, castsDrawn(l, chance)] as const))
 		);
@@ -66,7 +81,8 @@ export function outlooks(
 			id: o.id,
 			chance: hindered.has(o.id) ? 0 : times.filter((t) => t <= o.dueAtMs).length / runs,
 			ninetyMs: Number.isFinite(ninety) ? ninety : null,
-			ninetyCasts: casts.get(o.id)!.sort((a, b) => a - b)[Math.ceil(0.9 * runs) - 1]!
+			ninetyCasts: casts.get(o.id)!.sort((a, b) => a - b)[Math.ceil(0.9 * runs) - 1]!,
+			runs
 		};
 	});
 }

@@ -65,7 +65,8 @@ export const keptOrdersPlan = z.object({
 			id: z.string(),
 			chance: z.number().min(0).max(1),
 			ninetyMs: z.number().nullable(),
-			ninetyCasts: z.number()
+			ninetyCasts: z.number(),
+			runs: z.number().int().min(1)
 		})
 	)
 });

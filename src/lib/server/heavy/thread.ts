@@ -12,6 +12,8 @@ import type { HeavyKind, HeavyTask, HeavyTasks } from './tasks';
 
 type Solved<K extends HeavyKind> = Outcome<HeavyTasks[K]['out']>;
 
+/** So long a plan's days are played through at most, ms; a few times in any case. */
+const CHANCE_MS = 1200;
 const fine = <T>(value: T): Outcome<T> => ({ ok: true, value });
 /** So many wrong rows are told: more than anybody mends at once. */
 const MOST_TOLD = 200;
@@ -42,7 +44,13 @@ function plannedOrders({
 	runs
 }: HeavyTasks['orders']['in']): HeavyTasks['orders']['out'] {
 	const plan = planOrders(workshop, before, { budgetMs, clockMs: () => performance.now() });
-	return { plan, outlooks: plan.status === 'feasible' ? outlooks(workshop, plan, { runs }) : [] };
+	return {
+		plan,
+		outlooks:
+			plan.status === 'feasible'
+				? outlooks(workshop, plan, { runs, budgetMs: CHANCE_MS, clockMs: () => performance.now() })
+				: []
+	};
 }
 
 async function solve(task: HeavyTask): Promise<Outcome<unknown>> {

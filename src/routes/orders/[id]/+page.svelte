@@ -106,7 +106,7 @@
 					{data.outlook.casts} for the {data.outlook.wanted} still wanted{#if data.sure}; {data.sure.ninetyCasts} are enough nine times in ten{/if}
 				</dd>
 			</dl>
-			<p class="soft mt-3">Yields, cure times and hands are drawn anew in 200 runs of the same plan.</p>
+			{#if data.sure}<p class="soft mt-3">Yields, cure times and hands were drawn anew in {data.sure.runs} runs of the same plan.</p>{/if}
 		{:else}
 			<h2>Not planned</h2>
 			<p class="soft mt-2">It is {ORDER_STATE_WORDS[$form.state as OrderState]}, or nothing of it is wanted any more.</p>
