@@ -25,3 +25,5 @@ export { pullRecipe } from './recipe';
 export { runList, type RunLine } from './runList';
 export { buyingList, type Buying } from './buying';
 export { orderPrice, type CopyParts, type LineCost, type OrderPrice } from './price';
+export { improving, type PlanProgress } from './improvePlan';
+export { planFrom } from './planFrom';

@@ -199,7 +199,7 @@ function cureTold(
 	return moved;
 }
 
-function planOf(
+export function planOf(
 	workshop: Workshop,
 	list: PullList,
 	made: OrdersProject,

@@ -5,3 +5,4 @@ export type { Activity, After, Opening, Project, Resource, Starts } from './proj
 export { chanceOf } from './chance';
 export { follow, followedStarts } from './follow';
 export { schedule, type Budget, type Schedule } from './schedule';
+export { solving, type Progress } from './solve';

@@ -39,6 +39,9 @@ const BRANCHES_EACH = 1;
  * gives the same. Small projects are searched through as well, with the proof at the end.
  * @param like starts whose order is tried first
  * @yields what is known so far
+ * @throws Error for a project with a conflict that was not found, which is a defect of ours
+ * @example
+ * solving({ resources: [], activities: [] }, 1).next().value.status; // 'feasible'
  */
 export function* solving(project: Project, seed: number, like?: Starts): Generator<Progress, Progress> {
 	const net = netOf(project);

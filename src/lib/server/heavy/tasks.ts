@@ -31,7 +31,14 @@ export interface HeavyTasks {
 	calculate: { in: { name: string; input: unknown }; out: unknown };
 	/** The plan of the open orders, following the one before, and how sure its days are. */
 	orders: {
-		in: { workshop: Workshop; before: Starts; budgetMs: number; runs: number };
+		in: {
+			workshop: Workshop;
+			before: Starts;
+			budgetMs: number;
+			runs: number;
+			/** Starts that a page worked out: they are checked, and no others are looked for. */
+			given?: Starts;
+		};
 		out: { plan: OrdersPlan; outlooks: Outlook[] };
 	};
 	/** A workshop's book: opened here, and handed over bite by bite through the port. The bytes are used up. */

@@ -4,7 +4,7 @@ import { fieldErrors } from '../../core/fieldErrors';
 import { importInput, readNotebook } from '../../core/ledger';
 import { studyFile } from '../../core/master/study';
 import { meshAnswer, MeshError } from '../../core/mesh';
-import { outlooks, planOrders } from '../../core/orders';
+import { outlooks, planFrom, planOrders } from '../../core/orders';
 import { refusal, type Outcome } from '../../core/outcome';
 import { openBook } from './book.thread';
 import { sheetBytes } from './sheet.thread';
@@ -41,16 +41,17 @@ function plannedOrders({
 	workshop,
 	before,
 	budgetMs,
-	runs
-}: HeavyTasks['orders']['in']): HeavyTasks['orders']['out'] {
-	const plan = planOrders(workshop, before, { budgetMs, clockMs: () => performance.now() });
-	return {
-		plan,
-		outlooks:
-			plan.status === 'feasible'
-				? outlooks(workshop, plan, { runs, budgetMs: CHANCE_MS, clockMs: () => performance.now() })
-				: []
-	};
+	runs,
+	given
+}: HeavyTasks['orders']['in']): Solved<'orders'> {
+	const clockMs = () => performance.now();
+	const checked = given && planFrom(workshop, given, before);
+	if (checked && !checked.ok)
+		return refusal(`It does not hold any more: ${checked.breaches[0]!.message} Look for it again.`);
+	const plan = checked?.plan ?? planOrders(workshop, before, { budgetMs, clockMs });
+	const played =
+		plan.status === 'feasible' ? outlooks(workshop, plan, { runs, budgetMs: CHANCE_MS, clockMs }) : [];
+	return fine({ plan, outlooks: played });
 }
 
 async function solve(task: HeavyTask): Promise<Outcome<unknown>> {
@@ -67,7 +68,7 @@ async function solve(task: HeavyTask): Promise<Outcome<unknown>> {
 		case 'calculate':
 			return runCalculation(task.input.name, task.input.input)!;
 		case 'orders':
-			return fine(plannedOrders(task.input));
+			return plannedOrders(task.input);
 		case 'book':
 			return openBook(task.input.bytes, task.input.port);
 	}

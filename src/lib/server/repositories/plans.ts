@@ -231,3 +231,30 @@ export async function beginPlanned(
 		begun.moved.refused ?? 'It cannot be planned by today’s records: size its shot anew.'
 	);
 }
+
+/**
+ * Follows a plan that a page worked out, checked here against the workshop as it stands.
+ * @throws RefusedError where it does not hold, or is no better than the one that is followed
+ */
+export async function followImproved(
+	given: Readonly<Record<string, number>>,
+	settings: WorkshopSettings,
+	asker: Asker,
+	now = new Date()
+): Promise<PlanDifferences> {
+	const [{ hours }, followed] = await Promise.all([readHours(), readPlan(FOLLOWED)]);
+	if (!followed) throw new RefusedError('There is no plan yet.');
+	const workshop = await workshopToPlan(settings, hours, followed.pins, now);
+	const task = { workshop, before: startsOf(followed), budgetMs: BUDGET_MS, runs: RUNS, given };
+	const outcome = await heavy('orders', task, asker);
+	if (!outcome.ok) throw new RefusedError(outcome.errors[0].message, undefined, 409);
+	const { plan } = outcome.value;
+	const { lateWeightedS, finishMs, boundMs } = followed.plan;
+	const isBetter =
+		plan.lateWeightedS < lateWeightedS || (plan.lateWeightedS === lateWeightedS && plan.finishMs < finishMs);
+	if (!isBetter) throw new RefusedError('It is no better than the plan that is followed.', undefined, 409);
+	// the bound was worked out with the plan before, and holds as long as nothing else has moved
+	const kept = { pins: followed.pins, ...outcome.value, plan: { ...plan, boundMs } };
+	await keepPlan(FOLLOWED, { ...kept, restsOn: digest(workshop, { ...kept, restsOn: '' }) });
+	return differencesOf(workshop, followed.plan, plan);
+}

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { handsTimes } from '$lib/core/orders';
 import { asker } from '$lib/server/heavy/asker';
 import { orFail } from '$lib/server/forms';
-import { pinActivity, planNow } from '$lib/server/repositories/plans';
+import { followImproved, pinActivity, planNow } from '$lib/server/repositories/plans';
 import type { Actions, PageServerLoad } from './$types';
 
 /** So many days are drawn at most. */
@@ -16,6 +16,10 @@ export const load: PageServerLoad = async (event) => {
 	const lastMs = Math.max(plan?.finishMs ?? nowMs, ...workshop.orders.map((o) => o.dueAtMs));
 	const days = Math.min(MOST_DAYS, Math.max(2, Math.ceil((lastMs - nowMs) / 86_400_000) + 1));
 	return {
+		/** What a better plan is looked for from, in this page’s own worker. */
+		workshop,
+		lateWeightedS: plan?.lateWeightedS ?? 0,
+		proven: plan?.proven ?? false,
 		activities: plan?.activities ?? [],
 		openings: handsTimes(hours, nowMs, days).map((o) => ({
 			fromMs: nowMs + o.fromS * 1000,
@@ -44,7 +48,26 @@ const asked = z.object({
 	])
 });
 
+const improved = z.record(z.string().max(120), z.number().int().min(0).max(4_102_444_800_000));
+
 export const actions: Actions = {
+	/** Follows a plan that this page has found; it is checked here. */
+	improved: async (event) => {
+		const text = String((await event.request.formData()).get('starts') ?? '');
+		let typed: unknown;
+		try {
+			typed = JSON.parse(text);
+		} catch {
+			typed = undefined;
+		}
+		const starts = improved.safeParse(typed);
+		if (!starts.success)
+			return fail(400, { refused: 'The plan could not be read: look for it again.', id: '' });
+		return orFail(
+			async () => ({ words: (await followImproved(starts.data, event.locals.settings, asker(event))).words }),
+			(refused) => ({ refused, id: '' })
+		);
+	},
 	/** Puts an activity to a time, or lets it go again. */
 	pin: async (event) => {
 		const typed = asked.safeParse(Object.fromEntries(await event.request.formData()));

@@ -2,6 +2,7 @@
 	import { onMount } from 'svelte';
 	import { invalidateAll } from '$app/navigation';
 	import { Button } from 'flowbite-svelte';
+	import Better from '$lib/ui/orders/Better.svelte';
 	import Board from '$lib/ui/orders/Board.svelte';
 	import { PinRun } from '$lib/ui/orders/pinRun.svelte';
 	import Picked from '$lib/ui/orders/Picked.svelte';
@@ -52,5 +53,13 @@
 			</p>{/if}
 	</div>
 	<Board {rows} {run} {zoom} startMs={data.startMs} days={data.days} openings={data.openings} orders={data.orders} nowMs={data.nowMs} />
+	{#if data.finishMs && data.boundMs && !data.proven}<Better
+			workshop={data.workshop}
+			startsMs={Object.fromEntries(data.activities.map((a) => [a.id, a.startMs]))}
+			lateWeightedS={data.lateWeightedS}
+			finishMs={data.finishMs}
+			boundMs={data.boundMs}
+			nowMs={data.nowMs}
+			ondone={() => invalidateAll()} />{/if}
 	<Picked activity={picked} {run} orders={data.orders} nowMs={data.nowMs} />
 {/if}
