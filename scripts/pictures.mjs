@@ -44,14 +44,6 @@ const VIEWS = [
 		}
 	},
 	{
-		name: 'mould-ways',
-		path: '/moulds/choose',
-		async prepare(page) {
-			await choose(page, 'masterId', 'Lamplighter figure');
-			await page.waitForTimeout(400);
-		}
-	},
-	{
 		name: 'mould-making',
 		path: '/moulds',
 		async prepare(page) {
@@ -72,6 +64,19 @@ const VIEWS = [
 		}
 	},
 	{ name: 'shelf', path: '/shelf' },
+	{ name: 'orders', path: '/orders' },
+	{
+		name: 'board',
+		path: '/orders/board',
+		async prepare(page) {
+			const board = page.getByRole('region', { name: 'Board by hour' });
+			await board.evaluate((element) => {
+				const bar = element.querySelector('.cast');
+				element.scrollLeft = Math.max(0, bar.offsetLeft - 40);
+			});
+			await page.waitForTimeout(300);
+		}
+	},
 	{
 		name: 'cure',
 		path: '/cure',
@@ -83,18 +88,6 @@ const VIEWS = [
 			await page.getByRole('button', { name: 'Add it' }).click();
 			await page.waitForTimeout(800);
 			await page.locator('main').evaluate((element) => element.scrollTo(0, 0));
-		}
-	},
-	{
-		name: 'mix',
-		path: '/mix',
-		async prepare(page) {
-			await choose(page, 'mixResin', 'Lantern white');
-			await page.getByRole('button', { name: 'Add a filler' }).click();
-			await choose(page, 'filler-0', 'Bell bronze');
-			await page.locator('input[name=amount-0]').fill('80');
-			await page.getByLabel('A in the cup').fill('66 g');
-			await page.getByLabel('B in the cup').fill('54 g');
 		}
 	},
 	{

@@ -36,8 +36,8 @@
 		<div class="grid gap-x-5 gap-y-0 lg:grid-cols-2">
 			{#each DAYS as day, i (day)}
 				{@const wrong = $errors.week?.[i]}
-				<div class="grid grid-cols-[6.2rem_1fr_1fr_1fr] items-start gap-2" role="group" aria-label={day}>
-					<p class="pt-8 font-semibold">{day}</p>
+				<div class="grid grid-cols-3 items-start gap-2 sm:grid-cols-[6.2rem_1fr_1fr_1fr]" role="group" aria-label={day}>
+					<p class="col-span-3 font-semibold sm:col-span-1 sm:pt-8">{day}</p>
 					<TextField label="From" name="week.{i}.from" bind:value={$form.week[i]!.from} error={wrong?.from} />
 					<TextField label="Until" name="week.{i}.until" bind:value={$form.week[i]!.until} error={wrong?.until} />
 					<QuantityField kind="number" label="Hands" name="week.{i}.hands" bind:value={$form.week[i]!.hands} error={wrong?.hands} />
