@@ -117,7 +117,7 @@
 					class="sticky left-0 z-10 flex w-36 shrink-0 items-center border-r border-(--line) bg-(--paper) px-2 leading-tight font-semibold">
 					<span class="line-clamp-2">{row.name}</span>
 				</div>
-				<div class="relative flex-1" style:height="{row.lanes * LANE + 6}px">
+				<div class="relative flex-1" style:min-height="{row.lanes * LANE + 6}px">
 					{#each nights as night (night.fromMs)}<div
 							class="night absolute inset-y-0"
 							style:left="{x(night.fromMs)}px"
