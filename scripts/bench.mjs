@@ -53,6 +53,7 @@ main(async () => {
 	await ensureNodePackages();
 	await ensureBuild();
 	await run('npx', ['--no-install', 'tsx', join('scripts', 'bench-core.ts')]);
+	await run('npx', ['--no-install', 'tsx', join('scripts', 'bench-orders.ts')]);
 	const million = join(stateDir, 'bench-million.stl');
 	await run('npx', ['--no-install', 'tsx', join('scripts', 'bench-mesh.ts'), million]);
 
