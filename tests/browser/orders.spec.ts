@@ -18,6 +18,9 @@ test('an order is taken, planned, begun from the list of today, and called off',
 	await expect(page.getByLabel('Whether the day holds')).toContainText(/%|planned/);
 	await expect(page.getByRole('heading', { name: 'What it costs' })).toBeVisible();
 
+	await page.getByRole('button', { name: 'What helps most?' }).click();
+	await expect(page.getByText(/sooner|bring it forward/).first()).toBeVisible({ timeout: 30_000 });
+
 	await page.getByRole('link', { name: 'Orders', exact: true }).first().click();
 	await expect(page.getByRole('heading', { name: 'Lighthouse shop' })).toBeVisible();
 	const follow = page.getByRole('button', { name: 'Follow it' });

@@ -27,3 +27,4 @@ export { buyingList, type Buying } from './buying';
 export { orderPrice, type CopyParts, type LineCost, type OrderPrice } from './price';
 export { improving, type PlanProgress } from './improvePlan';
 export { planFrom } from './planFrom';
+export { whatHelps, type Help } from './whatHelps';

@@ -36,6 +36,7 @@ const LIMIT_MS: Readonly<Record<HeavyKind, () => number>> = {
 	notebook: () => 30_000,
 	calculate: () => 30_000,
 	orders: () => 60_000,
+	helps: () => 60_000,
 	book: () => 15 * 60_000
 };
 

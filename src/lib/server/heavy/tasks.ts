@@ -4,7 +4,7 @@ import type { ImportedPull, RowError } from '$lib/core/ledger';
 import type { ShapeChoice } from '$lib/core/master';
 import type { studyFile } from '$lib/core/master/study';
 import type { MeshAnswer, MeshQuery } from '$lib/core/mesh';
-import type { OrdersPlan, Outlook, Workshop } from '$lib/core/orders';
+import type { Help, OrdersPlan, Outlook, Workshop } from '$lib/core/orders';
 import type { Starts } from '$lib/core/schedule';
 import type { UnitSystem } from '$lib/core/units';
 
@@ -41,6 +41,8 @@ export interface HeavyTasks {
 		};
 		out: { plan: OrdersPlan; outlooks: Outlook[] };
 	};
+	/** What would bring an order forward most. */
+	helps: { in: { workshop: Workshop; plan: OrdersPlan; orderId: string; budgetMs: number }; out: Help[] };
 	/** A workshop's book: opened here, and handed over bite by bite through the port. The bytes are used up. */
 	book: { in: { bytes: Uint8Array; port: MessagePort }; out: null };
 }

@@ -4,7 +4,7 @@ import { fieldErrors } from '../../core/fieldErrors';
 import { importInput, readNotebook } from '../../core/ledger';
 import { studyFile } from '../../core/master/study';
 import { meshAnswer, MeshError } from '../../core/mesh';
-import { outlooks, planFrom, planOrders } from '../../core/orders';
+import { outlooks, planFrom, planOrders, whatHelps } from '../../core/orders';
 import { refusal, type Outcome } from '../../core/outcome';
 import { openBook } from './book.thread';
 import { sheetBytes } from './sheet.thread';
@@ -69,6 +69,10 @@ async function solve(task: HeavyTask): Promise<Outcome<unknown>> {
 			return runCalculation(task.input.name, task.input.input)!;
 		case 'orders':
 			return plannedOrders(task.input);
+		case 'helps': {
+			const { workshop, plan, orderId, budgetMs } = task.input;
+			return fine(whatHelps(workshop, plan, orderId, { budgetMs, clockMs: () => performance.now() }));
+		}
 		case 'book':
 			return openBook(task.input.bytes, task.input.port);
 	}

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import {
 	planDifferences,
 	wallMs,
+	type Help,
 	type KeptOrdersPlan,
 	type OrdersPlan,
 	type PlanDifferences,
@@ -22,6 +23,8 @@ const PROPOSED = 2;
 /** So long a plan is looked for before it is shown, ms; runs of chance besides. */
 const BUDGET_MS = 700;
 const RUNS = 200;
+/** And each of the plans in which something is otherwise, ms. */
+const HELP_MS = 400;
 /** What should have begun so long ago makes a plan stale, ms. */
 const OVERDUE_MS = 15 * 60_000;
 /** When a mould or pot is free again is a forecast: a plan heeds it in steps of so much, ms. */
@@ -257,4 +260,16 @@ export async function followImproved(
 	const kept = { pins: followed.pins, ...outcome.value, plan: { ...plan, boundMs } };
 	await keepPlan(FOLLOWED, { ...kept, restsOn: digest(workshop, { ...kept, restsOn: '' }) });
 	return differencesOf(workshop, followed.plan, plan);
+}
+
+/** What would bring an order forward most, each planned anew. @throws RefusedError for one that is not planned whole */
+export async function helpsFor(orderId: string, settings: WorkshopSettings, asker: Asker): Promise<Help[]> {
+	const { workshop, followed, proposed } = await planNow(settings, asker);
+	const kept = [followed, proposed?.kept].find((k) =>
+		k?.plan.orders.some((o) => o.id === orderId && o.readyAtMs)
+	);
+	if (!kept) throw new RefusedError('It is not planned whole: see first what it waits for.');
+	const outcome = await heavy('helps', { workshop, plan: kept.plan, orderId, budgetMs: HELP_MS }, asker);
+	if (!outcome.ok) throw new RefusedError(outcome.errors[0].message);
+	return outcome.value;
 }

@@ -3,13 +3,13 @@ import { fail, redirect } from '@sveltejs/kit';
 import { message, superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { orderForm, orderTyped, recordTyped } from '$lib/core/orders';
-import { attempt, madeId, orPage } from '$lib/server/forms';
+import { attempt, madeId, orFail, orPage } from '$lib/server/forms';
 import { asker } from '$lib/server/heavy/asker';
 import { listMasters } from '$lib/server/repositories/masters';
 import { listResins } from '$lib/server/repositories/materials';
 import { partsOfLines } from '$lib/server/repositories/orderParts';
 import { countLines, getOrder, saveOrder } from '$lib/server/repositories/orders';
-import { outlookOf, planNow } from '$lib/server/repositories/plans';
+import { helpsFor, outlookOf, planNow } from '$lib/server/repositories/plans';
 import { listShots } from '$lib/server/repositories/shots';
 import { readHours } from '$lib/server/repositories/workHours';
 import type { Actions, PageServerLoad } from './$types';
@@ -47,11 +47,12 @@ export const load: PageServerLoad = async (event) => {
 			isProposed: false,
 			shots,
 			zone: hours.zone,
-			parts: {}
+			parts: {},
+			mouldNumbers: {}
 		};
 	}
 	const order = await orPage(getOrder(params.id));
-	const [{ followed, proposed }, counts] = await Promise.all([
+	const [{ followed, proposed, workshop }, counts] = await Promise.all([
 		planNow(locals.settings, asker(event)),
 		countLines(order.record.lines.map((l) => l.id))
 	]);
@@ -62,11 +63,18 @@ export const load: PageServerLoad = async (event) => {
 		...outlookOf(order.id, followed, proposed?.kept ?? null),
 		shots,
 		zone: hours.zone,
-		parts: await partsOfLines(order.record, locals.settings)
+		parts: await partsOfLines(order.record, locals.settings),
+		mouldNumbers: Object.fromEntries(workshop.moulds.map((m) => [m.id, m.number]))
 	};
 };
 
 export const actions: Actions = {
+	/** What would bring it forward most. */
+	helps: async (event) =>
+		orFail(
+			async () => ({ helps: await helpsFor(event.params.id, event.locals.settings, asker(event)) }),
+			(refused) => ({ refused })
+		),
 	save: async ({ request, params, url }) => {
 		const data = await request.formData();
 		const form = await superValidate(data, zod4(orderForm));

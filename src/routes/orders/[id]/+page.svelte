@@ -9,6 +9,7 @@
 	import DayField from '$lib/ui/DayField.svelte';
 	import { benchForm } from '$lib/ui/form';
 	import FormErrors from '$lib/ui/FormErrors.svelte';
+	import Helps from '$lib/ui/orders/Helps.svelte';
 	import OrderLines from '$lib/ui/orders/OrderLines.svelte';
 	import { dueWords, percentOf, sureWords } from '$lib/ui/orders/sureWords';
 	import PricePanel from '$lib/ui/orders/PricePanel.svelte';
@@ -107,6 +108,7 @@
 				</dd>
 			</dl>
 			{#if data.sure}<p class="soft mt-3">Yields, cure times and hands were drawn anew in {data.sure.runs} runs of the same plan.</p>{/if}
+			<Helps numbers={data.mouldNumbers} hourly={data.settings.hourly} currency={data.settings.currency} />
 		{:else}
 			<h2>Not planned</h2>
 			<p class="soft mt-2">It is {ORDER_STATE_WORDS[$form.state as OrderState]}, or nothing of it is wanted any more.</p>
