@@ -10,6 +10,7 @@ import type { Actions, PageServerLoad } from './$types';
 
 const DAY_MS = 86_400_000;
 const MOST_LINES = 80;
+const MOST_DAYS_AHEAD = 14;
 
 export const load: PageServerLoad = async (event) => {
 	const [{ followed, proposed, workshop }, open, shots, faces] = await Promise.all([
@@ -22,14 +23,17 @@ export const load: PageServerLoad = async (event) => {
 	// to the end of tomorrow: what is left of today may be nothing
 	const wall = Math.floor(wallMs(nowMs, hours.zone) / DAY_MS) * DAY_MS;
 	const todayUntilMs = momentOf(wall + DAY_MS, hours.zone);
-	const there = handsTimes(hours, nowMs, 2).map((o) => ({
+	const there = handsTimes(hours, nowMs, MOST_DAYS_AHEAD).map((o) => ({
 		fromMs: nowMs + o.fromS * 1000,
 		untilMs: nowMs + o.untilS * 1000
 	}));
+	// and over days on which nobody is there, to the end of the next one on which somebody is
+	const again = there.find((o) => o.fromMs >= todayUntilMs)?.fromMs ?? todayUntilMs;
+	const dayAfter = (Math.floor(wallMs(again, hours.zone) / DAY_MS) + 1) * DAY_MS;
 	const lines = runList(
 		followed?.plan.activities ?? [],
 		nowMs,
-		momentOf(wall + 2 * DAY_MS, hours.zone),
+		Math.max(momentOf(wall + 2 * DAY_MS, hours.zone), momentOf(dayAfter, hours.zone)),
 		there
 	);
 	const names = new Map(workshop.orders.map((o) => [o.id, o.name]));

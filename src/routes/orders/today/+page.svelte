@@ -18,6 +18,7 @@
 	const today = $derived(data.lines.filter((l) => l.startMs < data.todayUntilMs));
 	const tomorrow = $derived(data.lines.filter((l) => l.startMs >= data.todayUntilMs));
 	const first = $derived(data.lines[0]);
+	const isTomorrow = $derived((tomorrow[0]?.startMs ?? 0) < data.todayUntilMs + 86_400_000);
 	const minutes = (l: Line) => formatTime((l.endMs - l.startMs) / 1000);
 	/** What hands do, of what, in which mould. */
 	const says = (l: Line) => {
@@ -104,8 +105,8 @@
 			</li>{/each}
 	</ol>
 	{#if tomorrow.length > 0}
-		<h2 class="mt-6 mb-2">Tomorrow</h2>
-		<ol class="slab divide-y divide-(--line)" aria-label="Tomorrow">
+		<h2 class="mt-6 mb-2">{isTomorrow ? 'Tomorrow' : at(tomorrow[0]!.startMs).split(', ')[0]}</h2>
+		<ol class="slab divide-y divide-(--line)" aria-label="The next day">
 			{#each tomorrow as l (l.id)}{@render line(l)}{/each}
 		</ol>
 	{/if}

@@ -4,7 +4,22 @@ import { outlineOfShot } from '$lib/server/faces';
 import { orFail, orNothing, orPage } from '$lib/server/forms';
 import { beginAgain } from '$lib/server/repositories/again';
 import { getPour, keepSpeed, readEvents } from '$lib/server/repositories/pours';
+import { followedPlan } from '$lib/server/repositories/plans';
 import type { Actions, PageServerLoad } from './$types';
+
+/** What lies further ahead is no matter of this wait, ms. */
+const AHEAD_MS = 3 * 3_600_000;
+
+/** The next pull of the plan that is in other moulds than these. */
+async function nextPulled(busy: readonly string[]) {
+	const plan = await followedPlan();
+	const next = plan?.plan.activities.find(
+		(a) => a.part === 'prep' && a.startMs < Date.now() + AHEAD_MS && !a.moulds?.some((m) => busy.includes(m))
+	);
+	if (!next) return null;
+	const { id, startMs, pieceName = '', moulds = [] } = next;
+	return { id, startMs, pieceName, moulds: moulds.join(', ') };
+}
 
 export const load: PageServerLoad = async ({ params }) => {
 	const pour = await orPage(getPour(params.id));
@@ -13,7 +28,13 @@ export const load: PageServerLoad = async ({ params }) => {
 		hasInstruments(),
 		pour.plan.shotId ? orNothing(outlineOfShot(pour.plan.shotId)) : undefined
 	]);
-	return { pour, known, instruments, outline };
+	return {
+		pour,
+		known,
+		instruments,
+		outline,
+		meanwhile: await nextPulled(pour.plan.moulds.map((m) => `M${m.number}`))
+	};
 };
 
 export const actions: Actions = {

@@ -1,13 +1,19 @@
 <script lang="ts">
+	import Meanwhile from '$lib/ui/pour/Meanwhile.svelte';
 	import OnePour from '$lib/ui/pour/OnePour.svelte';
 
 	let { data } = $props();
+	/** In less nothing else is begun, s. */
+	const WORTH_S = 120;
 </script>
 
 <svelte:head><title>Pour {data.pour.plan.masterName} · Anthypos</title></svelte:head>
-{#key data.pour.id}<OnePour
-		pour={data.pour}
-		known={data.known}
-		nowMs={data.nowMs}
-		instruments={data.instruments}
-		outline={data.outline} />{/key}
+{#key data.pour.id}<OnePour pour={data.pour} known={data.known} nowMs={data.nowMs} instruments={data.instruments} outline={data.outline}>
+		{#snippet waiting(leftS: number)}
+			{#if data.meanwhile && leftS > WORTH_S}<Meanwhile
+					next={data.meanwhile}
+					{leftS}
+					moulds={data.pour.plan.moulds.map((m) => `M${m.number}`).join(', ')}
+					nowMs={data.nowMs} />{/if}
+		{/snippet}
+	</OnePour>{/key}
