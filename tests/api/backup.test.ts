@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import Ajv from 'ajv/dist/2020.js';
 import { strToU8, unzipSync, zipSync } from 'fflate';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { checkBackup, upgradeBackup } from '../../src/lib/core/openData';
+import { BACKUP, checkBackup, upgradeBackup } from '../../src/lib/core/openData';
 import { startDatabase } from '../../scripts/lib/mariadb.mjs';
 import { freePort } from '../../scripts/lib/ports.mjs';
 import { startWeb } from '../../scripts/lib/web.mjs';
@@ -112,7 +112,7 @@ describe('the open book', () => {
 			.replaceAll('"fillerMix":{', '"filled":{')
 			.replace('"mould_inspections":[', '"mould_looks":[')
 			.replace('"vessel_inspections":[', '"vessel_looks":[')
-			.replace(/"version":5,/, '"version":2,');
+			.replace(`"version":${BACKUP.version},`, '"version":2,');
 		expect(earlier).not.toBe(text);
 		const old = JSON.parse(earlier) as { tables: Record<string, unknown[]> };
 		delete old.tables['container_photos'];
