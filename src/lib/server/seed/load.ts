@@ -1,5 +1,6 @@
 import { fillerRecord, resinRecord, rubberRecord } from '$lib/core/shelf';
 import { WORKSHOP_DEFAULTS, workshopSettings } from '$lib/core/workshop';
+import { chanceOf } from '$lib/core/schedule';
 import { WORKSHOP_TABLES } from '$lib/core/openData';
 import { db } from '../db/connection';
 import { alone } from '../db/lock';
@@ -8,7 +9,6 @@ import { log } from '../log';
 import { saveMaterial } from '../repositories/materials';
 import { saveSettings } from '../repositories/settings';
 import { plasterBefore } from './castables';
-import { chance } from './chance';
 import { confirmSome, inspectMoulds } from './inspections';
 import { DEMO_FILLERS, DEMO_RESINS, DEMO_RUBBERS } from './materials';
 import { everyKindOfMould } from './mouldKinds';
@@ -58,7 +58,7 @@ async function stockInOrder(): Promise<void> {
 }
 
 async function tell(nowMs: number): Promise<void> {
-	const random = chance(SEED);
+	const random = chanceOf(SEED);
 	const settings = workshopSettings.parse({
 		...WORKSHOP_DEFAULTS,
 		potName: 'Pot 1',
