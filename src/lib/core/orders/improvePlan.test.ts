@@ -34,7 +34,7 @@ describe('a better plan', () => {
 	it('the plan itself is taken as it stands, and moves nothing', () => {
 		expect(planFrom(shop, startsMs, startsMs)).toMatchObject({
 			ok: true,
-			plan: { moved: 0, activities: plan.activities }
+			plan: { moved: 0, activities: plan.activities, boundMs: plan.boundMs }
 		});
 	});
 	it('one that was tampered with is not: two at once, in the night, or with nothing in it', () => {

@@ -197,7 +197,7 @@ export async function pinActivity(
 	asker: Asker,
 	now = new Date()
 ): Promise<PlanDifferences> {
-	const [{ hours }, followed] = await Promise.all([readHours(), readPlan(FOLLOWED)]);
+	const [{ hours }, followed] = await Promise.all([readHours(), followedPlan()]);
 	if (!followed) throw new RefusedError('There is no plan yet.');
 	if (startMs !== null && startMs < now.getTime()) throw new RefusedError('That has gone by already.');
 	const pins = { ...followed.pins };
@@ -245,19 +245,18 @@ export async function followImproved(
 	asker: Asker,
 	now = new Date()
 ): Promise<PlanDifferences> {
-	const [{ hours }, followed] = await Promise.all([readHours(), readPlan(FOLLOWED)]);
+	const [{ hours }, followed] = await Promise.all([readHours(), followedPlan()]);
 	if (!followed) throw new RefusedError('There is no plan yet.');
 	const workshop = await workshopToPlan(settings, hours, followed.pins, now);
 	const task = { workshop, before: startsOf(followed), budgetMs: BUDGET_MS, runs: RUNS, given };
 	const outcome = await heavy('orders', task, asker);
 	if (!outcome.ok) throw new RefusedError(outcome.errors[0].message, undefined, 409);
 	const { plan } = outcome.value;
-	const { lateWeightedS, finishMs, boundMs } = followed.plan;
+	const { lateWeightedS, finishMs } = followed.plan;
 	const isBetter =
 		plan.lateWeightedS < lateWeightedS || (plan.lateWeightedS === lateWeightedS && plan.finishMs < finishMs);
 	if (!isBetter) throw new RefusedError('It is no better than the plan that is followed.', undefined, 409);
-	// the bound was worked out with the plan before, and holds as long as nothing else has moved
-	const kept = { pins: followed.pins, ...outcome.value, plan: { ...plan, boundMs } };
+	const kept = { pins: followed.pins, ...outcome.value };
 	await keepPlan(FOLLOWED, { ...kept, restsOn: digest(workshop, { ...kept, restsOn: '' }) });
 	return differencesOf(workshop, followed.plan, plan);
 }
