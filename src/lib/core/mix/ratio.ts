@@ -1,17 +1,22 @@
 import { z } from 'zod';
 import { digits } from '../units';
 
+/** Fewer parts are a slip, and no sum can be made of them. */
+const LEAST_PARTS = 1e-6;
+
 /** A mixing ratio as sheets give it: `a` parts of A to `b` parts of B, by weight or by volume. */
 export const ratioInput = z.strictObject({
 	by: z.enum(['weight', 'volume'], { error: 'Say whether the ratio is by weight or by volume.' }),
 	a: z
 		.number({ error: 'Type the parts of A, such as 100.' })
 		.positive('The parts of A must be more than nothing.')
+		.min(LEAST_PARTS, 'Under a millionth of a part: check the ratio.')
 		.max(1e6, 'Over a million parts: check the ratio.'),
 	b: z
 		.number({ error: 'Type the parts of B, such as 90.' })
 		.min(0, 'The parts of B cannot be less than nothing.')
 		.max(1e6, 'Over a million parts: check the ratio.')
+		.refine((b) => b === 0 || b >= LEAST_PARTS, 'Under a millionth of a part: check the ratio, or type 0.')
 });
 export type Ratio = z.infer<typeof ratioInput>;
 
