@@ -42,6 +42,7 @@ export { settleInsert } from './kinds/filled/settleInsert';
 export { sensitivity, whatHelps, type OtherResin, type WhatIf } from './whatIf';
 export { copyCost, costInput, handsPerCopyS, type CopyCost, type CostInput } from './cost';
 export { shotAnswer, shotQuery, type ShotAnswer, type ShotQuery } from './open';
+export { leftPresses, takenFrom, takenOf, type Taken, type TookPull } from './leftOver';
 export { rankSpares, usuallyLeftMl, type SpareMould } from './spare';
 export { lengthenedResin } from './amounts';
 export { shotFiller, shotRecipe } from './recipes';
