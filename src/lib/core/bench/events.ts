@@ -150,6 +150,15 @@ export const pourEvent = z.discriminatedUnion('kind', [
 		/** Of several cups or layers. */
 		cup: z.number().int().min(0).max(40).optional()
 	}),
+	/** What was left of all that was mixed once the moulds were full, g; below nothing what was short. The last one counts. */
+	z.strictObject({
+		...base,
+		kind: z.literal('left'),
+		massG: z
+			.number({ error: 'Type what was left, such as 14 g, or 0.' })
+			.min(-1e6, 'Over a tonne: check the unit.')
+			.max(1e6, 'Over a tonne: check the unit.')
+	}),
 	/** Something seen at the bench that no step asks for. */
 	z.strictObject({
 		...base,

@@ -26,6 +26,7 @@ export { clocksOf } from './clocks';
 export { benchForecast } from './correct';
 export { correctedPlan, type BenchForecast } from './corrected';
 export { lateAdvice } from './late';
+export { leftWords } from './leftWords';
 export { paceOf, type Pace } from './pace';
 export { mixedMassG, shotMassG, takenG } from './taken';
 export { demouldTold } from './demouldTold';

@@ -2,7 +2,7 @@ import type { PourEvent } from './events';
 import type { Source } from './source';
 
 /** Events that say how much of something there was. */
-const READINGS = ['air-read', 'temp-read', 'weighed', 'pressure-read'] as const;
+const READINGS = ['air-read', 'temp-read', 'weighed', 'left', 'pressure-read'] as const;
 type ReadingKind = (typeof READINGS)[number];
 /**
  * Whether an event is a reading of an instrument or of a person.

@@ -59,6 +59,8 @@ export interface PourState {
 	readonly startC: Readonly<Record<number, number>>;
 	/** Doses of colour that went in, by the step. */
 	readonly doses: Readonly<Record<string, number>>;
+	/** What was left of all that was mixed, g; below nothing what was short. */
+	readonly leftG?: number;
 	/** What was stirred in beyond the plan, in its order. */
 	readonly added: readonly Added[];
 	/** Lowest gauge reading between reaching the pressure and letting it out, kPa. */
@@ -113,6 +115,7 @@ export function reducePour(
 	const added: Added[] = [];
 	const doses: Record<string, number> = {};
 	let lowestGaugeKpa: number | undefined;
+	let leftG: number | undefined;
 	let air: PourState['air'];
 	let status: PourState['status'] = 'open';
 	let endedAtMs: number | undefined;
@@ -146,6 +149,9 @@ export function reducePour(
 			case 'added':
 				added.push({ name: e.name, massG: e.massG, cup: e.cup ?? 0 });
 				if (e.enteredAtMs === undefined) lastUndoable = e.id;
+				break;
+			case 'left':
+				leftG = e.massG;
 				break;
 			case 'pressure-read':
 				pressure[e.stepId] = {
@@ -200,6 +206,7 @@ export function reducePour(
 		),
 		lateEntries: live.filter((e) => e.enteredAtMs !== undefined).length,
 		...given('lowestGaugeKpa', lowestGaugeKpa),
+		...given('leftG', leftG),
 		temps: cupTemps(steps, temps, cupClocks(steps, doneAtMs), settledAtMs),
 		...given('combinedAtMs', doneAtMs['combine']),
 		...given('pouredAtMs', pouredAtMs),

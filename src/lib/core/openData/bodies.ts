@@ -49,6 +49,10 @@ export const pullBody = z.object({
 		.optional(),
 	/** Where each fault is, what the cast weighs, one size against the master’s, and what mending took. */
 	inspected: castFindings.optional(),
+	/** What was left of the pour, g (short: below nothing), of what was mixed, and what its moulds take by the sums. */
+	took: z
+		.object({ mixedG: z.number(), leftG: z.number(), netG: z.number(), way: z.enum(['one', 'layers']) })
+		.optional(),
 	/** Lots of the tins that it was poured from. */
 	lots: z.array(z.string()).optional(),
 	/** Peak at the mould's face by the part model, °C. */

@@ -16,6 +16,7 @@ import {
 	isCatalysed,
 	stockWarnings
 } from '../shelf';
+import { layerAmount } from '../shot/layerAmount';
 import {
 	FILLS,
 	lengthenedResin,
@@ -161,6 +162,7 @@ export function composePlan(shot: ShotToPour, batchIndex: number, records: PlanR
 			...(tins.b ? { b: tins.b.id } : {}),
 			...(Object.keys(tins.fillers ?? {}).length ? { fillers: { ...tins.fillers } } : {})
 		},
+		...netOf(planned, batch),
 		massG: batch.massG,
 		markAMm: batch.schools.marks.markAMm,
 		markBMm: batch.schools.marks.markBMm,
@@ -215,6 +217,25 @@ function mouldsOf(
 			: [];
 	});
 	return [...own, ...too];
+}
+
+/** What its moulds take by the sums, and what it is mixed by instead. */
+function netOf({ taken }: PlannedShot, batch: ShotBatch): Pick<PourPlan, 'netG' | 'taken'> {
+	const mixedG = batch.layers ? batch.layers.reduce((sum, l) => sum + layerAmount(l).massG, 0) : batch.massG;
+	const netG = (mixedG * batch.pouredMl) / (batch.pouredMl + batch.lossMl);
+	return {
+		...(netG > 0 ? { netG } : {}),
+		...(taken
+			? {
+					taken: {
+						share: taken.share,
+						pours: taken.pours,
+						lastLeftG: taken.lastLeftG,
+						lastMixedG: taken.lastMixedG
+					}
+				}
+			: {})
+	};
 }
 
 const markCupOf = ({

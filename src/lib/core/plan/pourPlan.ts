@@ -76,6 +76,12 @@ export const pourPlan = z.object({
 	lots: z.array(z.string()).optional(),
 	/** Pockets that trap air in the pouring position. */
 	traps: z.number().optional(),
+	/** What its moulds with their sprues take by the sums, g, without what stays in a cup; plans of earlier versions do not say. */
+	netG: z.number().positive().optional(),
+	/** What earlier pours took, where it is mixed by that. */
+	taken: z
+		.object({ share: z.number(), pours: z.number().int(), lastLeftG: z.number(), lastMixedG: z.number() })
+		.optional(),
 	/** What the mould is coated with, and how long that flashes off. */
 	release: z.object({ name: z.string(), kind: z.string(), flashOffS: z.number() }).optional(),
 	/** Pairs that are known to harm, said before anything is poured. */

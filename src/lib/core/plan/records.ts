@@ -133,6 +133,8 @@ export function shotContextOf(of: {
 	tinSpeed?: number | undefined;
 	/** What presses at demould taught of the resin in these moulds. */
 	taught?: TaughtDemould | undefined;
+	/** What earlier pours of these moulds took. */
+	taken?: ShotContext['taken'];
 }): ShotContext {
 	const { skinAreaMm2, radiusMm, heightMm } = skinOf(of.master.record);
 	return {
@@ -152,6 +154,7 @@ export function shotContextOf(of: {
 		...(of.others ? { others: of.others } : {}),
 		recipes: of.recipes,
 		resin: of.taught ? { ...of.resin, taught: of.taught } : of.resin,
+		...(of.taken ? { taken: of.taken } : {}),
 		rateFactor: of.tinSpeed,
 		settings: of.settings
 	};

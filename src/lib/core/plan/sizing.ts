@@ -15,6 +15,7 @@ import {
 	planShot,
 	shotFiller,
 	shotRecipe,
+	takenOf,
 	type CopyCost,
 	type OtherPiece,
 	type PlannedShot,
@@ -51,6 +52,8 @@ export interface SizingQuestion {
 	/** Moulds of other pieces that its cups may fill. */
 	others?: readonly (OtherPiece & { face: Thing | null })[];
 	presses: readonly PulledPresses[];
+	/** What earlier pours took, the newest first. */
+	took?: Parameters<typeof takenOf>[0];
 	experiences: readonly Experience[];
 	/** What money goes by, in the workshop's currency. */
 	cost: { mouldPulls: number; scrapPercent: number; mouldCost: number; hourly: number };
@@ -81,6 +84,10 @@ export function sizingContext(q: SizingQuestion): ShotContext {
 		others: q.others?.map(({ face: _face, ...o }) => o),
 		recipes: q.recipes.map((r) => shotRecipe(r, q.colours, q.resin.record)),
 		tinSpeed: q.tinSpeed,
+		taken: takenOf(
+			q.took ?? [],
+			q.moulds.map((m) => m.id)
+		),
 		taught: taughtFor(
 			q.presses,
 			q.resin.id,

@@ -12,6 +12,7 @@ export const stamp = z.object({
 		'tin',
 		'pot',
 		'taught',
+		'taken',
 		'workshop'
 	]),
 	id: z.string(),

@@ -62,6 +62,8 @@ export const shotInputs = z.object({
 		.min(0, 'The loss cannot be less than nothing.')
 		.max(100, 'Over as much again lost: check the loss.')
 		.default(10),
+	/** Mixed by what earlier pours of these moulds took, where somebody noted what was left. */
+	heedLeft: z.boolean().default(true),
 	sectionMm: z
 		.number({ error: 'Type the thinnest section that must be firm, such as 6 mm.' })
 		.min(0.5, 'Under 0.5 mm: check the unit.')

@@ -8,6 +8,7 @@ import type { Warning } from '../working';
 import type { SolidShot } from './batch';
 import type { Inputs } from './inputs';
 import { CAST_PLANS } from './kinds';
+import { layeredWay, type Taken } from './leftOver';
 import type { PlannedShot, ShotContext } from './planned';
 
 /** Air from which this workshop does not pour urethane, said while there is still time to dry the room. */
@@ -29,13 +30,15 @@ function airWarnings(inputs: Inputs, { settings, resin }: ShotContext): Warning[
  * @example
  * planShot(inputs({ kind: 'solid' }), context, false).shot.batches[0]?.a.massG; // 53.543
  */
-export function planShot(inputs: Inputs, records: ShotContext, bands = true): PlannedShot {
-	const context = { ...records, resin: withShare(records.resin, inputs.catalystPercent) };
+export function planShot(typed: Inputs, records: ShotContext, bands = true): PlannedShot {
+	const { inputs, taken, took } = heeding(typed, records);
+	const context = { ...records, taken: took, resin: withShare(records.resin, inputs.catalystPercent) };
 	const { stack, ...planned } = CAST_PLANS[inputs.kind](inputs, context);
 	const { shot } = planned;
 	return {
 		...planned,
 		...(context.resin.taught ? { taught: context.resin.taught } : {}),
+		...(taken ? { taken } : {}),
 		shot: {
 			...shot,
 			...(bands
@@ -44,6 +47,23 @@ export function planShot(inputs: Inputs, records: ShotContext, bands = true): Pl
 			warnings: [...shot.warnings, ...airWarnings(inputs, context), ...usualWarnings(context.resin)]
 		}
 	};
+}
+
+/**
+ * What earlier pours say of this one: a cast from one cup is mixed by it; one in layers loses what they lost, and no layer
+ * is mixed thinner than it was asked for. Cups that were typed, or that fill other pieces as well, go by themselves.
+ */
+function heeding(
+	inputs: Inputs,
+	{ taken }: ShotContext
+): { inputs: Inputs; taken?: Taken; took?: ShotContext['taken'] } {
+	const own =
+		inputs.heedLeft !== false && !(inputs.also ?? []).length && !(inputs.cups ?? []).some((c) => c.volumeMl);
+	const way = layeredWay(inputs);
+	const found = own ? taken?.[way] : undefined;
+	if (!found) return { inputs };
+	if (way === 'one') return { inputs, taken: found, took: { one: found } };
+	return { inputs: { ...inputs, lossPercent: Math.max(0, (found.share - 1) * 100) }, taken: found };
 }
 
 /** Where four of five demoulds of a solid cast fall. */

@@ -8,6 +8,7 @@ import type { TaughtResin } from '../shelf/resin';
 import type { WorkshopSettings } from '../workshop/settings';
 import type { Also, OtherPiece } from './otherPiece';
 import type { SolidShot } from './batch';
+import type { Taken } from './leftOver';
 import type { CopyBalance } from './kinds/filled/filled';
 import type { ShotInputs } from './inputs';
 import type { StepRole } from './pouring';
@@ -70,6 +71,8 @@ export interface ShotContext {
 	fillers?: (ShotFiller & { id: string })[] | undefined;
 	/** Colour recipes of this resin, scaled to percent of the mixed resin. */
 	recipes?: ShotRecipe[] | undefined;
+	/** What earlier pours of these moulds took, from one cup and in layers. */
+	taken?: { one?: Taken | undefined; layers?: Taken | undefined } | undefined;
 	/** The container's own speed, learned from readings. */
 	rateFactor?: number | undefined;
 	settings: WorkshopSettings;
@@ -100,6 +103,8 @@ export interface PlannedShot {
 	/** What else each cup fills. */
 	also?: Also[];
 	pot?: PotResult;
+	/** What earlier pours took of what the sums say, which it is mixed by. */
+	taken?: Taken;
 	/** What presses at demould taught of this resin, which its times heed; the maker's own time stands first. */
 	taught?: TaughtDemould;
 	/** What each timed step is, in the order of the steps. */

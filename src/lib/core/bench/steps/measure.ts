@@ -42,6 +42,9 @@ export function measureSteps(plan: PourPlan, cup: Cup, units: UnitSystem): Bench
 	const chemistry = cautionsFor(plan.chemistry);
 	const school = plan.measuring ?? 'two-cups';
 	const weighed: Weighed = (massG) => formatWeighed(massG, units, plan.scaleResolutionG ?? 1);
+	/** What is measured first says why. */
+	const firstPart = cup.catalyst ? 'A' : 'B';
+	const hint = cup.index === 0 ? [cup.hint, takenWords(plan, weighed)].filter(Boolean).join(' ') : cup.hint;
 	const part = (which: 'A' | 'B'): BenchStep => {
 		const amount = which === 'A' ? cup.a : cup.b;
 		const marks = marksOf(plan, cup);
@@ -61,7 +64,7 @@ export function measureSteps(plan: PourPlan, cup: Cup, units: UnitSystem): Bench
 				cup.catalyst ? 'resin' : which,
 				amount,
 				{ wideMm, markMm, own: marks.own },
-				cup.hint,
+				which === firstPart ? hint : cup.hint,
 				units,
 				weighed
 			),
@@ -95,6 +98,19 @@ export function measureSteps(plan: PourPlan, cup: Cup, units: UnitSystem): Bench
 	if (school === 'one-cup' && colours('A').length === 0)
 		return [part('B'), ...fillers, ...colours('B'), combine, { ...part('A'), action: 'A is in' }];
 	return [part('B'), ...fillers, ...colours('B'), part('A'), ...colours('A'), combine];
+}
+
+/** Why another amount is mixed than the last time. */
+function takenWords({ taken }: PourPlan, weighed: Weighed): string {
+	if (!taken) return '';
+	const { lastLeftG, pours } = taken;
+	const last =
+		lastLeftG > 0
+			? `${weighed(lastLeftG)} were left last time`
+			: lastLeftG < 0
+				? `${weighed(-lastLeftG)} were short last time`
+				: 'nothing was left last time';
+	return `Mixed by what ${pours === 1 ? 'the last pour' : `the last ${pours} pours`} took: ${last}.`;
 }
 
 /** A volume as a cup's own scale says it. */

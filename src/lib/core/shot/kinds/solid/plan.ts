@@ -135,9 +135,11 @@ export function planSolid(inputs: Inputs, context: ShotContext): PlannedShot {
 		loss:
 			typedMl !== undefined
 				? { by: 'percent', percent: 0 }
-				: inputs.lossBy === 'film'
-					? { by: 'film' }
-					: { by: 'percent', percent: inputs.lossPercent },
+				: context.taken?.one
+					? { by: 'taken', share: context.taken.one.share, pours: context.taken.one.pours }
+					: inputs.lossBy === 'film'
+						? { by: 'film' }
+						: { by: 'percent', percent: inputs.lossPercent },
 		copies: inputs.copies,
 		cavitiesAtOnce: cavities,
 		...(inPot < count ? { potCopies: Math.max(1, Math.floor((cavities * inPot) / count)) } : {}),
