@@ -93,6 +93,31 @@ describe('the next pull of the same cast', () => {
 		]);
 	});
 
+	it('opens with what the last pull left: lighter by it, nobody being asked, and the pull says so', async () => {
+		const { plan: before } = await getPour(first);
+		const begun = await beginToday(before.shotId, 0, settings);
+		await pourWhole(begun);
+		const { plan } = await getPour(begun);
+		const leftG = Math.round(plan.massG * 0.3);
+		await addEvents(begun, [
+			{ id: randomUUID(), atMs: Date.now(), kind: 'left', massG: leftG, source: 'typed' }
+		]);
+		const [one, two] = await Promise.all([press(begun), press(begun)]);
+		expect(one.next).not.toBe('');
+		expect(two.next).toBe(one.next);
+		const next = (await getPour(one.next)).plan;
+		expect(next.massG).toBeCloseTo(plan.massG - leftG, 0);
+		expect(next.taken).toMatchObject({ pours: 1, lastLeftG: leftG });
+		expect(stepsOf(next).find((s) => s.kind === 'measure')!.detail).toMatch(/left last time/);
+		await addEvents(one.next, [
+			{ id: randomUUID(), atMs: Date.now(), kind: 'abandoned', reason: 'enough for this check' }
+		]);
+		const page = await (
+			await fetch(`${process.env['ANTHYPOS_URL']}/shots/new?mould=${plan.moulds[0]!.id}`)
+		).text();
+		expect(page).toMatch(/Mix what the last pour took/);
+	});
+
 	it('of what is not there is not found', async () => {
 		expect((await press(randomUUID())).text).toMatch(/no such pour/i);
 	});

@@ -26,6 +26,7 @@ import * as inspections from './migrations/0021-inspections';
 import * as stock from './migrations/0022-stock';
 import * as clockOff from './migrations/0023-clock-off';
 import * as orders from './migrations/0024-orders';
+import * as leftOver from './migrations/0025-left-over';
 import * as unmeasured from './migrations/0019-unmeasured-masters';
 
 const MIGRATIONS = [
@@ -52,7 +53,8 @@ const MIGRATIONS = [
 	{ name: '0021-inspections', up: () => inspections.up() },
 	{ name: '0022-stock', up: () => stock.up() },
 	{ name: '0023-clock-off', up: () => clockOff.up() },
-	{ name: '0024-orders', up: () => orders.up() }
+	{ name: '0024-orders', up: () => orders.up() },
+	{ name: '0025-left-over', up: () => leftOver.up() }
 ];
 
 const LOCK = 'anthypos-migrate';

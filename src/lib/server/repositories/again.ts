@@ -2,8 +2,9 @@ import { randomUUID } from 'node:crypto';
 import { carriedOver, nextOf, reducePour, stepsOf } from '$lib/core/bench';
 import type { WorkshopSettings } from '$lib/core/workshop';
 import { plain, tables } from '../db/models';
-import { RefusedError } from '../errors';
+import { ConflictError, RefusedError } from '../errors';
 import { addEvents, beginPour, getPour, readEvents } from './pours';
+import { LEFT_OVER } from './shotRecords';
 import type { ShotMoved } from './shots';
 
 /**
@@ -25,10 +26,21 @@ export async function beginAgain(
 			'It was poured before it was kept as a shot: size it first, then it is poured again.'
 		);
 	const series = nextOf(pourId, plan.series, wanted);
-	const begun = await beginPour(shotId, (plan.batchIndex + 1) % plan.batchCount, settings, undefined, {
-		series,
-		...(plan.order && { order: { ...plan.order, number: plan.order.number + 1 } })
-	});
+	const next = (choice?: 'today') =>
+		beginPour(shotId, (plan.batchIndex + 1) % plan.batchCount, settings, choice, {
+			series,
+			...(plan.order && { order: { ...plan.order, number: plan.order.number + 1 } })
+		});
+	const asked = await next();
+	// what the last pull left is what the next one opens with: nobody is asked for that alone
+	const begun =
+		'moved' in asked && !asked.moved.refused && asked.moved.records.every((r) => r === LEFT_OVER)
+			? await next('today').catch((error: unknown) => {
+					// pressed twice: the other press had sized the shot anew already
+					if (error instanceof ConflictError) return next();
+					throw error;
+				})
+			: asked;
 	if ('moved' in begun) return { ...begun, shotId };
 	const [{ events }, already] = await Promise.all([readEvents(pourId), readEvents(begun.id)]);
 	if (already.events.length === 0) {

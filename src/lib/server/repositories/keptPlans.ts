@@ -1,6 +1,7 @@
 import { composePlan, type PourPlan } from '$lib/core/plan';
 import type { WorkshopSettings } from '$lib/core/workshop';
-import { gather, recordsOf, type Shot } from './shots';
+import { gather, recordsOf } from './shotRecords';
+import type { Shot } from './shots';
 
 /**
  * The plans of all batches of a kept shot, as it was kept.

@@ -276,6 +276,7 @@ function pullBody(plan: PourPlan, state: PourState, graded: Graded | undefined):
 		...(graded?.findings ? { inspected: graded.findings } : {}),
 		...(plan.lots?.length ? { lots: plan.lots } : {}),
 		...given('peakFaceC', partHeat(plan)?.faceC),
+		...tookOf(plan, state),
 		...(told.length ? { demouldSeen: told } : {}),
 		...(state.status === 'abandoned' ? { abandonedBecause: state.reason ?? '' } : {}),
 		planned: {
@@ -305,6 +306,15 @@ function pullBody(plan: PourPlan, state: PourState, graded: Graded | undefined):
 				}
 			: {})
 	};
+}
+
+/** What was left, beside what was mixed: what fills other pieces as well, or was poured in part, teaches nothing. */
+function tookOf(plan: PourPlan, state: PourState): Pick<PullBody, 'took'> {
+	const { leftG } = state;
+	if (leftG === undefined || plan.netG === undefined) return {};
+	const mixedG = mixedMassG(plan, stepsOf(plan), state);
+	const whole = state.pouredAtMs !== undefined && plan.moulds.every((m) => m.masterName === undefined);
+	return whole ? { took: { mixedG, leftG, netG: plan.netG, way: plan.layers ? 'layers' : 'one' } } : {};
 }
 
 /**

@@ -57,7 +57,9 @@ export async function tellPiece(story: Story, piece: DemoPiece): Promise<void> {
 			count: piece.pulls ?? 12,
 			fromDays: 75,
 			toDays: 3,
-			wearFrom: 99
+			wearFrom: 99,
+			// the tile never took what the film in the cup was thought to keep
+			...(name === 'Cobble tile' ? { took: [1, 1.02, 0.99] } : {})
 		});
 		if (mouldIds[1])
 			await pullSeries(story, piece, masterId, [mouldIds[1]], {

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { type Grade, type PourEvent, stepsOf } from '$lib/core/bench';
 import { FAULTS } from '$lib/core/faults';
 import type { PourPlan } from '$lib/core/plan';
@@ -15,6 +16,8 @@ interface Series {
 	toDays: number;
 	/** From this pull on the mould shows its age. */
 	wearFrom: number;
+	/** What the last pulls took of what their moulds take by the sums, the newest last; the rest was left. */
+	took?: readonly number[];
 }
 
 export async function pullSeries(
@@ -39,6 +42,17 @@ export async function pullSeries(
 			const pourId = await beginToday(shotId, i, story.settings);
 			const { plan } = await getPour(pourId);
 			await addEvents(pourId, pourStory(story, plan, atMs, k >= series.wearFrom));
+			const took = series.took?.at(k - series.count);
+			if (took !== undefined && k >= series.count - (series.took?.length ?? 0))
+				await addEvents(pourId, [
+					{
+						id: randomUUID(),
+						atMs: Math.round(atMs + 600_000),
+						kind: 'left',
+						massG: Math.max(0, Math.round(plan.massG - took * (plan.netG ?? plan.massG))),
+						source: 'typed'
+					}
+				]);
 			await backdate(pourId, shotId, atMs);
 		}
 	}

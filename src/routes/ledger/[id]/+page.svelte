@@ -7,6 +7,7 @@
 		type WallSpot,
 		stepsOf,
 		isReading,
+		leftWords,
 		shrinkagePercent,
 		sourceOf,
 		SOURCE_WORDS,
@@ -98,6 +99,8 @@
 				return `${DEVICE_NAMES[event.device]} ${event.how === 'silent' ? 'went silent' : 'said nonsense'}`;
 			case 'seen':
 				return SEEN_WORDS[event.what];
+			case 'left':
+				return leftWords(event.massG, units.system);
 			case 'remark':
 				return event.text;
 			case 'pressure-read':
@@ -222,6 +225,7 @@
 				<dd class="text-[1.15rem] font-bold">
 					{units.weighed(body.massG)}
 					<span class="font-normal">{data.pull.resinName}, cup {body.batchIndex + 1} of {body.batchCount}</span>
+					{#if body.took}<span class="soft block text-[0.93rem] font-normal">{leftWords(body.took.leftG, units.system)}</span>{/if}
 				</dd>
 			</div>
 			<div>
