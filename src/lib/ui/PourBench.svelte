@@ -6,6 +6,7 @@
 		cupStep,
 		isCastablePlan,
 		layerStep,
+		leftWords,
 		retimed,
 		stepName,
 		clocksOf,
@@ -162,6 +163,15 @@
 	});
 	/** The mould of a grade: it says what is cast in it, where that is another piece than the pour's. */
 	const castOf = (mouldId: string) => run.plan.moulds.find((m) => m.id === mouldId);
+	/** So long after the pour the cup with what is left is at hand: it is asked first, ms. */
+	const LEFT_AT_HAND_MS = 300_000;
+	const asksLeft = $derived(
+		!source &&
+			run.plan.netG !== undefined &&
+			state_.leftG === undefined &&
+			state_.pouredAtMs !== undefined &&
+			now.ms - state_.pouredAtMs < LEFT_AT_HAND_MS
+	);
 	/** Of a wall that is built up, all its layers together. */
 	const wallMm = $derived(plan.layers?.some((l) => l.way !== 'flat') ? plan.layers.reduce((sum, l) => sum + l.thicknessMm, 0) : undefined);
 	/** What a coat is thickened with, from its mixing until it is laid. */
@@ -305,9 +315,15 @@
 				</WeighFace>
 			{/if}
 			{#if curing && (step.kind === 'cure' || step.kind === 'hold') && !source && !isCastablePlan(plan)}
-				<curing.CureNotes {run} {forecast} nowMs={now.ms} folded={step.kind === 'hold'}>
+				{#if asksLeft && step.kind === 'cure'}<curing.LeftOver {run} {devices} />{/if}
+				<curing.CureNotes {run} {forecast} nowMs={now.ms} folded={step.kind === 'hold' || asksLeft}>
 					{#snippet typed()}{#if after}<after.CureTyped {run} />{/if}{/snippet}
 				</curing.CureNotes>
+				{#if !asksLeft && step.kind === 'cure' && run.plan.netG !== undefined}<details class="mx-auto w-full max-w-[60rem]">
+						<summary class="text-center font-semibold text-(--work)"
+							>What was left of it{state_.leftG === undefined ? '' : `: ${leftWords(state_.leftG, units.system)}`}</summary>
+						<curing.LeftOver {run} {devices} />
+					</details>{/if}
 			{/if}
 			{#if step.id === 'cups-read'}<CupStarts {run} {plan} />{/if}
 			{#if step.doses !== undefined}<DosePress {run} {step} />{/if}
@@ -331,6 +347,7 @@
 							{rules} />
 					{/each}
 				</div>
+				{#if !source && run.plan.netG !== undefined && state_.leftG === undefined}<after.LeftOver {run} {devices} />{/if}
 				{#if !source && plan.shotId && plan.moulds.length > 0}<after.NextOne {run} {desk} />{/if}
 			{/if}
 			{#if step.warnings?.length}<div class="mx-auto w-full max-w-[60rem] text-[1.15rem]">

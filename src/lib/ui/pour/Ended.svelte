@@ -5,6 +5,7 @@
 	import { digits } from '$lib/core/units';
 	import type { PourRun } from '../pourRun.svelte';
 	import LateEntry from './LateEntry.svelte';
+	import LeftOver from './LeftOver.svelte';
 
 	/** A pour that is over: what was kept of it, what it taught, and what was forgotten to note. */
 	let { run, forecast }: { run: PourRun; forecast: BenchForecast | undefined } = $props();
@@ -83,6 +84,7 @@
 			<p class="min-h-[1.5rem] font-semibold text-(--harm)" role="alert">{refused}</p>
 		</form>
 	{/if}
+	{#if state_.status === 'finished' && plan.netG !== undefined}<div class="mt-6"><LeftOver {run} /></div>{/if}
 	<p class="mt-4 flex flex-wrap justify-center gap-3">
 		{#if plan.batchCount > 1 && !again}<Button size="xl" href="/shots/{plan.shotId}">Next cup of this shot</Button>{/if}
 		{#if loose}<Button size="xl" href="/quick">What do I mix next?</Button>{:else}<Button

@@ -13,6 +13,7 @@ import { listContainers } from '$lib/server/repositories/containers';
 import { listMasters, type Master } from '$lib/server/repositories/masters';
 import { demouldPresses } from '$lib/server/repositories/demouldPresses';
 import { lastLayers } from '$lib/server/repositories/lastLayers';
+import { leftOvers } from '$lib/server/repositories/leftOvers';
 import { listExperiences } from '$lib/server/repositories/experiences';
 import { listMaterials, listResins, listRubbers } from '$lib/server/repositories/materials';
 import { listMoulds, mouldsInPours, takesResin, type Mould } from '$lib/server/repositories/moulds';
@@ -73,7 +74,8 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 		vessels,
 		presses,
 		layersBefore,
-		full
+		full,
+		took
 	] = await Promise.all([
 		listMasters(),
 		listResins(),
@@ -90,7 +92,8 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 		listVessels(),
 		demouldPresses(),
 		lastLayers(),
-		mouldsInPours()
+		mouldsInPours(),
+		leftOvers()
 	]);
 	const active = allMoulds.filter((m) => m.state === 'active');
 	const mould = active.find((m) => m.id === url.searchParams.get('mould'));
@@ -137,6 +140,7 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 		experiences,
 		presses,
 		lastLayers: layersBefore,
+		took,
 		fillers,
 		recipes,
 		colours,

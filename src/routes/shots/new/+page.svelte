@@ -5,6 +5,7 @@
 	import { cupVolumeMl, isCatalysed, markInCup, stockWarnings, tinsInUse } from '$lib/core/shelf';
 	import { UNMEASURED } from '$lib/core/master/unmeasured';
 	import { castCautions, CASTS, COLOUR_SCHOOLS, SHOT_KINDS, shortOnShelf, usuallyLeftMl, type ShotInputs } from '$lib/core/shot';
+	import { layeredWay, takenOf } from '$lib/core/shot/leftOver';
 	import Save from '$lib/ui/Save.svelte';
 	import Caution from '$lib/ui/Caution.svelte';
 	import AddInPlace from '$lib/ui/shelf/AddInPlace.svelte';
@@ -27,6 +28,7 @@
 	import InsertList from '$lib/ui/shot/InsertList.svelte';
 	import CupList from '$lib/ui/shot/CupList.svelte';
 	import HowFields from '$lib/ui/shot/HowFields.svelte';
+	import HeedLeft from '$lib/ui/shot/HeedLeft.svelte';
 	import KindFields from '$lib/ui/shot/KindFields.svelte';
 	import MouldChoice from '$lib/ui/shot/MouldChoice.svelte';
 	import { Planning } from '$lib/ui/shot/planning.svelte';
@@ -98,6 +100,15 @@
 			: undefined;
 	});
 
+	/** What earlier pours of these moulds took, and whether it is mixed by that. */
+	const told = $derived(
+		takenOf(
+			data.took,
+			chosen.map((m) => m.id)
+		)[layeredWay($form)]
+	);
+	const taken = $derived($form.heedLeft ? told : undefined);
+
 	/** What money goes by; it is thought of as the pulls that a mould gives, and what is thrown away. */
 	let mouldPulls = $state<number | undefined>(30);
 	let scrapPercent = $state<number | undefined>(10);
@@ -120,6 +131,7 @@
 				colours: data.colours,
 				tinSpeed: inUse.a?.speed,
 				others: otherPieces,
+				took: data.took.filter((t) => chosen.some((m) => m.id === t.mouldId)),
 				presses: data.presses.filter((p) => p.resinId === resin.id),
 				experiences: data.experiences,
 				cost: {
@@ -257,8 +269,9 @@
 				fillers={data.fillers.map((f) => ({ value: f.id, label: f.record.name }))}
 				recipes={recipeOptions}
 				last={data.lastLayers.find((l) => l.masterId === master?.id)} />{/if}
+		<HeedLeft {form} {told} batch={shown?.shot.batches[0]} />
 		<div class="grid items-start gap-x-5 gap-y-1 sm:grid-cols-3">
-			{#if !layered}<div class="sm:col-span-2">
+			{#if !layered && !taken}<div class="sm:col-span-2">
 					<Segments
 						label="What stays in the cup"
 						name="lossBy"
@@ -268,7 +281,7 @@
 							{ value: 'percent', label: 'A fixed share' }
 						]} />
 				</div>{/if}
-			{#if $form.lossBy === 'percent' || layered}
+			{#if layered || (!taken && $form.lossBy === 'percent')}
 				<QuantityField
 					label="Share lost"
 					kind="percent"
