@@ -3,9 +3,9 @@ import type { Clock } from '$lib/core/bench';
 import { Alarms } from './alarms';
 
 const T0 = 1.79e12;
-const clock = (id: string, endsAtMs: number): Clock => ({
+const clock = (id: string, endsAtMs: number, kind: Clock['kind'] = 'hold'): Clock => ({
 	id,
-	kind: 'hold',
+	kind,
 	label: 'Whelk · M1',
 	startedAtMs: T0 - 60_000,
 	endsAtMs,
@@ -39,6 +39,33 @@ describe('the end of a clock', () => {
 		expect(watch(moved, T0, T0 + 9000).map(([, at]) => at)).toEqual([T0 + 1000, T0 + 4000]);
 		const sooner = (nowMs: number) => [clock('hold', nowMs < T0 + 2000 ? T0 + 9000 : T0 + 1500)];
 		expect(watch(sooner, T0, T0 + 12_000).map(([, at]) => at)).toEqual([T0 + 2000]);
+	});
+	it('several at once are told one at a time, what is lost first in front', () => {
+		const all = [
+			clock('rubber', T0 + 1000, 'rubber'),
+			clock('hold', T0 + 1000),
+			clock('pot-life', T0 + 1000, 'pot-life'),
+			clock('locks', T0 + 1000, 'wait')
+		];
+		expect(watch(() => all, T0, T0 + 20_000)).toEqual([
+			['pot-life', T0 + 1000],
+			['locks', T0 + 5000],
+			['hold', T0 + 9000],
+			['rubber', T0 + 13_000]
+		]);
+	});
+	it('what can wait does not call while the last seconds of a pot life run', () => {
+		const both = [clock('hold', T0 + 1000), clock('pot-life', T0 + 8000, 'pot-life')];
+		expect(watch(() => both, T0, T0 + 20_000)).toEqual([
+			['pot-life', T0 + 8000],
+			['hold', T0 + 12_000]
+		]);
+	});
+	it('what is done while it waits its turn is told no more', () => {
+		const both = [clock('pot-life', T0 + 1000, 'pot-life'), clock('hold', T0 + 1000)];
+		expect(watch((now) => (now < T0 + 3000 ? both : both.slice(0, 1)), T0, T0 + 9000)).toEqual([
+			['pot-life', T0 + 1000]
+		]);
 	});
 	it('a clock that is gone, because somebody did what it asked, is not told', () => {
 		expect(watch((now) => (now < T0 + 800 ? [clock('hold', T0 + 1000)] : []), T0, T0 + 5000)).toEqual([]);
