@@ -112,6 +112,8 @@ describe('the next pull of the same cast', () => {
 		await addEvents(one.next, [
 			{ id: randomUUID(), atMs: Date.now(), kind: 'abandoned', reason: 'enough for this check' }
 		]);
+		const tally = await fetch(`${process.env['ANTHYPOS_URL']}/pour/${begun}/tally.pdf`);
+		expect([tally.status, (await tally.text()).slice(0, 5)]).toEqual([200, '%PDF-']);
 		const page = await (
 			await fetch(`${process.env['ANTHYPOS_URL']}/shots/new?mould=${plan.moulds[0]!.id}`)
 		).text();

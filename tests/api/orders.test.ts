@@ -138,7 +138,20 @@ describe('the plan', () => {
 		});
 		// what is at the bench is planned no more
 		expect((await plan()).plan.activities.some((a) => a.id === prep.id)).toBe(false);
-		await addEvents(pourId, [{ id: randomUUID(), atMs: Date.now(), kind: 'abandoned', reason: 'a check' }]);
+		// once resin was combined it is a scrapped pull, and the ledger says for whom it was cast
+		await addEvents(pourId, [
+			{ id: randomUUID(), atMs: Date.now() - 1000, kind: 'step-done', stepId: 'combine' },
+			{ id: randomUUID(), atMs: Date.now(), kind: 'abandoned', reason: 'a check' }
+		]);
+		const { name } = (await getOrder(mine[0]!)).record;
+		const ledger = (await get('/ledger')).text;
+		expect(ledger).toContain(`for ${name}`);
+		const pullId =
+			/data-pull[^>]* href="\/ledger\/([\da-f-]{36})"|href="\/ledger\/([\da-f-]{36})"[^>]*data-pull/.exec(
+				ledger
+			)!;
+		const page = (await get(`/ledger/${pullId[1] ?? pullId[2]}`)).text;
+		expect(page).toMatch(new RegExp(`Cast for[\\s\\S]{0,400}${name}`));
 		expect((await begin()).text).not.toMatch(/node_modules/);
 	});
 	it('an activity that nobody planned is begun by nobody', async () => {
@@ -216,12 +229,16 @@ describe('read out', () => {
 		// the demo's window in the square waits for its resin
 		expect(Number(buying.text.split('\r\n')[1]!.split(',')[1])).toBeGreaterThan(0);
 	});
-	it('as a quotation and a delivery note', async () => {
-		for (const path of [`/orders/${mine[0]}/quotation.pdf?margin=40`, `/orders/${mine[0]}/delivery.pdf`]) {
+	it('as a quotation, a delivery note and a tally', async () => {
+		const sheets = ['quotation.pdf?margin=40', 'delivery.pdf', 'tally.pdf'];
+		for (const path of sheets.map((s) => `/orders/${mine[0]}/${s}`)) {
 			const { status, text } = await get(path);
 			expect([status, text.slice(0, 5)]).toEqual([200, '%PDF-']);
 		}
 		expect((await get(`/orders/${mine[0]}/quotation.pdf?margin=100`)).status).toBe(400);
-		expect((await get(`/orders/${randomUUID()}/delivery.pdf`)).status).toBe(404);
+		for (const path of ['orders', 'pour'])
+			expect(
+				(await get(`/${path}/${randomUUID()}/${path === 'pour' ? 'tally' : 'delivery'}.pdf`)).status
+			).toBe(404);
 	});
 });

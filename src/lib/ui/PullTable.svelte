@@ -9,7 +9,8 @@
 	import { useUnits } from './units.svelte';
 
 	interface Props {
-		pulls: readonly PullLine[];
+		/** A pull, and the order that it was cast for. */
+		pulls: readonly (PullLine & { order?: { id: string; name: string } | undefined })[];
 		nowMs: number;
 		showMould?: boolean;
 		/** Heads that sort, where the ledger can be sorted: their address, and the mark of the one in force. */
@@ -70,7 +71,9 @@
 						{:else if key === 'piece'}<td
 								><a class="plain block min-w-[11rem]" href="/moulds/{pull.mouldId}"
 									><strong>M{pull.mouldNumber}</strong> {pull.mouldLabel}</a
-								></td>
+								>{#if pull.order}<a class="soft inline-block min-h-[1.6rem] text-[0.85rem]" href="/orders/{pull.order.id}"
+										>for {pull.order.name}</a
+									>{/if}</td>
 						{:else if key === 'pull'}<td class="num">{pull.pullNumber}</td>
 						{:else if key === 'resin'}<td class="soft whitespace-nowrap">{pull.resinName}</td>
 						{:else if key === 'shot'}<td class="num whitespace-nowrap">{units.weighed(pull.massG)}</td>

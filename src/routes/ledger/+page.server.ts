@@ -6,6 +6,7 @@ import { pullLine } from '$lib/core/ledger';
 import { COUNTED, listPulls, resinsInLedger } from '$lib/server/repositories/ledger';
 import { forgetView, listViews, saveView } from '$lib/server/repositories/ledgerCorrections';
 import { mouldNames } from '$lib/server/repositories/moulds';
+import { ordersOfPours } from '$lib/server/repositories/orders';
 import type { Actions, PageServerLoad } from './$types';
 
 const PAGE = 40;
@@ -20,8 +21,9 @@ export const load: PageServerLoad = async ({ url }) => {
 		resinsInLedger(),
 		listViews()
 	]);
+	const orders = await ordersOfPours(pulls.map((p) => p.pourId));
 	return {
-		pulls: pulls.map(pullLine),
+		pulls: pulls.map((p) => ({ ...pullLine(p), order: orders.get(p.pourId ?? '') })),
 		total: Math.min(total, COUNTED),
 		more: total > COUNTED,
 		page,

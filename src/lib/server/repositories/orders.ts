@@ -44,6 +44,21 @@ export async function getOrder(id: string): Promise<Order> {
 	return toOrder(plain(row));
 }
 
+/** The orders that pours were cast for, by the pour; those that were for none are not among them. */
+export async function ordersOfPours(
+	pourIds: readonly (string | null)[]
+): Promise<Map<string, { id: string; name: string }>> {
+	const ids = pourIds.filter((id) => id !== null);
+	if (ids.length === 0) return new Map();
+	const rows = await db().query<{ pourId: string; id: string; name: string }>(
+		`SELECT p.id AS pourId, o.id, o.name FROM pours p
+		JOIN orders o ON o.id = JSON_VALUE(p.plan, '$.order.id')
+		WHERE p.id IN (:ids) AND p.orderLineId IS NOT NULL`,
+		{ type: QueryTypes.SELECT, replacements: { ids } }
+	);
+	return new Map(rows.map(({ pourId, ...order }) => [pourId, order]));
+}
+
 /** Keeps a new order, or changes one. @throws RefusedError for a shot that is not in the books */
 export async function saveOrder(id: string, record: OrderRecord, version?: number): Promise<string> {
 	const asked = [...new Set(record.lines.map((l) => l.shotId))];

@@ -85,6 +85,7 @@
 		</form>
 	{/if}
 	{#if state_.status === 'finished' && plan.netG !== undefined}<div class="mt-6"><LeftOver {run} /></div>{/if}
+	{#if again}<p class="mt-4"><a class="plain" href="/pour/{run.id}/tally.pdf">Print the tally of this run</a></p>{/if}
 	<p class="mt-4 flex flex-wrap justify-center gap-3">
 		{#if plan.batchCount > 1 && !again}<Button size="xl" href="/shots/{plan.shotId}">Next cup of this shot</Button>{/if}
 		{#if loose}<Button size="xl" href="/quick">What do I mix next?</Button>{:else}<Button

@@ -33,6 +33,7 @@ import {
 	listCorrections
 } from '$lib/server/repositories/ledgerCorrections';
 import { listPictures } from '$lib/server/repositories/pictures';
+import { ordersOfPours } from '$lib/server/repositories/orders';
 import { listResins } from '$lib/server/repositories/materials';
 import { getPour, readEvents } from '$lib/server/repositories/pours';
 import { listInspections } from '$lib/server/repositories/wear';
@@ -132,12 +133,13 @@ function foretoldOf(plan: PourPlan, of: ReturnType<typeof clockCups>[number], st
 
 export const load: PageServerLoad = async ({ params }) => {
 	const pull = await orPage(getPull(params.id));
-	const [pour, known, corrections, confirmed, photos] = await Promise.all([
+	const [pour, known, corrections, confirmed, photos, orders] = await Promise.all([
 		pull.pourId ? getPour(pull.pourId) : undefined,
 		pull.pourId ? readEvents(pull.pourId) : undefined,
 		listCorrections(pull.id),
 		confirmedCauses(pull.id),
-		listPictures('pull', pull.id)
+		listPictures('pull', pull.id),
+		ordersOfPours([pull.pourId])
 	]);
 	const plan = pour?.plan;
 	const events = known?.events ?? [];
@@ -156,6 +158,7 @@ export const load: PageServerLoad = async ({ params }) => {
 		pull,
 		plan: plan ?? null,
 		shotId: plan?.shotId ?? null,
+		order: orders.get(pull.pourId ?? '') ?? null,
 		events: inOrder(events),
 		cut: plan && state ? cutShortOf(plan, stepsOf(plan), state) : {},
 		layers: plan && state ? layerStories(plan, state) : [],

@@ -228,6 +228,10 @@
 					{#if body.took}<span class="soft block text-[0.93rem] font-normal">{leftWords(body.took.leftG, units.system)}</span>{/if}
 				</dd>
 			</div>
+			{#if data.order}<div class="col-span-2">
+					<dt class="soft text-[0.93rem]">Cast for</dt>
+					<dd class="text-[1.15rem] font-bold"><a class="plain" href="/orders/{data.order.id}">{data.order.name}</a></dd>
+				</div>{/if}
 			<div>
 				<dt class="soft text-[0.93rem]">Room</dt>
 				<dd class="text-[1.15rem] font-bold">{units.show(body.roomTempC, 'temperature')}</dd>

@@ -43,6 +43,7 @@
 		{#if data.order}
 			<Button href="/orders/{data.order.id}/quotation.pdf?margin={margin}" color="alternative" size="lg">Quotation</Button>
 			<Button href="/orders/{data.order.id}/delivery.pdf" color="alternative" size="lg">Delivery note</Button>
+			<Button href="/orders/{data.order.id}/tally.pdf" color="alternative" size="lg">Tally</Button>
 		{/if}
 	{/snippet}
 </PageHead>
