@@ -51,7 +51,9 @@ export const workshopHours = z.object({
 	/** A successor is made when the chance that the old one does not last is over this, %. */
 	successorPercent: z.number().min(1).max(99),
 	/** A new plan is taken without asking. */
-	acceptsItself: z.boolean()
+	acceptsItself: z.boolean(),
+	/** Moulds, by their id, that the plan goes without. */
+	keptOut: z.array(z.string().max(40)).max(500).default([])
 });
 export type WorkshopHours = z.output<typeof workshopHours>;
 
@@ -71,7 +73,8 @@ export const USUAL_HOURS: WorkshopHours = {
 	nightTempC: null,
 	restMinutes: 0,
 	successorPercent: 20,
-	acceptsItself: false
+	acceptsItself: false,
+	keptOut: []
 };
 
 const clocks = new Map<string, Intl.DateTimeFormat>();

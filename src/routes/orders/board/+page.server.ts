@@ -4,6 +4,8 @@ import { handsTimes } from '$lib/core/orders';
 import { asker } from '$lib/server/heavy/asker';
 import { orFail } from '$lib/server/forms';
 import { followImproved, pinActivity, planNow } from '$lib/server/repositories/plans';
+import { getMould } from '$lib/server/repositories/moulds';
+import { readHours, saveHours } from '$lib/server/repositories/workHours';
 import type { Actions, PageServerLoad } from './$types';
 
 /** So many days are drawn at most. */
@@ -30,7 +32,12 @@ export const load: PageServerLoad = async (event) => {
 		zone: hours.zone,
 		startMs: nowMs,
 		orders: workshop.orders.map(({ id, name, dueAtMs }) => ({ id, name, dueAtMs })),
-		moulds: workshop.moulds.map(({ id, number, label }) => ({ id, number, label })),
+		moulds: workshop.moulds.map(({ id, number, label }) => ({
+			id,
+			number,
+			label,
+			out: hours.keptOut.includes(id)
+		})),
 		pots: workshop.pots.map(({ id, name }) => ({ id, name })),
 		finishMs: plan?.finishMs ?? null,
 		boundMs: plan?.boundMs ?? null,
@@ -65,6 +72,21 @@ export const actions: Actions = {
 			return fail(400, { refused: 'The plan could not be read: look for it again.', id: '' });
 		return orFail(
 			async () => ({ words: (await followImproved(starts.data, event.locals.settings, asker(event))).words }),
+			(refused) => ({ refused, id: '' })
+		);
+	},
+	/** Keeps a mould out of the plan, or lets it in again. */
+	keepOut: async ({ request, url }) => {
+		const data = await request.formData();
+		const [id, out] = [String(data.get('mouldId') ?? ''), url.searchParams.get('out') === 'yes'];
+		return orFail(
+			async () => {
+				const { number } = await getMould(id);
+				const { hours, version } = await readHours();
+				const rest = hours.keptOut.filter((m) => m !== id);
+				await saveHours({ ...hours, keptOut: out ? [...rest, id] : rest }, version);
+				return { words: [out ? `M${number} is kept out of the plan.` : `M${number} is planned with again.`] };
+			},
 			(refused) => ({ refused, id: '' })
 		);
 	},

@@ -4,6 +4,7 @@
 	import { Button } from 'flowbite-svelte';
 	import Better from '$lib/ui/orders/Better.svelte';
 	import Board from '$lib/ui/orders/Board.svelte';
+	import KeptOut from '$lib/ui/orders/KeptOut.svelte';
 	import { PinRun } from '$lib/ui/orders/pinRun.svelte';
 	import Picked from '$lib/ui/orders/Picked.svelte';
 	import Proposal from '$lib/ui/orders/Proposal.svelte';
@@ -37,6 +38,7 @@
 	{/snippet}
 </PageHead>
 <Tabs />
+{#if data.moulds.length > 0}<KeptOut moulds={data.moulds} />{/if}
 {#if data.proposed}<Proposal {...data.proposed} />{/if}
 {#if data.activities.length === 0}
 	<p class="slab p-8 text-[1.15rem]">
