@@ -1,11 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import { stringify } from 'devalue';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { stepsOf, type PourEvent } from '$lib/core/bench';
 import { breaches } from '$lib/core/schedule';
 import type { KeptOrdersPlan } from '$lib/core/orders';
 import { closeDb } from '$lib/server/db/connection';
 import { listResins } from '$lib/server/repositories/materials';
-import { emptyMoulds } from '$lib/server/repositories/moulds';
+import { emptyMoulds, listMoulds } from '$lib/server/repositories/moulds';
 import { getOrder, saveOrder } from '$lib/server/repositories/orders';
 import { addEvents, getPour } from '$lib/server/repositories/pours';
 import { listShots } from '$lib/server/repositories/shots';
@@ -153,6 +154,54 @@ describe('the plan', () => {
 		const page = (await get(`/ledger/${pullId[1] ?? pullId[2]}`)).text;
 		expect(page).toMatch(new RegExp(`Cast for[\\s\\S]{0,400}${name}`));
 		expect((await begin()).text).not.toMatch(/node_modules/);
+	});
+	it('goes without a mould that is kept out, says so, and takes it in again', async () => {
+		const before = await taken();
+		const cast = before.plan.activities.find((a) => a.part === 'cast' && a.moulds?.length === 1)!;
+		const page = (await get('/orders/board')).text;
+		expect(page).toContain('Moulds in the plan');
+		const mould = (await listMoulds()).find((m) => `M${m.number}` === cast.moulds![0])!;
+		const keep = (out: string) => sendForm(`/orders/board?/keepOut&out=${out}`, [['mouldId', mould.id]]);
+		try {
+			expect((await keep('yes')).text).toMatch(/kept out of the plan/);
+			const { plan: without } = await taken();
+			expect(without.activities.some((a) => a.moulds?.includes(`M${mould.number}`) && !a.begun)).toBe(false);
+			expect(without.hindrances.some((h) => h.why.includes('is kept out of the plan'))).toBe(true);
+			expect((await sendForm('/orders/board?/keepOut&out=yes', [['mouldId', 'nothing']])).text).toMatch(
+				/no such mould/i
+			);
+		} finally {
+			expect((await keep('no')).text).toMatch(/planned with again/);
+		}
+		const { plan: again } = await taken();
+		expect(again.activities.some((a) => a.moulds?.includes(`M${mould.number}`))).toBe(true);
+	});
+	it('what is out of its mould is finished by a press, once', async () => {
+		// a good pull for a line that wants finishing
+		const { record, version } = await getOrder(mine[0]!);
+		const lines = record.lines.map((l) => ({ ...l, finishMinutes: 12 }));
+		await saveOrder(mine[0]!, { ...record, lines }, version);
+		const { plan: made } = await taken();
+		const prep = made.activities.find((a) => a.part === 'prep' && a.orderId === mine[0])!;
+		const begun = await sendForm('/orders/today?/begin', [['id', prep.id]]);
+		const pourId = /\/pour\/([\da-f-]{36})/.exec(begun.text)![1]!;
+		const { plan: pour } = await getPour(pourId);
+		const at = (kind: object) => ({ id: randomUUID(), atMs: Date.now() - 1000, ...kind }) as PourEvent;
+		await addEvents(pourId, [
+			...stepsOf(pour).map((s) => at({ kind: 'step-done', stepId: s.id })),
+			...pour.moulds.map((m) => at({ kind: 'graded', mouldId: m.id, grade: 'good', faults: [], note: '' })),
+			at({ kind: 'finished' })
+		]);
+		const finish = (await taken()).plan.activities.find(
+			(a) => a.begun && a.part === 'finish' && a.lineId === prep.lineId
+		)!;
+		expect(finish.hands).toBe(1);
+		const press = () => sendForm('/orders/today?/finished', [['id', finish.id]]);
+		expect((await press()).status).toBe(200);
+		const after = (await getOrder(mine[0]!)).record.lines.find((l) => l.id === prep.lineId)!;
+		expect(after.finished).toBe(pour.moulds.reduce((sum, m) => sum + m.copies, 0));
+		expect((await taken()).plan.activities.some((a) => a.id === finish.id)).toBe(false);
+		expect((await press()).text).toMatch(/not in the plan any more/);
 	});
 	it('an activity that nobody planned is begun by nobody', async () => {
 		const { status, text } = await sendForm('/orders/today?/begin', [['id', 'nothing/1/prep']]);

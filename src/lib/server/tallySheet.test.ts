@@ -13,7 +13,7 @@ const pull = (over: Partial<TallyPull> = {}): TallyPull => ({
 });
 const rowsOf = (pulls: TallyPull[], wanted?: number) => {
 	const [sentence, table] = tallyParts(pulls, wanted, settings, (ms) => `at ${ms}`);
-	return { sentence, rows: (table as { rows: string[][] }).rows };
+	return { sentence, rows: (table as { rows: readonly (readonly string[])[] }).rows };
 };
 
 describe('the tally of a run', () => {

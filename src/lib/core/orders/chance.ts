@@ -68,7 +68,7 @@ export function outlooks(
 			casts.get(o.id)!.push(o.lines.reduce((sum, l) => sum + drawn.get(l.id)!, 0));
 			let lastS = 0;
 			for (const of of made.about)
-				if (of.pull?.order.id === o.id && of.part === 'ready')
+				if ((of.pull ?? of.begun)?.order.id === o.id && of.part === 'ready')
 					lastS = Math.max(lastS, starts?.[of.id] ?? Infinity);
 			const short = list.hindrances.some((h) => h.orderId === o.id);
 			ready.get(o.id)!.push(short ? Infinity : workshop.nowMs + lastS * 1000);

@@ -17,7 +17,7 @@ export { planOrders, type OrderOutlook, type OrdersPlan, type Planned, type Plan
 export { PARTS, type Part } from './parts';
 export { HORIZON_DAYS } from './project';
 export { stillWanted, type Hindrance } from './pulls';
-export type { LineToPlan, MouldToPlan, OrderToPlan, PullRecipe, Workshop } from './snapshot';
+export type { BegunPull, LineToPlan, MouldToPlan, OrderToPlan, PullRecipe, Workshop } from './snapshot';
 export { outlooks, USUAL_RUNS, type Outlook } from './chance';
 export { planDifferences, type Moved, type PlanDifferences } from './differences';
 export { keptOrdersPlan, type KeptOrdersPlan } from './kept';

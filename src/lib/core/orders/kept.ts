@@ -20,6 +20,7 @@ const planned = z.object({
 	moulds: z.array(z.string()).optional(),
 	potId: z.string().optional(),
 	mouldId: z.string().optional(),
+	begun: z.literal(true).optional(),
 	pinned: z.literal(true).optional()
 });
 

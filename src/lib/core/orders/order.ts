@@ -23,6 +23,13 @@ export const orderLine = z.object({
 		.min(0, 'It takes no less than nothing.')
 		.max(24 * 60, 'Over a day for one copy: check the unit.')
 		.default(0),
+	/** Copies that are finished so far; of the good ones those that were cast first. */
+	finished: z
+		.number()
+		.int()
+		.min(0)
+		.max(MOST_COPIES * 2)
+		.optional(),
 	/** From the pour until it may be posted, h: full hardness takes about a day (common practice, no source). */
 	hardenHours: z
 		.number({ error: 'Type the hours from pour to posting, such as 24.' })

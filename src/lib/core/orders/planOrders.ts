@@ -32,6 +32,8 @@ export interface Planned {
 	moulds?: string[] | undefined;
 	potId?: string | undefined;
 	mouldId?: string | undefined;
+	/** Its pull was cast already: this is what is left of it. */
+	begun?: true | undefined;
 	pinned?: true | undefined;
 }
 
@@ -85,7 +87,7 @@ export interface PlanBudget {
 export function planOrders(workshop: Workshop, before: Starts = {}, budget: PlanBudget = {}): OrdersPlan {
 	const list = pullsWanted(workshop);
 	const openings = openingsOf(workshop);
-	if (list.pulls.length > 0 && openings.length === 0) return noHands(workshop, list);
+	if (list.pulls.length + list.begun.length > 0 && openings.length === 0) return noHands(workshop, list);
 	const like = Object.fromEntries(
 		Object.entries(before).map(([id, ms]) => [id, Math.max(0, Math.round((ms - workshop.nowMs) / 1000))])
 	);
@@ -228,7 +230,7 @@ export function planOf(
 }
 
 function planned(
-	{ id, part, pull, layer, mouldId }: ActivityOf,
+	{ id, part, pull, begun, layer, mouldId }: ActivityOf,
 	{ durationS, needs }: { durationS: number; needs: readonly { resource: string; amount: number }[] },
 	startMs: number,
 	workshop: Workshop
@@ -249,6 +251,16 @@ function planned(
 			copies: pull.recipe.copies,
 			moulds: [...pull.moulds],
 			...(pull.recipe.potId === null ? {} : { potId: pull.recipe.potId })
+		}),
+		...(begun && {
+			orderId: begun.order.id,
+			lineId: begun.line.id,
+			shotId: begun.line.shotId,
+			number: begun.number,
+			pieceName: begun.line.pieceName,
+			copies: begun.copies,
+			moulds: [...begun.moulds],
+			begun: true as const
 		}),
 		...(layer === undefined ? {} : { layer }),
 		...(mouldId === undefined ? {} : { mouldId }),
@@ -323,7 +335,8 @@ function notPlanned(workshop: Workshop, list: PullList, made: OrdersProject, fou
 	const words = (found.conflict ?? []).flatMap((id) => {
 		const of = about.get(id);
 		if (!of) return [];
-		const what = of.pull ? `pull ${of.pull.number} of ${of.pull.line.pieceName}` : 'the successor';
+		const { pull = of.begun } = of;
+		const what = pull ? `pull ${pull.number} of ${pull.line.pieceName}` : 'the successor';
 		const { durationS } = made.project.activities.find((a) => a.id === id)!;
 		return [
 			`${what}: ${DOES[of.part]}, ${Math.round(durationS / 60)} min${workshop.pins[id] === undefined ? '' : ', pinned'}`

@@ -1,7 +1,7 @@
 import type { Activity, After, Project, Resource } from '../schedule';
 import { handsTimes, type HandsTime } from './hours';
 import type { Part } from './parts';
-import type { PullList, PullToPlan } from './pulls';
+import type { BegunToPlan, PullList, PullToPlan } from './pulls';
 import type { Workshop } from './snapshot';
 
 /** So many days are looked ahead. */
@@ -12,6 +12,8 @@ export interface ActivityOf {
 	id: string;
 	part: Part;
 	pull?: PullToPlan;
+	/** Of a pull that was begun: what is left to do of it. */
+	begun?: BegunToPlan;
 	/** Of a layer, which one from 1. */
 	layer?: number;
 	/** Of a successor, of which mould. */
@@ -152,6 +154,28 @@ export function projectOf(
 			after: [{ id: finish }, { id: cast, from: 'start', leastS: Math.round(line.hardenS) }],
 			dueS: secondsBetween(order.dueAtMs, workshop.nowMs),
 			weight
+		});
+	}
+	for (const begun of list.begun) {
+		const { order, line, copies } = begun;
+		const outS = secondsTo(begun.outAtMs, workshop.nowMs);
+		const finish =
+			line.finishS > 0
+				? [
+						add({ part: 'finish', begun }, `${begun.id}/finish`, {
+							durationS: work(line.finishS * copies),
+							needs: [hands],
+							notBeforeS: outS
+						})
+					]
+				: [];
+		add({ part: 'ready', begun }, `${begun.id}/ready`, {
+			durationS: 0,
+			needs: [],
+			after: finish.map((id) => ({ id })),
+			notBeforeS: Math.max(outS, secondsTo(begun.castAtMs + line.hardenS * 1000, workshop.nowMs)),
+			dueS: secondsBetween(order.dueAtMs, workshop.nowMs),
+			weight: order.priority * copies
 		});
 	}
 	// fewer hands than at the busiest hour: somebody is away

@@ -1,5 +1,5 @@
 import { castsNeeded } from './needed';
-import type { LineToPlan, MouldToPlan, OrderToPlan, PullRecipe, Workshop } from './snapshot';
+import type { BegunPull, LineToPlan, MouldToPlan, OrderToPlan, PullRecipe, Workshop } from './snapshot';
 
 /** At most so many pulls are scheduled at once; the rest is said. */
 export const MOST_PULLS = 500;
@@ -14,6 +14,13 @@ export interface PullToPlan {
 	recipe: PullRecipe;
 	/** Moulds by the name of their resource: a successor stands for the one that it follows. */
 	moulds: readonly string[];
+}
+
+/** A pull that was begun: what is left is to finish it, and to wait until it is hard. */
+export interface BegunToPlan extends BegunPull {
+	id: string;
+	order: OrderToPlan;
+	line: LineToPlan;
 }
 
 /** Something that keeps an order from being planned, with what would make it possible. */
@@ -38,6 +45,7 @@ export interface Successor {
 
 export interface PullList {
 	pulls: PullToPlan[];
+	begun: BegunToPlan[];
 	hindrances: Hindrance[];
 	successors: Successor[];
 	/** Casts that each line is planned with, by its id. */
@@ -64,9 +72,18 @@ export function pullsWanted(workshop: Workshop, casts?: ReadonlyMap<string, numb
 	const pots = new Map(workshop.pots.map((p) => [p.id, p]));
 	const left = new Map(workshop.stock.map((s) => [s.id, s.leftG]));
 	const lives = new Map<string, Life>();
-	const list: PullList = { pulls: [], hindrances: [], successors: [], casts: {} };
+	const list: PullList = { pulls: [], begun: [], hindrances: [], successors: [], casts: {} };
 	for (const order of [...workshop.orders].sort(byDue)) {
 		for (const line of order.lines) {
+			const taken = new Set<number>();
+			for (const pull of line.begun ?? []) {
+				// a number that was given twice is told apart by its place
+				const id = taken.has(pull.number)
+					? `${line.id}/${pull.number}-${list.begun.length}`
+					: `${line.id}/${pull.number}`;
+				taken.add(pull.number);
+				list.begun.push({ ...pull, id, order, line });
+			}
 			const wanted = casts?.get(line.id) ?? castsNeeded(stillWanted(line), line.seen);
 			list.casts[line.id] = wanted;
 			if (wanted === 0) continue;
@@ -89,6 +106,7 @@ export function pullsWanted(workshop: Workshop, casts?: ReadonlyMap<string, numb
 			}
 			let missing = wanted;
 			for (let n = line.pulls; missing > 0; n++) {
+				if (taken.has(n + 1)) continue;
 				const recipe = line.recipes[n % line.recipes.length]!;
 				if (list.pulls.length >= MOST_PULLS) {
 					hinder(
@@ -204,7 +222,7 @@ function mouldsFor(
 		if (mould.refused)
 			return {
 				why: `M${mould.number} ${mould.refused}`,
-				mend: 'Size the shot anew with another mould, or make a successor.'
+				mend: 'Size the shot anew with another mould, or make a successor; one that is kept out is let in again on the board.'
 			};
 		const life = lives.get(id) ?? { resource: `M${mould.number}`, pulls: 0, generation: 0 };
 		if (mould.left && life.generation === 0 && life.pulls >= sureLeft(mould.left, risk)) {

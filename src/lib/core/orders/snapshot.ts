@@ -30,6 +30,18 @@ export interface PullRecipe {
 	cureBand: { low: number; high: number };
 }
 
+/** A pull that is at the bench, or out of its mould and still hardening or to be finished. */
+export interface BegunPull {
+	/** Which pull of its line. */
+	number: number;
+	/** Copies of it that are to be finished. */
+	copies: number;
+	moulds: readonly string[];
+	castAtMs: number;
+	/** When it is out of its mould, at the soonest. */
+	outAtMs: number;
+}
+
 /** A line of an open order with all that the schedule must know of it. */
 export interface LineToPlan {
 	id: string;
@@ -43,6 +55,8 @@ export interface LineToPlan {
 	casting: number;
 	/** Casts of this line so far, good or not, with those at the bench: numbers of pulls go on from there. */
 	pulls: number;
+	/** Pulls that were begun and are not ready yet. */
+	begun?: readonly BegunPull[] | undefined;
 	finishS: number;
 	hardenS: number;
 	/** This piece in this resin so far. */

@@ -82,6 +82,20 @@ export async function saveOrder(id: string, record: OrderRecord, version?: numbe
 	return makeOnce(id, () => inTransaction(make));
 }
 
+/** So many more copies of a line are finished; never more than there are good ones. */
+export async function addFinished(orderId: string, lineId: string, copies: number): Promise<void> {
+	await inTransaction(async (transaction) => {
+		const row = await tables.orders().findByPk(orderId, { transaction, lock: transaction.LOCK.UPDATE });
+		if (!row) throw new NotFoundError('order');
+		const { body, version } = plain(row);
+		const good = (await countLines([lineId])).get(lineId)!.good;
+		const lines = body.lines.map((l) =>
+			l.id === lineId ? { ...l, finished: Math.min(good, (l.finished ?? 0) + copies) } : l
+		);
+		await row.update({ body: { ...body, lines }, version: version + 1 }, { transaction });
+	});
+}
+
 /** What each of these lines has got so far. */
 export async function countLines(lineIds: readonly string[]): Promise<Map<string, LineCount>> {
 	const found = new Map<string, LineCount>(

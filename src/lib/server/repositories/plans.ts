@@ -12,7 +12,7 @@ import type { WorkshopSettings } from '$lib/core/workshop';
 import { plain, tables } from '../db/models';
 import { RefusedError } from '../errors';
 import { heavy, type Asker } from '../heavy/pool';
-import { countLines, listOrders } from './orders';
+import { addFinished, countLines, listOrders } from './orders';
 import { beginPour } from './pours';
 import { workshopToPlan } from './toPlan';
 import { readHours } from './workHours';
@@ -50,7 +50,7 @@ function stillPlanned(
 ): KeptOrdersPlan | null {
 	if (!kept) return null;
 	const activities = kept.plan.activities.filter(
-		(a) => a.lineId === undefined || (a.number ?? 0) > (begunOf.get(a.lineId) ?? Infinity)
+		(a) => a.lineId === undefined || a.begun || (a.number ?? 0) > (begunOf.get(a.lineId) ?? Infinity)
 	);
 	return { ...kept, plan: { ...kept.plan, activities } };
 }
@@ -77,6 +77,13 @@ function digest(workshop: Workshop, followed: KeptOrdersPlan | null): string {
 		.map((a) => a.id);
 	const told = {
 		...rest,
+		orders: rest.orders.map((o) => ({
+			...o,
+			lines: o.lines.map((l) => ({
+				...l,
+				begun: l.begun?.map((b) => ({ ...b, castAtMs: step(b.castAtMs), outAtMs: step(b.outAtMs) }))
+			}))
+		})),
 		moulds: rest.moulds.map((m) => ({ ...m, freeAtMs: step(m.freeAtMs) })),
 		pots: rest.pots.map((p) => ({ ...p, freeAtMs: step(p.freeAtMs) })),
 		stock: rest.stock.map((s) => ({ ...s, leftG: Math.round(s.leftG) })),
@@ -233,6 +240,15 @@ export async function beginPlanned(
 	throw new RefusedError(
 		begun.moved.refused ?? 'It cannot be planned by today’s records: size its shot anew.'
 	);
+}
+
+/** Notes that what is out of its mould was finished, as the plan lists it. @throws RefusedError where it lists it no more */
+export async function finishedPlanned(activityId: string): Promise<void> {
+	const followed = await readPlan(FOLLOWED);
+	const a = followed?.plan.activities.find((x) => x.id === activityId);
+	if (!a?.begun || a.part !== 'finish' || !a.orderId || !a.lineId)
+		throw new RefusedError('It is not in the plan any more: look at the list as it is now.', undefined, 409);
+	await addFinished(a.orderId, a.lineId, a.copies ?? 1);
 }
 
 /**

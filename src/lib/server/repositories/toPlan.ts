@@ -18,6 +18,7 @@ import { ledgerStamp } from './ledger';
 import { listMasters } from './masters';
 import { listResins, listRubbers } from './materials';
 import { listMoulds, takesResin, type Mould } from './moulds';
+import { begunPulls } from './begunPulls';
 import { countLines, listOrders, type Order } from './orders';
 import { keptPlans } from './keptPlans';
 import { getShot, type Shot } from './shots';
@@ -40,7 +41,7 @@ export async function workshopToPlan(
 	const now = new Date(Math.floor(at.getTime() / 1000) * 1000);
 	const orders = await listOrders(true);
 	const lineIds = orders.flatMap((o) => o.record.lines.map((l) => l.id));
-	const [counts, seen, moulds, vessels, tins, masters, resins, busy] = await Promise.all([
+	const [counts, seen, moulds, vessels, tins, masters, resins, busy, begun] = await Promise.all([
 		countLines(lineIds),
 		yieldsSeen(),
 		listMoulds(),
@@ -48,7 +49,11 @@ export async function workshopToPlan(
 		listContainers(),
 		listMasters(),
 		listResins(),
-		busyMoulds(now)
+		busyMoulds(now),
+		begunPulls(
+			orders.flatMap((o) => o.record.lines),
+			now
+		)
 	]);
 	const shots = new Map<string, Recipe>();
 	for (const id of new Set(orders.flatMap((o) => o.record.lines.map((l) => l.shotId))))
@@ -69,6 +74,7 @@ export async function workshopToPlan(
 			good,
 			casting,
 			pulls: pours,
+			begun: begun.get(line.id) ?? [],
 			finishS: Math.round(line.finishMinutes * 60),
 			hardenS: Math.round(line.hardenHours * 3600),
 			seen: seen.get(`${pieceName}\n${resinName}`) ?? { good: 0, scrap: 0 },
@@ -94,7 +100,8 @@ export async function workshopToPlan(
 		moulds: await mouldsToPlan(
 			moulds.filter((m) => used.has(m.id)),
 			busy,
-			now
+			now,
+			hours.keptOut
 		),
 		pots: vessels
 			.filter((v) => v.record.kind === 'pot')
@@ -150,7 +157,8 @@ async function busyMoulds(now: Date): Promise<Map<string, number>> {
 async function mouldsToPlan(
 	moulds: readonly Mould[],
 	busy: ReadonlyMap<string, number>,
-	now: Date
+	now: Date,
+	keptOut: readonly string[]
 ): Promise<MouldToPlan[]> {
 	const [all, rubbers] = await Promise.all([families(), listRubbers()]);
 	const wears = await mouldWears(moulds, all);
@@ -162,7 +170,11 @@ async function mouldsToPlan(
 			number: m.number,
 			label: m.label,
 			freeAtMs: Math.max(now.getTime(), busy.get(m.id) ?? 0, m.readyAt?.getTime() ?? 0),
-			refused: takesResin(m) ? null : `is ${STATE_WORDS[m.state]}`,
+			refused: !takesResin(m)
+				? `is ${STATE_WORDS[m.state]}`
+				: keptOut.includes(m.id)
+					? 'is kept out of the plan.'
+					: null,
 			left: wear ? { low: wear.pullsLeftLow, median: wear.pullsLeftMedian, high: wear.pullsLeftHigh } : null,
 			successor:
 				rubber && inRubber(m.inputs.kind)

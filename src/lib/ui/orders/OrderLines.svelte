@@ -60,7 +60,8 @@
 			</div>
 			<div class="flex flex-wrap items-center justify-between gap-3">
 				<p class="soft">
-					{#if count && (count.good || count.scrap || count.casting)}{count.good} good{#if count.casting}, {count.casting} in the moulds{/if}{#if count.scrap},
+					{#if count && (count.good || count.scrap || count.casting)}{count.good} good{#if count.casting}, {count.casting} in the moulds{/if}{#if line.finished && line.finishMinutes > 0},
+							{line.finished} finished{/if}{#if count.scrap},
 							{count.scrap} scrap{/if}{/if}
 				</p>
 				{#if lines.length > 1}<Button

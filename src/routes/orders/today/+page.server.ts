@@ -4,7 +4,7 @@ import { allFaces } from '$lib/server/faces';
 import { asker } from '$lib/server/heavy/asker';
 import { orFail } from '$lib/server/forms';
 import { openPours } from '$lib/server/repositories/openPours';
-import { beginPlanned, planNow } from '$lib/server/repositories/plans';
+import { beginPlanned, finishedPlanned, planNow } from '$lib/server/repositories/plans';
 import { listShots } from '$lib/server/repositories/shots';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -64,5 +64,16 @@ export const actions: Actions = {
 		);
 		if ('pourId' in begun) redirect(303, `/pour/${begun.pourId}`);
 		return 'status' in begun ? begun : fail(400, begun);
+	},
+	/** What is out of its mould was trimmed, sanded, painted. */
+	finished: async ({ request }) => {
+		const id = String((await request.formData()).get('id') ?? '');
+		return orFail(
+			async () => {
+				await finishedPlanned(id);
+				return { refused: '', at: id };
+			},
+			(refused) => ({ refused, at: id })
+		);
 	}
 };

@@ -24,6 +24,8 @@
 	const says = (l: Line) => {
 		if (l.part === 'make') return `${PART_WORDS.make.does} M${data.mouldNumbers[l.mouldId ?? ''] ?? '?'}`;
 		const does = [PART_WORDS[l.part].does, ...l.then.map((p) => PART_WORDS[p].does.toLowerCase())].join(', ');
+		if (l.part === 'finish' && l.begun)
+			return `${does} ${(l.copies ?? 1) > 1 ? `${l.copies} ` : ''}${l.pieceName ?? ''} from ${(l.moulds ?? []).join(', ')}`;
 		return l.part === 'prep' && l.then.length === 0
 			? `${does} ${(l.moulds ?? []).join(', ')} for the next ${l.pieceName ?? 'cast'}`
 			: `${does} ${l.pieceName ?? ''} in ${(l.moulds ?? []).join(', ')}`;
@@ -68,6 +70,15 @@
 						size={l === first ? 'lg' : 'md'}
 						color={l === first ? 'primary' : 'alternative'}
 						aria-label="Begin {l.pieceName} in {(l.moulds ?? []).join(', ')}">Begin</Button>
+				</form>
+			{:else if l.part === 'finish' && l.begun}
+				<form method="POST" action="?/finished" use:enhance>
+					<input type="hidden" name="id" value={l.id} />
+					<Button
+						type="submit"
+						size={l === first ? 'lg' : 'md'}
+						color="alternative"
+						aria-label="Finished: {l.pieceName} from {(l.moulds ?? []).join(', ')}">Finished</Button>
 				</form>
 			{:else if l.part === 'make' && l.mouldId}<Button href="/moulds/{l.mouldId}" color="alternative">Its mould</Button>{/if}
 		</span>
