@@ -1,4 +1,4 @@
-import { breaches, schedule, type Breach, type Starts } from '../schedule';
+import { breaches, type Breach, type Starts } from '../schedule';
 import { cureAtS } from './cureAt';
 import { planOf, type OrdersPlan } from './planOrders';
 import { openingsOf, projectOf, type OrdersProject } from './project';
@@ -55,8 +55,7 @@ export function planFrom(
 		status: 'feasible' as const,
 		starts: given,
 		finishS: Math.max(0, ...ends),
-		// of the workshop as it stands, and not of the day on which it was worked out
-		lowerBoundS: schedule(made.project, 1, { iterations: 1 }).lowerBoundS ?? 0,
+		lowerBoundS: 0,
 		lateWeightedS: lateS,
 		lateBoundS: 0,
 		proven: false,

@@ -1,4 +1,4 @@
-import { breaches, follow, schedule, type Schedule, type Starts } from '../schedule';
+import { breaches, endsNoSoonerS, follow, schedule, type Schedule, type Starts } from '../schedule';
 import { cureAtS } from './cureAt';
 import type { Part } from './parts';
 import { openingsOf, projectOf, type ActivityOf, type OrdersProject } from './project';
@@ -59,7 +59,7 @@ export interface OrdersPlan {
 	/** Seconds late, by copies and priority. */
 	lateWeightedS: number;
 	finishMs: number;
-	/** No plan ends before this. */
+	/** No plan ends before this, in whatever order moulds take their pulls. */
 	boundMs: number;
 	proven: boolean;
 	/** Of one that cannot be: what is in the way, in words. */
@@ -210,6 +210,9 @@ export function planOf(
 ): OrdersPlan {
 	const byId = new Map(made.project.activities.map((a) => [a.id, a]));
 	const atMs = (s: number) => workshop.nowMs + s * 1000;
+	// of this plan's own turns the bound may be higher, and says nothing of other turns
+	const anyTurn = projectOf(workshop, list, { anyTurn: true }, made.openings).project;
+	const boundS = Math.min(found.finishS!, endsNoSoonerS(anyTurn));
 	const activities = made.about.map((of) =>
 		planned(of, byId.get(of.id)!, atMs(found.starts[of.id]!), workshop)
 	);
@@ -221,8 +224,8 @@ export function planOf(
 		orders: outlooks(workshop, list, activities),
 		lateWeightedS: found.lateWeightedS!,
 		finishMs: atMs(found.finishS!),
-		boundMs: atMs(found.lowerBoundS!),
-		proven: found.proven,
+		boundMs: atMs(boundS),
+		proven: found.proven && found.finishS! <= boundS,
 		moved: activities.filter(
 			(a) => a.hands > 0 && before[a.id] !== undefined && Math.abs(before[a.id]! - a.startMs) > STAYS_MS
 		).length

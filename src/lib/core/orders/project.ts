@@ -24,6 +24,8 @@ export interface ActivityOf {
 export interface Durations {
 	/** By pull, s. */
 	cureS?: ReadonlyMap<string, number>;
+	/** Moulds take their pulls in any order: for what no plan beats. */
+	anyTurn?: boolean;
 	/** Hands take so much longer or shorter. */
 	handsFactor?: number;
 }
@@ -138,7 +140,7 @@ export function projectOf(
 			needs: [hands, ...moulds],
 			after: [{ id: cure, ...(recipe.flexibleS === null ? {} : { mostS: Math.round(recipe.flexibleS) }) }]
 		});
-		for (const m of pull.moulds) lastOf.set(m, demould);
+		if (!durations.anyTurn) for (const m of pull.moulds) lastOf.set(m, demould);
 		const weight = order.priority * recipe.copies;
 		const finish =
 			line.finishS > 0
