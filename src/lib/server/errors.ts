@@ -32,7 +32,7 @@ export class NotFoundError extends AnswerableError {
 /** Something that the records do not allow, said in one sentence. */
 export class RefusedError extends AnswerableError {
 	readonly status: Answer['status'];
-	/** @param status 409 where it is the state of the records and not what was typed; 413 where it is too large */
+	/** @param status 409 where it is the state of the records and not what was typed; 413 where it is too large; 403 where a person may not; 429 where it is too soon */
 	constructor(
 		message: string,
 		readonly field: string | undefined = undefined,
@@ -59,7 +59,7 @@ export class BusyError extends AnswerableError {
 
 /** What a failure says, and the status that goes with it. */
 export interface Answer {
-	status: 400 | 404 | 409 | 413 | 422 | 503;
+	status: 400 | 403 | 404 | 409 | 413 | 422 | 429 | 503;
 	errors: readonly FieldError[];
 }
 

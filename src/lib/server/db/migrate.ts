@@ -27,6 +27,7 @@ import * as stock from './migrations/0022-stock';
 import * as clockOff from './migrations/0023-clock-off';
 import * as orders from './migrations/0024-orders';
 import * as leftOver from './migrations/0025-left-over';
+import * as people from './migrations/0026-people';
 import * as unmeasured from './migrations/0019-unmeasured-masters';
 
 const MIGRATIONS = [
@@ -54,7 +55,8 @@ const MIGRATIONS = [
 	{ name: '0022-stock', up: () => stock.up() },
 	{ name: '0023-clock-off', up: () => clockOff.up() },
 	{ name: '0024-orders', up: () => orders.up() },
-	{ name: '0025-left-over', up: () => leftOver.up() }
+	{ name: '0025-left-over', up: () => leftOver.up() },
+	{ name: '0026-people', up: () => people.up() }
 ];
 
 const LOCK = 'anthypos-migrate';

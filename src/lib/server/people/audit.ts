@@ -1,0 +1,44 @@
+import { QueryTypes, type Transaction } from 'sequelize';
+import { db } from '../db/connection';
+
+/** Whoever did something: a person, or nobody in particular where nobody signs in. */
+export type Actor = { id: string; name: string } | null;
+
+/** What is noted of who did it. */
+export type Deed =
+	| 'signed-in'
+	| 'sign-in-failed'
+	| 'signed-out'
+	| 'session-ended'
+	| 'first-person'
+	| 'person-added'
+	| 'person-changed'
+	| 'person-left'
+	| 'passphrase-changed'
+	| 'passphrase-reset'
+	| 'settings-changed'
+	| 'book-read'
+	| 'book-restored'
+	| 'instrument-added'
+	| 'instrument-revoked';
+
+/** Notes who changed what and when; never a passphrase, a code or a token. */
+export async function note(
+	actor: Actor,
+	what: Deed,
+	about: string,
+	transaction?: Transaction
+): Promise<void> {
+	await db().query('INSERT INTO audit (at, personId, who, what, about) VALUES (?, ?, ?, ?, ?)', {
+		replacements: [new Date(), actor?.id ?? null, actor?.name ?? '', what, about.slice(0, 300)],
+		type: QueryTypes.INSERT,
+		...(transaction ? { transaction } : {})
+	});
+}
+
+/** The newest deeds. */
+export const listDeeds = (limit = 100): Promise<{ at: Date; who: string; what: Deed; about: string }[]> =>
+	db().query('SELECT at, who, what, about FROM audit ORDER BY id DESC LIMIT :limit', {
+		type: QueryTypes.SELECT,
+		replacements: { limit }
+	});
