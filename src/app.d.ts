@@ -1,11 +1,16 @@
 import type { IncomingMessage } from 'node:http';
 import type { WorkshopSettings } from '$lib/core/workshop';
+import type { Person } from '$lib/server/people/sessions';
 
 declare global {
 	namespace App {
 		interface Locals {
 			settings: WorkshopSettings;
 			theme: 'light' | 'dark' | 'system';
+			/** Whoever asks has to be known. */
+			wantsSignIn: boolean;
+			/** Who asks, where that is known. */
+			person: Person | null;
 			/** The database was away while this was answered. */
 			away?: true;
 		}

@@ -12,6 +12,8 @@ import { migrate } from '$lib/server/db/migrate';
 import { noRoomFor } from '$lib/server/disk';
 import { environment } from '$lib/server/environment';
 import { log } from '$lib/server/log';
+import { sayFirstCode } from '$lib/server/people/firstCode';
+import { gate } from '$lib/server/people/gate';
 import { readSettings } from '$lib/server/repositories/settings';
 import { WORKSHOP_DEFAULTS } from '$lib/core/workshop';
 
@@ -40,6 +42,7 @@ export const init: ServerInit = async () => {
 		const { loadDemo } = await import('$lib/server/seed/load');
 		await loadDemo(new Date());
 	}
+	await sayFirstCode();
 	process.once('sveltekit:shutdown', () => void closeDb());
 };
 
@@ -85,6 +88,14 @@ export const handle: Handle = async ({ event, resolve }) => {
 	const large = await tooLarge(event.request, event.url.pathname);
 	if (large) return large;
 	readableForms(event.request);
+	try {
+		const shut = await gate(event);
+		if (shut) return shut;
+	} catch (failure) {
+		if (!isAway(failure)) throw failure;
+		noteAway(failure);
+		return awayResponse(event.request, failure);
+	}
 	const theme = event.cookies.get('theme');
 	event.locals.theme = theme === 'light' || theme === 'dark' ? theme : 'system';
 	if (NEEDS_NO_SETTINGS.test(event.url.pathname)) event.locals.settings = WORKSHOP_DEFAULTS;
@@ -104,6 +115,9 @@ export const handle: Handle = async ({ event, resolve }) => {
 		transformPageChunk: ({ html }) => html.replace('%theme%', event.locals.theme)
 	});
 	const response = event.locals.away ? asAway(answered) : answered;
+	// what one person was shown is not kept for the next at the same screen
+	if (event.locals.wantsSignIn && !response.headers.has('cache-control'))
+		response.headers.set('cache-control', 'no-store');
 	return compressed(response, event.request.headers);
 };
 

@@ -12,12 +12,20 @@ export const load: LayoutServerLoad = async ({ locals, depends, request }) => {
 	depends('bench:clocks');
 	// a page on a sheet over another has neither rail nor search of its own
 	const framed = request.headers.get('sec-fetch-dest') === 'iframe';
+	/** Somebody who is not known sees the page that asks who they are, and nothing of the workshop. */
+	const isStranger = locals.wantsSignIn && locals.person === null;
 	return {
+		person: locals.person && {
+			name: locals.person.name,
+			mark: locals.person.mark,
+			right: locals.person.right
+		},
 		settings: locals.settings,
 		theme: locals.theme,
-		clocks: await runningClocks(),
+		clocks: isStranger ? [] : await runningClocks(),
 		nowMs: Date.now(),
-		disk: shortOfRoom(),
-		framed
+		disk: isStranger ? undefined : shortOfRoom(),
+		framed,
+		isStranger
 	};
 };

@@ -36,14 +36,14 @@
 		return followPrint(document.documentElement);
 	});
 	/** At the pour the bench has the whole screen; its own clock is on it. */
-	const bare = $derived(framed || /^\/(pour\/[^/]+|practice\/[^/]+|moulds\/[^/]+\/make)$/.test(page.url.pathname));
+	const bare = $derived(framed || data.isStranger || /^\/(pour\/[^/]+|practice\/[^/]+|moulds\/[^/]+\/make)$/.test(page.url.pathname));
 </script>
 
 <a href="#main" class="absolute left-2 z-50 -translate-y-20 rounded-lg bg-(--work) px-4 py-2 text-(--work-ink) focus:translate-y-2"
 	>Skip to the work</a>
 {#if !bare}<Finder bind:this={finder} />{/if}
 <div class="flex h-dvh flex-col print:block print:h-auto">
-	{#if !framed}
+	{#if !framed && !data.isStranger}
 		<ClockStrip clocks={data.clocks} nowMs={data.nowMs} />
 		<OutboxLine />
 		{#if data.disk}<DiskLine {...data.disk} />{/if}
@@ -55,12 +55,12 @@
 			tabindex="-1"
 			class={[
 				'relative min-w-0 flex-1 overflow-y-auto focus:outline-none print:overflow-visible',
-				bare && !framed ? '' : 'px-4 py-5 sm:px-7'
+				bare && !framed && !data.isStranger ? '' : 'px-4 py-5 sm:px-7'
 			]}>
 			<!-- until the page listens nothing can be typed that it would then forget -->
 			<fieldset class="waking contents" disabled={!awake}>
-				<div class={bare && !framed ? 'h-full' : 'mx-auto max-w-[74rem]'}>
-					{#if !framed}<DraftOffers nowMs={data.nowMs} />{/if}{@render children()}
+				<div class={bare && !framed && !data.isStranger ? 'h-full' : 'mx-auto max-w-[74rem]'}>
+					{#if !framed && !data.isStranger}<DraftOffers nowMs={data.nowMs} />{/if}{@render children()}
 				</div>
 			</fieldset>
 		</main>

@@ -16,6 +16,12 @@ const schema = z.object({
 		.optional(),
 	/** `1`: an empty database is filled with the demo workshop. */
 	ANTHYPOS_DEMO: z.enum(['0', '1'], { error: 'ANTHYPOS_DEMO is 1 or 0.' }).default('0'),
+	/** What it listens to: beyond loopback whoever asks has to sign in. */
+	HOST: z.string().optional(),
+	/** `1`: they have to on loopback, too, as behind a proxy. */
+	SIGN_IN: z.enum(['0', '1'], { error: 'SIGN_IN is 1 or 0.' }).default('0'),
+	/** Shared with whatever started this process, which reads the book at night. */
+	ANTHYPOS_OWN_TOKEN: z.string().min(32, 'ANTHYPOS_OWN_TOKEN has at least 32 characters.').optional(),
 	/** Names under which it may be called besides its addresses, divided by commas. */
 	ALLOWED_HOSTS: z.string().optional(),
 	/** The folder into which whatever started this process backs it up: its newest is shown. */

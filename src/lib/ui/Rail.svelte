@@ -56,6 +56,16 @@
 	<button type="button" onclick={onfind} title="Find anything ( / )" class="{foot} border-t border-(--line)">
 		<Magnifier class="size-5" aria-hidden="true" /> Find
 	</button>
+	{#if page.data['person']}<a
+			href="/me"
+			aria-label="{page.data['person'].mark} {page.data['person'].name}"
+			aria-current={here('/me') ? 'page' : undefined}
+			class={[foot, here('/me') && 'text-(--work)']}>
+			<span
+				class="grid size-7 place-items-center rounded-full border-2 border-(--work) text-[0.85rem] font-bold text-(--work)"
+				aria-hidden="true">{page.data['person'].mark}</span>
+			<span class="truncate max-lg:hidden">{page.data['person'].name}</span>
+		</a>{/if}
 	<a href={SETTINGS.href} aria-current={here(SETTINGS.href) ? 'page' : undefined} class={[foot, here(SETTINGS.href) && 'text-(--work)']}>
 		<Settings class="size-5" aria-hidden="true" />
 		{SETTINGS.name}

@@ -5,6 +5,7 @@ import { z } from 'zod';
 import { workshopSettings } from '$lib/core/workshop';
 import { addressOf } from '$lib/server/address';
 import { attempt } from '$lib/server/forms';
+import { note } from '$lib/server/people/audit';
 import { readSettings, saveSettings } from '$lib/server/repositories/settings';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -20,12 +21,13 @@ export const load: PageServerLoad = async ({ url, platform }) => {
 };
 
 export const actions: Actions = {
-	save: async ({ request, url }) => {
+	save: async ({ request, url, locals }) => {
 		const form = await superValidate(request, zod4(workshopSettings));
 		if (!form.valid) return fail(400, { form });
 		const version = z.coerce.number().int().min(0).catch(0).parse(url.searchParams.get('version'));
 		return attempt(form, async () => {
 			await saveSettings(form.data, version);
+			await note(locals.person, 'settings-changed', '');
 			return message(form, 'Kept.');
 		});
 	},

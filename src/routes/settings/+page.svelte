@@ -23,7 +23,10 @@
 </script>
 
 <PageHead title="Settings" about="What holds for every shot until a shot says otherwise.">
-	{#snippet actions()}<Button href="/settings/instruments" size="lg" color="alternative">Instruments</Button><Button
+	{#snippet actions()}<Button href="/people" size="lg" color="alternative">People</Button><Button
+			href="/settings/instruments"
+			size="lg"
+			color="alternative">Instruments</Button><Button
 			href="/workshop"
 			size="lg"
 			color="alternative">The whole book, out and in</Button

@@ -5,6 +5,7 @@ import { drain, readBytes } from '$lib/server/body';
 import { answerFor } from '$lib/server/errors';
 import { asker } from '$lib/server/heavy/asker';
 import { openBook } from '$lib/server/heavy/book';
+import { note } from '$lib/server/people/audit';
 import { isEmpty, readBackup } from '$lib/server/repositories/backup';
 
 const MOST_BYTES = 250 * 1024 * 1024;
@@ -37,6 +38,7 @@ export const POST: RequestHandler = async (event) => {
 		try {
 			const rows = await readBackup(book.bites);
 			const { photosLacking, meshesLacking } = book;
+			await note(event.locals.person, 'book-restored', `${rows} rows`);
 			if (photosLacking + meshesLacking === 0) return json({ rows });
 			return json({
 				rows,

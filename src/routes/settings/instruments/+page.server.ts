@@ -3,6 +3,7 @@ import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { instrumentInput } from '$lib/core/devices';
 import { attempt } from '$lib/server/forms';
+import { note } from '$lib/server/people/audit';
 import { addInstrument, listInstruments, revokeInstrument } from '$lib/server/repositories/instruments';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -12,10 +13,18 @@ export const load: PageServerLoad = async () => ({
 });
 
 export const actions: Actions = {
-	add: async ({ request }) => {
+	add: async ({ request, locals }) => {
 		const form = await superValidate(request, zod4(instrumentInput));
 		if (!form.valid) return fail(400, { form });
-		return attempt(form, async () => ({ form, token: (await addInstrument(form.data)).token }));
+		return attempt(form, async () => {
+			const { token } = await addInstrument(form.data);
+			await note(locals.person, 'instrument-added', form.data.name);
+			return { form, token };
+		});
 	},
-	revoke: async ({ request }) => revokeInstrument(String((await request.formData()).get('id')))
+	revoke: async ({ request, locals }) => {
+		const id = String((await request.formData()).get('id'));
+		await revokeInstrument(id);
+		await note(locals.person, 'instrument-revoked', id);
+	}
 };

@@ -1,6 +1,7 @@
 import { Zip, ZipDeflate, ZipPassThrough } from 'fflate';
 import type { RequestHandler } from '@sveltejs/kit';
 import { log } from '$lib/server/log';
+import { note } from '$lib/server/people/audit';
 import { backupFiles, writeBackup } from '$lib/server/repositories/backup';
 
 /** So much is packed at a time, bytes: a few milliseconds of work. */
@@ -11,7 +12,8 @@ function* bites(bytes: Uint8Array): Generator<Uint8Array> {
 }
 
 /** The whole workshop with its pictures and 3D files, packed while it is sent. */
-export const GET: RequestHandler = () => {
+export const GET: RequestHandler = async ({ locals }) => {
+	await note(locals.person, 'book-read', 'with pictures and 3D files');
 	const text = new TextEncoder();
 	let stopped = false;
 	const stream = new ReadableStream<Uint8Array>(
