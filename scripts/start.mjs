@@ -1,4 +1,5 @@
 // npm start: serves the built application against your own MariaDB, named by DATABASE_URL.
+import { randomBytes } from 'node:crypto';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { backupsOf } from './lib/backup.mjs';
@@ -38,16 +39,22 @@ main(async () => {
 	for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop());
 	onOrphaned(() => void stop());
 	const backups = backupsOf('database');
+	const ownToken = randomBytes(32).toString('hex');
 	await keepBeforeMigration(DATABASE_URL, backups);
 	const folder = await dataFolderOf(DATABASE_URL);
 	const web = await startWeb({
-		env: { ANTHYPOS_BACKUPS: backups, ...(folder ? { ANTHYPOS_DATA: folder } : {}) },
+		env: {
+			SIGN_IN: process.env.SIGN_IN ?? '0',
+			ANTHYPOS_OWN_TOKEN: ownToken,
+			ANTHYPOS_BACKUPS: backups,
+			...(folder ? { ANTHYPOS_DATA: folder } : {})
+		},
 		databaseUrl: DATABASE_URL,
 		port: Number(PORT),
 		host: HOST,
 		spawned: (pid) => (webPid = pid)
 	});
 	say(`Anthypos is at ${web.url}. Ctrl-C stops it.`);
-	backUpNightly(web.url, backups);
+	backUpNightly(web.url, backups, ownToken);
 	process.exit(await web.exited);
 });

@@ -43,8 +43,8 @@ export function listBackups(folder) {
 		.sort((a, b) => b.atMs - a.atMs);
 }
 
-async function download(url, file) {
-	const answer = await fetch(url);
+async function download(url, file, ownToken) {
+	const answer = await fetch(url, ownToken ? { headers: { authorization: `Bearer ${ownToken}` } } : {});
 	if (!answer.ok)
 		throw new Stop(`The workshop’s book could not be written: the server answered ${answer.status}.`);
 	await pipeline(Readable.fromWeb(answer.body), createWriteStream(file));
@@ -95,12 +95,12 @@ async function restored(file) {
  * Nothing that fails stays there, and nothing good is deleted for it.
  * @returns {Promise<{ file: string, atMs: number, sizeBytes: number, rows: number }>}
  */
-export async function backUp(webUrl, folder, now = new Date()) {
+export async function backUp(webUrl, folder, now = new Date(), ownToken = '') {
 	mkdirSync(folder, { recursive: true });
 	const name = `workshop-${now.toISOString().slice(0, 19).replaceAll(':', '-')}Z`;
 	const part = join(folder, `${name}.part`);
 	try {
-		await download(`${webUrl}/workshop/book.zip`, part);
+		await download(`${webUrl}/workshop/book.zip`, part, ownToken);
 		const rows = await restored(part);
 		const sizeBytes = readFileSync(part).length;
 		const made = { file: `${name}.zip`, atMs: now.getTime(), sizeBytes, rows };

@@ -11,13 +11,13 @@ const FIRST_LOOK_MS = 300_000;
  * is tried again at the next look.
  * @returns how to stop it
  */
-export function backUpNightly(webUrl, folder) {
+export function backUpNightly(webUrl, folder, ownToken) {
 	let busy = false;
 	const look = async () => {
 		if (busy || !backupIsDue(listBackups(folder)[0]?.atMs, new Date())) return;
 		busy = true;
 		try {
-			const made = await backUp(webUrl, folder);
+			const made = await backUp(webUrl, folder, new Date(), ownToken);
 			say(`Backed up: ${made.file}, ${made.rows} rows, read back and compared.`);
 		} catch (error) {
 			say(`The nightly backup failed: ${error.message}`);

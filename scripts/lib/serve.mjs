@@ -1,4 +1,5 @@
 // What `npm run demo` and `npm run workshop` share: a database of its own, the application on it, and their end.
+import { randomBytes } from 'node:crypto';
 import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { createInterface } from 'node:readline/promises';
@@ -80,6 +81,8 @@ export async function serve(name) {
 	let restarting = false;
 	let database;
 	let starting;
+	/** What this process shows the server that it started, to read the book at night. */
+	const ownToken = randomBytes(32).toString('hex');
 	let web;
 	let webPid;
 	const stop = async (code) => {
@@ -118,6 +121,8 @@ export async function serve(name) {
 			port,
 			demo: workshop.demo,
 			env: {
+				SIGN_IN: process.env.SIGN_IN ?? '0',
+				ANTHYPOS_OWN_TOKEN: ownToken,
 				ANTHYPOS_DATA: join(workshop.dir, 'data'),
 				...(workshop.demo ? {} : { ANTHYPOS_BACKUPS: backupsOf(name) })
 			},
@@ -154,7 +159,7 @@ export async function serve(name) {
 		}
 		restarting = false;
 	}, 1000);
-	const rest = workshop.demo ? () => {} : backUpNightly(web.url, backupsOf(name));
+	const rest = workshop.demo ? () => {} : backUpNightly(web.url, backupsOf(name), ownToken);
 	const code = await web.exited;
 	rest();
 	clearInterval(watch);
