@@ -1,12 +1,11 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { Button } from 'flowbite-svelte';
-	import { RIGHT_WORDS, type Right } from '$lib/core/people';
+	import { DEED_WORDS, RIGHT_WORDS, type Right } from '$lib/core/people';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import { shortTime } from '$lib/ui/clockText';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import AskedForm from '$lib/ui/people/AskedForm.svelte';
-	import { DEED_WORDS } from '$lib/ui/people/deedWords';
 	import TextField from '$lib/ui/TextField.svelte';
 
 	let { data, form } = $props();

@@ -26,11 +26,8 @@
 	{#snippet actions()}<Button href="/people" size="lg" color="alternative">People</Button><Button
 			href="/settings/instruments"
 			size="lg"
-			color="alternative">Instruments</Button><Button
-			href="/workshop"
-			size="lg"
-			color="alternative">The whole book, out and in</Button
-		>{/snippet}
+			color="alternative">Instruments</Button
+		><Button href="/workshop" size="lg" color="alternative">The whole book, out and in</Button>{/snippet}
 </PageHead>
 
 <section class="slab mb-5 p-5">

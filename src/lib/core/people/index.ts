@@ -1,3 +1,4 @@
+export { DEED_WORDS, type Deed } from './deeds';
 export {
 	CODE_LENGTH,
 	CODE_LETTERS,

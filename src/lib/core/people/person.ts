@@ -23,7 +23,7 @@ export const personRecord = z.object({
 		.trim()
 		.min(1, 'Type the name that others know.')
 		.max(60, 'Keep the name under 60 characters.')
-		.regex(/^[^\u0000-\u001f<>]*$/, 'Letters and spaces do; no < or >.'),
+		.regex(/^[^\p{Cc}<>]*$/u, 'Letters and spaces do; no < or >.'),
 	/** Stands beside what this person notes. */
 	mark: z
 		.string({ error: 'Type a short mark, such as JM.' })

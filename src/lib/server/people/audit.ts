@@ -1,26 +1,9 @@
 import { QueryTypes, type Transaction } from 'sequelize';
+import type { Deed } from '$lib/core/people';
 import { db } from '../db/connection';
 
 /** Whoever did something: a person, or nobody in particular where nobody signs in. */
 export type Actor = { id: string; name: string } | null;
-
-/** What is noted of who did it. */
-export type Deed =
-	| 'signed-in'
-	| 'sign-in-failed'
-	| 'signed-out'
-	| 'session-ended'
-	| 'first-person'
-	| 'person-added'
-	| 'person-changed'
-	| 'person-left'
-	| 'passphrase-changed'
-	| 'passphrase-reset'
-	| 'settings-changed'
-	| 'book-read'
-	| 'book-restored'
-	| 'instrument-added'
-	| 'instrument-revoked';
 
 /** Notes who changed what and when; never a passphrase, a code or a token. */
 export async function note(

@@ -1,7 +1,5 @@
-import type { Deed } from '$lib/server/people/audit';
-
-/** What people read of a deed. */
-export const DEED_WORDS: Readonly<Record<Deed, string>> = {
+/** What is noted of who did it, and what people read of it. */
+export const DEED_WORDS = {
 	'signed-in': 'Signed in',
 	'sign-in-failed': 'A sign-in that failed',
 	'signed-out': 'Signed out',
@@ -17,4 +15,5 @@ export const DEED_WORDS: Readonly<Record<Deed, string>> = {
 	'book-restored': 'A book was read in',
 	'instrument-added': 'An instrument added',
 	'instrument-revoked': 'An instrument taken out of use'
-};
+} as const;
+export type Deed = keyof typeof DEED_WORDS;
