@@ -12,7 +12,7 @@ import { root } from './lib/paths.mjs';
 import { isFree } from './lib/ports.mjs';
 import { end } from './lib/run.mjs';
 import { main, say, Stop } from './lib/say.mjs';
-import { onOrphaned } from './lib/serve.mjs';
+import { onOrphaned, tlsFolderFor } from './lib/serve.mjs';
 import { startWeb } from './lib/web.mjs';
 
 main(async () => {
@@ -52,6 +52,7 @@ main(async () => {
 		databaseUrl: DATABASE_URL,
 		port: Number(PORT),
 		host: HOST,
+		tlsFolder: tlsFolderFor(HOST),
 		spawned: (pid) => (webPid = pid)
 	});
 	say(`Anthypos is at ${web.url}. Ctrl-C stops it.`);

@@ -75,6 +75,8 @@ main(async () => {
 	await ensureCommand({ command: 'mariadbd', packageName: 'mariadb-server', what: 'MariaDB' });
 	if (all || only.includes('browser')) {
 		await ensureCommand({ command: 'chromium', packageName: 'chromium', what: 'Chromium' });
+		// what a browser trusts is told by it
+		await ensureCommand({ command: 'certutil', packageName: 'libnss3-tools', what: 'certutil' });
 	}
 	const results = [];
 	if (all) {

@@ -50,6 +50,13 @@ async function startOver({ dir, words }) {
 	say(`The ${words} is empty again.`);
 }
 
+/**
+ * Where this machine keeps its certificates, when it listens to a network; nothing on loopback, or where TLS=0 says that
+ * something in front of it does that.
+ */
+export const tlsFolderFor = (host = '127.0.0.1') =>
+	process.env.TLS === '0' || /^(localhost|127\.[\d.]+|::1)$/.test(host) ? undefined : join(stateDir, 'tls');
+
 /** The port that was asked for, free; or one sentence that says what to do. */
 async function portFor(name, { webPort }) {
 	const port = Number(process.env.PORT ?? webPort);
@@ -127,6 +134,7 @@ export async function serve(name) {
 				...(workshop.demo ? {} : { ANTHYPOS_BACKUPS: backupsOf(name) })
 			},
 			host: process.env.HOST ?? '127.0.0.1',
+			tlsFolder: tlsFolderFor(process.env.HOST),
 			spawned: (pid) => (webPid = pid)
 		});
 	} catch (error) {

@@ -21,6 +21,8 @@ export async function startWeb({
 	demo = false,
 	quiet = false,
 	env = {},
+	/** Where this machine's own certificates lie: the network is served over TLS, this machine itself as it likes. */
+	tlsFolder = '',
 	/** Told the process at once: whoever is stopped while it starts can end it. */
 	spawned = () => {}
 }) {
@@ -40,6 +42,7 @@ export async function startWeb({
 			HOST: host,
 			PORT: String(port),
 			...(demo ? { ANTHYPOS_DEMO: '1' } : {}),
+			...(tlsFolder ? { TLS_FOLDER: tlsFolder } : {}),
 			...env
 		}
 	});
