@@ -20,6 +20,8 @@ const schema = z.object({
 	HOST: z.string().optional(),
 	/** `1`: they have to on loopback, too, as behind a proxy. */
 	SIGN_IN: z.enum(['0', '1'], { error: 'SIGN_IN is 1 or 0.' }).default('0'),
+	/** The header in which a proxy says `https`; only of one that sets it on every request itself. */
+	PROTOCOL_HEADER: z.string().optional(),
 	/** Shared with whatever started this process, which reads the book at night. */
 	ANTHYPOS_OWN_TOKEN: z.string().min(32, 'ANTHYPOS_OWN_TOKEN has at least 32 characters.').optional(),
 	/** Names under which it may be called besides its addresses, divided by commas. */

@@ -18,7 +18,7 @@
 	// on a low screen the list scrolls: where one is has to be in sight
 	onMount(() => list.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest' }));
 	const foot =
-		'hidden shrink-0 cursor-pointer flex-col items-center gap-1 px-4 py-2.5 text-[0.85rem] font-semibold hover:text-(--work) sm:flex lg:flex-row lg:gap-3 lg:pl-6 short:py-1.5';
+		'hidden shrink-0 cursor-pointer flex-col items-center gap-1 px-4 py-2.5 text-[0.85rem] font-semibold hover:text-(--work) sm:flex lg:flex-row lg:gap-3 lg:py-1.5 lg:pl-6 short:py-1.5';
 </script>
 
 <nav
@@ -62,7 +62,7 @@
 			aria-current={here('/me') ? 'page' : undefined}
 			class={[foot, here('/me') && 'text-(--work)']}>
 			<span
-				class="grid size-7 place-items-center rounded-full border-2 border-(--work) text-[0.85rem] font-bold text-(--work)"
+				class="grid size-8 place-items-center rounded-full border-2 border-(--work) text-[0.85rem] font-bold text-(--work)"
 				aria-hidden="true">{page.data['person'].mark}</span>
 			<span class="truncate max-lg:hidden">{page.data['person'].name}</span>
 		</a>{/if}

@@ -12,16 +12,19 @@ export function wantsSignIn({ HOST, SIGN_IN } = environment()): boolean {
 	return SIGN_IN === '1' || (HOST !== undefined && !LOOPBACK.test(HOST));
 }
 
-/** Whether the line to whoever asks is encrypted. */
-export const isEncrypted = ({ platform }: Pick<RequestEvent, 'platform'>): boolean =>
-	Boolean((platform?.req?.socket as { encrypted?: boolean } | undefined)?.encrypted);
+/** Whether the line to whoever asks is encrypted: to this process, or to the proxy before it that is said to tell. */
+export function isEncrypted({ platform, request }: Pick<RequestEvent, 'platform' | 'request'>): boolean {
+	const { PROTOCOL_HEADER } = environment();
+	if (PROTOCOL_HEADER && request.headers.get(PROTOCOL_HEADER) === 'https') return true;
+	return Boolean((platform?.req?.socket as { encrypted?: boolean } | undefined)?.encrypted);
+}
 
 /** The name of the cookie that keeps a session; under TLS no other page of this machine can set it. */
 const cookieName = (encrypted: boolean) => (encrypted ? '__Host-session' : 'session');
 
 /** Hands a new session to the browser, in place of whatever it had. */
 export function keepSession(
-	event: Pick<RequestEvent, 'cookies' | 'platform'>,
+	event: Pick<RequestEvent, 'cookies' | 'platform' | 'request'>,
 	{ token, expiresAt }: { token: string; expiresAt: Date }
 ): void {
 	const encrypted = isEncrypted(event);
@@ -35,7 +38,7 @@ export function keepSession(
 }
 
 /** Takes the session out of the browser. */
-export function dropSession(event: Pick<RequestEvent, 'cookies' | 'platform'>): void {
+export function dropSession(event: Pick<RequestEvent, 'cookies' | 'platform' | 'request'>): void {
 	const encrypted = isEncrypted(event);
 	event.cookies.delete(cookieName(encrypted), { path: '/', secure: encrypted });
 }
