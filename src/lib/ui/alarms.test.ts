@@ -49,16 +49,16 @@ describe('the end of a clock', () => {
 		];
 		expect(watch(() => all, T0, T0 + 20_000)).toEqual([
 			['pot-life', T0 + 1000],
-			['locks', T0 + 5000],
-			['hold', T0 + 9000],
-			['rubber', T0 + 13_000]
+			['locks', T0 + 4000],
+			['hold', T0 + 7000],
+			['rubber', T0 + 10_000]
 		]);
 	});
 	it('what can wait does not call while the last seconds of a pot life run', () => {
 		const both = [clock('hold', T0 + 1000), clock('pot-life', T0 + 8000, 'pot-life')];
 		expect(watch(() => both, T0, T0 + 20_000)).toEqual([
 			['pot-life', T0 + 8000],
-			['hold', T0 + 12_000]
+			['hold', T0 + 11_000]
 		]);
 	});
 	it('what is done while it waits its turn is told no more', () => {

@@ -3,7 +3,7 @@ import type { Clock } from '$lib/core/bench';
 /** An end that passed while nobody looked is still told within this, ms; later it is only seen. */
 const STILL_NEWS_MS = 15_000;
 /** Two alarms are so far apart, ms: a voice has said the one before the next begins. */
-const APART_MS = 4000;
+const APART_MS = 3000;
 /** What waits is not told so shortly before a pot life ends, ms: there the bench counts down. */
 const HANDS_FULL_MS = 10_000;
 
