@@ -1,4 +1,5 @@
 import { disk } from '$lib/server/disk';
+import { listPeople } from '$lib/server/repositories/people';
 import { runningClocks } from '$lib/server/repositories/pours';
 import type { LayoutServerLoad } from './$types';
 
@@ -20,6 +21,7 @@ export const load: LayoutServerLoad = async ({ locals, depends, request }) => {
 			mark: locals.person.mark,
 			right: locals.person.right
 		},
+		marks: locals.person ? (await listPeople()).map(({ name, mark }) => ({ name, mark })) : [],
 		settings: locals.settings,
 		theme: locals.theme,
 		clocks: isStranger ? [] : await runningClocks(),

@@ -8,6 +8,7 @@
 	import DraftOffers from '$lib/ui/draft/DraftOffers.svelte';
 	import DiskLine from '$lib/ui/DiskLine.svelte';
 	import OutboxLine from '$lib/ui/OutboxLine.svelte';
+	import { gloves } from '$lib/ui/gloves.svelte';
 	import Rail from '$lib/ui/Rail.svelte';
 	import Finder from '$lib/ui/search/Finder.svelte';
 	import { followPrint } from '$lib/ui/print';
@@ -29,6 +30,7 @@
 		const kept = /^\/shelf\/(\w+)s\/([\da-f-]{36})$/.exec(to?.url.pathname ?? '');
 		if (framed && from && kept) window.parent.postMessage({ added: { kind: kept[1], id: kept[2] } }, location.origin);
 	});
+	$effect(() => gloves.known(data.marks, data.person?.mark));
 	let awake = $state(false);
 	let finder: Finder | undefined = $state.raw();
 	onMount(() => {

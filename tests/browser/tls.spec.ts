@@ -165,10 +165,12 @@ test('signed in over https, the server is killed, the bench is opened offline, a
 	await serve();
 	const events = async () => {
 		const answer = await again.evaluate(async (at) => (await fetch(at)).json(), `/api/pours/${id}/events`);
-		return (answer as { events: { stepId?: string; kind: string }[] }).events;
+		return (answer as { events: { stepId?: string; kind: string; mark?: string }[] }).events;
 	};
 	await expect.poll(async () => (await events().catch(() => [])).length, { timeout: 30_000 }).toBe(3);
 	expect((await events()).map((e) => e.stepId ?? e.kind)).toEqual(['look', 'seat', 'spares']);
+	// what was noted without the server bears the mark of whoever was at the bench, too
+	expect((await events()).map((e) => e.mark)).toEqual(['MQ', 'MQ', 'MQ']);
 	await expect(again.getByText('not yet on the server')).toBeHidden();
 	await again.getByRole('button', { name: 'Give up' }).click();
 	await again.getByRole('button', { name: 'Give this pour up' }).click();

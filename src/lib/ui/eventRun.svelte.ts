@@ -1,6 +1,7 @@
 import { atHand, BATCH, GIVE_UP_MS, postEvents } from './eventPost';
 import { browserEventStore, type EventStore } from './eventStore';
 import { CLOCKS_CHANGED } from './clockText';
+import { gloves } from './gloves.svelte';
 import { newId } from './newId';
 
 type Omitted<T> = T extends unknown ? Omit<T, 'id' | 'atMs'> : never;
@@ -93,7 +94,8 @@ export class EventRun<E extends Happened, New extends E = E> {
 
 	protected add(happenings: readonly HappeningOf<New>[], atMs: number): void {
 		// one press may note several things: a millisecond apart they keep their order everywhere
-		const events = happenings.map((h, i) => ({ ...h, id: newId(), atMs: atMs + i }) as unknown as E);
+		const who = gloves.mark ? { mark: gloves.mark } : {};
+		const events = happenings.map((h, i) => ({ ...h, ...who, id: newId(), atMs: atMs + i }) as unknown as E);
 		this.ownCount += events.length;
 		this.#merge(events);
 		this.keep(events);

@@ -25,6 +25,8 @@ const base = {
 	enteredAtMs: z.number().int().min(1.5e12).max(4e12).optional(),
 	/** How it came to be known; what earlier versions noted says nothing of it. */
 	source: z.enum(SOURCES).optional(),
+	/** The mark of whoever had the gloves on; nothing where nobody signs in, and of what earlier versions noted. */
+	mark: z.string().trim().min(1).max(8).optional(),
 	/** The instrument that read it, by its name. */
 	instrument: z.string().trim().min(1).max(60).optional(),
 	/** Noted by an earlier version from one of its devices, which were all simulated. */

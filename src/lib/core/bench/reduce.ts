@@ -67,6 +67,8 @@ export interface PourState {
 	readonly lowestGaugeKpa?: number;
 	/** What the resin was seen to do, s after combining. */
 	readonly seen: readonly SeenAt[];
+	/** Marks of those who noted something, the first in front. */
+	readonly marks: readonly string[];
 	/** How many entries were written down afterwards. */
 	readonly lateEntries: number;
 	readonly reached?: PressureStep;
@@ -204,6 +206,7 @@ export function reducePour(
 		seen: seen.flatMap(({ what, atMs }) =>
 			doneAtMs['combine'] === undefined ? [] : [{ what, timeS: (atMs - doneAtMs['combine']) / 1000 }]
 		),
+		marks: [...new Set(live.flatMap((e) => e.mark ?? []))],
 		lateEntries: live.filter((e) => e.enteredAtMs !== undefined).length,
 		...given('lowestGaugeKpa', lowestGaugeKpa),
 		...given('leftG', leftG),

@@ -4,6 +4,8 @@ import { EARLIER_MOULD_FAULTS, idSchema } from '../earlierIds';
 const eventId = z.uuid({ error: 'An event needs an id of its own.' });
 const base = {
 	id: eventId,
+	/** The mark of whoever had the gloves on; nothing where nobody signs in, and of what earlier versions noted. */
+	mark: z.string().trim().min(1).max(8).optional(),
 	atMs: z
 		.number()
 		.int()

@@ -53,6 +53,8 @@ export const pullBody = z.object({
 	took: z
 		.object({ mixedG: z.number(), leftG: z.number(), netG: z.number(), way: z.enum(['one', 'layers']) })
 		.optional(),
+	/** Marks of those who had the gloves on. */
+	by: z.array(z.string().max(8)).optional(),
 	/** Lots of the tins that it was poured from. */
 	lots: z.array(z.string()).optional(),
 	/** Peak at the mould's face by the part model, °C. */

@@ -277,6 +277,7 @@ function pullBody(plan: PourPlan, state: PourState, graded: Graded | undefined):
 		...(plan.lots?.length ? { lots: plan.lots } : {}),
 		...given('peakFaceC', partHeat(plan)?.faceC),
 		...tookOf(plan, state),
+		...(state.marks.length ? { by: [...state.marks] } : {}),
 		...(told.length ? { demouldSeen: told } : {}),
 		...(state.status === 'abandoned' ? { abandonedBecause: state.reason ?? '' } : {}),
 		planned: {

@@ -7,6 +7,7 @@
 	import VolumeX from '@lucide/svelte/icons/volume-x';
 	import { countdown } from '../clockText';
 	import GiveUp from '../GiveUp.svelte';
+	import { gloves } from '../gloves.svelte';
 	import type { HandLayout } from '../hand.svelte';
 	import { nextSignalWay } from '../signals';
 	import { sound } from '../sound.svelte';
@@ -46,6 +47,21 @@
 	{#if onundo && open}<button type="button" class={SMALL_BUTTON} onclick={onundo}
 			><Undo class="size-5" aria-hidden="true" /><span class="max-sm:sr-only">Back</span></button
 		>{/if}
+	{#if open && gloves.marks.length > 1}
+		<span class="inline-flex gap-1.5" role="group" aria-label="Who has the gloves on">
+			{#each gloves.marks as { name, mark } (mark)}
+				<button
+					type="button"
+					aria-pressed={gloves.mark === mark}
+					aria-label="{mark}: {name} has the gloves on"
+					class={[
+						'grid size-[2.9rem] cursor-pointer place-items-center rounded-full border-2 text-[0.85rem] font-bold',
+						gloves.mark === mark ? 'here border-(--work) bg-(--work) text-(--work-ink)' : 'border-(--line-strong) bg-(--paper)'
+					]}
+					onclick={() => gloves.choose(mark)}>{mark}</button>
+			{/each}
+		</span>
+	{/if}
 	{@render extra?.()}
 	<button
 		type="button"

@@ -70,7 +70,7 @@
 		const read = isReading(event) && !(event.kind === 'pressure-read' && event.gaugeKpa === undefined);
 		const source = read ? (event.instrument ?? SOURCE_WORDS[sourceOf(event)]) : '';
 		const late = event.enteredAtMs === undefined ? '' : `written down afterwards, ${wallTime(event.enteredAtMs, data.nowMs)}`;
-		return [source, late].filter(Boolean).join('; ');
+		return [source, late, event.mark ?? ''].filter(Boolean).join('; ');
 	}
 
 	const plannedWallMm = $derived(data.plan?.layers?.reduce((sum, l) => sum + l.thicknessMm, 0));
@@ -228,6 +228,10 @@
 					{#if body.took}<span class="soft block text-[0.93rem] font-normal">{leftWords(body.took.leftG, units.system)}</span>{/if}
 				</dd>
 			</div>
+			{#if body.by?.length}<div class="col-span-2">
+					<dt class="soft text-[0.93rem]">Noted by</dt>
+					<dd class="text-[1.15rem] font-bold">{body.by.join(', ')}</dd>
+				</div>{/if}
 			{#if data.order}<div class="col-span-2">
 					<dt class="soft text-[0.93rem]">Cast for</dt>
 					<dd class="text-[1.15rem] font-bold"><a class="plain" href="/orders/{data.order.id}">{data.order.name}</a></dd>
