@@ -280,6 +280,34 @@ describe('people', () => {
 		await form('/people?/end', { id: last!.id }, { as: keeper });
 		for (const on of [0, 1]) expect((await page('/', other, on)).status).toBe(303);
 	});
+	it('a tablet is paired by a code that is shown once, used once, for five minutes; a forged one opens nothing', async () => {
+		const shown = await form('/me?/pair', {}, { as: maker });
+		const code = /[2-9A-Z]{4}-[2-9A-Z]{4}-[2-9A-Z]{4}/.exec(shown.text)![0];
+		const pair = (typed: string, on = 1) =>
+			form('/sign-in/pair', { code: typed, device: 'Bench tablet' }, { on });
+		expect((await pair('ABCD-2345-EFGH')).text).toMatch(/This code is none/);
+		expect((await pair('')).text).toMatch(/Type the code/);
+		const both = await Promise.all([pair(code, 0), pair(code, 1)]);
+		const paired = both.filter((a) => a.cookies.some((c) => c.startsWith('session=')));
+		expect(paired).toHaveLength(1);
+		const tablet = cookieOf(paired[0]!);
+		// unused for a month it is signed in all the same, and it is a maker's, no more
+		await db().query('UPDATE sessions SET lastUsedAt = NOW() - INTERVAL 30 DAY WHERE paired = 1');
+		expect((await page('/', tablet)).status).toBe(200);
+		expect((await ask('/people', { as: tablet })).status).toBe(403);
+		expect((await page('/people', keeper)).text).toContain('Bench tablet');
+		await forgiven();
+		expect((await pair(code)).text).toMatch(/was used/);
+		const late = /[2-9A-Z]{4}-[2-9A-Z]{4}-[2-9A-Z]{4}/.exec(
+			(await form('/me?/pair', {}, { as: maker })).text
+		)![0];
+		await db().query(
+			"UPDATE access_codes SET expiresAt = NOW() - INTERVAL 1 MINUTE WHERE kind = 'pair' AND usedAt IS NULL"
+		);
+		await forgiven();
+		expect((await pair(late)).text).toMatch(/over five minutes old/);
+		await forgiven();
+	});
 	it('signing out ends the session, not only the cookie', async () => {
 		const session = cookieOf(
 			await form('/sign-in?/in', { who: 'ab', passphrase: 'copper kettle, cold harbour' })

@@ -1,9 +1,11 @@
-import { redirect } from '@sveltejs/kit';
+import { fail, redirect } from '@sveltejs/kit';
+import QRCode from 'qrcode';
 import { z } from 'zod';
-import { passphrase } from '$lib/core/people';
+import { codeShown, passphrase } from '$lib/core/people';
+import { addressOf } from '$lib/server/address';
 import { asked } from '$lib/server/people/asked';
 import { endSession, listSessions } from '$lib/server/people/sessions';
-import { changePassphrase } from '$lib/server/repositories/people';
+import { changePassphrase, pairCode } from '$lib/server/repositories/people';
 import { RefusedError } from '$lib/server/errors';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -25,6 +27,22 @@ export const actions: Actions = {
 			await changePassphrase(person, typed.old, typed.passphrase, event.getClientAddress());
 			return { changed: true };
 		}),
+	/** Shows a code that signs a tablet in. */
+	pair: async ({ locals, url, platform }) => {
+		const { person } = locals;
+		if (!person?.id) return fail(400, { problems: { '': 'Nobody signs in here.' } });
+		const code = await pairCode(person);
+		const { base } = addressOf(locals.settings, url, platform);
+		const { modules } = QRCode.create(`${base}/sign-in/pair#${code}`, { errorCorrectionLevel: 'M' });
+		return {
+			pair: {
+				code: codeShown(code),
+				size: modules.size,
+				dark: [...modules.data].map(Number),
+				at: `${base}/sign-in/pair`
+			}
+		};
+	},
 	/** Ends a session of one's own. */
 	end: (event) =>
 		asked(event, one, [], async ({ id }) => {

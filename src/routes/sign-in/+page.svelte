@@ -17,6 +17,7 @@
 		<PassphraseField label="Your passphrase" name="passphrase" kind="current" error={problems['passphrase']} />
 	</AskedForm>
 	<p class="soft mt-5">
-		Lost it, or never had one? A keeper makes you a code; then <a class="plain" href="/sign-in/code">choose a passphrase with it</a>.
+		Lost it, or never had one? A keeper makes you a code; then <a class="plain" href="/sign-in/code">choose a passphrase with it</a>. A
+		tablet at the bench is <a class="plain" href="/sign-in/pair">paired by a code</a>.
 	</p>
 </Stranger>

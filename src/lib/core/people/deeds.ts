@@ -3,6 +3,7 @@ export const DEED_WORDS = {
 	'signed-in': 'Signed in',
 	'sign-in-failed': 'A sign-in that failed',
 	'signed-out': 'Signed out',
+	'device-paired': 'A device paired',
 	'session-ended': 'A session ended',
 	'first-person': 'The first keeper',
 	'person-added': 'Somebody new',

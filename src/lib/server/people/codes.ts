@@ -3,8 +3,8 @@ import { QueryTypes, type Transaction } from 'sequelize';
 import { CODE_LENGTH, CODE_LETTERS, codeTyped } from '$lib/core/people';
 import { db } from '../db/connection';
 
-/** What a code is good for, and how long, ms: the first person, a new passphrase. */
-const GOOD_FOR_MS = { first: 24 * 3_600_000, reset: 24 * 3_600_000 } as const;
+/** What a code is good for, and how long, ms: the first person, a new passphrase, a tablet at the bench. */
+const GOOD_FOR_MS = { first: 24 * 3_600_000, reset: 24 * 3_600_000, pair: 5 * 60_000 } as const;
 type CodeKind = keyof typeof GOOD_FOR_MS;
 
 const hashOf = (code: string) => createHash('sha256').update(codeTyped(code)).digest('hex');

@@ -23,7 +23,7 @@ describe('the table of who may', () => {
 	});
 	it('leaves nothing open but the pages that ask who one is', () => {
 		const open = routes.filter((r) => mayOf(r, 'GET') === 'public' || mayOf(r, 'POST') === 'public');
-		expect(open).toEqual(['/sign-in', '/sign-in/code', '/sign-in/first']);
+		expect(open).toEqual(['/sign-in', '/sign-in/code', '/sign-in/first', '/sign-in/pair']);
 	});
 	it('keeps settings, people and books for keepers; the look of one’s own screen is one’s own', () => {
 		expect(mayOf('/settings', 'POST', 'save')).toBe('keeper');

@@ -12,6 +12,7 @@ export interface Person {
 	sessionId: string;
 }
 
+/** A device that was paired stays signed in for the season; another one as follows. */
 /** A session ends so long after it was used last, and so long after it began in any case, ms. */
 const IDLE_MS = 14 * 86_400_000;
 const LONGEST_MS = 120 * 86_400_000;
@@ -24,14 +25,15 @@ const hashOf = (token: string) => createHash('sha256').update(token).digest('hex
 export async function makeSession(
 	personId: string,
 	device: string,
-	address: string
+	address: string,
+	{ paired = false } = {}
 ): Promise<{ token: string; expiresAt: Date }> {
 	const token = randomBytes(32).toString('base64url');
 	const now = Date.now();
 	const expiresAt = new Date(now + LONGEST_MS);
 	await db().query(
-		`INSERT INTO sessions (id, tokenHash, personId, device, address, createdAt, lastUsedAt, expiresAt)
-		VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+		`INSERT INTO sessions (id, tokenHash, personId, device, address, createdAt, lastUsedAt, expiresAt, paired)
+		VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
 		{
 			replacements: [
 				randomUUID(),
@@ -41,7 +43,8 @@ export async function makeSession(
 				address.slice(0, 60),
 				new Date(now),
 				new Date(now),
-				expiresAt
+				expiresAt,
+				Number(paired)
 			],
 			type: QueryTypes.INSERT
 		}
@@ -54,7 +57,8 @@ export async function personOf(token: string, now = Date.now()): Promise<Person 
 	const [row] = await db().query<Person & { lastUsedAt: Date }>(
 		`SELECT p.id, p.name, p.mark, p.rights AS \`right\`, s.id AS sessionId, s.lastUsedAt
 		FROM sessions s JOIN people p ON p.id = s.personId
-		WHERE s.tokenHash = ? AND s.endedAt IS NULL AND s.expiresAt > ? AND s.lastUsedAt > ? AND p.leftAt IS NULL`,
+		WHERE s.tokenHash = ? AND s.endedAt IS NULL AND s.expiresAt > ? AND (s.paired = 1 OR s.lastUsedAt > ?)
+			AND p.leftAt IS NULL`,
 		{ replacements: [hashOf(token), new Date(now), new Date(now - IDLE_MS)], type: QueryTypes.SELECT }
 	);
 	if (!row) return undefined;
@@ -80,7 +84,7 @@ export interface SessionShown {
 export const listSessions = (now = Date.now()): Promise<SessionShown[]> =>
 	db().query<SessionShown>(
 		`SELECT id, personId, device, address, createdAt, lastUsedAt FROM sessions
-		WHERE endedAt IS NULL AND expiresAt > ? AND lastUsedAt > ? ORDER BY lastUsedAt DESC LIMIT 200`,
+		WHERE endedAt IS NULL AND expiresAt > ? AND (paired = 1 OR lastUsedAt > ?) ORDER BY lastUsedAt DESC LIMIT 200`,
 		{ replacements: [new Date(now), new Date(now - IDLE_MS)], type: QueryTypes.SELECT }
 	);
 

@@ -231,6 +231,34 @@ export async function choosePassphrase(
 	return makeSession(personId, from.device, from.address);
 }
 
+/** A code by which a tablet at the bench is signed in for the season: once, within five minutes. */
+export const pairCode = (person: { id: string }): Promise<string> => makeCode('pair', person.id);
+
+/** Signs a device in by the code that a signed-in one shows. @throws RefusedError for a code that is none, used or too old */
+export async function pairDevice(
+	code: string,
+	from: { device: string; address: string }
+): Promise<Awaited<ReturnType<typeof makeSession>>> {
+	const tries = triers('pairing', from.address);
+	await refuseHasty(tries);
+	const row = await inTransaction(async (transaction) => {
+		const used = await useCode('pair', code, transaction);
+		if (!used?.personId) return undefined;
+		const person = await known(used.personId, transaction);
+		await note(person, 'device-paired', from.device, transaction);
+		return person;
+	});
+	if (!row) {
+		await noteFailure(tries);
+		throw new RefusedError(
+			'This code is none, was used, or is over five minutes old: show a new one on the device that is signed in.',
+			'code'
+		);
+	}
+	await forgetFailures(tries);
+	return makeSession(row.id, from.device, from.address, { paired: true });
+}
+
 const setHash = (id: string, hashed: string, transaction: Transaction) =>
 	db().query('UPDATE people SET passphraseHash = ?, updatedAt = ? WHERE id = ?', {
 		replacements: [hashed, new Date(), id],

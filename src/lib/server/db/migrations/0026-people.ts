@@ -12,7 +12,7 @@ const STATEMENTS = [
 	`CREATE TABLE IF NOT EXISTS sessions (
 		id CHAR(36) PRIMARY KEY, tokenHash CHAR(64) NOT NULL, personId CHAR(36) NOT NULL, device VARCHAR(120) NOT NULL,
 		address VARCHAR(60) NOT NULL, createdAt DATETIME(3) NOT NULL, lastUsedAt DATETIME(3) NOT NULL,
-		expiresAt DATETIME(3) NOT NULL, endedAt DATETIME(3) NULL,
+		expiresAt DATETIME(3) NOT NULL, endedAt DATETIME(3) NULL, paired TINYINT NOT NULL DEFAULT 0,
 		UNIQUE KEY session_token (tokenHash), KEY session_person (personId, endedAt)) ${OPTIONS}`,
 	`CREATE TABLE IF NOT EXISTS access_codes (
 		hash CHAR(64) PRIMARY KEY, kind VARCHAR(12) NOT NULL, personId CHAR(36) NULL,
