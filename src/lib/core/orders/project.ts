@@ -24,7 +24,7 @@ export interface ActivityOf {
 export interface Durations {
 	/** By pull, s. */
 	cureS?: ReadonlyMap<string, number>;
-	/** Moulds take their pulls in any order: for what no plan beats. */
+	/** Moulds take unlike pulls in any order: for what no plan beats. */
 	anyTurn?: boolean;
 	/** Hands take so much longer or shorter. */
 	handsFactor?: number;
@@ -68,6 +68,7 @@ export function projectOf(
 	const freeS = new Map<string, number>();
 	for (const m of workshop.moulds) freeS.set(`M${m.number}`, secondsTo(m.freeAtMs, workshop.nowMs));
 	const lastOf = new Map<string, string>();
+	const anyTurn = durations.anyTurn ? mouldsOfSeveral(list.pulls) : new Set<string>();
 
 	for (const s of list.successors) {
 		const make = add({ part: 'make', mouldId: s.mouldId }, `${s.mouldId}/make`, {
@@ -140,7 +141,7 @@ export function projectOf(
 			needs: [hands, ...moulds],
 			after: [{ id: cure, ...(recipe.flexibleS === null ? {} : { mostS: Math.round(recipe.flexibleS) }) }]
 		});
-		if (!durations.anyTurn) for (const m of pull.moulds) lastOf.set(m, demould);
+		for (const m of pull.moulds) if (!anyTurn.has(m)) lastOf.set(m, demould);
 		const weight = order.priority * recipe.copies;
 		const finish =
 			line.finishS > 0
@@ -201,6 +202,14 @@ export function projectOf(
 		}))
 	];
 	return { project: { resources, activities }, about, openings };
+}
+
+/** Moulds in which unlike pulls take turns; where all are alike any turn is as good as another. */
+function mouldsOfSeveral(pulls: readonly PullToPlan[]): Set<string> {
+	const kinds = new Map<string, Set<string>>();
+	for (const { line, recipe, moulds } of pulls)
+		for (const m of moulds) kinds.set(m, (kinds.get(m) ?? new Set()).add(`${line.id}/${recipe.batch}`));
+	return new Set([...kinds].filter(([, of]) => of.size > 1).map(([m]) => m));
 }
 
 const READY_S = 4 * 3600;
