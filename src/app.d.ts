@@ -11,6 +11,8 @@ declare global {
 			wantsSignIn: boolean;
 			/** Who asks, where that is known. */
 			person: Person | null;
+			/** Its session has ended: what happened before then may still be sent, ms since 1970. */
+			untilMs?: number;
 			/** The database was away while this was answered. */
 			away?: true;
 		}

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { freePort } from '../../scripts/lib/ports.mjs';
 import { startWeb } from '../../scripts/lib/web.mjs';
@@ -6,6 +7,7 @@ import { makeCode } from '$lib/server/people/codes';
 import { closeDb, db } from '$lib/server/db/connection';
 import { addInstrument, revokeInstrument } from '$lib/server/repositories/instruments';
 import { QueryTypes } from 'sequelize';
+import { addEvents, listPours, readEvents } from '$lib/server/repositories/pours';
 import { base } from './http';
 
 // a workshop on a network: two processes that ask who one is, over the database of these tests
@@ -307,6 +309,55 @@ describe('people', () => {
 		await forgiven();
 		expect((await pair(late)).text).toMatch(/over five minutes old/);
 		await forgiven();
+	});
+	it('a device that is revoked in the middle of a pour may still send what it holds, marked, and nothing since', async () => {
+		const [pour] = await listPours({ status: 'open' });
+		const tablet = cookieOf(
+			await form('/sign-in?/in', { who: 'ab', passphrase: 'copper kettle, cold harbour' })
+		);
+		const send = (events: object[]) =>
+			ask(`/api/pours/${pour!.id}/events`, {
+				method: 'POST',
+				as: tablet,
+				body: JSON.stringify({ events }),
+				headers: { 'content-type': 'application/json', accept: 'application/json' }
+			});
+		const remark = (atMs: number) => ({
+			id: randomUUID(),
+			atMs,
+			kind: 'remark',
+			text: 'of a check',
+			mark: 'AB'
+		});
+		const held = remark(Date.now() - 2000);
+		const [last] = await db().query<{ id: string }>(
+			'SELECT id FROM sessions ORDER BY createdAt DESC LIMIT 1',
+			{
+				type: QueryTypes.SELECT
+			}
+		);
+		await form('/people?/end', { id: last!.id }, { as: keeper });
+		expect((await send([held])).status).toBe(200);
+		// sent again, as a device does that heard no answer, it is there once
+		expect((await send([held])).status).toBe(200);
+		expect((await readEvents(pour!.id)).events.filter((e) => e.id === held.id)).toHaveLength(1);
+		// together with what happened since, what happened before is taken all the same
+		const before = remark(held.atMs + 1);
+		const since = remark(Date.now() + 1000);
+		expect((await send([before, since])).status).toBe(403);
+		const there = (await readEvents(pour!.id)).events.map((e) => e.id);
+		expect([there.includes(before.id), there.includes(since.id)]).toEqual([true, false]);
+		expect((await ask(`/api/pours/${pour!.id}/events`, { as: tablet })).status).toBe(401);
+		expect((await page('/people', keeper)).text).toMatch(/Sent after the session had ended by Ada Brook/);
+		await addEvents(
+			pour!.id,
+			[held, before].map((e) => ({
+				id: randomUUID(),
+				atMs: Date.now(),
+				kind: 'undone' as const,
+				eventId: e.id
+			}))
+		);
 	});
 	it('signing out ends the session, not only the cookie', async () => {
 		const session = cookieOf(

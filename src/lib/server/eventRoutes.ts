@@ -1,6 +1,7 @@
 import { json, type RequestHandler } from '@sveltejs/kit';
 import { z } from 'zod';
 import { readJson } from './body';
+import { RefusedError } from './errors';
 import { orJson } from './forms';
 
 interface Kept<E> {
@@ -16,7 +17,9 @@ interface Kept<E> {
  * The two ways that a bench talks to the server: events from a sequence number on, for other devices; and
  * adding events, where sending one twice is harmless, so that a device may send again until it is answered.
  */
-export function eventRoutes<E>(kept: Kept<E>): Record<'GET' | 'POST', RequestHandler<{ id: string }>> {
+export function eventRoutes<E extends { atMs: number }>(
+	kept: Kept<E>
+): Record<'GET' | 'POST', RequestHandler<{ id: string }>> {
 	const body = z.strictObject({
 		events: z.array(kept.event).max(500, 'At most 500 events at once.'),
 		/** The device's clock as it sends them. */
@@ -30,13 +33,23 @@ export function eventRoutes<E>(kept: Kept<E>): Record<'GET' | 'POST', RequestHan
 				const read = await kept.read(params.id, Number.isSafeInteger(after) && after > 0 ? after : 0);
 				return json({ ...read, nowMs: Date.now() });
 			}),
-		POST: ({ params, request }) =>
+		POST: ({ params, request, locals }) =>
 			orJson(async () => {
 				const read = await readJson(request);
 				if (!read.ok) return json({ errors: read.errors }, { status: read.status });
 				const { events, sentAtMs } = body.parse(read.value);
 				const clockOffMs = sentAtMs === undefined ? undefined : Date.now() - sentAtMs;
-				return json({ state: await kept.add(params.id, events, clockOffMs), nowMs: Date.now() });
+				const { untilMs = Infinity } = locals;
+				// a device that is signed out leaves what happened before, and keeps the rest until it is signed in
+				const due = events.filter((e) => e.atMs <= untilMs);
+				const state = await kept.add(params.id, due, clockOffMs);
+				if (due.length < events.length)
+					throw new RefusedError(
+						'This device is signed out: what happened since waits here.',
+						undefined,
+						403
+					);
+				return json({ state, nowMs: Date.now() });
 			})
 	};
 }

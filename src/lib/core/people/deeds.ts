@@ -4,6 +4,7 @@ export const DEED_WORDS = {
 	'sign-in-failed': 'A sign-in that failed',
 	'signed-out': 'Signed out',
 	'device-paired': 'A device paired',
+	'late-events': 'Sent after the session had ended',
 	'session-ended': 'A session ended',
 	'first-person': 'The first keeper',
 	'person-added': 'Somebody new',

@@ -2,8 +2,9 @@ import { timingSafeEqual } from 'node:crypto';
 import { json, redirect, type Cookies, type RequestEvent } from '@sveltejs/kit';
 import { environment } from '../environment';
 import { isAnybody } from '../repositories/people';
+import { note } from './audit';
 import { mayOf, type May } from './rules';
-import { personOf, type Person } from './sessions';
+import { endedOf, personOf, type Person } from './sessions';
 
 const LOOPBACK = /^(localhost|127(\.\d{1,3}){3}|::1|\[::1\])$/i;
 
@@ -64,6 +65,9 @@ const allows = (may: May, person: Person | null) =>
 	may === 'instrument' ||
 	(person !== null && (may === 'signed in' || person.right === 'keeper'));
 
+/** Where a device whose session was ended in the middle of a pour still leaves what it holds. */
+const TAKES_LATE = /^\/api\/(pours|makings)\/\[id\]\/events$/;
+
 const SIGNED_OUT = 'You are not signed in, or no longer: sign in in another window, then try again.';
 const NOT_YOURS = 'Only keepers may do this: ask one of them.';
 
@@ -82,6 +86,14 @@ export async function gate(event: RequestEvent): Promise<Response | undefined> {
 	const may =
 		mayOf(route.id ?? '', request.method, actionOf(url)) ?? (route.id === null ? 'signed in' : undefined);
 	if (may !== undefined && allows(may, locals.person)) return undefined;
+	if (token && request.method === 'POST' && TAKES_LATE.test(route.id ?? '')) {
+		const late = await endedOf(token);
+		if (late) {
+			locals.untilMs = late.endedAtMs;
+			await note(late, 'late-events', `${late.device}, ${url.pathname}`);
+			return undefined;
+		}
+	}
 	const wantsPage = request.method === 'GET' && (request.headers.get('accept') ?? '').includes('text/html');
 	if (locals.person === null && wantsPage) {
 		const page = (await isAnybody()) ? '/sign-in' : '/sign-in/first';

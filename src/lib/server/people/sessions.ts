@@ -71,6 +71,24 @@ export async function personOf(token: string, now = Date.now()): Promise<Person 
 	return person;
 }
 
+/** What a device noted before its session ended may still arrive for so long, ms. */
+const LATE_MS = 86_400_000;
+
+/** Whose session a token was, where it ended not long ago; nothing otherwise. */
+export async function endedOf(
+	token: string,
+	now = Date.now()
+): Promise<{ id: string; name: string; device: string; endedAtMs: number } | undefined> {
+	const [row] = await db().query<{ id: string; name: string; device: string; endedAt: Date }>(
+		`SELECT p.id, p.name, s.device, s.endedAt FROM sessions s JOIN people p ON p.id = s.personId
+		WHERE s.tokenHash = ? AND s.endedAt > ?`,
+		{ replacements: [hashOf(token), new Date(now - LATE_MS)], type: QueryTypes.SELECT }
+	);
+	return (
+		row && { id: row.id, name: row.name, device: row.device, endedAtMs: new Date(row.endedAt).getTime() }
+	);
+}
+
 export interface SessionShown {
 	id: string;
 	personId: string;
