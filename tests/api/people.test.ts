@@ -1,71 +1,16 @@
 import { randomUUID } from 'node:crypto';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { freePort } from '../../scripts/lib/ports.mjs';
-import { startWeb } from '../../scripts/lib/web.mjs';
+import { describe, expect, it } from 'vitest';
 import { mayOf, MAY, type May } from '$lib/server/people/rules';
 import { makeCode } from '$lib/server/people/codes';
-import { closeDb, db } from '$lib/server/db/connection';
+import { db } from '$lib/server/db/connection';
 import { addInstrument, revokeInstrument } from '$lib/server/repositories/instruments';
 import { QueryTypes } from 'sequelize';
 import { addEvents, listPours, readEvents } from '$lib/server/repositories/pours';
 import { base } from './http';
+import { again, ask, cookieOf, forgiven, form, page, twoThatAsk } from './signIn';
 
-// a workshop on a network: two processes that ask who one is, over the database of these tests
 const PASSPHRASE = 'seven wet gulls on a mast';
-let webs: Awaited<ReturnType<typeof startWeb>>[] = [];
-const start = async () =>
-	startWeb({
-		databaseUrl: process.env['DATABASE_URL']!,
-		port: await freePort(),
-		quiet: true,
-		env: { SIGN_IN: '1', LOG_LEVEL: 'silent' }
-	});
-beforeAll(async () => {
-	await wipe();
-	webs = [await start(), await start()];
-}, 120_000);
-afterAll(async () => {
-	for (const web of webs) await web.stop();
-	await wipe();
-	await closeDb();
-});
-async function wipe(): Promise<void> {
-	for (const table of ['sessions', 'access_codes', 'failed_tries', 'people'])
-		await db().query(`DELETE FROM ${table}`);
-}
-const forgiven = () => db().query('DELETE FROM failed_tries');
-
-interface Answer {
-	status: number;
-	text: string;
-	to: string;
-	cookies: string[];
-}
-const ask = async (path: string, init: RequestInit & { as?: string; on?: number } = {}): Promise<Answer> => {
-	const { as, on = 0, headers, ...rest } = init;
-	const url = webs[on]!.url;
-	const response = await fetch(url + path, {
-		redirect: 'manual',
-		...rest,
-		headers: { ...(as ? { cookie: as } : {}), origin: url, ...(headers as Record<string, string>) }
-	});
-	return {
-		status: response.status,
-		text: await response.text(),
-		to: response.headers.get('location') ?? '',
-		cookies: response.headers.getSetCookie()
-	};
-};
-const page = (path: string, as?: string, on?: number) =>
-	ask(path, { headers: { accept: 'text/html' }, ...(as ? { as } : {}), ...(on === undefined ? {} : { on }) });
-const form = (path: string, fields: Record<string, string>, more: { as?: string; on?: number } = {}) =>
-	ask(path, {
-		method: 'POST',
-		body: new URLSearchParams(fields),
-		headers: { accept: 'application/json', 'x-sveltekit-action': 'true' },
-		...more
-	});
-const cookieOf = ({ cookies }: Answer) => cookies.find((c) => c.startsWith('session='))!.split(';')[0]!;
+twoThatAsk();
 
 let keeper = '';
 let maker = '';
@@ -271,8 +216,7 @@ describe('people', () => {
 		const other = cookieOf(
 			await form('/sign-in?/in', { who: 'ab', passphrase: 'copper kettle, cold harbour' }, { on: 1 })
 		);
-		await webs[1]!.stop();
-		webs[1] = await start();
+		await again(1);
 		expect((await page('/', other, 1)).status).toBe(200);
 		expect((await page('/people', keeper)).text).toContain('Ada Brook');
 		const [last] = await db().query<{ id: string }>(
