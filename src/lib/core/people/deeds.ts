@@ -12,6 +12,8 @@ export const DEED_WORDS = {
 	'person-left': 'Somebody left',
 	'passphrase-changed': 'A passphrase changed',
 	'passphrase-reset': 'A code for a new passphrase',
+	'pull-corrected': 'A pull corrected',
+	'stock-changed': 'Stock changed',
 	'settings-changed': 'Settings changed',
 	'book-read': 'The book was read out',
 	'book-restored': 'A book was read in',

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
 	import { enhance } from '$app/forms';
+	import { page } from '$app/state';
 	import { CORRECTABLE } from '$lib/core/ledger';
 	import { GRADE_WORDS, GRADES, type Grade } from '$lib/core/bench';
 	import { FAULTS } from '$lib/core/faults';
@@ -43,7 +44,9 @@
 	let text = $state('');
 	let number = $state<number>();
 	let entry = $state(newId());
-	let who = $state('');
+	/** Whoever is signed in stands for it; nobody has to type who they are. */
+	const signedIn = $derived((page.data['person'] as { name: string } | null | undefined)?.name);
+	let typedWho = $state('');
 	let why = $state('');
 	const problems = $derived((form?.['problems'] ?? {}) as Record<string, string>);
 	const at = (name: string) => (problems[name] ? [problems[name]] : undefined);
@@ -118,7 +121,11 @@
 					<p class="min-h-[1.3rem] text-[0.85rem] font-semibold text-(--harm)">{problems['to'] ?? ''}</p>
 				</fieldset>
 			{/if}
-			<TextField label="Who" name="who" bind:value={who} error={at('who')} />
+			{#if signedIn}<input type="hidden" name="who" value={signedIn} />{:else}<TextField
+					label="Who"
+					name="who"
+					bind:value={typedWho}
+					error={at('who')} />{/if}
 			<TextField label="Why" name="why" bind:value={why} error={at('why')} />
 		</div>
 		<Button type="submit" color="alternative">Keep the correction</Button>

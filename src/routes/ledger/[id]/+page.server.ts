@@ -22,6 +22,7 @@ import {
 import { FAULTS } from '$lib/core/faults';
 import { chemistryOf } from '$lib/core/shelf';
 import { orFail, orPage } from '$lib/server/forms';
+import { note } from '$lib/server/people/audit';
 import { getContainer, openingsBy } from '$lib/server/repositories/containers';
 import type { Pull } from '$lib/core/ledger';
 import { getPull } from '$lib/server/repositories/ledger';
@@ -191,7 +192,7 @@ const given = (key: string, value: number | undefined) => (value === undefined ?
 const NUMBERS = ['massG', 'roomTempC', 'mouldTempC', 'relativeHumidity', 'copies'];
 
 export const actions: Actions = {
-	correct: async ({ params, request }) => {
+	correct: async ({ params, request, locals }) => {
 		const data = await request.formData();
 		const field = String(data.get('field') ?? '');
 		const raw = String(data.get('to') ?? '');
@@ -204,7 +205,8 @@ export const actions: Actions = {
 				: field === 'faults'
 					? data.getAll('fault').map(String)
 					: raw,
-			who: String(data.get('who') ?? ''),
+			// whoever is signed in stands for what they correct
+			who: locals.person?.name ?? String(data.get('who') ?? ''),
 			why: String(data.get('why') ?? '')
 		};
 		const parsed = correction.safeParse(typed);
@@ -221,6 +223,7 @@ export const actions: Actions = {
 		return orFail(
 			async () => {
 				await correctPull(params.id, id.data, parsed.data, new Date());
+				await note(locals.person, 'pull-corrected', `${parsed.data.field}, ${params.id}`);
 				return { corrected: true };
 			},
 			(to) => ({ problems: { to } })

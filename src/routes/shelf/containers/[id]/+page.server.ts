@@ -12,6 +12,7 @@ import {
 	setEmptied,
 	setRateFactor
 } from '$lib/server/repositories/containers';
+import { note } from '$lib/server/people/audit';
 import { stockLines, throwAway } from '$lib/server/repositories/stock';
 import { listPictures } from '$lib/server/repositories/pictures';
 import { getResin, listFillers, listResins, listRubbers } from '$lib/server/repositories/materials';
@@ -54,14 +55,16 @@ export const load: PageServerLoad = async ({ params, url, locals }) => {
 };
 
 export const actions: Actions = {
-	save: async ({ request, params, url }) => {
+	save: async ({ request, params, url, locals }) => {
 		if (params.id === 'new') {
 			const data = await request.formData();
 			const form = await superValidate(data, zod4(containerRecord));
 			if (!form.valid) return fail(400, { form });
-			return attempt(form, async () =>
-				redirect(303, `/shelf/containers/${await saveContainer(form.data, new Date(), madeId(data))}`)
-			);
+			return attempt(form, async () => {
+				const id = await saveContainer(form.data, new Date(), madeId(data));
+				await note(locals.person, 'stock-changed', `new, ${id}`);
+				redirect(303, `/shelf/containers/${id}`);
+			});
 		}
 		const form = await superValidate(request, zod4(containerChange));
 		if (!form.valid) return fail(400, { form });
@@ -72,28 +75,34 @@ export const actions: Actions = {
 				version: asked('version'),
 				...(url.searchParams.has('openings') ? { openings: asked('openings') } : {})
 			});
+			await note(locals.person, 'stock-changed', params.id);
 			const fresh = { ...form.data, weighedG: undefined };
 			return message(await superValidate(fresh, zod4(containerChange)), 'Kept.');
 		});
 	},
-	emptied: async ({ request, params }) => {
+	emptied: async ({ request, params, locals }) => {
 		const data = await request.formData();
 		return orFail(
-			() => setEmptied(params.id, Number(data.get('version')), data.get('emptied') === '1'),
+			async () => {
+				await setEmptied(params.id, Number(data.get('version')), data.get('emptied') === '1');
+				await note(locals.person, 'stock-changed', `emptied, ${params.id}`);
+				return { emptied: true };
+			},
 			(refused) => ({ refused })
 		);
 	},
-	thrown: async ({ request, params }) => {
+	thrown: async ({ request, params, locals }) => {
 		const data = await request.formData();
 		const form = thrown.safeParse(Object.fromEntries(data));
 		if (!form.success) {
 			const { path, message: said } = form.error.issues[0]!;
 			return fail(400, { refusedAt: String(path[0]), refused: said });
 		}
-		const { massG, note, madeId } = form.data;
+		const { massG, note: said, madeId } = form.data;
 		return orFail(
 			async () => {
-				await throwAway(params.id, massG, note, madeId);
+				await throwAway(params.id, massG, said, madeId);
+				await note(locals.person, 'stock-changed', `thrown away, ${params.id}`);
 				return { thrown: true };
 			},
 			(refused) => ({ refused })
