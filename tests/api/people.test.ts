@@ -370,4 +370,12 @@ describe('every route', () => {
 		expect((await page('/nothing-here', maker)).status).toBe(404);
 		expect((await ask('/.git/config')).status).toBe(401);
 	});
+	it('asked without end it says to wait, to that one alone', async () => {
+		const answers = await Promise.all(
+			Array.from({ length: 900 }, () => ask('/api/clocks', { as: 'session=nobody' }))
+		);
+		expect(new Set(answers.map((a) => a.status))).toEqual(new Set([401, 429]));
+		expect(answers.find((a) => a.status === 429)!.text).toMatch(/too often/);
+		expect((await ask('/api/clocks', { as: keeper })).status).toBe(200);
+	});
 });

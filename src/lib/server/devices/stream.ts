@@ -52,14 +52,16 @@ function listen(hear: (readings: string) => void): () => void {
 
 /**
  * Readings of the workshop's instruments, as server-sent events, each with its age: the clock of a tablet may be off.
+ * @param ended told once it is over, or over again
  * Nothing about an instrument lives in this process, so a second one answers the same.
  */
-export function deviceStream(): ReadableStream {
+export function deviceStream(ended: () => void = () => {}): ReadableStream {
 	const text = new TextEncoder();
 	const openedMs = Date.now();
 	let close = () => {};
 	let leave = () => {};
 	const stop = () => {
+		ended();
 		leave();
 		open.delete(close);
 	};

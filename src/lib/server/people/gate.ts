@@ -3,6 +3,7 @@ import { json, redirect, type Cookies, type RequestEvent } from '@sveltejs/kit';
 import { environment } from '../environment';
 import { isAnybody } from '../repositories/people';
 import { note } from './audit';
+import { Rates } from './rates';
 import { mayOf, type May } from './rules';
 import { endedOf, personOf, type Person } from './sessions';
 
@@ -68,8 +69,17 @@ const allows = (may: May, person: Person | null) =>
 /** Where a device whose session was ended in the middle of a pour still leaves what it holds. */
 const TAKES_LATE = /^\/api\/(pours|makings)\/\[id\]\/events$/;
 
+const rates = new Rates();
+const TOO_OFTEN = 'That is too often: wait a moment, and try again.';
 const SIGNED_OUT = 'You are not signed in, or no longer: sign in in another window, then try again.';
 const NOT_YOURS = 'Only keepers may do this: ask one of them.';
+
+/** A refusal in the shape that a form of a page reads, and a script. */
+const refusal = (status: number, message: string, headers: Record<string, string> = {}): Response =>
+	json(
+		{ type: 'error', status, error: { message }, message, errors: [{ path: '', message }] },
+		{ status, headers: { ...headers, 'cache-control': 'no-store' } }
+	);
 
 /**
  * Says who asks, and refuses what they may not. Where nobody has to sign in everybody is a keeper, and nothing changes.
@@ -83,6 +93,8 @@ export async function gate(event: RequestEvent): Promise<Response | undefined> {
 	const encrypted = isEncrypted(event);
 	const token = tokenOf(event.cookies, encrypted);
 	locals.person = isOwn(request) ? OWN : (token && (await personOf(token))) || null;
+	const waitMs = locals.person === OWN ? 0 : rates.take(locals.person?.sessionId ?? event.getClientAddress());
+	if (waitMs > 0) return refusal(429, TOO_OFTEN, { 'retry-after': String(Math.ceil(waitMs / 1000)) });
 	const may =
 		mayOf(route.id ?? '', request.method, actionOf(url)) ?? (route.id === null ? 'signed in' : undefined);
 	if (may !== undefined && allows(may, locals.person)) return undefined;
@@ -99,11 +111,9 @@ export async function gate(event: RequestEvent): Promise<Response | undefined> {
 		const page = (await isAnybody()) ? '/sign-in' : '/sign-in/first';
 		redirect(303, `${page}?to=${encodeURIComponent(url.pathname + url.search)}`);
 	}
-	const [status, message] = locals.person === null ? [401, SIGNED_OUT] : [403, NOT_YOURS];
-	return json(
-		{ type: 'error', status, error: { message }, message, errors: [{ path: '', message }] },
-		{ status, headers: { 'cache-control': 'no-store' } }
-	);
+	const [status, message] =
+		locals.person === null ? ([401, SIGNED_OUT] as const) : ([403, NOT_YOURS] as const);
+	return refusal(status, message);
 }
 
 /** Where somebody wanted to go before they signed in: a page of ours, and no other. */
