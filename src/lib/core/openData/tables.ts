@@ -9,6 +9,11 @@ export const BACKUP = { form: 'workshop-book', version: 6 } as const;
 export const TABLES = {
 	markers: 'here',
 	instruments: 'here',
+	people: 'here',
+	sessions: 'here',
+	access_codes: 'here',
+	failed_tries: 'here',
+	audit: 'here',
 	settings: 'book',
 	counters: 'book',
 	materials: 'book',
