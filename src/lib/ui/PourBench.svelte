@@ -315,10 +315,10 @@
 				</WeighFace>
 			{/if}
 			{#if curing && (step.kind === 'cure' || step.kind === 'hold') && !source && !isCastablePlan(plan)}
-				{#if asksLeft && step.kind === 'cure'}<curing.LeftOver {run} {devices} />{/if}
-				<curing.CureNotes {run} {forecast} nowMs={now.ms} folded={step.kind === 'hold' || asksLeft}>
+				<curing.CureNotes {run} {forecast} nowMs={now.ms} folded={step.kind === 'hold'}>
 					{#snippet typed()}{#if after}<after.CureTyped {run} />{/if}{/snippet}
 				</curing.CureNotes>
+				{#if asksLeft && step.kind === 'cure'}<curing.LeftOver {run} {devices} />{/if}
 				{#if !asksLeft && step.kind === 'cure' && run.plan.netG !== undefined}<details class="mx-auto w-full max-w-[60rem]">
 						<summary class="text-center font-semibold text-(--work)"
 							>What was left of it{state_.leftG === undefined ? '' : `: ${leftWords(state_.leftG, units.system)}`}</summary>
