@@ -49,21 +49,14 @@ describe('the end of a clock', () => {
 		];
 		expect(watch(() => all, T0, T0 + 20_000)).toEqual([
 			['pot-life', T0 + 1000],
-			['locks', T0 + 4000],
-			['hold', T0 + 7000],
-			['rubber', T0 + 10_000]
-		]);
-	});
-	it('what can wait does not call while the last seconds of a pot life run', () => {
-		const both = [clock('hold', T0 + 1000), clock('pot-life', T0 + 8000, 'pot-life')];
-		expect(watch(() => both, T0, T0 + 20_000)).toEqual([
-			['pot-life', T0 + 8000],
-			['hold', T0 + 11_000]
+			['locks', T0 + 3000],
+			['hold', T0 + 5000],
+			['rubber', T0 + 7000]
 		]);
 	});
 	it('what is done while it waits its turn is told no more', () => {
 		const both = [clock('pot-life', T0 + 1000, 'pot-life'), clock('hold', T0 + 1000)];
-		expect(watch((now) => (now < T0 + 3000 ? both : both.slice(0, 1)), T0, T0 + 9000)).toEqual([
+		expect(watch((now) => (now < T0 + 2000 ? both : both.slice(0, 1)), T0, T0 + 9000)).toEqual([
 			['pot-life', T0 + 1000]
 		]);
 	});

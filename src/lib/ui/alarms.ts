@@ -2,10 +2,8 @@ import type { Clock } from '$lib/core/bench';
 
 /** An end that passed while nobody looked is still told within this, ms; later it is only seen. */
 const STILL_NEWS_MS = 15_000;
-/** Two alarms are so far apart, ms: a voice has said the one before the next begins. */
-const APART_MS = 3000;
-/** What waits is not told so shortly before a pot life ends, ms: there the bench counts down. */
-const HANDS_FULL_MS = 10_000;
+/** Two alarms are so far apart, ms: three tones and a short sentence. */
+const APART_MS = 2000;
 
 /** What is lost first comes first: liquid resin, then what locks or must be bound in time, then what waits safely. */
 const URGENCY: Readonly<Record<Clock['kind'], number>> = {
@@ -43,10 +41,6 @@ export class Alarms {
 		this.#waiting = due.map((c) => c.id);
 		const [next] = due.sort((a, b) => URGENCY[a.kind] - URGENCY[b.kind] || a.endsAtMs - b.endsAtMs);
 		if (!next || nowMs - this.#lastMs < APART_MS) return;
-		const full = clocks.some(
-			(c) => c.kind === 'pot-life' && c.endsAtMs > nowMs && c.endsAtMs - nowMs < HANDS_FULL_MS
-		);
-		if (full && next.kind !== 'pot-life') return;
 		this.#waiting = this.#waiting.filter((id) => id !== next.id);
 		this.#lastMs = nowMs;
 		this.#tell(next);
