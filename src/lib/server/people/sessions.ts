@@ -12,8 +12,7 @@ export interface Person {
 	sessionId: string;
 }
 
-/** A device that was paired stays signed in for the season; another one as follows. */
-/** A session ends so long after it was used last, and so long after it began in any case, ms. */
+/** A session ends so long after it was used last, unless its device was paired, and so long after it began in any case, ms. */
 const IDLE_MS = 14 * 86_400_000;
 const LONGEST_MS = 120 * 86_400_000;
 /** Its last use is noted no more often than this, ms. */
