@@ -186,19 +186,20 @@ describe('people', () => {
 		})) as [{ id: string }];
 		expect((await form('/people?/leave', { id }, { as: keeper })).text).toMatch(/last keeper/);
 		await form('/people?/right', { id: makerId, right: 'keeper' }, { as: keeper });
+		// each steps back by a session of their own: whoever comes second is the last
 		const both = await Promise.all([
 			form('/people?/right', { id, right: 'maker' }, { as: keeper }),
-			form('/people?/right', { id: makerId, right: 'maker' }, { as: keeper, on: 1 })
+			form('/people?/right', { id: makerId, right: 'maker' }, { as: maker, on: 1 })
 		]);
-		expect(both.filter((a) => /last keeper/.test(a.text))).toHaveLength(1);
 		const rights = await db().query<{ mark: string }>("SELECT mark FROM people WHERE rights = 'keeper'", {
 			type: QueryTypes.SELECT
 		});
-		expect(rights).toHaveLength(1);
-		if (rights[0]!.mark !== 'JM') {
+		if (rights[0]?.mark === 'AB') {
 			await form('/people?/right', { id, right: 'keeper' }, { as: maker });
 			await form('/people?/right', { id: makerId, right: 'maker' }, { as: keeper });
 		}
+		expect(both.filter((a) => /last keeper/.test(a.text))).toHaveLength(1);
+		expect(rights).toHaveLength(1);
 	});
 	it('another passphrase ends one’s other sessions, and needs the old one', async () => {
 		const second = cookieOf(
