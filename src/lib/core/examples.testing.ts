@@ -12,6 +12,8 @@ import { line, order, recipe, workshop } from './orders/workshop.testing';
 import { resinThing } from './compatibility';
 import { planShot } from './shot';
 import { context, inputs as typedShot, urethane } from './shot/kinds/shots.testing';
+import { rimOf, type View } from './photo';
+import { ball, silhouette, sixteen } from './photo/rendered.testing';
 import { WORKSHOP_DEFAULTS } from './workshop';
 import {
 	castableRecord,
@@ -33,6 +35,17 @@ export const cube = masterRecord.parse({
 	heightMm: 40,
 	readings: [{ method: 'typed', volumeMl: 64 }]
 });
+/** Seven outlines of a ball of 40 mm, 33.5 ml, that stands on the mat. */
+export const ballViews = sixteen(300, 20)
+	.slice(0, 7)
+	.map((from): View => {
+		const lens = { w: 200, h: 150, f: 240, cx: 99.5, cy: 74.5, k1: 0, k2: 0 };
+		return {
+			camera: { widthPx: 200, heightPx: 150, focalPx: 240, centrePx: [99.5, 74.5], bend: [0, 0] },
+			pose: { rotation: from.rows, translationMm: from.shift },
+			rim: rimOf({ widthPx: 200, heightPx: 150, piece: silhouette(ball(20), lens, from) })!
+		};
+	});
 export const blue = rubberRecord.parse({
 	name: 'Blue',
 	cureKind: 'addition',
