@@ -1,9 +1,20 @@
-import { shapeChoice, type MasterRecord, type ShapeChoice, type VolumeReading } from '$lib/core/master';
+import type { ActionFailure, RequestEvent } from '@sveltejs/kit';
+import {
+	masterRecord,
+	shapeChoice,
+	type MasterRecord,
+	type ShapeChoice,
+	type VolumeReading
+} from '$lib/core/master';
 import { MeshError } from '$lib/core/mesh';
 import { RefusedError } from './errors';
+import { madeId, orFail } from './forms';
+import { asker } from './heavy/asker';
 import { studyInThread } from './heavy/files';
 import type { Asker } from './heavy/pool';
+import { saveMaster } from './repositories/masters';
 import { readMesh } from './repositories/meshes';
+import { savePhoto } from './repositories/photos';
 
 /** The choice that a form sends as JSON. @throws RefusedError with the first thing that is wrong */
 export function choiceFrom(data: FormData): ShapeChoice {
@@ -27,6 +38,30 @@ export async function studied(choice: ShapeChoice, asker: Asker) {
 		if (error instanceof MeshError) throw new RefusedError(error.message);
 		throw error;
 	}
+}
+
+/** Keeps a new master of what a form says of its file: name, material and choice. */
+export async function keepNewMaster(
+	event: RequestEvent
+): Promise<{ id: string } | ActionFailure<{ problem: string }>> {
+	const data = await event.request.formData();
+	const work = async () => {
+		const found = await studied(choiceFrom(data), asker(event, data));
+		const record = masterRecord.parse({
+			name: String(data.get('name') ?? ''),
+			material: String(data.get('material') ?? ''),
+			...sizesFrom(found),
+			readings: [found.reading],
+			used: 0,
+			shape: found.shape,
+			traps: found.traps
+		});
+		const card = data.get('card');
+		const photoId =
+			card instanceof File && card.size > 0 ? await savePhoto(Buffer.from(await card.arrayBuffer())) : null;
+		return { id: await saveMaster(record, photoId, undefined, undefined, madeId(data)) };
+	};
+	return orFail(work, (problem) => ({ problem }));
 }
 
 type Found = Awaited<ReturnType<typeof studied>>;

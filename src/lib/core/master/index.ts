@@ -32,10 +32,12 @@ export {
 export {
 	CURES,
 	opening,
+	picturedRecord,
 	shapeChoice,
 	shapeRecord,
 	trapRecord,
 	type Opening,
+	type PicturedRecord,
 	type ShapeChoice,
 	type ShapeFindings,
 	type ShapeRecord,

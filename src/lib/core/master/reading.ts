@@ -6,6 +6,7 @@ import { solidInput } from '../volume/solidInput';
 import { solidVolumeMl } from '../volume/solids';
 import { waterDensityGPerMl } from '../volume/waterDensity';
 import type { WorkingLine } from '../working';
+import { picturedRecord } from './shape';
 
 const kept = {
 	/** Day on which it was measured, `YYYY-MM-DD`, if known. */
@@ -61,6 +62,8 @@ const byMesh = z.object({
 	volumeMl: z.number().positive(),
 	/** How far the figure may be off, as a share; a clean mesh has none. */
 	doubtShare: z.number().min(0).optional(),
+	/** A body cut from so many pictures: the piece may be smaller, and larger, by these shares. */
+	pictured: picturedRecord.pick({ pictures: true, lowShare: true, highShare: true }).optional(),
 	...kept
 });
 
@@ -171,10 +174,10 @@ export function readVolume(reading: VolumeReading): { volumeMl: number; working:
 			);
 		case 'mesh':
 			return line(
-				'Volume of the 3D file',
+				reading.pictured ? `Volume by ${reading.pictured.pictures} pictures` : 'Volume of the 3D file',
 				`${reading.fileName} in ${reading.unit}${reading.scale === 1 ? '' : ` × ${digits(reading.scale, 4)}`}`,
 				reading.volumeMl,
-				'signed tetrahedra'
+				reading.pictured ? 'visual hull: Laurentini, IEEE PAMI 16 (1994) 150' : 'signed tetrahedra'
 			);
 		case 'typed':
 			return line('Volume', 'as typed', reading.volumeMl);

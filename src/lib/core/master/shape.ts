@@ -27,6 +27,22 @@ export const trapRecord = z.object({
 });
 export type TrapRecord = z.output<typeof trapRecord>;
 
+/** How a body that was measured with pictures was come by: the file itself does not say how sure it is. */
+export const picturedRecord = z.object({
+	/** Pictures that it was cut from. */
+	pictures: z.number().int().min(2).max(60),
+	/** Where they are kept. */
+	photoIds: z.array(z.uuid()).max(60).default([]),
+	/** The piece may be smaller, and larger, by these shares of the body. */
+	lowShare: z.number().min(0).max(0.95),
+	highShare: z.number().min(0).max(0.95),
+	/** Cut flat at the height that it has for certain. */
+	flatTop: z.boolean().default(false),
+	/** Made to hold what water says. */
+	byWater: z.boolean().default(false)
+});
+export type PicturedRecord = z.output<typeof picturedRecord>;
+
 /** What the maker chose for a 3D file: everything else is worked out from the file again. */
 export const shapeChoice = z.object({
 	sha256: z.string().regex(/^[0-9a-f]{64}$/, 'This is no file of ours.'),
@@ -43,7 +59,8 @@ export const shapeChoice = z.object({
 	pull: direction.optional(),
 	openings: z.array(opening).max(60, 'At most 60 openings.').default([]),
 	/** Triangles whose flat faces are open in a rotocast, such as the base. */
-	openFaces: z.array(z.number().int().min(0)).max(60).default([])
+	openFaces: z.array(z.number().int().min(0)).max(60).default([]),
+	pictured: picturedRecord.optional()
 });
 export type ShapeChoice = z.output<typeof shapeChoice>;
 

@@ -91,6 +91,7 @@ export function studyFile(
 	progress?.(0.8);
 	const findings = findingsOf(mesh, report, found, choice, sections(mesh));
 	const doubt = report.doubtShare === undefined ? {} : { doubtShare: report.doubtShare };
+	const { pictures, lowShare, highShare } = choice.pictured ?? {};
 	return {
 		shape: { ...choice, findings },
 		traps: trapRecords(found.traps),
@@ -102,8 +103,13 @@ export function studyFile(
 			scale: choice.scale,
 			volumeMl: report.volumeMl,
 			...doubt,
+			...(choice.pictured
+				? { pictured: { pictures: pictures!, lowShare: lowShare!, highShare: highShare! } }
+				: {}),
 			on,
-			remark: ''
+			remark: choice.pictured
+				? `from ${pictures} pictures${choice.pictured.byWater ? ', scaled to water' : ''}`
+				: ''
 		}
 	};
 }

@@ -13,8 +13,12 @@
 		submit: string;
 		version?: number | undefined;
 		fields?: Snippet | undefined;
+		/** What has to be sent before the file is; a sentence where it could not be. */
+		before?: ((say: (words: string) => void) => Promise<string | undefined>) | undefined;
+		/** It is in the books. */
+		after?: (() => void) | undefined;
 	}
-	let { studio, still, action, submit, version, fields }: Props = $props();
+	let { studio, still, action, submit, version, fields, before, after }: Props = $props();
 	let saving = $state('');
 	let problem = $state('');
 	let kept = $state(false);
@@ -48,7 +52,9 @@
 	use:enhance={async ({ formData, cancel }) => {
 		problem = '';
 		kept = false;
-		if (!(await upload())) {
+		const wrong = await before?.((words) => (saving = words));
+		if (wrong) problem = wrong;
+		if (wrong || !(await upload())) {
 			saving = '';
 			return cancel();
 		}
@@ -66,6 +72,7 @@
 			else if (result.type === 'error') problem = 'The server did not answer, so nothing is kept yet. Everything is still here: try again.';
 			else {
 				kept = true;
+				after?.();
 				await update({ reset: false });
 			}
 		};

@@ -23,17 +23,20 @@
 	interface Props {
 		/** A file that is kept already, with what was chosen for it. */
 		kept?: ShapeChoice | undefined;
+		/** What stands on the stand at first instead of a file to choose. */
+		first?: ((studio: Studio) => Promise<void>) | undefined;
 		/** What stands under the findings: how to keep them. */
 		keep: Snippet<[Studio, () => Promise<Blob | null>]>;
 	}
-	let { kept, keep }: Props = $props();
+	let { kept, first, keep }: Props = $props();
 	const units = useUnits();
 	const studio = new Studio();
 	const view = new View(studio);
 	let scene = $state.raw<ShapeScene>();
 
 	onMount(() => {
-		if (kept) void studio.openKept(kept);
+		if (first) void first(studio);
+		else if (kept) void studio.openKept(kept);
 		return () => studio.dispose();
 	});
 	function take(file: File) {
@@ -91,7 +94,9 @@
 				<Answer
 					label="Volume of one copy"
 					value={units.show(report.volumeMl, 'volume')}
-					note={`${units.other(report.volumeMl, 'volume')}${report.doubtShare ? ` · ± ${digits(100 * report.doubtShare, 0)} %` : ''}`} />
+					note={studio.pictured
+						? `between ${units.show(report.volumeMl * (1 - studio.pictured.lowShare), 'volume')} and ${units.show(report.volumeMl * (1 + studio.pictured.highShare), 'volume')}, from ${studio.pictured.pictures} pictures`
+						: `${units.other(report.volumeMl, 'volume')}${report.doubtShare ? ` · ± ${digits(100 * report.doubtShare, 0)} %` : ''}`} />
 				<p class="min-h-[1.6rem]">
 					{#if studio.traps}<strong>{units.show(studio.sizesMm[2], 'length')} tall</strong> as it is poured, {units.show(
 							studio.sizesMm[0],

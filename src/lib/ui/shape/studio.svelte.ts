@@ -2,7 +2,7 @@ import { proxy } from 'comlink';
 import { FILE_UNIT_MM, MESH_LIMITS } from '$lib/core/mesh/types';
 import { digits } from '$lib/core/units';
 import type { Candidate, Ceiling, FileUnit, MeshReport, Sections, TrapResult, Vec3 } from '$lib/core/mesh';
-import type { Opening, ShapeChoice } from '$lib/core/master';
+import type { Opening, PicturedRecord, ShapeChoice } from '$lib/core/master';
 import type { PlacedStudy } from '$lib/workers/mesh.worker';
 import { MeshWorker } from '$lib/workers/meshWorker';
 
@@ -47,6 +47,8 @@ export class Studio {
 	/** Whether the maker, or the file, has said which unit it is. */
 	unitSettled = $state(false);
 	scale = $state(1);
+	/** How the body was come by, where it was cut from pictures. */
+	pictured = $state.raw<PicturedRecord | undefined>();
 	report = $state.raw<MeshReport | undefined>();
 	drawn = $state.raw<Drawn | undefined>();
 
@@ -121,6 +123,7 @@ export class Studio {
 		this.openings = [];
 		this.openFaces = [];
 		this.scale = 1;
+		this.pictured = undefined;
 	}
 
 	dispose(): void {
@@ -143,7 +146,8 @@ export class Studio {
 			up: [...this.up],
 			...(this.pull ? { pull: [...this.pull] } : {}),
 			openings: this.openings.map((o) => ({ kind: o.kind, at: [...o.at] })),
-			openFaces: this.openFaces.map((f) => f.seed)
+			openFaces: this.openFaces.map((f) => f.seed),
+			...(this.pictured ? { pictured: this.pictured } : {})
 		};
 	}
 
@@ -178,6 +182,7 @@ export class Studio {
 		this.scale = kept?.scale ?? 1;
 		this.up = kept ? [...kept.up] : [0, 0, -1];
 		this.pull = kept?.pull ? [...kept.pull] : undefined;
+		this.pictured = kept?.pictured;
 		this.openings = kept?.openings.map((o) => ({ kind: o.kind, at: [...o.at] as V3 })) ?? [];
 		await this.settle();
 		if (kept) for (const seed of kept.openFaces) await this.addOpenFace(seed);
@@ -219,6 +224,20 @@ export class Studio {
 			return;
 		}
 		await this.open(file, file.name);
+	}
+	/** Takes a body that was cut from pictures: it is in millimetres, and stands the way it stood on its mat. */
+	async takePictured(file: Blob, name: string, scale: number, pictured: PicturedRecord): Promise<void> {
+		const choice = {
+			sha256: '',
+			fileName: name,
+			unit: 'mm' as const,
+			scale,
+			up: [0, 0, 1] as V3,
+			openings: [],
+			openFaces: [],
+			pictured
+		};
+		await this.open(file, name, undefined, choice);
 	}
 	/** Fetches a file that is kept on the server, with what was chosen for it. */
 	async openKept(choice: ShapeChoice): Promise<void> {

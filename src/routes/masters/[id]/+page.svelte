@@ -16,6 +16,8 @@
 	/** A piece that nobody measured, what was typed and refused, and what was left unfinished are not hidden. */
 	let recordOpen = $derived(data.master.volumeMl === null || drafts.offers.length > 0 || form !== null);
 	const shape = $derived(data.master.record.shape);
+	const used = $derived(data.master.record.readings[data.master.record.used]);
+	const band = $derived(used?.method === 'mesh' ? used.pictured : undefined);
 	const traps = $derived(data.master.record.traps);
 	const active = $derived(data.moulds.some((m) => m.state === 'active'));
 </script>
@@ -38,7 +40,9 @@
 				<Answer
 					label="Volume of one copy"
 					value={units.show(data.master.volumeMl, 'volume')}
-					note={units.other(data.master.volumeMl, 'volume')} />
+					note={band
+						? `between ${units.show(data.master.volumeMl * (1 - band.lowShare), 'volume')} and ${units.show(data.master.volumeMl * (1 + band.highShare), 'volume')}, from ${band.pictures} pictures`
+						: units.other(data.master.volumeMl, 'volume')} />
 			{/if}
 			<p class="mt-2">
 				{record.footprint === 'round' ? '⌀ ' : ''}{units.show(record.lengthMm, 'length')}{record.footprint === 'round'

@@ -1,0 +1,13 @@
+import { readVolume } from '$lib/core/master';
+import { orPage } from '$lib/server/forms';
+import { getMaster } from '$lib/server/repositories/masters';
+import type { PageServerLoad } from './$types';
+
+/** Ways of measuring that are right about volume whatever the shape. */
+const BY_WATER = new Set(['overflow', 'rise', 'mould-water']);
+
+export const load: PageServerLoad = async ({ params }) => {
+	const master = await orPage(getMaster(params.id));
+	const water = master.record.readings.findLast((r) => BY_WATER.has(r.method));
+	return { master, waterMl: water && readVolume(water).volumeMl };
+};
