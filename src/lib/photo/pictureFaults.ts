@@ -10,7 +10,7 @@ export const PICTURE_FAULTS = {
 	twice: 'The same as another picture: walk on round the piece.',
 	'does-not-fit':
 		'Does not fit with the others: the mat bent, the piece or mat moved, or another zoom or camera.',
-	alone: 'Taken at another size or zoom than the others: at least three of one kind are needed.',
+	alone: 'Taken at another size or zoom than the others: at least two of one kind are needed.',
 	'no-outline': 'The piece does not stand out: paint it, or put plain paper of another colour behind it.',
 	'cut-off': 'The piece runs out of the picture: step back.'
 } as const;

@@ -30,6 +30,8 @@ const OFF_SHARE = 1 / 1200;
 const TRUSTED_SHARE = 0.6;
 /** From so many pictures on the middle of the lens is sought too; with fewer it is taken to be the picture's. */
 const FOR_CENTRE = 6;
+/** And from so many on how the lens bends; with fewer it is taken not to. */
+const FOR_BEND = 4;
 
 /**
  * Camera and poses from views of the flat mat (Z. Zhang, IEEE PAMI 22 (2000) 1330), all of one size. Pictures that do
@@ -110,7 +112,8 @@ function calibrate(
 			cv['CALIB_FIX_ASPECT_RATIO']! |
 			cv['CALIB_ZERO_TANGENT_DIST']! |
 			cv['CALIB_FIX_K3']! |
-			(pictures.length < FOR_CENTRE ? cv['CALIB_FIX_PRINCIPAL_POINT']! : 0);
+			(pictures.length < FOR_CENTRE ? cv['CALIB_FIX_PRINCIPAL_POINT']! : 0) |
+			(pictures.length < FOR_BEND ? cv['CALIB_FIX_K1']! | cv['CALIB_FIX_K2']! : 0);
 		const spare = () => keep(new cv.Mat());
 		cv.calibrateCameraExtended(
 			points,

@@ -13,7 +13,7 @@ export interface PlacedPicture {
 }
 
 /** Fewer pictures of one size than this do not tell the camera. */
-const FEWEST = 3;
+const FEWEST = 2;
 /** Two pictures from so near by are the same, degrees round the piece and a share of the distance. */
 const SAME = { deg: 1.5, share: 0.02 };
 

@@ -5,12 +5,15 @@ import {
 	PictureError,
 	rimOf,
 	standpoint,
+	quickOf,
+	type BodyOptions,
 	type Camera,
 	type Direction,
 	type MatSize,
 	type Outline,
 	type Pictured,
 	type Pose,
+	type Quick,
 	type View
 } from '$lib/core/photo';
 import { findMarkers, type Pixels } from './findMarkers';
@@ -173,17 +176,8 @@ export class Sitting {
 		return this.#held.map((held) => this.#sight(held));
 	}
 
-	/**
-	 * The body by all outlines that are worked out and sound.
-	 * @param options grid and whether the piece is flat on top
-	 * @throws PictureError where they do not make one
-	 */
-	body(options: {
-		steps: number;
-		flatTop: boolean;
-		progress?: (share: number) => void;
-	}): Pictured & { ids: string[] } {
-		const mat = this.mat;
+	/** Views of all outlines that are worked out and sound, with the room that the mat gives. */
+	#cut(): { ids: string[]; views: View[]; room: Pick<BodyOptions, 'reachMm' | 'tallMm' | 'offPx'> } {
 		const ids: string[] = [];
 		const views: View[] = [];
 		let offSquare = 0;
@@ -195,18 +189,33 @@ export class Sitting {
 			views.push({ camera: setting.camera, pose: setting.pose, rim });
 			offSquare += this.#placed.get(id)!.offPx! ** 2;
 		}
-		if (!mat || views.length < FEWEST_VIEWS)
+		const middleMm = (this.mat ? MATS[this.mat].middleMm : 0) * this.#scale;
+		const offPx = Math.sqrt(offSquare / Math.max(1, views.length));
+		return { ids, views, room: { reachMm: 1.5 * middleMm, tallMm: 4.5 * middleMm, offPx } };
+	}
+
+	/**
+	 * The body by all outlines.
+	 * @param options grid and whether the piece is flat on top
+	 * @throws PictureError where they do not make one
+	 */
+	body(options: {
+		steps: number;
+		flatTop: boolean;
+		progress?: (share: number) => void;
+	}): Pictured & { ids: string[] } {
+		const { ids, views, room } = this.#cut();
+		if (views.length < FEWEST_VIEWS)
 			throw new PictureError(
 				`${views.length === 0 ? 'No picture' : `Only ${views.length} of the pictures`} can be measured: at least ${FEWEST_VIEWS} sound ones are needed, better 15.`
 			);
-		const { middleMm } = MATS[mat];
-		const made = bodyOf(views, {
-			reachMm: 1.5 * middleMm * this.#scale,
-			tallMm: 4.5 * middleMm * this.#scale,
-			offPx: Math.sqrt(offSquare / views.length),
-			...options
-		});
-		return { ...made, ids };
+		return { ...bodyOf(views, { ...room, ...options }), ids };
+	}
+
+	/** The quick answer of a front and a side picture. @throws PictureError where there are no two such */
+	quick(steps: number): Quick {
+		const { views, room } = this.#cut();
+		return quickOf(views, { ...room, steps });
 	}
 }
 

@@ -1,5 +1,12 @@
 import { expose, transfer } from 'comlink';
-import { PictureError, refusedBySize, statedSize, stlBytes, type Pictured } from '$lib/core/photo';
+import {
+	PictureError,
+	refusedBySize,
+	statedSize,
+	stlBytes,
+	type Pictured,
+	type Quick
+} from '$lib/core/photo';
 import { refusal, type Outcome } from '$lib/core/outcome';
 import type { Pixels } from '$lib/photo/findMarkers';
 import { Sitting, type Sight } from '$lib/photo/sitting';
@@ -68,7 +75,20 @@ function unsureOf({ mesh, bridgedMm }: Pictured, hollowMm: number): Uint32Array 
 }
 
 /** A hollow so wide beside the piece's longest side is worth a mark. */
-const HOLLOW_SHARE = 0.25;
+const HOLLOW_SHARE = 0.5;
+
+/** Steps of the grid for a quick answer. */
+const QUICK_STEPS = 64;
+
+/** What the maker may cause comes back as a sentence; anything else is thrown. */
+async function attempt<T>(work: () => Promise<T>): Promise<Outcome<T>> {
+	try {
+		return { ok: true, value: await work() };
+	} catch (error) {
+		if (error instanceof PictureError) return refusal(error.message);
+		throw error;
+	}
+}
 
 const api = {
 	/** Takes a picture as it came: looked at before it is decoded, made small, judged. */
@@ -123,12 +143,17 @@ const api = {
 		return (await ready()).sights();
 	},
 
+	/** The quick answer of two pictures. */
+	async quick(): Promise<Outcome<Quick>> {
+		return attempt(async () => (await ready()).quick(QUICK_STEPS));
+	},
+
 	/** The body by all outlines that are worked out. */
 	async body(
 		options: { steps: number; flatTop: boolean },
 		tell?: (share: number) => void
 	): Promise<Outcome<Drawing>> {
-		try {
+		return attempt(async () => {
 			const s = await ready();
 			const { mesh, bridgedMm, ...figures } = s.body({
 				...options,
@@ -139,18 +164,12 @@ const api = {
 			const indices = mesh.indices.slice();
 			const unsure = unsureOf({ ...figures, mesh, bridgedMm }, hollowMm);
 			const stl = new Blob([stlBytes(mesh)], { type: 'model/stl' });
-			return {
-				ok: true,
-				value: transfer({ ...figures, positions, indices, unsure, hollowMm, stl }, [
-					positions.buffer,
-					indices.buffer,
-					unsure.buffer
-				])
-			};
-		} catch (error) {
-			if (error instanceof PictureError) return refusal(error.message);
-			throw error;
-		}
+			return { ...figures, positions, indices, unsure, hollowMm, stl };
+		}).then((made) =>
+			made.ok
+				? transfer(made, [made.value.positions.buffer, made.value.indices.buffer, made.value.unsure.buffer])
+				: made
+		);
 	}
 };
 export type PicturesApi = typeof api;

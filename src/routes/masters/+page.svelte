@@ -25,10 +25,11 @@
 </script>
 
 <PageHead title="Masters" about="The pieces that are copied, and how much resin one copy takes.">
-	{#snippet actions()}<Button href="/masters/from-file" size="lg" color="alternative">From a 3D file</Button><Button
-			href="/masters/new"
-			size="lg">New master</Button
-		>{/snippet}
+	{#snippet actions()}<Button href="/masters/from-pictures" size="lg" color="alternative">From pictures</Button><Button
+			href="/masters/from-file"
+			size="lg"
+			color="alternative">From a 3D file</Button
+		><Button href="/masters/new" size="lg">New master</Button>{/snippet}
 </PageHead>
 
 {#if data.masters.length === 0}

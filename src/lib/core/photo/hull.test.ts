@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { measure, readMeshFile, topology } from '../mesh';
-import { bodyOf, PictureError, rimOf, scaleToWater, stlBytes, type View } from '.';
+import { bodyOf, PictureError, quickOf, rimOf, scaleToWater, stlBytes, type View } from '.';
 import {
 	ball,
 	block,
@@ -8,6 +8,7 @@ import {
 	ring,
 	silhouette,
 	sixteen,
+	stand,
 	type Lens,
 	type Solid,
 	type Stand
@@ -90,6 +91,27 @@ describe('a body from outlines of known place', () => {
 		const few = bodyOf(views.slice(0, 7), { ...OPTIONS, steps: 48 });
 		expect(bodyOf(views, { ...OPTIONS, steps: 48 }).volumeMl).toBeLessThan(few.volumeMl);
 		expect(few.highMl - few.lowMl).toBeGreaterThan(0);
+	});
+
+	it.each([
+		['ball', ball(28), 0.12],
+		['cylinder', cone(25, 25, 50), 0.12],
+		['cone', cone(28, 0.01, 60), 0.15]
+	])('two pictures of a %s: close, and inside a wide band', (_, solid, off) => {
+		const two = [0, Math.PI / 2].map((a) =>
+			view(solid, stand([420 * Math.cos(a), 420 * Math.sin(a), 60], [0, 0, 25]))
+		);
+		const quick = quickOf(two, OPTIONS);
+		expect(Math.abs(quick.volumeMl / solid.volumeMl - 1)).toBeLessThan(off);
+		expect(quick.lowMl).toBeLessThan(solid.volumeMl);
+		expect(quick.highMl).toBeGreaterThan(solid.volumeMl);
+	});
+	it('a box is inside the band of two pictures, and two from one side are refused', () => {
+		const solid = block(50, 36, 44, 0);
+		const from = (a: number) => view(solid, stand([420 * Math.cos(a), 420 * Math.sin(a), 60], [0, 0, 25]));
+		expect(quickOf([from(0), from(1.57)], OPTIONS).highMl).toBeGreaterThan(solid.volumeMl);
+		expect(() => quickOf([from(0), from(0.3)], OPTIONS)).toThrow(/from the front and from the side/);
+		expect(() => quickOf([from(0), from(Math.PI)], OPTIONS)).toThrow(PictureError);
 	});
 
 	it('an outline that leaves out what others show is named, and the band reaches over it', () => {

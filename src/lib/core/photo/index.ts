@@ -25,5 +25,6 @@ export {
 	statedSize,
 	type StatedSize
 } from './pictureSize';
+export { quickOf, type Quick } from './quick';
 export { scaleToWater, type ScaledTo } from './scaleToWater';
 export { stlBytes } from './stl';

@@ -7,7 +7,7 @@ import { insideAt } from './rim';
  * For each corner of the surface, how far the line of sight that shaped it runs along the body, mm: somewhere on that
  * stretch the piece touches it, and anywhere on it a hollow as wide would not be seen. 0 on the mat.
  */
-export function unseen({ vertices }: Mesh, views: readonly View[], body: Body): Float32Array {
+export function unseen({ vertices, indices }: Mesh, views: readonly View[], body: Body): Float32Array {
 	const from = views.map((v) => standpoint(v.pose));
 	const seen: Seen = { xPx: 0, yPx: 0, depthMm: 0 };
 	const bridged = new Float32Array(vertices.length / 3);
@@ -33,5 +33,24 @@ export function unseen({ vertices }: Mesh, views: readonly View[], body: Body): 
 			}
 		bridged[v] = length;
 	}
-	return bridged;
+	return evened(bridged, indices);
+}
+
+/** Rounds in which each corner takes the mean of itself and its neighbours: the grid's own roughness goes. */
+const EVENED = 10;
+
+function evened(of: Float32Array, indices: Uint32Array): Float32Array {
+	let from = of;
+	for (let round = 0; round < EVENED; round++) {
+		const sum = from.slice();
+		const count = new Float32Array(from.length).fill(1);
+		for (let t = 0; t < indices.length; t += 3)
+			for (let k = 0; k < 3; k++) {
+				const [a, b] = [indices[t + k]!, indices[t + ((k + 1) % 3)]!];
+				sum[a]! += from[b]!;
+				count[a]!++;
+			}
+		from = sum.map((s, i) => s / count[i]!);
+	}
+	return from;
 }

@@ -7,6 +7,7 @@
 	import type { Studio } from '../shape/studio.svelte';
 	import ShapeStudio from '../shape/ShapeStudio.svelte';
 	import { useUnits } from '../units.svelte';
+	import Answer from '../Answer.svelte';
 	import BodyAnswer from './BodyAnswer.svelte';
 	import BodyView from './BodyView.svelte';
 	import MatChoice from './MatChoice.svelte';
@@ -128,7 +129,7 @@
 				{/if}
 				<PictureGrid pictures={sitting.pictures} onopen={(id) => (open = id)} ondrop={(id) => void sitting.drop(id)} />
 			</section>
-			<section class="slab flex flex-col gap-4 p-5" aria-label="Mat">
+			<section class={['slab flex flex-col gap-4 p-5', count === 0 && 'order-first']} aria-label="Mat">
 				<h2>{count === 0 ? '1. Print a mat and lay it flat' : 'The mat'}</h2>
 				<MatChoice />
 				<div class="max-w-[22rem]">
@@ -176,11 +177,26 @@
 				{/if}
 			{/if}
 			{#if !sitting.settled || !body}
+				{#if sitting.quick && !body}
+					<Answer
+						label="Quick answer of two pictures"
+						value={units.show(sitting.quick.volumeMl, 'volume')}
+						note={`between ${units.show(sitting.quick.lowMl, 'volume')} and ${units.show(sitting.quick.highMl, 'volume')}, ${units.show(sitting.quick.tallMm, 'length')} tall`} />
+					<p>
+						Every level is taken to be an ellipse: a box fills {units.show(sitting.quick.highMl, 'volume')}. More pictures say it better.
+					</p>
+				{/if}
 				<div class="mx-auto w-full max-w-[15rem]"><Round taken={sitting.directions} coverage={sitting.coverage} /></div>
 				<p class="text-[1.15rem] font-bold" role="status">{nextWords(sitting.coverage, count)}</p>
 				<Button size="lg" disabled={sitting.sound.length < 4 || !!sitting.busy || !sitting.rulerFits} onclick={() => void sitting.workOut()}
 					>Work out the body</Button>
 				{#if sitting.sound.length < 4}<p class="soft">From four sound pictures on; fifteen make it good.</p>{/if}
+				{#if sitting.sound.length >= 2 && !body}<Button
+						color="alternative"
+						size="lg"
+						disabled={!!sitting.busy || !sitting.rulerFits}
+						onclick={() => void sitting.quickly()}>Quick answer of two</Button
+					>{/if}
 			{/if}
 		</aside>
 	</div>

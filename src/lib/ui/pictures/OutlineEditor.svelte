@@ -47,12 +47,12 @@
 		await cut();
 	}
 
-	/** The outline as a tint over the picture, and strokes not yet taken up as they are drawn. */
-	function show() {
-		const context = canvas?.getContext('2d');
-		if (!context || !photo?.complete) return;
-		canvas.width = widthPx;
-		canvas.height = heightPx;
+	/** The picture with its outline as a tint over it; made once for each outline. */
+	let ground: OffscreenCanvas | undefined;
+	function lay() {
+		if (!photo?.complete) return;
+		ground = new OffscreenCanvas(widthPx, heightPx);
+		const context = ground.getContext('2d', { willReadFrequently: true })!;
 		context.drawImage(photo, 0, 0, widthPx, heightPx);
 		if (outline) {
 			const image = context.getImageData(0, 0, widthPx, heightPx);
@@ -64,6 +64,15 @@
 			}
 			context.putImageData(image, 0, 0);
 		}
+		canvas.width = widthPx;
+		canvas.height = heightPx;
+		show();
+	}
+	/** The picture, and the stroke that is being drawn. */
+	function show() {
+		const context = canvas?.getContext('2d');
+		if (!context || !ground) return;
+		context.drawImage(ground, 0, 0);
 		for (const s of drawing ? [drawing] : []) draw(context, s);
 		if (byKeys) {
 			context.strokeStyle = '#ffffff';
@@ -86,7 +95,11 @@
 		context.stroke();
 	}
 	$effect(() => {
-		void [outline, cursor, byKeys, wide];
+		void outline;
+		lay();
+	});
+	$effect(() => {
+		void [cursor, byKeys, wide];
 		show();
 	});
 
@@ -176,7 +189,7 @@
 		<Button onclick={() => dialog.close()}>Done</Button>
 	</div>
 	{#if faultWords(picture.sight)}<p class="mb-2 font-semibold text-(--harm)">{faultWords(picture.sight)}</p>{/if}
-	<img bind:this={photo} src={picture.url} alt="" class="hidden" onload={show} />
+	<img bind:this={photo} src={picture.url} alt="" class="hidden" onload={lay} />
 	<canvas
 		bind:this={canvas}
 		tabindex="0"

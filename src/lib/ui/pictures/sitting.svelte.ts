@@ -1,5 +1,6 @@
 import { proxy } from 'comlink';
 import { coverage, type Direction } from '$lib/core/photo/directions';
+import type { Quick } from '$lib/core/photo';
 import { PICTURE_FAULTS } from '$lib/photo/pictureFaults';
 import type { Sight } from '$lib/photo/sitting';
 import type { Stroke } from '$lib/photo/strokes';
@@ -46,6 +47,8 @@ export class PictureSitting {
 	/** Why nothing is kept on this device; empty while all is well. */
 	trouble = $state('');
 	body = $state.raw<Drawing | undefined>();
+	/** What two pictures say, until there is a body. */
+	quick = $state.raw<Quick | undefined>();
 	/** The body is the last word on these pictures, not a first look. */
 	settled = $state(false);
 	/** What 100 mm of the mat's ruler measure, mm. */
@@ -156,6 +159,7 @@ export class PictureSitting {
 	#stale(): void {
 		this.#asked++;
 		this.settled = false;
+		this.quick = undefined;
 	}
 
 	/** Outlines and the body have to be made anew: another ruler, another picture. */
@@ -199,6 +203,27 @@ export class PictureSitting {
 		}
 		this.#see(await api.sights());
 		await this.make(mine);
+	}
+
+	/** The quick answer of a front and a side picture. */
+	async quickly(): Promise<void> {
+		this.problem = '';
+		const mine = ++this.#asked;
+		const { api } = this.#start();
+		for (const [i, { id }] of this.sound.entries()) {
+			this.busy = {
+				what: `Cutting out picture ${i + 1} of ${this.sound.length}`,
+				share: i / this.sound.length
+			};
+			await api.outline(id);
+			if (mine !== this.#asked) return;
+		}
+		this.#see(await api.sights());
+		const made = await api.quick();
+		if (mine !== this.#asked) return;
+		this.busy = undefined;
+		if (made.ok) this.quick = made.value;
+		else this.problem = made.errors[0].message;
 	}
 
 	/** Makes the body of the outlines as they stand. */

@@ -25,6 +25,7 @@
 <PageHead title={data.master.record.name} about="Master">
 	{#snippet actions()}
 		<Button href="/masters/{data.master.id}/shape" size="lg" color="alternative">{shape ? 'Its 3D file' : 'Add a 3D file'}</Button>
+		{#if !shape}<Button href="/masters/{data.master.id}/pictures" size="lg" color="alternative">Measure with pictures</Button>{/if}
 		<Button href="/masters/{data.master.id}/look" size="lg" color="alternative">Look it over</Button>
 		<Button href="/moulds/new?master={data.master.id}" size="lg" color={active ? 'alternative' : 'primary'}>Plan a mould</Button>
 		{#if active}<Button href="/shots/new?master={data.master.id}" size="lg">Size a shot</Button>{/if}
