@@ -39,6 +39,8 @@ export default defineConfig({
 	// the library's components name their own classes, and ours come after them in the style sheet: nothing to be merged
 	resolve: { alias: { 'tailwind-variants': 'tailwind-variants/lite' } },
 	worker: { format: 'es' },
+	// the demo's body, packed
+	assetsInclude: ['**/*.stl.gz'],
 	build: {
 		// scripts of a page that is asked for are found by their imports; naming each ahead costs more than it saves
 		modulePreload: {

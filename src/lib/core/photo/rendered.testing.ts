@@ -119,6 +119,27 @@ export const beaker = (r: number, h: number, hollowR: number, depth: number): So
 	return { ...outer, volumeMl: outer.volumeMl - (Math.PI * hollowR ** 2 * depth) / 1000 };
 };
 
+/** A body that stands so much higher. */
+export const raised = (solid: Solid, byMm: number): Solid => ({
+	...solid,
+	hit: (o, d) => solid.hit([o[0], o[1], o[2] - byMm], d)
+});
+
+/** Bodies that stand in each other: the first that a ray meets; what they share is to be taken off by the caller. */
+export const together = (solids: readonly Solid[], sharedMl: number): Solid => ({
+	volumeMl: solids.reduce((sum, s) => sum + s.volumeMl, 0) - sharedMl,
+	areaMm2: NaN,
+	colour: solids[0]!.colour,
+	hit(o, d) {
+		let best: Hit | undefined;
+		for (const s of solids) {
+			const h = s.hit(o, d);
+			if (h && (!best || h.t < best.t)) best = h;
+		}
+		return best;
+	}
+});
+
 /** A camera of these tests: focal length and middle in pixels, a lens that bends. */
 export interface Lens {
 	w: number;

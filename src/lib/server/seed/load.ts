@@ -14,6 +14,7 @@ import { DEMO_FILLERS, DEMO_RESINS, DEMO_RUBBERS } from './materials';
 import { everyKindOfMould } from './mouldKinds';
 import { openOfEachKind } from './openPours';
 import { takeOrders } from './orders';
+import { measuredKnob } from './pictured';
 import { tellPiece } from './piece';
 import { DEMO_PIECES } from './pieces';
 import { oldCycles, stockPots } from './pots';
@@ -82,6 +83,7 @@ async function tell(nowMs: number): Promise<void> {
 	await stockPots(nowMs);
 	const story: Story = { nowMs, random, settings, resinIds, rubberIds };
 	for (const piece of DEMO_PIECES) await tellPiece(story, piece);
+	await measuredKnob();
 	await oldCycles(story);
 	await inspectMoulds(story);
 	await confirmSome(story);

@@ -1,0 +1,75 @@
+// Draws the pictures of the demo's invented knob and measures them: npx tsx scripts/demoPictures.ts
+// What it writes lies in src/lib/server/seed/knob/ and is kept with the sources.
+import { createRequire } from 'node:module';
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { gzipSync } from 'fflate';
+import { chromium } from '@playwright/test';
+import { isWhite, MATS, stlBytes } from '../src/lib/core/photo';
+import {
+	ball,
+	cone,
+	picture,
+	raised,
+	sixteen,
+	together,
+	type Lens
+} from '../src/lib/core/photo/rendered.testing';
+import { Sitting } from '../src/lib/photo/sitting';
+import { vision, type Library } from '../src/lib/photo/vision';
+
+const OUT = join(import.meta.dirname, '..', 'src', 'lib', 'server', 'seed', 'knob');
+const LENS: Lens = { w: 1000, h: 750, f: 1250, cx: 504, cy: 372, k1: -0.06, k2: 0.02 };
+const BRASS = [176, 132, 62] as const;
+/** A stair post's knob: foot, neck and ball. */
+const knob = together(
+	[cone(25, 22, 9, BRASS), raised(cone(12, 9, 14, BRASS), 9), raised(ball(19, BRASS), 20)],
+	0
+);
+
+function print(x: number, y: number): number | undefined {
+	if (Math.abs(x) > 105 || Math.abs(y) > 148.5) return undefined;
+	for (const m of MATS.medium.markers) {
+		const [u, v] = [((x - m.xMm) / m.edgeMm + 0.5) * 6, (0.5 - (y - m.yMm) / m.edgeMm) * 6];
+		if (u < 0 || v < 0 || u >= 6 || v >= 6) continue;
+		const [column, row] = [Math.floor(u), Math.floor(v)];
+		if (column % 5 === 0 || row % 5 === 0) return 0.12;
+		return isWhite(m.id, row - 1, column - 1) ? 1 : 0.12;
+	}
+	return 1;
+}
+
+const require = createRequire(import.meta.url);
+const { cv } = await vision(() =>
+	Promise.resolve({ library: { cv: require('@techstark/opencv-js') as Library } })
+);
+const pictures = sixteen(430, 26).map((from, i) =>
+	picture({ solid: knob, print, lens: LENS, from, seed: 100 + i })
+);
+const sitting = new Sitting(cv);
+for (const [i, p] of pictures.entries())
+	await sitting.add(String(i).padStart(2, '0'), () => Promise.resolve(p));
+for (const { id } of sitting.place()) await sitting.outline(id);
+const { mesh, ids, volumeMl, lowMl, highMl } = sitting.body({ steps: 56, flatTop: false });
+mkdirSync(OUT, { recursive: true });
+writeFileSync(join(OUT, 'body.stl.gz'), gzipSync(stlBytes(mesh), { level: 9, mtime: 0 }));
+writeFileSync(
+	join(OUT, 'found.json'),
+	`${JSON.stringify({ pictures: ids.length, lowShare: 1 - lowMl / volumeMl, highShare: highMl / volumeMl - 1 }, null, '\t')}\n`
+);
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
+const page = await browser.newPage();
+for (const [i, { width, height, data }] of pictures.entries()) {
+	const url = await page.evaluate(
+		({ width, height, points }) => {
+			const canvas = Object.assign(document.createElement('canvas'), { width, height });
+			const bytes = Uint8ClampedArray.from(atob(points), (c) => c.charCodeAt(0));
+			canvas.getContext('2d')!.putImageData(new ImageData(bytes, width, height), 0, 0);
+			return canvas.toDataURL('image/jpeg', 0.72);
+		},
+		{ width, height, points: Buffer.from(data).toString('base64') }
+	);
+	writeFileSync(join(OUT, `${String(i).padStart(2, '0')}.jpg`), Buffer.from(url.split(',')[1]!, 'base64'));
+}
+await browser.close();
+console.log({ volumeMl, lowMl, highMl });
