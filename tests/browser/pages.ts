@@ -9,6 +9,7 @@ export const PAGES = [
 	'/masters',
 	'/masters/new',
 	'/masters/from-file',
+	'/masters/from-pictures',
 	'/moulds',
 	'/moulds/new',
 	'/moulds/choose',

@@ -111,7 +111,8 @@ export function bodyOf(views: readonly View[], options: BodyOptions): Pictured {
 	progress?.(0.9);
 	const contraryShare = contrary(views, body);
 	const doubts: Doubts = {
-		betweenMl: FLAT_FACE * onlyByMl.reduce((sum, v) => sum + v, 0),
+		// what a picture takes that others deny is no measure of how fast pictures take
+		betweenMl: FLAT_FACE * onlyByMl.reduce((sum, v, i) => sum + (contraryShare[i]! < CONTRARY ? v : 0), 0),
 		roofMl: options.flatTop ? 0 : roofMl,
 		rimMl: (areaMm2 * Math.hypot(RIM_PX, options.offPx) * mmPerPx(views)) / 1000,
 		gridMl: (areaMm2 * 0.05 * body.stepMm) / 1000,

@@ -26,8 +26,14 @@
 	const liars = $derived(
 		body.ids.flatMap((id, i) => (body.contraryShare[i]! < CONTRARY ? [] : [sitting.pictures.findIndex((p) => p.id === id) + 1]))
 	);
+	const denied = $derived(
+		liars.length === 1
+			? `Picture ${liars[0]} leaves out what others show of the piece, so the body is too small there: look at its outline.`
+			: `Pictures ${liars.join(', ')} leave out what others show of the piece, so the body is too small there: look at their outlines.`
+	);
 	/** A picture that alone takes far more than the others is likely wrong, or the only one from its side. */
 	const odd = $derived.by(() => {
+		if (liars.length > 0) return undefined;
 		const sorted = [...body.onlyByMl].sort((a, b) => b - a);
 		const most = sorted[0] ?? 0;
 		if (most < 0.03 * body.volumeMl || most < 4 * (sorted[1] ?? 0)) return undefined;
@@ -66,13 +72,7 @@
 		{/each}
 	</ul>
 </div>
-{#if liars.length > 0}<p class="font-semibold text-(--harm)">
-		{liars.length === 1 ? 'Picture' : 'Pictures'}
-		{liars.join(', ')}
-		{liars.length === 1 ? 'leaves' : 'leave'} out what others show of the piece, so the body is too small there: look at {liars.length === 1
-			? 'its outline'
-			: 'their outlines'}.
-	</p>{/if}
+{#if liars.length > 0}<p class="font-semibold text-(--harm)">{denied}</p>{/if}
 {#if odd}<p class="font-semibold text-(--hot)">
 		Picture {odd.number} alone takes away {units.show(odd.ml, 'volume')} ({digits((100 * odd.ml) / body.volumeMl, 0)} %): look at its outline,
 		or take another from its side.

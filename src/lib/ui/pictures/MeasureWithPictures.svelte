@@ -15,7 +15,7 @@
 	import OutlineEditor from './OutlineEditor.svelte';
 	import PictureGrid from './PictureGrid.svelte';
 	import Round from './Round.svelte';
-	import { sendPictures } from './sendPictures';
+	import { fetchPictures, sendPictures } from './sendPictures';
 	import { PictureSitting } from './sitting.svelte';
 	import TakePictures from './TakePictures.svelte';
 
@@ -25,10 +25,12 @@
 		piece: string;
 		/** What water says of its volume, ml. */
 		waterMl: number | undefined;
+		/** Pictures that it was measured with before, where they are kept. */
+		before?: readonly string[];
 		/** How the body is kept: the stand, its still picture, what sends the pictures, and what is done afterwards. */
 		keep: Snippet<[Studio, () => Promise<Blob | null>, (say: (words: string) => void) => Promise<string | undefined>, () => void]>;
 	}
-	let { piece, waterMl, keep }: Props = $props();
+	let { piece, waterMl, before = [], keep }: Props = $props();
 	/** A reading by water is good to this share (common practice, no source). */
 	const WATER_SHARE = 0.02;
 	const units = useUnits();
@@ -79,6 +81,12 @@
 		studio.pictured = { ...studio.pictured, photoIds: sent.ids };
 		return undefined;
 	}
+	/** Brings back the pictures of the last time. */
+	async function takeBefore(): Promise<void> {
+		const files = await fetchPictures(before);
+		if ('why' in files) sitting.problem = files.why;
+		else await sitting.take(files.files);
+	}
 	function closeEditor() {
 		open = undefined;
 		if (body && sitting.pictures.some((p) => !p.sight.fault && !p.outlined)) void sitting.workOut();
@@ -117,6 +125,13 @@
 			{/if}
 			<section class="slab flex flex-col gap-4 p-5" aria-label="Pictures">
 				<h2>{count === 0 ? '2. Take pictures all round' : `${count} pictures`}</h2>
+				{#if count === 0 && before.length > 0}<Button
+						color="alternative"
+						size="lg"
+						class="self-start"
+						disabled={!!sitting.busy}
+						onclick={() => void takeBefore()}>Take up its {before.length} kept pictures</Button
+					>{/if}
 				<TakePictures ontake={(files) => void sitting.take(files)} disabled={!!sitting.busy} />
 				{#if count === 0}<p class="soft">
 						The piece stands in the middle of the mat and is not moved; you walk round it. Plain paper behind it helps, and light from all

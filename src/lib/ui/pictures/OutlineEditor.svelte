@@ -190,12 +190,14 @@
 	</div>
 	{#if faultWords(picture.sight)}<p class="mb-2 font-semibold text-(--harm)">{faultWords(picture.sight)}</p>{/if}
 	<img bind:this={photo} src={picture.url} alt="" class="hidden" onload={lay} />
+	<!-- a picture that is painted by its own keys -->
+	<!-- svelte-ignore a11y_no_interactive_element_to_noninteractive_role -->
 	<canvas
 		bind:this={canvas}
 		tabindex="0"
 		role="application"
 		aria-label="Picture {number} with its outline. Arrow keys move the brush, space paints, Control Z undoes."
-		class="mx-auto block max-h-[calc(96dvh-10rem)] max-w-full cursor-crosshair touch-none rounded-lg"
+		class="mx-auto block max-h-[calc(96dvh-10rem)] max-w-full cursor-crosshair touch-none rounded-lg focus-visible:outline-3 focus-visible:outline-(--ink)"
 		onpointerdown={down}
 		onpointermove={move}
 		onpointerup={up}

@@ -24,15 +24,16 @@
 					class="absolute top-1 left-1 grid min-w-[1.7rem] place-items-center rounded bg-(--strip) px-1 text-[0.93rem] font-bold text-(--strip-ink)"
 					>{i + 1}{p.strokes.length > 0 ? ' ✎' : ''}</span>
 			</button>
-			<div class="flex min-h-[3.1rem] items-start justify-between gap-2 p-2 text-[0.93rem]">
-				{#if why}<p class="min-w-0 font-semibold text-(--harm)">{why}</p>
-				{:else if p.sight.offPx !== undefined}<p class="soft min-w-0">
-						{p.sight.direction?.height}, {p.sight.markers} markers, {p.sight.offPx.toFixed(1)} px off{p.outlined ? '' : ''}
-					</p>
-				{:else}<p class="soft min-w-0">{p.sight.markers} markers; its place is known from three pictures on.</p>{/if}
+			<div class="flex flex-col p-2 text-[0.93rem]">
+				{#if why}<p class="font-semibold text-(--harm)">{why}</p>
+				{:else}<p class="soft">
+						{p.sight.direction ? `${p.sight.direction.height}, ` : ''}{p.sight.markers} markers{p.sight.offPx === undefined
+							? ''
+							: `, ${p.sight.offPx.toFixed(1)} px off`}
+					</p>{/if}
 				<button
 					type="button"
-					class="plain min-h-[1.6rem] shrink-0 cursor-pointer"
+					class="plain min-h-[1.7rem] cursor-pointer self-start"
 					onclick={() => ondrop(p.id)}
 					aria-label="Leave out picture {i + 1}">Leave out</button>
 			</div>

@@ -19,3 +19,14 @@ export async function sendPictures(
 	}
 	return { ids };
 }
+
+/** Fetches pictures that are kept, as if they were taken from files. */
+export async function fetchPictures(ids: readonly string[]): Promise<{ files: File[] } | { why: string }> {
+	const files: File[] = [];
+	for (const [i, id] of ids.entries()) {
+		const response = await fetch(`/photos/${id}`).catch(() => undefined);
+		if (!response?.ok) return { why: 'A kept picture could not be fetched: try again.' };
+		files.push(new File([await response.blob()], `picture ${i + 1}`));
+	}
+	return { files };
+}

@@ -140,8 +140,9 @@ export class PictureSitting {
 			this.#show({ ...row, url: URL.createObjectURL(kept), sight, outlined: false });
 			await this.#keeping(this.#store.put({ ...row, piece: this.#piece }));
 		}
-		this.busy = undefined;
+		this.busy = { what: 'Finding from where each was taken', share: 1 };
 		await this.place();
+		this.busy = undefined;
 	}
 
 	async drop(id: string): Promise<void> {
@@ -175,8 +176,11 @@ export class PictureSitting {
 	/** Works out from where each picture was taken. */
 	async place(): Promise<void> {
 		if (this.pictures.length === 0) return;
+		const alone = !this.busy;
+		this.busy ??= { what: 'Finding from where each was taken', share: 0.5 };
 		this.#see(await this.#start().api.place(this.#scale));
 		this.pictures = this.pictures.map((p) => ({ ...p, outlined: false }));
+		if (alone) this.busy = undefined;
 	}
 
 	#see(sights: readonly Sight[]): void {

@@ -1,0 +1,116 @@
+import { readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { expect, test } from '@playwright/test';
+import { PNG } from 'pngjs';
+
+// pictures that were drawn by code of their own (scripts/demoPictures.ts), of a knob whose volume is known by formula:
+// foot 15.64, neck 4.88, ball 28.73, less the 0.47 ml that neck and ball share: 48.8 ml
+const FOLDER = join(import.meta.dirname, '../../src/lib/server/seed/knob');
+const KNOB_ML = { low: 48.3, high: 54 };
+const knob = () =>
+	readdirSync(FOLDER)
+		.filter((f) => f.endsWith('.jpg'))
+		.sort()
+		.map((f) => join(FOLDER, f));
+
+test('a knob is measured with pictures, corrected, kept with them, and goes on as a 3D file', async ({
+	page
+}) => {
+	test.setTimeout(240_000);
+	await page.goto('/masters/from-pictures');
+	const files = page.getByLabel('Choose pictures');
+	// what is no picture, what lies about its size, and one without a mat: each is refused in words
+	const bomb = PNG.sync.write(new PNG({ width: 700, height: 700 }));
+	bomb.writeUInt32BE(60_000, 16);
+	bomb.writeUInt32BE(60_000, 20);
+	const plain = PNG.sync.write(new PNG({ width: 700, height: 700, colorType: 2 }));
+	await files.setInputFiles([
+		{ name: 'letter.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('Dear museum') },
+		{ name: 'bomb.png', mimeType: 'image/png', buffer: bomb },
+		{ name: 'plain.png', mimeType: 'image/png', buffer: plain }
+	]);
+	await expect(page.getByText(/letter.jpg: This is no JPEG, PNG or WebP/)).toBeVisible();
+	await expect(page.getByText(/bomb.png: .*3600 million points/)).toBeVisible();
+	await expect(page.getByText(/Too dark|No marker of the mat is seen/)).toBeVisible();
+	await page.getByRole('button', { name: 'Leave out picture 1' }).click();
+
+	await files.setInputFiles(knob());
+	await expect(page.getByRole('heading', { name: '16 pictures' })).toBeVisible({ timeout: 60_000 });
+	const workOut = page.getByRole('button', { name: 'Work out the body' });
+	await expect(workOut).toBeEnabled({ timeout: 60_000 });
+	await files.setInputFiles(knob().slice(0, 1));
+	await expect(page.getByText('This very picture is there already.')).toBeVisible();
+
+	// a closed page loses none of them, nor what was typed
+	await page.getByLabel('Its 100 mm ruler measures').fill('70 mm');
+	await expect(page.getByText(/measures between 80 and 120 mm/)).toBeVisible();
+	await expect(workOut).toBeDisabled();
+	await page.getByLabel('Its 100 mm ruler measures').fill('100 mm');
+	await page.reload();
+	await expect(page.getByRole('heading', { name: '16 pictures' })).toBeVisible({ timeout: 60_000 });
+	await expect(workOut).toBeEnabled({ timeout: 60_000 });
+	await workOut.click();
+	const goOn = page.getByRole('button', { name: 'Go on with this body' });
+	await expect(goOn).toBeVisible({ timeout: 150_000 });
+	const answer = page.getByRole('complementary', { name: 'Body' });
+	const volumeMl = async () => Number(/Volume of one copy\s*([\d.]+)/.exec(await answer.innerText())![1]);
+	const first = await volumeMl();
+	expect(first).toBeGreaterThan(KNOB_ML.low);
+	expect(first).toBeLessThan(KNOB_ML.high);
+
+	// what the maker paints out of one picture is gone from the body, and undone it is back
+	await page.getByRole('button', { name: 'Outline of picture 1', exact: true }).click();
+	const dialog = page.getByRole('dialog');
+	await expect(dialog.getByText(/The rim is orange/)).toBeVisible({ timeout: 30_000 });
+	await dialog.getByText('Not the piece').click();
+	const picture = (await dialog.getByRole('application').boundingBox())!;
+	const middle = [picture.x + picture.width / 2, picture.y + 0.45 * picture.height] as const;
+	await page.mouse.move(middle[0] - 60, middle[1]);
+	await page.mouse.down();
+	await page.mouse.move(middle[0] + 60, middle[1], { steps: 4 });
+	await page.mouse.up();
+	await expect(dialog.getByText('Painted as none of it.')).toBeVisible({ timeout: 30_000 });
+	await dialog.getByRole('button', { name: 'Done' }).click();
+	await expect.poll(volumeMl, { timeout: 60_000 }).toBeLessThan(first - 0.5);
+	await expect(page.getByText(/Picture 1 leaves out what others show/)).toBeVisible();
+	await page.getByRole('button', { name: 'Outline of picture 1', exact: true }).click();
+	await dialog.getByRole('button', { name: 'Undo' }).click();
+	await expect(dialog.getByText('The last stroke is undone.')).toBeVisible({ timeout: 30_000 });
+	await dialog.getByRole('button', { name: 'Done' }).click();
+	await expect.poll(volumeMl, { timeout: 60_000 }).toBeCloseTo(first, 1);
+
+	await page.getByLabel('What water says of it').fill('90 ml');
+	await expect(page.getByText(/Water and pictures contradict each other/)).toBeVisible();
+	await page.getByLabel('What water says of it').fill('50 ml');
+	await page.getByLabel(/Scale the body to it/).check();
+	await goOn.click();
+	await expect(page.getByText(/between 49.ml and 51.ml, from 16 pictures/)).toBeVisible({ timeout: 60_000 });
+	await page.getByLabel('Name').fill('Knob of the test');
+	await page.getByRole('button', { name: 'Keep this master' }).click();
+	await expect(page.getByRole('heading', { name: 'Knob of the test' })).toBeVisible({ timeout: 120_000 });
+	await expect(page.getByText(/between 49.ml and 51.ml, from 16 pictures/)).toBeVisible();
+	await expect(page.getByRole('heading', { name: 'Measured with 16 pictures' })).toBeVisible();
+	// they are kept with the master now, and no longer on the device
+	await page.goto('/masters/from-pictures');
+	await expect(page.getByRole('heading', { name: '2. Take pictures all round' })).toBeVisible();
+});
+
+test('the mat is a sheet of its true size, and what does not go on a paper is said', async ({ request }) => {
+	const pages = async (query: string) => {
+		const answer = await request.get(`/masters/mat.pdf?${query}`);
+		expect(answer.headers()['content-type']).toBe('application/pdf');
+		const text = (await answer.body()).toString('latin1');
+		return [...text.matchAll(/\/MediaBox \[([\d. ]+)\]/g)].map((m) =>
+			m[1]!.split(' ').map((v) => Math.round((Number(v) * 25.4) / 72))
+		);
+	};
+	// ISO 216 and ANSI/ASME Y14.1, mm
+	expect(await pages('size=medium&paper=A4')).toEqual([[0, 0, 210, 297]]);
+	expect(await pages('size=small&paper=Letter')).toEqual([[0, 0, 216, 279]]);
+	expect(await pages('size=large&paper=A3')).toEqual([[0, 0, 297, 420]]);
+	expect(await pages('size=large&paper=A4')).toEqual([
+		[0, 0, 297, 210],
+		[0, 0, 297, 210]
+	]);
+	expect((await request.get('/masters/mat.pdf?size=huge')).status()).toBe(400);
+});
