@@ -13,7 +13,7 @@ const OUTSIDE = ['$lib/server*', 'sequelize', 'node:*', ...ROUTES];
 const ringsOf = (rings) =>
 	Object.entries(rings).map(([ring, patterns]) => ({
 		files: [`${ring}/*.ts`, `${ring}/*.svelte`],
-		ignores: ['**/*.test.ts'],
+		ignores: ['**/*.test.ts', '**/*.testing.ts'],
 		rules: {
 			'no-restricted-imports': [
 				'error',
@@ -65,6 +65,7 @@ export default ts.config(
 	},
 	...ringsOf({
 		'src/lib/core/**': ['$lib/workers*', '$lib/offline*', ...WEB, ...OUTSIDE],
+		'src/lib/photo/**': ['$lib/workers*', ...WEB, ...OUTSIDE],
 		'src/lib/workers/**': [...WEB, ...OUTSIDE],
 		'src/lib/ui/**': ['$lib/server*', 'sequelize', ...ROUTES],
 		'src/lib/server/**': ['$lib/ui*', 'svelte', 'svelte/*', 'flowbite*', ...ROUTES]

@@ -54,6 +54,7 @@ main(async () => {
 	await ensureBuild();
 	await run('npx', ['--no-install', 'tsx', join('scripts', 'bench-core.ts')]);
 	await run('npx', ['--no-install', 'tsx', join('scripts', 'bench-orders.ts')]);
+	await run('npx', ['--no-install', 'tsx', join('scripts', 'bench-pictures.ts')]);
 	const million = join(stateDir, 'bench-million.stl');
 	await run('npx', ['--no-install', 'tsx', join('scripts', 'bench-mesh.ts'), million]);
 

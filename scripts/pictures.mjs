@@ -122,15 +122,16 @@ const VIEWS = [
 		}
 	},
 	{
-		name: 'practice',
-		path: '/practice/lesson',
+		name: 'from-pictures',
+		path: '/masters',
 		async prepare(page) {
-			for (const action of [/Mould is ready/, /Keep these readings/, /Both are stirred/]) {
-				await page.getByRole('button', { name: action }).click();
-				await page.waitForTimeout(450);
-			}
-			await page.keyboard.down('p');
-			await page.waitForTimeout(5200);
+			await page.getByRole('link', { name: 'Stair knob', exact: true }).click();
+			await page.getByRole('link', { name: 'Look at their outlines, or measure it again' }).click();
+			await page.getByRole('button', { name: 'Take up its 16 kept pictures' }).click();
+			await page.getByRole('heading', { name: '16 pictures' }).waitFor({ timeout: 60_000 });
+			await page.locator('button:enabled', { hasText: 'Work out the body' }).click({ timeout: 60_000 });
+			await page.getByRole('button', { name: 'Go on with this body' }).waitFor({ timeout: 120_000 });
+			await page.waitForTimeout(1500);
 		}
 	},
 	{

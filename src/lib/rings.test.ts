@@ -19,6 +19,8 @@ describe('arrows between the rings', () => {
 		['src/lib/core/mix/mix.ts', '../../../routes/+page'],
 		['src/lib/core/mix/mix.ts', 'sequelize'],
 		['src/lib/core/mix/mix.ts', 'node:fs'],
+		['src/lib/photo/place.ts', '$lib/ui/alarms'],
+		['src/lib/photo/place.ts', '$lib/server/log'],
 		['src/lib/workers/latest.ts', '$lib/ui/alarms'],
 		['src/lib/workers/latest.ts', '$lib/server/log'],
 		['src/lib/ui/alarms.ts', '$lib/server/log'],
@@ -33,6 +35,7 @@ describe('arrows between the rings', () => {
 		['src/lib/ui/alarms.ts', '$lib/core/bench'],
 		['src/lib/server/log.ts', '$lib/core/bench'],
 		['src/lib/workers/latest.ts', '$lib/core/cure'],
+		['src/lib/photo/place.ts', '$lib/core/photo'],
 		['src/routes/+page.server.ts', '$lib/server/log']
 	])('%s imports %s', async (file, to) => {
 		expect(await refused(file, arrow(to))).toEqual([]);
