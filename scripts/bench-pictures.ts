@@ -7,7 +7,7 @@ import { vision, type Library } from '../src/lib/photo/vision';
 
 const row = (what: string, ms: number, aim: string) =>
 	console.log(`${what.padEnd(46)} ${`${(ms / 1000).toFixed(1)} s`.padStart(12)}   aim ${aim}`);
-const LENS: Lens = { w: 1600, h: 1200, f: 1550, cx: 806, cy: 595, k1: -0.06, k2: 0.02 };
+const LENS: Lens = { w: 1200, h: 900, f: 1160, cx: 606, cy: 445, k1: -0.06, k2: 0.02 };
 
 function print(x: number, y: number): number | undefined {
 	if (Math.abs(x) > 105 || Math.abs(y) > 148.5) return undefined;

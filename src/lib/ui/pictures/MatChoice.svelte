@@ -37,7 +37,7 @@
 			</svg>
 			<div class="min-w-0">
 				<p class="font-bold first-letter:uppercase">{size}</p>
-				<p class="soft text-[0.93rem]">up to {units.show(1.7 * mat.middleMm, 'length')} across</p>
+				<p class="soft text-[0.93rem]">up to {units.show(10 * Math.floor(0.17 * mat.middleMm), 'length')} across</p>
 				<p class="flex flex-wrap gap-x-3 text-[0.93rem]">
 					{#each PAPERS[size] as paper (paper)}<a
 							class="plain inline-block min-h-[1.6rem]"

@@ -33,6 +33,8 @@
 	let { piece, waterMl, before = [], keep }: Props = $props();
 	/** A reading by water is good to this share (common practice, no source). */
 	const WATER_SHARE = 0.02;
+	/** A roof of less than this share is not asked about. */
+	const ROOF_SHARE = 0.01;
 	const units = useUnits();
 	// svelte-ignore state_referenced_locally
 	const sitting = new PictureSitting(piece);
@@ -161,19 +163,24 @@
 			</section>
 		</div>
 		<aside
-			class="slab flex flex-col gap-4 p-5 lg:sticky lg:top-0 lg:max-h-[calc(100dvh-4.6rem)] lg:overflow-y-auto"
+			class={[
+				'slab flex flex-col gap-4 p-5 lg:sticky lg:top-0 lg:max-h-[calc(100dvh-4.6rem)] lg:overflow-y-auto',
+				count > 0 && 'max-lg:order-first'
+			]}
 			aria-label="Body"
 			tabindex="-1">
 			{#if sitting.problem}<p class="font-semibold text-(--harm)" role="alert">{sitting.problem}</p>{/if}
 			{#if body}
 				<div class={['flex flex-col gap-4', !sitting.settled && 'opacity-60']} aria-live="polite"><BodyAnswer {body} {sitting} /></div>
 				{#if sitting.settled}
-					<label class="flex min-h-[2.5rem] cursor-pointer items-center gap-2 font-semibold"
-						><input
-							type="checkbox"
-							class="size-5 rounded text-(--work)"
-							bind:checked={() => sitting.flatTop, (v) => ((sitting.flatTop = v), sitting.typed(), void sitting.make())} />
-						Flat on top, at {units.show(body.sureTopMm, 'length')}</label>
+					{#if sitting.flatTop || body.doubts.roofMl > ROOF_SHARE * body.volumeMl}<label
+							class="flex min-h-[2.5rem] cursor-pointer items-center gap-2 font-semibold"
+							><input
+								type="checkbox"
+								class="size-5 rounded text-(--work)"
+								bind:checked={() => sitting.flatTop, (v) => ((sitting.flatTop = v), sitting.typed(), void sitting.make())} />
+							Flat on top, at {units.show(body.sureTopMm, 'length')}</label
+						>{/if}
 					<QuantityField label="What water says of it" name="water" kind="volume" bind:value={water} hint="It may stay empty." />
 					{#if scaled?.apart}<p class="font-semibold text-(--harm)">
 							Water and pictures contradict each other: it lies outside {units.show(body.lowMl, 'volume')} to {units.show(
