@@ -25,6 +25,19 @@
 			d="M108 82H138"
 			stroke={work}
 			stroke-width="4" />
+	{:else if draw === 'mat'}
+		<path
+			d="M22 98L50 66H110L138 98Z"
+			fill="var(--paper)" />{#each [[44, 92], [62, 92], [80, 92], [98, 92], [116, 92], [56, 73], [104, 73]] as [x, y] (x)}<path
+				d="M{x! - 5} {y}H{x! + 5}"
+				stroke-width="5"
+				stroke-linecap="butt" />{/each}
+		<path d="M68 84Q66 70 76 66Q66 58 70 48Q80 38 90 48Q94 58 84 66Q94 70 92 84Z" fill={ink} opacity=".75" stroke="none" />
+		<path d="M28 58Q24 30 52 18M108 18Q136 30 132 58" stroke={work} stroke-dasharray="3 5" />
+		<path d="M14 58H36V74H14ZM124 58H146V74H124ZM70 6H92V20H70Z" fill={rubber} /><circle cx="25" cy="66" r="4" /><circle
+			cx="135"
+			cy="66"
+			r="4" /><circle cx="81" cy="13" r="3.5" stroke={hot} stroke-width="3" />
 	{:else if draw === 'position'}
 		<path d="M50 14H110V100H50Z" fill={rubber} /><path
 			d="M72 14V34Q62 44 66 56Q48 52 54 66Q62 74 68 68L74 92Q80 98 86 92L92 68Q100 66 98 52Q94 44 88 34V14Z"

@@ -1,6 +1,7 @@
 /** Drawings of our own beside the steps; each is one file's snippet. */
 export type HowDrawing =
 	| 'overflow'
+	| 'mat'
 	| 'position'
 	| 'seal'
 	| 'box'
@@ -37,6 +38,11 @@ export const HOW: Readonly<Record<string, HowPage>> = {
 				draw: 'overflow',
 				title: 'Measure its volume by water',
 				text: 'Fill a vessel to the brim, plunge the piece, weigh what spills. Grams of spilled water are millilitres, and never grams of resin.'
+			},
+			{
+				draw: 'mat',
+				title: 'Or walk round it with a camera',
+				text: 'Print a mat, stand the piece in its middle and take fifteen pictures at three heights. They give its body and its skin, never too small; hollows are not seen, and water says them.'
 			},
 			{
 				draw: 'position',

@@ -57,7 +57,7 @@
 	)}; skin {units.show(body.areaMm2, 'area')}, from {body.ids.length} pictures
 </p>
 <p class="font-semibold">
-	The body is never smaller than the piece, and hollows are not seen{body.unsure.length > 0
+	It stands flat on the mat. The body is never smaller than the piece, and hollows are not seen{body.unsure.length > 0
 		? ': where one wider than '
 		: '.'}{#if body.unsure.length > 0}{units.show(body.hollowMm, 'length')} could hide it is orange.{/if}
 </p>

@@ -95,7 +95,7 @@
 	}
 	function retype() {
 		sitting.typed();
-		if (sitting.rulerFits) sitting.again();
+		sitting.again();
 	}
 </script>
 

@@ -27,6 +27,8 @@ export interface Refused {
 	why: string;
 }
 
+/** More pictures than this make nothing tighter, and fill the device's memory. */
+const MOST = 40;
 /** Steps of the grid: while pictures are still being cut, and at last. */
 const STEPS = { preview: 44, last: 112 } as const;
 /** From so many outlines on a first body is shown, and again after so many more. */
@@ -123,6 +125,13 @@ export class PictureSitting {
 		this.#stale();
 		for (const [i, file] of files.entries()) {
 			this.busy = { what: `Looking at picture ${i + 1} of ${files.length}`, share: i / files.length };
+			if (this.pictures.length >= MOST) {
+				this.refused = [
+					...this.refused,
+					{ name: file.name, why: `There are ${MOST} pictures: leave some out first.` }
+				];
+				continue;
+			}
 			const taken = await this.#start()
 				.api.take(file)
 				.catch(() => undefined);
@@ -161,6 +170,8 @@ export class PictureSitting {
 		this.#asked++;
 		this.settled = false;
 		this.quick = undefined;
+		// what was going on is overtaken and ends by itself
+		this.busy = undefined;
 	}
 
 	/** Outlines and the body have to be made anew: another ruler, another picture. */
@@ -187,43 +198,49 @@ export class PictureSitting {
 		this.pictures = this.pictures.map((p) => ({ ...p, sight: sights.find((s) => s.id === p.id) ?? p.sight }));
 	}
 
-	/** Cuts all pictures that are not cut yet, shows a first body early and the last one at the end. */
-	async workOut(): Promise<void> {
-		this.problem = '';
-		const mine = ++this.#asked;
+	/**
+	 * Cuts all pictures that are not cut yet.
+	 * @param share of the whole work that this is
+	 * @param each after every picture but a single one, with how many are done
+	 * @returns whether it came to its end: nothing overtook it
+	 */
+	async #cutAll(mine: number, share: number, each?: (done: number) => Promise<void>): Promise<boolean> {
 		const { api } = this.#start();
 		if (!this.pictures.some((p) => p.outlined)) await this.place();
 		const todo = this.sound.filter((p) => !p.outlined);
 		for (const [i, { id }] of todo.entries()) {
-			this.busy = { what: `Cutting out picture ${i + 1} of ${todo.length}`, share: (0.85 * i) / todo.length };
+			this.busy = {
+				what: `Cutting out picture ${i + 1} of ${todo.length}`,
+				share: (share * i) / todo.length
+			};
 			await api.outline(id);
-			if (mine !== this.#asked) return;
+			if (mine !== this.#asked) return false;
 			this.pictures = this.pictures.map((p) => (p.id === id ? { ...p, outlined: true } : p));
-			if (todo.length > 1 && (i + 1) % PREVIEW_EVERY === 0) {
-				const first = await api.body({ steps: STEPS.preview, flatTop: this.flatTop });
-				if (mine !== this.#asked) return;
-				if (first.ok) this.body = first.value;
-			}
+			if (todo.length > 1) await each?.(i + 1);
+			if (mine !== this.#asked) return false;
 		}
 		this.#see(await api.sights());
-		await this.make(mine);
+		return mine === this.#asked;
+	}
+
+	/** Cuts what is not cut yet, shows a first body early and the last one at the end. */
+	async workOut(): Promise<void> {
+		this.problem = '';
+		const mine = ++this.#asked;
+		const cut = await this.#cutAll(mine, 0.85, async (done) => {
+			if (done % PREVIEW_EVERY !== 0) return;
+			const first = await this.#start().api.body({ steps: STEPS.preview, flatTop: this.flatTop });
+			if (first.ok && mine === this.#asked) this.body = first.value;
+		});
+		if (cut) await this.make(mine);
 	}
 
 	/** The quick answer of a front and a side picture. */
 	async quickly(): Promise<void> {
 		this.problem = '';
 		const mine = ++this.#asked;
-		const { api } = this.#start();
-		for (const [i, { id }] of this.sound.entries()) {
-			this.busy = {
-				what: `Cutting out picture ${i + 1} of ${this.sound.length}`,
-				share: i / this.sound.length
-			};
-			await api.outline(id);
-			if (mine !== this.#asked) return;
-		}
-		this.#see(await api.sights());
-		const made = await api.quick();
+		if (!(await this.#cutAll(mine, 1))) return;
+		const made = await this.#start().api.quick();
 		if (mine !== this.#asked) return;
 		this.busy = undefined;
 		if (made.ok) this.quick = made.value;
