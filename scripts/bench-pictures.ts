@@ -1,7 +1,6 @@
 // Times of a body from sixteen pictures, run by `npm run bench`; the pictures are drawn first and not counted.
 import { createRequire } from 'node:module';
-import { isWhite, MATS } from '../src/lib/core/photo';
-import { cone, picture, sixteen, type Lens } from '../src/lib/core/photo/rendered.testing';
+import { cone, picture, printed, sixteen, type Lens } from '../src/lib/core/photo/rendered.testing';
 import { Sitting } from '../src/lib/photo/sitting';
 import { vision, type Library } from '../src/lib/photo/vision';
 
@@ -9,23 +8,14 @@ const row = (what: string, ms: number, aim: string) =>
 	console.log(`${what.padEnd(46)} ${`${(ms / 1000).toFixed(1)} s`.padStart(12)}   aim ${aim}`);
 const LENS: Lens = { w: 1200, h: 900, f: 1160, cx: 606, cy: 445, k1: -0.06, k2: 0.02 };
 
-function print(x: number, y: number): number | undefined {
-	if (Math.abs(x) > 105 || Math.abs(y) > 148.5) return undefined;
-	for (const m of MATS.medium.markers) {
-		const [u, v] = [((x - m.xMm) / m.edgeMm + 0.5) * 6, (0.5 - (y - m.yMm) / m.edgeMm) * 6];
-		if (u < 0 || v < 0 || u >= 6 || v >= 6) continue;
-		const [column, r] = [Math.floor(u), Math.floor(v)];
-		return column % 5 === 0 || r % 5 === 0 || !isWhite(m.id, r - 1, column - 1) ? 0.12 : 1;
-	}
-	return 1;
-}
-
 const require = createRequire(import.meta.url);
 const { cv } = await vision(() =>
 	Promise.resolve({ library: { cv: require('@techstark/opencv-js') as Library } })
 );
 const solid = cone(26, 18, 60);
-const pictures = sixteen(420, 30).map((from, i) => picture({ solid, print, lens: LENS, from, seed: i + 1 }));
+const pictures = sixteen(420, 30).map((from, i) =>
+	picture({ solid, print: printed('medium'), lens: LENS, from, seed: i + 1 })
+);
 const sitting = new Sitting(cv);
 const start = performance.now();
 for (const [i, p] of pictures.entries())

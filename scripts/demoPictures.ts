@@ -5,11 +5,12 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'fflate';
 import { chromium } from '@playwright/test';
-import { isWhite, MATS, stlBytes } from '../src/lib/core/photo';
+import { stlBytes } from '../src/lib/core/photo';
 import {
 	ball,
 	cone,
 	picture,
+	printed,
 	raised,
 	sixteen,
 	together,
@@ -27,24 +28,12 @@ const knob = together(
 	0
 );
 
-function print(x: number, y: number): number | undefined {
-	if (Math.abs(x) > 105 || Math.abs(y) > 148.5) return undefined;
-	for (const m of MATS.medium.markers) {
-		const [u, v] = [((x - m.xMm) / m.edgeMm + 0.5) * 6, (0.5 - (y - m.yMm) / m.edgeMm) * 6];
-		if (u < 0 || v < 0 || u >= 6 || v >= 6) continue;
-		const [column, row] = [Math.floor(u), Math.floor(v)];
-		if (column % 5 === 0 || row % 5 === 0) return 0.12;
-		return isWhite(m.id, row - 1, column - 1) ? 1 : 0.12;
-	}
-	return 1;
-}
-
 const require = createRequire(import.meta.url);
 const { cv } = await vision(() =>
 	Promise.resolve({ library: { cv: require('@techstark/opencv-js') as Library } })
 );
 const pictures = sixteen(430, 26).map((from, i) =>
-	picture({ solid: knob, print, lens: LENS, from, seed: 100 + i })
+	picture({ solid: knob, print: printed('medium'), lens: LENS, from, seed: 100 + i })
 );
 const sitting = new Sitting(cv);
 for (const [i, p] of pictures.entries())

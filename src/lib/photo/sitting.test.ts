@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it } from 'vitest';
-import { isWhite, MATS, seenAt, type MatSize } from '$lib/core/photo';
+import { seenAt, type MatSize } from '$lib/core/photo';
 import {
 	ball,
 	beaker,
@@ -7,9 +7,9 @@ import {
 	blurred,
 	cone,
 	picture,
+	printed,
 	sixteen,
 	type Lens,
-	type Print,
 	type Solid,
 	type Stand
 } from '$lib/core/photo/rendered.testing';
@@ -19,20 +19,6 @@ import type { Vision } from './vision';
 import { visionHere } from './vision.testing';
 
 const LENS: Lens = { w: 840, h: 630, f: 800, cx: 423, cy: 312, k1: -0.06, k2: 0.02 };
-/** The mat as a printer would lay it down on a sheet of A4. */
-const printed =
-	(size: MatSize): Print =>
-	(x, y) => {
-		if (Math.abs(x) > 105 || Math.abs(y) > 148.5) return undefined;
-		for (const m of MATS[size].markers) {
-			const [u, v] = [((x - m.xMm) / m.edgeMm + 0.5) * 6, (0.5 - (y - m.yMm) / m.edgeMm) * 6];
-			if (u < 0 || v < 0 || u >= 6 || v >= 6) continue;
-			const [column, row] = [Math.floor(u), Math.floor(v)];
-			if (column % 5 === 0 || row % 5 === 0) return 0.12;
-			return isWhite(m.id, row - 1, column - 1) ? 1 : 0.12;
-		}
-		return 1;
-	};
 const STANDS = sixteen(420, 25);
 const shoot = (solid: Solid, from: Stand, seed: number, size: MatSize = 'medium') =>
 	picture({ solid, print: printed(size), lens: LENS, from, seed });

@@ -2,6 +2,9 @@
  * Bodies of known volume and pictures of them, drawn by rays: nothing here is shared with what measures, but for the
  * mat's layout. Lengths in mm, z up, bodies stand on z = 0.
  */
+import { isWhite } from './markers';
+import { MATS, type MatSize } from './mat';
+
 type V = readonly [number, number, number];
 
 /** Where a ray first meets a body, and the direction outwards there. */
@@ -228,6 +231,22 @@ export function silhouette(solid: Solid, lens: Lens, from: Stand): Uint8Array {
 
 /** How bright a place of the mat is printed, 0 … 1; nothing beyond the sheet. */
 export type Print = (x: number, y: number) => number | undefined;
+
+/** A mat as a printer lays it down on a sheet of A4: its layout and its dictionary are all that is taken from the core. */
+export const printed =
+	(size: MatSize): Print =>
+	(x, y) => {
+		if (Math.abs(x) > 105 || Math.abs(y) > 148.5) return undefined;
+		for (const m of MATS[size].markers) {
+			const [u, v] = [((x - m.xMm) / m.edgeMm + 0.5) * 6, (0.5 - (y - m.yMm) / m.edgeMm) * 6];
+			if (u < 0 || v < 0 || u >= 6 || v >= 6) continue;
+			const [column, row] = [Math.floor(u), Math.floor(v)];
+			const border = column % 5 === 0 || row % 5 === 0;
+			return border || !isWhite(m.id, row - 1, column - 1) ? 0.12 : 1;
+		}
+		return 1;
+	};
+
 export interface Scene {
 	solid?: Solid;
 	print: Print;
