@@ -22,6 +22,14 @@ export async function savePhoto(bytes: Buffer, transaction?: Transaction): Promi
 	return plain(row).id;
 }
 
+/** Of the ids of photos those that are here: a book that was read in without its pictures has none of them. */
+export async function photosHere(ids: readonly string[]): Promise<string[]> {
+	if (ids.length === 0) return [];
+	const rows = await tables.photos().findAll({ attributes: ['id'], where: { id: [...ids] } });
+	const here = new Set(rows.map((row) => plain(row).id));
+	return ids.filter((id) => here.has(id));
+}
+
 export async function readPhoto(
 	id: string
 ): Promise<{ mime: string; bytes: Buffer; sha256: string } | undefined> {

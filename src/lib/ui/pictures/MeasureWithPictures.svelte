@@ -37,11 +37,9 @@
 	const ROOF_SHARE = 0.01;
 	const units = useUnits();
 	// svelte-ignore state_referenced_locally
-	const sitting = new PictureSitting(piece);
+	const sitting = new PictureSitting(piece, waterMl);
 	let open = $state<string>();
 	let onStand = $state(false);
-	// svelte-ignore state_referenced_locally
-	let water = $state<number | undefined>(waterMl);
 	let byWater = $state(false);
 	let studio: Studio | undefined;
 
@@ -51,7 +49,9 @@
 	});
 
 	const body = $derived(sitting.body);
-	const scaled = $derived(body && water !== undefined && water > 0 ? scaleToWater(body, water, WATER_SHARE) : undefined);
+	const scaled = $derived(
+		body && sitting.waterMl !== undefined && sitting.waterMl > 0 ? scaleToWater(body, sitting.waterMl, WATER_SHARE) : undefined
+	);
 	const picture = $derived(sitting.pictures.find((p) => p.id === open));
 	const count = $derived(sitting.pictures.length);
 	let stlUrl = $state('');
@@ -181,7 +181,12 @@
 								bind:checked={() => sitting.flatTop, (v) => ((sitting.flatTop = v), sitting.typed(), void sitting.make())} />
 							Flat on top, at {units.show(body.sureTopMm, 'length')}</label
 						>{/if}
-					<QuantityField label="What water says of it" name="water" kind="volume" bind:value={water} hint="It may stay empty." />
+					<QuantityField
+						label="What water says of it"
+						name="water"
+						kind="volume"
+						bind:value={() => sitting.waterMl, (v) => ((sitting.waterMl = v), sitting.typed())}
+						hint="It may stay empty." />
 					{#if scaled?.apart}<p class="font-semibold text-(--harm)">
 							Water and pictures contradict each other: it lies outside {units.show(body.lowMl, 'volume')} to {units.show(
 								body.highMl,

@@ -17,6 +17,8 @@ export interface KeptTyping {
 	piece: string;
 	rulerMm: number | undefined;
 	flatTop: boolean;
+	/** What water says of the volume, ml. */
+	waterMl?: number | undefined;
 }
 
 const [PICTURES, TYPING] = ['pictures', 'typing'] as const;

@@ -56,9 +56,13 @@ export class PictureSitting {
 	/** What 100 mm of the mat's ruler measure, mm. */
 	rulerMm = $state<number | undefined>(100);
 	flatTop = $state(false);
+	/** What water says of the volume, ml. */
+	waterMl = $state<number | undefined>();
 
-	constructor(piece: string) {
+	/** @param waterMl what water said of it before, ml */
+	constructor(piece: string, waterMl?: number) {
 		this.#piece = piece;
+		this.waterMl = waterMl;
 	}
 
 	readonly sound = $derived(this.pictures.filter((p) => !p.sight.fault));
@@ -85,7 +89,10 @@ export class PictureSitting {
 	/** Takes up what was left unfinished on this device. */
 	async resume(): Promise<void> {
 		const typed = await this.#store.typed(this.#piece).catch(() => undefined);
-		if (typed) [this.rulerMm, this.flatTop] = [typed.rulerMm, typed.flatTop];
+		if (typed) {
+			[this.rulerMm, this.flatTop] = [typed.rulerMm, typed.flatTop];
+			this.waterMl = typed.waterMl ?? this.waterMl;
+		}
 		const kept = await this.#store.all(this.#piece).catch(() => []);
 		for (const [i, { id, name, takenAtMs, kept: blob, strokes }] of kept.entries()) {
 			this.busy = { what: `Taking up picture ${i + 1} of ${kept.length}`, share: i / kept.length };
@@ -114,8 +121,8 @@ export class PictureSitting {
 
 	/** What was typed is kept at once. */
 	typed(): void {
-		const { rulerMm, flatTop } = this;
-		void this.#keeping(this.#store.type({ piece: this.#piece, rulerMm, flatTop }));
+		const { rulerMm, flatTop, waterMl } = this;
+		void this.#keeping(this.#store.type({ piece: this.#piece, rulerMm, flatTop, waterMl }));
 	}
 
 	/** Takes pictures as they come from camera or files; one after the other, so that memory stays small. */

@@ -102,11 +102,11 @@
 		</div>
 	</section>
 {/if}
-{#if shape?.pictured && shape.pictured.photoIds.length > 0}
+{#if shape?.pictured && data.pictures.length > 0}
 	<section class="slab mb-5 p-5" aria-label="Pictures that it was measured with">
 		<h2 class="mb-2">Measured with {shape.pictured.pictures} pictures</h2>
 		<ul class="flex gap-2 overflow-x-auto pb-1">
-			{#each shape.pictured.photoIds as id, i (id)}<li class="shrink-0">
+			{#each data.pictures as id, i (id)}<li class="shrink-0">
 					<a href="/photos/{id}" target="_blank" rel="noopener"
 						><img src="/photos/{id}" alt="Picture {i + 1}" loading="lazy" class="h-20 rounded-md" /></a>
 				</li>{/each}

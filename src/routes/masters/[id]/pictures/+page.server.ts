@@ -1,5 +1,6 @@
 import { readVolume } from '$lib/core/master';
 import { orPage } from '$lib/server/forms';
+import { photosHere } from '$lib/server/repositories/photos';
 import { getMaster } from '$lib/server/repositories/masters';
 import type { PageServerLoad } from './$types';
 
@@ -9,5 +10,6 @@ const BY_WATER = new Set(['overflow', 'rise', 'mould-water']);
 export const load: PageServerLoad = async ({ params }) => {
 	const master = await orPage(getMaster(params.id));
 	const water = master.record.readings.findLast((r) => BY_WATER.has(r.method));
-	return { master, waterMl: water && readVolume(water).volumeMl };
+	const before = await photosHere(master.record.shape?.pictured?.photoIds ?? []);
+	return { master, before, waterMl: water && readVolume(water).volumeMl };
 };

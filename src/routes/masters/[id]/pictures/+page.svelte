@@ -12,7 +12,7 @@
 <PageHead title="{record.name}, from pictures" about="A sheet of paper and a telephone give its body: volume, skin and air traps.">
 	{#snippet actions()}<Button href="/masters/{data.master.id}" color="alternative" size="lg">The master</Button>{/snippet}
 </PageHead>
-<MeasureWithPictures piece={data.master.id} waterMl={data.waterMl} before={record.shape?.pictured?.photoIds ?? []}>
+<MeasureWithPictures piece={data.master.id} waterMl={data.waterMl} before={data.before}>
 	{#snippet keep(studio, still, send, done)}
 		<KeepShape
 			{studio}
