@@ -16,7 +16,7 @@ const knob = () =>
 test('a knob is measured with pictures, corrected, kept with them, and goes on as a 3D file', async ({
 	page
 }) => {
-	test.setTimeout(240_000);
+	test.setTimeout(400_000);
 	await page.goto('/masters/from-pictures');
 	const files = page.getByLabel('Choose pictures');
 	// what is no picture, what lies about its size, and one without a mat: each is refused in words
@@ -29,9 +29,9 @@ test('a knob is measured with pictures, corrected, kept with them, and goes on a
 		{ name: 'bomb.png', mimeType: 'image/png', buffer: bomb },
 		{ name: 'plain.png', mimeType: 'image/png', buffer: plain }
 	]);
-	await expect(page.getByText(/letter.jpg: This is no JPEG, PNG or WebP/)).toBeVisible();
+	await expect(page.getByText(/letter.jpg: This is no JPEG, PNG or WebP/)).toBeVisible({ timeout: 60_000 });
 	await expect(page.getByText(/bomb.png: .*3600 million points/)).toBeVisible();
-	await expect(page.getByText(/Too dark|No marker of the mat is seen/)).toBeVisible();
+	await expect(page.getByText(/Too dark|No marker of the mat is seen/)).toBeVisible({ timeout: 60_000 });
 	await page.getByRole('button', { name: 'Leave out picture 1' }).click();
 
 	await files.setInputFiles(knob());
@@ -39,7 +39,7 @@ test('a knob is measured with pictures, corrected, kept with them, and goes on a
 	const workOut = page.getByRole('button', { name: 'Work out the body' });
 	await expect(workOut).toBeEnabled({ timeout: 60_000 });
 	await files.setInputFiles(knob().slice(0, 1));
-	await expect(page.getByText('This very picture is there already.')).toBeVisible();
+	await expect(page.getByText('This very picture is there already.')).toBeVisible({ timeout: 60_000 });
 
 	// a closed page loses none of them, nor what was typed
 	await page.getByLabel('Its 100 mm ruler measures').fill('70 mm');

@@ -1,4 +1,4 @@
-import { beforeAll, describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it, vi } from 'vitest';
 import { seenAt, type MatSize } from '$lib/core/photo';
 import {
 	ball,
@@ -17,6 +17,9 @@ import type { Pixels } from './findMarkers';
 import { Sitting } from './sitting';
 import type { Vision } from './vision';
 import { visionHere } from './vision.testing';
+
+// drawing and cutting sixteen pictures takes half a minute, and more on a busy machine
+vi.setConfig({ testTimeout: 300_000 });
 
 const LENS: Lens = { w: 840, h: 630, f: 800, cx: 423, cy: 312, k1: -0.06, k2: 0.02 };
 const STANDS = sixteen(420, 25);

@@ -1,4 +1,4 @@
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { measure, readMeshFile, topology } from '../mesh';
 import { bodyOf, PictureError, quickOf, rimOf, scaleToWater, stlBytes, type View } from '.';
 import {
@@ -13,6 +13,8 @@ import {
 	type Solid,
 	type Stand
 } from './rendered.testing';
+
+vi.setConfig({ testTimeout: 180_000 });
 
 const LENS: Lens = { w: 640, h: 480, f: 640, cx: 322, cy: 237, k1: -0.08, k2: 0.02 };
 const view = (solid: Solid, from: Stand, lens = LENS): View => ({
