@@ -86,7 +86,8 @@ describe('sixteen pictures of a piece on its mat, with shadow, noise and a lens 
 			await sat(named(STANDS.filter((_, i) => i % 2 === 0).map((s, i) => shoot(solid, s, i + 1))))
 		);
 		expect(body.volumeMl).toBeGreaterThan(1.5 * solid.volumeMl);
-		expect(Math.max(...body.bridgedMm)).toBeGreaterThan(40);
+		// the mouth is 40 mm wide; from half of the piece's height on the page marks it
+		expect(Math.max(...body.bridgedMm)).toBeGreaterThan(30);
 	});
 });
 
