@@ -1,45 +1,30 @@
-import { beforeAll, describe, expect, it, vi } from 'vitest';
-import { seenAt, type MatSize } from '$lib/core/photo';
-import {
-	ball,
-	beaker,
-	block,
-	blurred,
-	cone,
-	picture,
-	printed,
-	sixteen,
-	type Lens,
-	type Solid,
-	type Stand
-} from '$lib/core/photo/rendered.testing';
-import type { Pixels } from './findMarkers';
-import { Sitting } from './sitting';
-import type { Vision } from './vision';
-import { visionHere } from './vision.testing';
+import { describe, expect, it, vi } from 'vitest';
+import { seenAt } from '$lib/core/photo';
+import { ball, beaker, block, cone } from '$lib/core/photo/rendered.testing';
+import { cutAll, LENS, named, sat, shoot, STANDS } from './shoots.testing';
+import type { Sitting } from './sitting';
 
 // drawing and cutting sixteen pictures takes half a minute, and more on a busy machine
 vi.setConfig({ testTimeout: 300_000 });
 
-const LENS: Lens = { w: 840, h: 630, f: 800, cx: 423, cy: 312, k1: -0.06, k2: 0.02 };
-const STANDS = sixteen(420, 25);
-const shoot = (solid: Solid, from: Stand, seed: number, size: MatSize = 'medium') =>
-	picture({ solid, print: printed(size), lens: LENS, from, seed });
-
-let cv: Vision;
-beforeAll(async () => ({ cv } = await visionHere()));
-
-const sat = async (pictures: readonly (readonly [string, Pixels])[]) => {
-	const sitting = new Sitting(cv);
-	for (const [id, p] of pictures) await sitting.add(id, () => Promise.resolve(p));
-	return sitting;
-};
-const named = (pictures: readonly Pixels[]) =>
-	pictures.map((p, i) => [`p${String(i).padStart(2, '0')}`, p] as const);
-const cutAll = async (sitting: Sitting) => {
-	for (const { id } of sitting.place()) await sitting.outline(id);
-	return sitting.body({ steps: 80, flatTop: false });
-};
+/** How far from the truth points of the room are seen by the poses that were found, root of the mean square, px. */
+function poseErrorPx(sitting: Sitting): number {
+	const { w, h, f, cx, cy, k1, k2 } = LENS;
+	const truth = { widthPx: w, heightPx: h, focalPx: f, centrePx: [cx, cy], bend: [k1, k2] } as const;
+	const squares = STANDS.flatMap((from, i) => {
+		const { camera, pose } = sitting.placeOf(`p${String(i).padStart(2, '0')}`)!;
+		return [-25, 0, 25].flatMap((x) =>
+			[-25, 25].flatMap((y) =>
+				[0, 40].map((z) => {
+					const a = seenAt(camera, pose, x, y, z);
+					const b = seenAt(truth, { rotation: from.rows, translationMm: from.shift }, x, y, z);
+					return (a.xPx - b.xPx) ** 2 + (a.yPx - b.yPx) ** 2;
+				})
+			)
+		);
+	});
+	return Math.sqrt(squares.reduce((a, b) => a + b, 0) / squares.length);
+}
 
 describe('sixteen pictures of a piece on its mat, with shadow, noise and a lens that bends', () => {
 	it.each([
@@ -54,30 +39,7 @@ describe('sixteen pictures of a piece on its mat, with shadow, noise and a lens 
 		expect(body.volumeMl).toBeLessThan((1 + large) * solid.volumeMl);
 		expect(body.lowMl).toBeLessThan(solid.volumeMl);
 		expect(body.highMl).toBeGreaterThan(solid.volumeMl);
-	});
-
-	it('poses are good to 0.3 px of the truth, by where points of the room are seen', async () => {
-		const sitting = await sat(named(STANDS.map((s, i) => shoot(ball(20), s, i + 1))));
-		sitting.place();
-		const squares: number[] = [];
-		STANDS.forEach((from, i) => {
-			const { camera, pose } = sitting.placeOf(`p${String(i).padStart(2, '0')}`)!;
-			const truth = {
-				widthPx: LENS.w,
-				heightPx: LENS.h,
-				focalPx: LENS.f,
-				centrePx: [LENS.cx, LENS.cy],
-				bend: [LENS.k1, LENS.k2]
-			} as const;
-			for (const x of [-25, 0, 25])
-				for (const y of [-25, 25])
-					for (const z of [0, 40]) {
-						const a = seenAt(camera, pose, x, y, z);
-						const b = seenAt(truth, { rotation: from.rows, translationMm: from.shift }, x, y, z);
-						squares.push((a.xPx - b.xPx) ** 2 + (a.yPx - b.yPx) ** 2);
-					}
-		});
-		expect(Math.sqrt(squares.reduce((a, b) => a + b, 0) / squares.length)).toBeLessThan(0.3);
+		expect(poseErrorPx(sitting)).toBeLessThan(0.3);
 	});
 
 	it('a hollow is reported as filled: larger than the piece, and it says how wide it could be', async () => {
@@ -90,131 +52,3 @@ describe('sixteen pictures of a piece on its mat, with shadow, noise and a lens 
 		expect(Math.max(...body.bridgedMm)).toBeGreaterThan(30);
 	});
 });
-
-describe('what a picture may be like', () => {
-	const solid = ball(25);
-	let made: Pixels[] | undefined;
-	const good = () => (made ??= STANDS.slice(0, 6).map((s, i) => shoot(solid, s, i + 1)));
-	const faultOf = async (p: Pixels) => (await new Sitting(cv).add('x', () => Promise.resolve(p))).fault;
-
-	it('sound, by itself', async () => expect(await faultOf(good()[0]!)).toBeUndefined());
-	it.each([
-		[
-			'without a mat',
-			() => picture({ solid, print: () => 1, lens: LENS, from: STANDS[0]!, seed: 1 }),
-			'no-mat'
-		],
-		[
-			'of something else',
-			() =>
-				picture({
-					print: (x, y) => (Math.floor(x / 9) + Math.floor(y / 9)) & 1,
-					lens: LENS,
-					from: STANDS[9]!,
-					seed: 1
-				}),
-			'no-mat'
-		],
-		['out of focus', () => blurred(shoot(solid, STANDS[8]!, 1), 3), 'blurred'],
-		[
-			'in the dark',
-			() => picture({ solid, print: printed('medium'), lens: LENS, from: STANDS[8]!, seed: 1, light: 0.2 }),
-			'dark'
-		],
-		[
-			'in pitch dark',
-			() => picture({ solid, print: printed('medium'), lens: LENS, from: STANDS[8]!, seed: 1, light: 0.02 }),
-			'dark'
-		],
-		[
-			'with half of the mat covered',
-			() =>
-				picture({
-					solid,
-					print: (x, y) => (x + y < 20 ? undefined : printed('medium')(x, y)),
-					lens: LENS,
-					from: STANDS[8]!,
-					seed: 1
-				}),
-			'few-markers'
-		]
-	])('%s: refused with its reason', async (_, make, fault) => {
-		expect(await faultOf(make())).toBe(fault);
-	});
-
-	it('another mat, one taken twice, and one that does not fit are left out of the rest', async () => {
-		const other = shoot(solid, STANDS[12]!, 9, 'small');
-		const twice = shoot(solid, STANDS[2]!, 77);
-		const odd = bent(shoot(solid, STANDS[10]!, 5), 7);
-		const sitting = await sat([...named(good()), ['q-other', other], ['q-twice', twice], ['q-odd', odd]]);
-		const fault = Object.fromEntries(sitting.place().map((s) => [s.id, s.fault]));
-		expect(fault).toMatchObject({
-			p00: undefined,
-			p05: undefined,
-			'q-other': 'other-mat',
-			'q-twice': 'twice',
-			'q-odd': 'does-not-fit'
-		});
-	});
-
-	it('an upright picture is of the same camera; too few of one size are said', async () => {
-		const turned = rotated(shoot(solid, STANDS[7]!, 3));
-		const sitting = await sat([...named(good()), ['q', turned]]);
-		const [q] = sitting.place().filter((s) => s.id === 'q');
-		expect([q!.fault, q!.widthPx]).toEqual([undefined, LENS.h]);
-		expect(q!.direction!.roundDeg).toBeCloseTo(
-			(Math.atan2(STANDS[7]!.at[1], STANDS[7]!.at[0]) * 180) / Math.PI,
-			0
-		);
-		expect((await sat(named(good().slice(0, 1)))).place().map((s) => s.fault)).toEqual(['alone']);
-	});
-
-	it('what the maker paints is so, and only that picture is cut anew', async () => {
-		const sitting = await sat(named(good()));
-		sitting.place();
-		const before = (await sitting.outline('p00'))!;
-		const painted = new Uint8Array(LENS.w * LENS.h);
-		for (let y = 80; y < 100; y++) painted.fill(1, y * LENS.w + 400, y * LENS.w + 440);
-		sitting.paint('p00', painted);
-		const after = (await sitting.outline('p00'))!;
-		expect(before.piece[90 * LENS.w + 420]).toBe(0);
-		expect(after.piece[90 * LENS.w + 420]).toBe(1);
-		sitting.paint('p00', undefined);
-		expect((await sitting.outline('p00'))!.piece).toEqual(before.piece);
-	});
-
-	it('the order in which pictures come changes nothing', async () => {
-		const pictures = named(good());
-		const [there, back] = [await sat(pictures), await sat([...pictures].reverse())];
-		const [a, b] = [await cutAll(there), await cutAll(back)];
-		expect(b.volumeMl).toBe(a.volumeMl);
-		expect(b.ids).toEqual(a.ids);
-	});
-
-	it('a printer’s scale scales all', async () => {
-		const sitting = await sat(named(good()));
-		const { volumeMl } = await cutAll(sitting);
-		sitting.scaleBy(1.02);
-		expect((await cutAll(sitting)).volumeMl / volumeMl).toBeCloseTo(1.02 ** 3, 2);
-	});
-});
-
-/** Turned by a quarter, as a telephone held upright gives it. */
-function rotated({ width: w, height: h, data }: Pixels): Pixels {
-	const into = new Uint8ClampedArray(data.length);
-	for (let y = 0; y < h; y++)
-		for (let x = 0; x < w; x++)
-			into.set(data.subarray(4 * (y * w + x), 4 * (y * w + x) + 4), 4 * (x * h + (h - 1 - y)));
-	return { width: h, height: w, data: into };
-}
-
-/** As if its mat lay in waves, px. */
-function bent({ width: w, height: h, data }: Pixels, byPx: number): Pixels {
-	const into = new Uint8ClampedArray(data.length);
-	for (let y = 0; y < h; y++)
-		for (let x = 0; x < w; x++) {
-			const from = Math.min(w - 1, Math.max(0, Math.round(x + byPx * Math.sin(y / 18))));
-			into.set(data.subarray(4 * (y * w + from), 4 * (y * w + from) + 4), 4 * (y * w + x));
-		}
-	return { width: w, height: h, data: into };
-}
