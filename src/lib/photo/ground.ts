@@ -71,13 +71,13 @@ export function onMat(
 	};
 }
 
-/** A piece is taken to be no taller than so many times the half of the middle. */
-const TALLEST = 4.5;
+/** The room over the middle in which a piece is looked for, in halves of the middle: half of its width, and its height. */
+export const ROOM = { wide: 1.08, tall: 4.5 } as const;
 
 /** Corners, px, of the room over the middle in which the piece stands. */
 export function roomOf(mat: PrintedMat, camera: Camera, pose: Pose, scale: number): [number, number][] {
 	const at: [number, number][] = [];
-	const m = mat.middleMm * scale * 1.08;
+	const m = ROOM.wide * mat.middleMm * scale;
 	for (const z of [0, 0.5, 1])
 		for (const [x, y] of [
 			[-m, -m],
@@ -85,7 +85,7 @@ export function roomOf(mat: PrintedMat, camera: Camera, pose: Pose, scale: numbe
 			[m, m],
 			[-m, m]
 		] as const) {
-			const s = seenAt(camera, pose, x, y, z * TALLEST * mat.middleMm * scale);
+			const s = seenAt(camera, pose, x, y, z * ROOM.tall * mat.middleMm * scale);
 			if (s.depthMm > 10) at.push([s.xPx, s.yPx]);
 		}
 	return at;

@@ -16,6 +16,7 @@ import {
 	type Quick,
 	type View
 } from '$lib/core/photo';
+import { ROOM } from './ground';
 import { findMarkers, type Pixels } from './findMarkers';
 import { judge, type Judged } from './judge';
 import { litMatOf, type LitMat } from './litMat';
@@ -177,7 +178,11 @@ export class Sitting {
 	}
 
 	/** Views of all outlines that are worked out and sound, with the room that the mat gives. */
-	#cut(): { ids: string[]; views: View[]; room: Pick<BodyOptions, 'reachMm' | 'tallMm' | 'offPx'> } {
+	#cut(): {
+		ids: string[];
+		views: View[];
+		room: Pick<BodyOptions, 'reachMm' | 'wallMm' | 'tallMm' | 'offPx'>;
+	} {
 		const ids: string[] = [];
 		const views: View[] = [];
 		let offSquare = 0;
@@ -191,7 +196,11 @@ export class Sitting {
 		}
 		const middleMm = (this.mat ? MATS[this.mat].middleMm : 0) * this.#scale;
 		const offPx = Math.sqrt(offSquare / Math.max(1, views.length));
-		return { ids, views, room: { reachMm: 1.5 * middleMm, tallMm: 4.5 * middleMm, offPx } };
+		return {
+			ids,
+			views,
+			room: { reachMm: 1.5 * middleMm, wallMm: ROOM.wide * middleMm, tallMm: ROOM.tall * middleMm, offPx }
+		};
 	}
 
 	/**

@@ -55,6 +55,8 @@ export interface Pictured {
 export interface BodyOptions {
 	/** Half of the room in which the piece stands, mm. */
 	reachMm: number;
+	/** Half of the room in which it is looked for, mm; as wide as the rest unless given. */
+	wallMm?: number;
 	/** The tallest that it can be, mm. */
 	tallMm: number;
 	/** Steps of the grid along its longest side, 24 … 200. */
@@ -82,7 +84,8 @@ const ROUNDS = 8;
  * fast further pictures would still take: round a convex bend the body left over is a sixth of the sum of it, in front
  * of a flat face as much as the sum, and up to 1.6 of it where two pictures see the face alike (worked out for
  * equal angles between pictures, checked on bodies of known volume).
- * @throws PictureError for fewer than two outlines, or for outlines that leave nothing in common
+ * @throws PictureError for fewer than two outlines, for outlines that leave nothing in common, and for a piece that
+ * reaches to the wall of the room that it is looked for in
  * @example
  * bodyOf(ballViews, { reachMm: 60, tallMm: 90, steps: 32, offPx: 0.3 }).lowMl < 33.5; // true
  */
@@ -98,6 +101,7 @@ export function bodyOf(views: readonly View[], options: BodyOptions): Pictured {
 		);
 	progress?.(0.1);
 	const body = hullOf(views, coarse, steps, (share) => progress?.(0.1 + 0.4 * share));
+	refuseTooLarge(body, options);
 	const topMm = sureTopMm(views, coarse, 2 * body.stepMm);
 	progress?.(0.55);
 	const roofMl = aboveMl(body, topMm);
@@ -135,6 +139,28 @@ export function bodyOf(views: readonly View[], options: BodyOptions): Pictured {
 	};
 	progress?.(1);
 	return pictured;
+}
+
+/** A shadow that passed for the piece lies flat below this height over the mat, mm. */
+const SHADOW_MM = 3;
+
+/** @throws PictureError where the body fills its room to the wall or the ceiling: what is beyond was not measured */
+function refuseTooLarge(body: Body, { wallMm = Infinity, tallMm }: BodyOptions): void {
+	const { min, stepMm, size, insideMm } = body;
+	const [nx, ny, nz] = size;
+	const spare = 2 * stepMm;
+	for (let z = 0, i = 0; z < nz; z++) {
+		const heightMm = min[2] + z * stepMm;
+		for (let y = 0; y < ny; y++)
+			for (let x = 0; x < nx; x++, i++) {
+				if (heightMm < SHADOW_MM || !(insideMm[i]! > 0)) continue;
+				const across = Math.max(Math.abs(min[0] + x * stepMm), Math.abs(min[1] + y * stepMm));
+				if (across > wallMm - spare || heightMm > tallMm - spare)
+					throw new PictureError(
+						'The piece reaches out of the room over the middle of its mat, so a part of it would be cut off: print a larger mat.'
+					);
+			}
+	}
 }
 
 /** What the pictures that deny something take off the body of all others, ml; nothing where none does. */

@@ -133,6 +133,14 @@ describe('a body from outlines of known place', () => {
 		expect(sound.doubts.contraryMl).toBe(0);
 	});
 
+	it('what reaches out of its room is said, and never cut off in silence', () => {
+		const views = viewsOf(cone(25, 25, 50));
+		const small = { ...OPTIONS, steps: 40 };
+		expect(() => bodyOf(views, { ...small, tallMm: 40 })).toThrow(/print a larger mat/);
+		expect(() => bodyOf(views, { ...small, wallMm: 24 })).toThrow(/print a larger mat/);
+		expect(bodyOf(views, { ...small, wallMm: 32 }).volumeMl).toBeGreaterThan(90);
+	});
+
 	it('says so where outlines leave nothing in common, and where there is only one', () => {
 		const views = viewsOf(ball(20));
 		const elsewhere = { ...views[3]!, rim: { ...views[3]!.rim, xPx: 0, yPx: 0 } };

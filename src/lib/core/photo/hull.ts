@@ -24,7 +24,7 @@ export interface Box {
 }
 
 /** Two distances differ by no more than this times the way between their points, over all of a picture's field. */
-const STEEPEST = 1.3;
+const STEEPEST = 1.7;
 
 /**
  * How far inside the body a point is, mm: the least that any picture says, and how far above the mat. What lies behind
