@@ -5,8 +5,8 @@ export default defineConfig({
 	outputDir: '../../test-results',
 	workers: 1,
 	fullyParallel: false,
-	timeout: 60_000,
-	expect: { timeout: 10_000 },
+	timeout: 150_000,
+	expect: { timeout: 25_000 },
 	reporter: [['list']],
 	use: {
 		baseURL: process.env.ANTHYPOS_URL ?? 'http://127.0.0.1:4610',
