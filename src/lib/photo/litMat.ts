@@ -1,15 +1,7 @@
 import { seenAt, type Mat as PrintedMat } from '$lib/core/photo';
 import type { Pixels } from './findMarkers';
 import { whiteOf } from './ground';
-import type { Setting } from './outline';
-
-/** How bright each place of the mat is where it lies open, beside paper in full light: shadows that lie still on it are seen in it. */
-export interface LitMat {
-	/** Half of the square that is held, mm of the drawing. */
-	halfMm: number;
-	side: number;
-	bright: Float32Array;
-}
+import type { LitMat, Setting } from './setting';
 
 const STEP_MM = 1;
 /** The brightness that so large a share of the pictures does not pass: the piece hides a place in fewer than the rest. */

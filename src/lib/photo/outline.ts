@@ -1,20 +1,10 @@
-import type { Camera, Mat as PrintedMat, Outline, Pose } from '$lib/core/photo';
+import type { Mat as PrintedMat, Outline } from '$lib/core/photo';
 import type { Pixels } from './findMarkers';
 import { INK, onMat, PAPER, printedAt, roomOf, whiteOf } from './ground';
 import { hullOfPoints, within } from './polygon';
-import { litAt, type LitMat } from './litMat';
+import { litAt } from './litMat';
+import type { Setting } from './setting';
 import { freeing, type Mat, type Vision } from './vision';
-
-/** What stands round the piece in one picture. */
-export interface Setting {
-	mat: PrintedMat;
-	camera: Camera;
-	pose: Pose;
-	/** Millimetres of the print for a millimetre of the drawing. */
-	scale: number;
-	/** How bright the mat is by all pictures together, where that was gathered. */
-	lit?: LitMat;
-}
 
 /** A window of the picture with what each pixel is taken to be at first. */
 interface Window {

@@ -19,9 +19,10 @@ import {
 import { ROOM } from './ground';
 import { findMarkers, type Pixels } from './findMarkers';
 import { judge, type Judged } from './judge';
-import { litMatOf, type LitMat } from './litMat';
+import { litMatOf } from './litMat';
 import type { PictureFault } from './pictureFaults';
-import { outlineOf, type Setting } from './outline';
+import { outlineOf } from './outline';
+import type { LitMat, Setting } from './setting';
 import { placeAll, type PlacedPicture } from './placeAll';
 import type { Vision } from './vision';
 
