@@ -1,6 +1,7 @@
 import { cornersOf, markerOf, MATS, type MatSize } from '$lib/core/photo';
 import type { PictureFault } from './pictureFaults';
 import type { Found, Markers, Pixels } from './findMarkers';
+import { hullOfPoints, within } from './polygon';
 
 /** What a picture shows of the mat, and how well. */
 export interface Judged {
@@ -10,6 +11,8 @@ export interface Judged {
 	edgePx: number | undefined;
 	/** How bright its paper is, 0 … 255; of the whole picture where no marker is seen. */
 	paper: number;
+	/** What lies beyond the mat is so full of edges that the piece may not be told from it. */
+	busy: boolean;
 	fault: PictureFault | undefined;
 }
 
@@ -21,6 +24,9 @@ const WIDEST_EDGE_PX = 4.5;
 const DARKEST_PAPER = 70;
 /** Where so large a share of the paper is at the top of the scale, light has washed it out. */
 const GLARE_SHARE = 0.6;
+
+/** Beyond the mat so large a share of all points may lie at an edge (common practice, no source). */
+const BUSY = 0.2;
 
 const greyAt = ({ data, width, height }: Pixels, x: number, y: number): number => {
 	const u = Math.min(Math.max(x, 0), width - 1.001);
@@ -60,7 +66,7 @@ export function judge(picture: Pixels, { mat, found }: Markers): Judged {
 	const edges = found.flatMap((f) => edgeOf(picture, f));
 	const edgePx = middleOf(edges.map((e) => e.widePx));
 	const paper = middleOf(edges.map((e) => e.paper)) ?? brightness(picture);
-	const judged = { mat, found, edgePx, paper };
+	const judged = { mat, found, edgePx, paper, busy: clutter(picture, found) > BUSY };
 	return { ...judged, fault: faultOf(judged, edges) };
 }
 
@@ -96,4 +102,24 @@ function brightness({ data }: Pixels): number {
 		n++;
 	}
 	return sum / Math.max(1, n);
+}
+
+/** Points are looked at this far apart, px. */
+const GRID_PX = 6;
+/** Brightness changes so much from one such point to the next at an edge, of 255. */
+const EDGE = 22;
+
+/** What share of the points beyond the mat lie at an edge, 0 … 1. */
+function clutter(picture: Pixels, found: readonly Found[]): number {
+	const onMat = within(hullOfPoints(found.flatMap((f) => f.corners)));
+	let [edges, all] = [0, 0];
+	for (let y = 0; y < picture.height - GRID_PX; y += GRID_PX)
+		for (let x = 0; x < picture.width - GRID_PX; x += GRID_PX) {
+			if (onMat(x, y)) continue;
+			const here = greyAt(picture, x, y);
+			const [right, below] = [greyAt(picture, x + GRID_PX, y), greyAt(picture, x, y + GRID_PX)];
+			if (Math.max(Math.abs(right - here), Math.abs(below - here)) > EDGE) edges++;
+			all++;
+		}
+	return all === 0 ? 0 : edges / all;
 }

@@ -56,6 +56,17 @@ describe('what a picture may be like', () => {
 		expect(await faultOf(make())).toBe(fault);
 	});
 
+	it('before a table full of things it is said, and measured all the same', async () => {
+		const cloth = (x: number, y: number) =>
+			Math.abs(x) > 105 || Math.abs(y) > 148.5
+				? (Math.floor(x / 11) + Math.floor(y / 11)) & 1
+				: printed('medium')(x, y);
+		const busy = picture({ solid, print: cloth, lens: LENS, from: STANDS[0]!, seed: 1 });
+		const sight = async (p: Pixels) => (await sat([['x', p]])).sights()[0]!;
+		expect(await sight(busy)).toMatchObject({ fault: undefined, busy: true });
+		for (const p of good()) expect((await sight(p)).busy).toBe(false);
+	});
+
 	it('another mat, one taken twice, and one that does not fit are left out of the rest', async () => {
 		const other = shoot(solid, STANDS[12]!, 9, 'small');
 		const twice = shoot(solid, STANDS[2]!, 77);

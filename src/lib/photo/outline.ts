@@ -13,6 +13,8 @@ interface Window {
 	width: number;
 	height: number;
 	mask: Uint8Array;
+	/** 1 where ink should be seen and something far too bright is. */
+	hidden: Uint8Array;
 }
 
 const [GROUND, PIECE, PERHAPS_GROUND, PERHAPS_PIECE] = [0, 1, 2, 3] as const;
@@ -23,6 +25,9 @@ const DARKEST_SHADOW = 0.45;
 const PALEST = 0.1;
 /** Ink is at most this bright. */
 const BRIGHTEST_INK = 0.38;
+
+/** What is brighter than this is no ink, whatever shines on it. */
+const NO_INK = 0.6;
 
 /** Paper this bright by all pictures has no shadow on it. */
 const IN_THE_OPEN = 0.88;
@@ -51,6 +56,7 @@ function firstLook(picture: Pixels, setting: Setting): Window {
 	const width = Math.min(picture.width, Math.ceil(Math.max(...xs) + pad)) - x0;
 	const height = Math.min(picture.height, Math.ceil(Math.max(...ys) + pad)) - y0;
 	const mask = new Uint8Array(Math.max(0, width) * Math.max(0, height));
+	const hidden = new Uint8Array(mask.length);
 	const white = whiteOf(picture, mat, camera, pose, scale);
 	const place = onMat(camera, pose, scale);
 	const inRoom = within(room);
@@ -69,13 +75,14 @@ function firstLook(picture: Pixels, setting: Setting): Window {
 			const printed = at ? printedAt(mat, at[0], at[1]) : 0;
 			const likePaper = most > DARKEST_SHADOW && colour < PALEST * most;
 			const likeInk = most < BRIGHTEST_INK && colour < 0.12;
+			if (printed === INK && most > NO_INK) hidden[i] = 1;
 			const lit = at && setting.lit ? litAt(setting.lit, at[0], at[1]) : 0;
 			if (printed === PAPER) mask[i] = paperOr(most, likePaper, lit);
 			else if (printed === INK) mask[i] = likeInk ? PERHAPS_GROUND : PERHAPS_PIECE;
 			else if (onPrint(at, mat)) mask[i] = PERHAPS_GROUND;
 			else mask[i] = around(o) ? PERHAPS_GROUND : PIECE;
 		}
-	return { x: x0, y: y0, width, height, mask: unsureAtRim(mask, width) };
+	return { x: x0, y: y0, width, height, mask: unsureAtRim(mask, width), hidden };
 }
 
 /** What was sure of the piece is not so beside ground: colours mix along a rim. */
@@ -125,6 +132,9 @@ function surroundings(
 }
 const NEIGHBOURS = [-1, 0, 1].flatMap((r) => [-1, 0, 1].flatMap((g) => [-1, 0, 1].map((b) => [r, g, b])));
 
+/** An outline, and how many pixels of ink something hides that the outline does not hold. */
+export type Cut = Outline & { inkHidden: number };
+
 /** Longest edge of the window in which the cut is first made, px. */
 const COARSE_PX = 320;
 
@@ -134,12 +144,13 @@ const COARSE_PX = 320;
  * 1 for the piece, 2 for what is none of it, by pixel of the picture.
  * @returns an outline of the whole picture; all empty where nothing stands out from the mat
  */
-export function outlineOf(cv: Vision, picture: Pixels, setting: Setting, painted?: Uint8Array): Outline {
+export function outlineOf(cv: Vision, picture: Pixels, setting: Setting, painted?: Uint8Array): Cut {
 	const first = firstLook(picture, setting);
-	const empty: Outline = {
+	const empty: Cut = {
 		widthPx: picture.width,
 		heightPx: picture.height,
-		piece: new Uint8Array(picture.width * picture.height)
+		piece: new Uint8Array(picture.width * picture.height),
+		inkHidden: 0
 	};
 	if (first.mask.length === 0) return empty;
 	obey(first, picture, painted);
@@ -173,6 +184,7 @@ export function outlineOf(cv: Vision, picture: Pixels, setting: Setting, painted
 		if (holdsBoth(mask)) cv.grabCut(image, mask, nowhere, ...models, 1, cv['GC_EVAL']!);
 		return Uint8Array.from(mask.data, (m) => m & 1);
 	});
+	for (let i = 0; i < cut.length; i++) if (!cut[i]) empty.inkHidden += first.hidden[i]!;
 	for (let j = 0; j < first.height; j++)
 		empty.piece.set(
 			cut.subarray(j * first.width, (j + 1) * first.width),

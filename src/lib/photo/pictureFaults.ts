@@ -11,7 +11,9 @@ export const PICTURE_FAULTS = {
 	'does-not-fit':
 		'Does not fit with the others: the mat bent, the piece or mat moved, or another zoom or camera.',
 	alone: 'Taken at another size or zoom than the others: at least two of one kind are needed.',
-	'no-outline': 'The piece does not stand out: paint it, or put plain paper of another colour behind it.',
+	'no-outline':
+		'The piece does not stand out: colour it (dark powder, washable paint), or paint its outline by hand.',
+	pale: 'Piece and paper have the same colour here, so this outline is a guess: colour the piece (dark powder, washable paint), or paint its outline.',
 	'cut-off': 'The piece runs out of the picture: step back.'
 } as const;
 export type PictureFault = keyof typeof PICTURE_FAULTS;

@@ -1,5 +1,5 @@
 import { describe, expect, it, vi } from 'vitest';
-import { seenAt } from '$lib/core/photo';
+import { hollowOver, seenAt } from '$lib/core/photo';
 import { ball, beaker, block, cone } from '$lib/core/photo/rendered.testing';
 import { cutAll, LENS, named, sat, shoot, STANDS } from './shoots.testing';
 import type { Sitting } from './sitting';
@@ -42,13 +42,41 @@ describe('sixteen pictures of a piece on its mat, with shadow, noise and a lens 
 		expect(poseErrorPx(sitting)).toBeLessThan(0.3);
 	});
 
-	it('a hollow is reported as filled: larger than the piece, and it says how wide it could be', async () => {
+	it('a hollow is reported as filled: larger than the piece, and where it could be is marked', async () => {
 		const solid = beaker(25, 50, 20, 44);
-		const body = await cutAll(
-			await sat(named(STANDS.filter((_, i) => i % 2 === 0).map((s, i) => shoot(solid, s, i + 1))))
-		);
+		const body = await cutAll(await sat(named(STANDS.map((s, i) => shoot(solid, s, i + 1)))));
 		expect(body.volumeMl).toBeGreaterThan(1.5 * solid.volumeMl);
-		// the mouth is 40 mm wide; from half of the piece's height on the page marks it
-		expect(Math.max(...body.bridgedMm)).toBeGreaterThan(30);
+		// what the page marks is the mouth, 40 mm wide, and not the wall
+		const hollowMm = hollowOver(body);
+		const marked = (is: (acrossMm: number, z: number) => boolean) => {
+			const { vertices } = body.mesh;
+			const at = [...body.bridgedMm].filter((_, v) =>
+				is(Math.hypot(vertices[3 * v]!, vertices[3 * v + 1]!), vertices[3 * v + 2]!)
+			);
+			return at.filter((mm) => mm > hollowMm).length / at.length;
+		};
+		expect(hollowMm).toBeLessThan(40);
+		const mouth = marked((r, z) => r < 12 && z > 45);
+		expect(mouth).toBeGreaterThan(0.95);
+		expect(marked((r, z) => r > 18 && z > 8 && z < 42)).toBeLessThan(mouth / 3);
+	});
+
+	it('a piece as pale as its paper: pictures that guess its rim are told apart, and the rest hold the truth', async () => {
+		const solid = cone(25, 12, 50, [228, 226, 220]);
+		const some = STANDS.flatMap((s, i) => (i % 2 === 0 ? [shoot(solid, s, i + 1)] : []));
+		const sitting = await sat(named(some));
+		const body = await cutAll(sitting);
+		const faults = sitting.sights().map((s) => s.fault);
+		expect(faults.filter((f) => f === 'pale' || f === 'no-outline').length).toBeGreaterThanOrEqual(3);
+		expect(body.ids).toHaveLength(faults.filter((f) => f === undefined).length);
+		expect(body.lowMl).toBeLessThan(solid.volumeMl);
+		expect(body.highMl).toBeGreaterThan(solid.volumeMl);
+		// what the maker painted is no guess
+		const pale = sitting.sights().find((s) => s.fault === 'pale')!.id;
+		const painted = new Uint8Array(LENS.w * LENS.h);
+		painted.fill(1, LENS.w * 300 + 415, LENS.w * 300 + 425);
+		sitting.paint(pale, painted);
+		await sitting.outline(pale);
+		expect(sitting.sights().find((s) => s.id === pale)!.fault).toBeUndefined();
 	});
 });

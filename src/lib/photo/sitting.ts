@@ -21,7 +21,8 @@ import { findMarkers, type Pixels } from './findMarkers';
 import { judge, type Judged } from './judge';
 import { litMatOf } from './litMat';
 import type { PictureFault } from './pictureFaults';
-import { outlineOf } from './outline';
+import { outlineOf, type Cut } from './outline';
+import { rimLost } from './rimContrast';
 import type { LitMat, Setting } from './setting';
 import { placeAll, type PlacedPicture } from './placeAll';
 import type { Vision } from './vision';
@@ -34,6 +35,8 @@ export interface Sight {
 	fault: PictureFault | undefined;
 	mat: MatSize | undefined;
 	markers: number;
+	/** What lies beyond the mat is full of edges: the outline may need the maker's hand. */
+	busy: boolean;
 	direction?: Direction;
 	/** How far its markers are from where they should be, px. */
 	offPx?: number;
@@ -46,7 +49,9 @@ interface Held {
 	heightPx: number;
 	judged: Judged;
 	painted?: Uint8Array;
-	outline?: Outline;
+	outline?: Cut;
+	/** What share of the outline's rim has the same colour on both sides. */
+	rimLost?: number;
 }
 
 /**
@@ -124,7 +129,8 @@ export class Sitting {
 			heightPx,
 			mat: judged.mat,
 			markers: judged.found.length,
-			fault: fault ?? (held.outline && outlineFault(held.outline)),
+			busy: judged.busy,
+			fault: fault ?? outlineFault(held),
 			...(placed?.pose ? { direction: directionOf(standpoint(placed.pose)), offPx: placed.offPx } : {})
 		};
 	}
@@ -170,7 +176,10 @@ export class Sitting {
 		await this.#light();
 		const setting = this.#settingOf(id);
 		if (!setting) return undefined;
-		return (held.outline = outlineOf(this.#cv, await held.pixels(), setting, held.painted));
+		const picture = await held.pixels();
+		held.outline = outlineOf(this.#cv, picture, setting, held.painted);
+		held.rimLost = rimLost(picture, held.outline);
+		return held.outline;
 	}
 
 	/** Pictures as they stand now, those that were placed with their direction. */
@@ -187,9 +196,10 @@ export class Sitting {
 		const ids: string[] = [];
 		const views: View[] = [];
 		let offSquare = 0;
-		for (const { id, outline } of this.#held) {
+		for (const held of this.#held) {
+			const { id, outline } = held;
 			const setting = this.#settingOf(id);
-			const rim = outline && !outlineFault(outline) && rimOf(outline);
+			const rim = outline && !outlineFault(held) && rimOf(outline);
 			if (!setting || !rim) continue;
 			ids.push(id);
 			views.push({ camera: setting.camera, pose: setting.pose, rim });
@@ -232,12 +242,20 @@ export class Sitting {
 /** Fewer pictures than this give no body worth the name. */
 const FEWEST_VIEWS = 4;
 
-/** What is wrong with an outline. */
-function outlineFault({ widthPx, heightPx, piece }: Outline): PictureFault | undefined {
+/** Where more than this share of a rim has one colour on both sides the outline is a guess: sound ones measured up to 0.03. */
+const MOST_LOST = 0.08;
+
+/** Ink that something hides outside of the outline, beside the outline: a pale piece that reaches farther. Sound ones measured 0. */
+const MOST_HIDDEN = 0.01;
+
+/** What is wrong with an outline; nothing while there is none. What the maker painted is taken as said. */
+function outlineFault({ outline, rimLost: lost = 0, painted }: Held): PictureFault | undefined {
+	if (!outline) return undefined;
+	const { widthPx, heightPx, piece, inkHidden } = outline;
 	let count = 0;
 	for (const p of piece) count += p;
 	if (count < 0.0005 * piece.length) return 'no-outline';
 	for (let x = 0; x < widthPx; x++) if (piece[x] || piece[(heightPx - 1) * widthPx + x]) return 'cut-off';
 	for (let y = 0; y < heightPx; y++) if (piece[y * widthPx] || piece[(y + 1) * widthPx - 1]) return 'cut-off';
-	return undefined;
+	return !painted && (lost > MOST_LOST || inkHidden > MOST_HIDDEN * count) ? 'pale' : undefined;
 }

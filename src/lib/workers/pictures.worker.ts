@@ -1,5 +1,6 @@
 import { expose, transfer } from 'comlink';
 import {
+	hollowOver,
 	PictureError,
 	refusedBySize,
 	statedSize,
@@ -73,9 +74,6 @@ function unsureOf({ mesh, bridgedMm }: Pictured, hollowMm: number): Uint32Array 
 		if ([0, 1, 2].every((k) => bridgedMm[mesh.indices[t + k]!]! > hollowMm)) found.push(t / 3);
 	return Uint32Array.from(found);
 }
-
-/** A hollow so wide beside the piece's longest side is worth a mark. */
-const HOLLOW_SHARE = 0.5;
 
 /** Steps of the grid for a quick answer. */
 const QUICK_STEPS = 64;
@@ -159,7 +157,7 @@ const api = {
 				...options,
 				...(tell ? { progress: (p) => void tell(p) } : {})
 			});
-			const hollowMm = HOLLOW_SHARE * Math.max(...figures.max.map((hi, i) => hi - figures.min[i]!));
+			const hollowMm = hollowOver(figures);
 			const positions = Float32Array.from(mesh.vertices);
 			const indices = mesh.indices.slice();
 			const unsure = unsureOf({ ...figures, mesh, bridgedMm }, hollowMm);

@@ -5,7 +5,7 @@ export { insideAt, rimOf, type Outline, type Rim } from './rim';
 export { boxOf, hullOf, type Body, type Box, type View } from './hull';
 export { surfaceOf } from './surface';
 export { smoothed } from './smooth';
-export { CONTRARY } from './contraryLimit';
+export { CONTRARY, contradictory } from './contraryLimit';
 export { bodyOf, PictureError, type BodyOptions, type Doubts, type Pictured } from './bodyOf';
 export {
 	coverage,
@@ -27,4 +27,5 @@ export {
 } from './pictureSize';
 export { quickOf, type Quick } from './quick';
 export { scaleToWater, type ScaledTo } from './scaleToWater';
+export { hollowOver } from './unseen';
 export { stlBytes } from './stl';

@@ -1,11 +1,23 @@
-import type { Mesh } from '../mesh';
+import type { Mesh, Vec3 } from '../mesh';
 import { seenAt, standpoint, type Seen } from './camera';
 import { gridAt, type Body, type View } from './hull';
 import { insideAt } from './rim';
 
+/** A hollow so wide beside the piece's longest side is worth a mark (common practice, no source). */
+const HOLLOW_SHARE = 0.4;
+
+/**
+ * From how wide a hollow on is worth a mark on a body, mm.
+ * @param body its lowest and highest corner, mm
+ * @example
+ * hollowOver({ min: [-10, -10, 0], max: [10, 10, 50] }); // 20
+ */
+export const hollowOver = ({ min, max }: { min: Vec3; max: Vec3 }): number =>
+	HOLLOW_SHARE * Math.max(...max.map((hi, i) => hi - min[i]!));
+
 /**
  * For each corner of the surface, how far the line of sight that shaped it runs along the body, mm: somewhere on that
- * stretch the piece touches it, and anywhere on it a hollow as wide would not be seen. 0 on the mat.
+ * stretch the piece touches it, and anywhere on it a hollow at least as wide would not be seen. 0 on the mat.
  */
 export function unseen({ vertices, indices }: Mesh, views: readonly View[], body: Body): Float32Array {
 	const from = views.map((v) => standpoint(v.pose));

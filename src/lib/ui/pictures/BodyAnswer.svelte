@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { CONTRARY } from '$lib/core/photo/contraryLimit';
+	import { CONTRARY, contradictory } from '$lib/core/photo/contraryLimit';
 	import { digits } from '$lib/core/units';
 	import type { Drawing } from '$lib/workers/pictures.worker';
 	import Answer from '../Answer.svelte';
@@ -31,6 +31,7 @@
 			? `Picture ${liars[0]} leaves out what others show of the piece, so the body is too small there: look at its outline.`
 			: `Pictures ${liars.join(', ')} leave out what others show of the piece, so the body is too small there: look at their outlines.`
 	);
+	const unknown = $derived(contradictory(body.contraryShare));
 	/** A picture that alone takes far more than the others is likely wrong, or the only one from its side. */
 	const odd = $derived.by(() => {
 		if (liars.length > 0) return undefined;
@@ -42,38 +43,48 @@
 	});
 </script>
 
-<Answer
-	label="Volume of one copy"
-	value={units.show(body.volumeMl, 'volume')}
-	note={`between ${units.show(body.lowMl, 'volume')} and ${units.show(body.highMl, 'volume')}`} />
-<div class="relative h-3 rounded-full bg-(--work-soft)" aria-hidden="true">
-	<span class="absolute inset-y-0 left-0 rounded-full bg-(--work) opacity-35" style:width="{share}%"></span>
-	<span class="absolute -inset-y-1 w-1 rounded bg-(--ink)" style:left="calc({share}% - 2px)"></span>
-</div>
-<p>
-	<strong>{units.show(body.max[2] - Math.max(0, body.min[2]), 'length')} tall</strong>, {units.show(body.max[0] - body.min[0], 'length')} × {units.show(
-		body.max[1] - body.min[1],
-		'length'
-	)}; skin {units.show(body.areaMm2, 'area')}, from {body.ids.length} pictures
-</p>
-<p class="font-semibold">
-	It stands flat on the mat. The body is never smaller than the piece, and hollows are not seen{body.unsure.length > 0
-		? ': where one wider than '
-		: '.'}{#if body.unsure.length > 0}{units.show(body.hollowMm, 'length')} could hide it is orange.{/if}
-</p>
-<div>
-	<h3 class="text-[1rem] font-bold">What makes it unsure</h3>
-	<ul class="mt-1">
-		{#each doubts as d (d.words)}
-			<li class="flex items-baseline justify-between gap-3 border-t border-(--line) py-1">
-				<span class="min-w-0">{d.words}</span>
-				<strong class="whitespace-nowrap">{d.way === 'less' ? '−' : d.way === 'more' ? '+' : '±'} {units.show(d.ml, 'volume')}</strong>
-			</li>
-		{/each}
-	</ul>
-</div>
-{#if liars.length > 0}<p class="font-semibold text-(--harm)">{denied}</p>{/if}
-{#if odd}<p class="font-semibold text-(--hot)">
-		Picture {odd.number} alone takes away {units.show(odd.ml, 'volume')} ({digits((100 * odd.ml) / body.volumeMl, 0)} %): look at its outline,
-		or take another from its side.
-	</p>{/if}
+{#if unknown}
+	<Answer label="Volume of one copy" value="not known" tone="harm" />
+	<p class="font-semibold">
+		Outlines contradict each other in {liars.length} of {body.ids.length} pictures: {liars.join(', ')}. Correct their outlines or leave them
+		out; where the piece is as pale as the paper, colour it and take them again.
+	</p>
+{:else}
+	{@render known()}
+{/if}
+
+{#snippet known()}
+	<Answer
+		label="Volume of one copy"
+		value={units.show(body.volumeMl, 'volume')}
+		note={`between ${units.show(body.lowMl, 'volume')} and ${units.show(body.highMl, 'volume')}`} />
+	<div class="relative h-3 rounded-full bg-(--work-soft)" aria-hidden="true">
+		<span class="absolute inset-y-0 left-0 rounded-full bg-(--work) opacity-35" style:width="{share}%"></span>
+		<span class="absolute -inset-y-1 w-1 rounded bg-(--ink)" style:left="calc({share}% - 2px)"></span>
+	</div>
+	<p>
+		<strong>{units.show(body.max[2] - Math.max(0, body.min[2]), 'length')} tall</strong>, {units.show(body.max[0] - body.min[0], 'length')} ×
+		{units.show(body.max[1] - body.min[1], 'length')}; skin {units.show(body.areaMm2, 'area')}, from {body.ids.length} pictures
+	</p>
+	<p class="font-semibold">
+		It stands flat on the mat. The body is never smaller than the piece, and hollows are not seen{body.unsure.length > 0
+			? ': where one wider than '
+			: '.'}{#if body.unsure.length > 0}{units.show(body.hollowMm, 'length')} could hide it is orange.{/if}
+	</p>
+	<div>
+		<h3 class="text-[1rem] font-bold">What makes it unsure</h3>
+		<ul class="mt-1">
+			{#each doubts as d (d.words)}
+				<li class="flex items-baseline justify-between gap-3 border-t border-(--line) py-1">
+					<span class="min-w-0">{d.words}</span>
+					<strong class="whitespace-nowrap">{d.way === 'less' ? '−' : d.way === 'more' ? '+' : '±'} {units.show(d.ml, 'volume')}</strong>
+				</li>
+			{/each}
+		</ul>
+	</div>
+	{#if liars.length > 0}<p class="font-semibold text-(--harm)">{denied}</p>{/if}
+	{#if odd}<p class="font-semibold text-(--hot)">
+			Picture {odd.number} alone takes away {units.show(odd.ml, 'volume')} ({digits((100 * odd.ml) / body.volumeMl, 0)} %): look at its outline,
+			or take another from its side.
+		</p>{/if}
+{/snippet}

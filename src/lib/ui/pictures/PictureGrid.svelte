@@ -30,7 +30,10 @@
 						{p.sight.direction ? `${p.sight.direction.height}, ` : ''}{p.sight.markers} markers{p.sight.offPx === undefined
 							? ''
 							: `, ${p.sight.offPx.toFixed(1)} px off`}
-					</p>{/if}
+					</p>
+					{#if p.sight.busy}<p class="font-semibold text-(--hot)">
+							Busy background: look at its outline, or clear what stands behind.
+						</p>{/if}{/if}
 				<button
 					type="button"
 					class="plain min-h-[1.7rem] cursor-pointer self-start"
