@@ -1,6 +1,7 @@
 <script lang="ts">
 	import Camera from '@lucide/svelte/icons/camera';
 	import Images from '@lucide/svelte/icons/images';
+	import { dropFiles } from '../dropFiles';
 
 	/** Pictures from the device's camera, one press each, or from files; also dropped here. */
 	interface Props {
@@ -24,16 +25,10 @@
 		'flex flex-wrap gap-3 rounded-xl border-2 border-dashed p-2',
 		over ? 'border-(--work) bg-(--work-soft)' : 'border-(--line-strong)'
 	]}
-	ondragover={(e) => {
-		e.preventDefault();
-		over = true;
-	}}
-	ondragleave={() => (over = false)}
-	ondrop={(e) => {
-		e.preventDefault();
-		over = false;
-		if (!disabled) give(e.dataTransfer?.files);
-	}}>
+	{@attach dropFiles(
+		(files) => disabled || ontake(files),
+		(is) => (over = is)
+	)}>
 	<label class="{big} bg-(--work) text-(--work-ink)" for="{uid}-camera">
 		<Camera class="size-8" aria-hidden="true" /> Take a picture
 		<input

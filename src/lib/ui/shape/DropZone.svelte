@@ -1,6 +1,7 @@
 <script lang="ts">
 	import Upload from '@lucide/svelte/icons/upload';
 	import { MESH_LIMITS } from '$lib/core/mesh/types';
+	import { dropFiles } from '../dropFiles';
 
 	/** Takes a 3D file, dropped or chosen. */
 	interface Props {
@@ -24,16 +25,10 @@
 		over ? 'border-(--work) bg-(--work-soft)' : 'border-(--line-strong)',
 		small ? 'p-3' : 'grid min-h-[20rem] place-items-center p-8'
 	]}
-	ondragover={(e) => {
-		e.preventDefault();
-		over = true;
-	}}
-	ondragleave={() => (over = false)}
-	ondrop={(e) => {
-		e.preventDefault();
-		over = false;
-		take(e.dataTransfer?.files);
-	}}>
+	{@attach dropFiles(
+		(files) => onfile(files[0]!),
+		(is) => (over = is)
+	)}>
 	<div>
 		{#if !small}<Upload class="mx-auto mb-3 size-12" aria-hidden="true" />
 			<p class="text-[1.4rem] font-bold">Drop a 3D file here</p>{/if}
