@@ -27,15 +27,26 @@ export const trapRecord = z.object({
 });
 export type TrapRecord = z.output<typeof trapRecord>;
 
+/** What the maker painted over a picture: piece or not, how wide and where, as shares of the picture's width. */
+const stroke = z.object({
+	says: z.enum(['piece', 'ground']),
+	wide: z.number().min(0.001).max(1),
+	points: z.array(z.number().min(-1).max(3)).min(2).max(4000)
+});
+
 /** How a body that was measured with pictures was come by: the file itself does not say how sure it is. */
 export const picturedRecord = z.object({
 	/** Pictures that it was cut from. */
 	pictures: z.number().int().min(2).max(60),
 	/** Where they are kept. */
 	photoIds: z.array(z.uuid()).max(60).default([]),
+	/** What was painted over each of them, in their order; missing where nothing was. */
+	painted: z.array(z.array(stroke).max(300)).max(60).optional(),
+	/** What the mat's ruler of 100 mm measured, mm. */
+	rulerMm: z.number().min(80).max(120).default(100),
 	/** The piece may be smaller, and larger, by these shares of the body. */
 	lowShare: z.number().min(0).max(0.95),
-	highShare: z.number().min(0).max(0.95),
+	highShare: z.number().min(0).max(20),
 	/** Cut flat at the height that it has for certain. */
 	flatTop: z.boolean().default(false),
 	/** Made to hold what water says. */

@@ -26,7 +26,7 @@ export async function measuredKnob(): Promise<void> {
 			yield gunzipSync(bytesOf(body));
 		})()
 	);
-	const pictured = { ...found, photoIds, flatTop: false, byWater: false };
+	const pictured = { ...found, photoIds, rulerMm: 100, flatTop: false, byWater: false };
 	const choice: ShapeChoice = {
 		sha256,
 		fileName,

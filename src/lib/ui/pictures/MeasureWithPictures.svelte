@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { onMount, type Snippet } from 'svelte';
 	import { Button } from 'flowbite-svelte';
+	import { contradictory } from '$lib/core/photo/contraryLimit';
 	import { scaleToWater } from '$lib/core/photo/scaleToWater';
 	import { digits } from '$lib/core/units';
 	import QuantityField from '../QuantityField.svelte';
@@ -16,7 +17,7 @@
 	import PictureGrid from './PictureGrid.svelte';
 	import Round from './Round.svelte';
 	import { fetchPictures, sendPictures } from './sendPictures';
-	import { PictureSitting } from './sitting.svelte';
+	import { PictureSitting, type Before } from './sitting.svelte';
 	import TakePictures from './TakePictures.svelte';
 
 	/** From a printed mat and pictures to a body, and on to all that is done with a 3D file. */
@@ -25,12 +26,12 @@
 		piece: string;
 		/** What water says of its volume, ml. */
 		waterMl: number | undefined;
-		/** Pictures that it was measured with before, where they are kept. */
-		before?: readonly string[];
+		/** How it was measured before. */
+		before?: Before;
 		/** How the body is kept: the stand, its still picture, what sends the pictures, and what is done afterwards. */
 		keep: Snippet<[Studio, () => Promise<Blob | null>, (say: (words: string) => void) => Promise<string | undefined>, () => void]>;
 	}
-	let { piece, waterMl, before = [], keep }: Props = $props();
+	let { piece, waterMl, before, keep }: Props = $props();
 	/** A reading by water is good to this share (common practice, no source). */
 	const WATER_SHARE = 0.02;
 	/** A roof of less than this share is not asked about. */
@@ -68,6 +69,7 @@
 		await s.takePictured(new File([body.stl], 'from-pictures.stl'), 'from-pictures.stl', by?.lengthShare ?? 1, {
 			pictures: body.ids.length,
 			photoIds: [],
+			rulerMm: sitting.rulerMm ?? 100,
 			lowShare: by ? WATER_SHARE : 1 - body.lowMl / body.volumeMl,
 			highShare: by ? WATER_SHARE : body.highMl / body.volumeMl - 1,
 			flatTop: sitting.flatTop,
@@ -80,14 +82,24 @@
 		const cut = sitting.pictures.filter((p) => body.ids.includes(p.id));
 		const sent = await sendPictures(cut, say);
 		if ('why' in sent) return sent.why;
-		studio.pictured = { ...studio.pictured, photoIds: sent.ids };
+		const painted = cut.some((p) => p.strokes.length > 0) ? { painted: cut.map((p) => p.strokes) } : {};
+		studio.pictured = { ...studio.pictured, ...painted, photoIds: sent.ids };
 		return undefined;
 	}
 	/** Brings back the pictures of the last time. */
 	async function takeBefore(): Promise<void> {
-		const files = await fetchPictures(before);
-		if ('why' in files) sitting.problem = files.why;
-		else await sitting.take(files.files);
+		if (!before) return;
+		const files = await fetchPictures(before.photos.map((p) => p.id));
+		if ('why' in files) {
+			sitting.problem = files.why;
+			return;
+		}
+		[sitting.rulerMm, sitting.flatTop] = [before.rulerMm, before.flatTop];
+		sitting.typed();
+		await sitting.take(
+			files.files,
+			before.photos.map((p) => p.strokes)
+		);
 	}
 	function closeEditor() {
 		open = undefined;
@@ -127,12 +139,12 @@
 			{/if}
 			<section class="slab flex flex-col gap-4 p-5" aria-label="Pictures">
 				<h2>{count === 0 ? '2. Take pictures all round' : `${count} pictures`}</h2>
-				{#if count === 0 && before.length > 0}<Button
+				{#if count === 0 && before && before.photos.length > 0}<Button
 						color="alternative"
 						size="lg"
 						class="self-start"
 						disabled={!!sitting.busy}
-						onclick={() => void takeBefore()}>Take up its {before.length} kept pictures</Button
+						onclick={() => void takeBefore()}>Take up its {before.photos.length} kept pictures</Button
 					>{/if}
 				<TakePictures ontake={(files) => void sitting.take(files)} disabled={!!sitting.busy} />
 				{#if count === 0}<p class="soft">
@@ -172,7 +184,7 @@
 			{#if sitting.problem}<p class="font-semibold text-(--harm)" role="alert">{sitting.problem}</p>{/if}
 			{#if body}
 				<div class={['flex flex-col gap-4', !sitting.settled && 'opacity-60']} aria-live="polite"><BodyAnswer {body} {sitting} /></div>
-				{#if sitting.settled}
+				{#if sitting.settled && !contradictory(body.contraryShare)}
 					{#if sitting.flatTop || body.doubts.roofMl > ROOF_SHARE * body.volumeMl}<label
 							class="flex min-h-[2.5rem] cursor-pointer items-center gap-2 font-semibold"
 							><input

@@ -27,6 +27,13 @@ export interface Refused {
 	why: string;
 }
 
+/** How a master was measured before, where its pictures are kept. */
+export interface Before {
+	photos: readonly { id: string; strokes: Stroke[] }[];
+	rulerMm: number;
+	flatTop: boolean;
+}
+
 /** More pictures than this make nothing tighter, and fill the device's memory. */
 const MOST = 40;
 /** Steps of the grid: while pictures are still being cut, and at last. */
@@ -125,8 +132,11 @@ export class PictureSitting {
 		void this.#keeping(this.#store.type({ piece: this.#piece, rulerMm, flatTop, waterMl }));
 	}
 
-	/** Takes pictures as they come from camera or files; one after the other, so that memory stays small. */
-	async take(files: readonly File[]): Promise<void> {
+	/**
+	 * Takes pictures as they come from camera or files; one after the other, so that memory stays small.
+	 * @param painted what was painted over each before
+	 */
+	async take(files: readonly File[], painted: readonly Stroke[][] = []): Promise<void> {
 		this.problem = '';
 		this.refused = [];
 		this.#stale();
@@ -152,7 +162,8 @@ export class PictureSitting {
 				this.refused = [...this.refused, { name: file.name, why: 'This very picture is there already.' }];
 				continue;
 			}
-			const row = { id, name: file.name, takenAtMs: Date.now() + i, kept, strokes: [] };
+			const row = { id, name: file.name, takenAtMs: Date.now() + i, kept, strokes: painted[i] ?? [] };
+			if (row.strokes.length > 0) await this.#start().api.paint(id, row.strokes);
 			this.#show({ ...row, url: URL.createObjectURL(kept), sight, outlined: false });
 			await this.#keeping(this.#store.put({ ...row, piece: this.#piece }));
 		}
