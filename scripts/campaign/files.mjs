@@ -5,6 +5,7 @@ import { startDatabase } from '../lib/mariadb.mjs';
 import { stateDir } from '../lib/paths.mjs';
 import { freePort } from '../lib/ports.mjs';
 import { startWeb } from '../lib/web.mjs';
+import { ask } from './signedIn.mjs';
 import { chance, Tally } from './world.mjs';
 
 /** A binary STL of a box, or of triangles with corners anywhere. */
@@ -163,7 +164,7 @@ export async function hostileBooks(world, count, seed) {
 	const tally = new Tally('books');
 	const dice = chance(seed);
 	const { unzipSync, zipSync, strToU8 } = await import('fflate');
-	const zip = new Uint8Array(await (await fetch(`${world.urls[0]}/workshop/book.zip`)).arrayBuffer());
+	const zip = new Uint8Array(await (await ask(`${world.urls[0]}/workshop/book.zip`)).arrayBuffer());
 	const files = unzipSync(zip);
 	const text = new TextDecoder().decode(files['workshop.json']);
 	const dir = join(stateDir, 'campaign-books');
@@ -253,7 +254,7 @@ export async function hostileBooks(world, count, seed) {
 			});
 			// a field may be replaced by one that is just as good: what is taken is whole, and the workshop is made anew
 			if (status === 200) tally.remark = 'one of them was no wrong book, and was taken whole';
-			const { tables } = await (await fetch(`${web.url}/workshop/book.json`)).json();
+			const { tables } = await (await ask(`${web.url}/workshop/book.json`)).json();
 			const rows = tables.masters.length + tables.pulls.length + tables.materials.length;
 			if (status !== 200 && rows > 0)
 				tally.wrong.push(`book: ${name} ${i}: refused, and ${rows} rows were written`);

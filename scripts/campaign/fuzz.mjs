@@ -1,5 +1,6 @@
 // Calculations, forms and addresses with whatever may stand in them.
 import { randomUUID } from 'node:crypto';
+import { ask } from './signedIn.mjs';
 import { chance, JUNK, Tally } from './world.mjs';
 
 const VALUES = [null, '', 'text', true, -1, 0, 5e-324, 1e308, -1e308, 1e39, [], {}, '🦀', [[]], 'NaN'];
@@ -32,7 +33,7 @@ function changed(input, dice) {
 export async function fuzzCalculations(world, count, seed) {
 	const tally = new Tally('calculations');
 	const dice = chance(seed);
-	const { calculations } = await (await fetch(`${world.urls[0]}/api/calc`)).json();
+	const { calculations } = await (await ask(`${world.urls[0]}/api/calc`)).json();
 	const known = calculations.filter((c) => c.body === undefined);
 	for (let i = 0; i < count; i++) {
 		const { name, example } = dice.of(known);
@@ -66,7 +67,7 @@ async function pagesOf(url) {
 		'/ledger'
 	]);
 	for (const list of ['/masters', '/moulds', '/shelf', '/shots', '/pots', '/ledger']) {
-		const html = await (await fetch(url + list)).text();
+		const html = await (await ask(url + list)).text();
 		const hrefs = [...html.matchAll(/href="(\/[a-z][^"#?]*)"/g)].map((m) => m[1]);
 		for (const href of hrefs.slice(0, 60)) if (!/\.(pdf|csv|json|zip|ics|svg)$/.test(href)) found.add(href);
 	}
@@ -92,7 +93,7 @@ export async function fuzzForms(world, count, seed) {
 	const dice = chance(seed);
 	const forms = [];
 	for (const path of await pagesOf(world.urls[0])) {
-		const answer = await fetch(world.urls[0] + path);
+		const answer = await ask(world.urls[0] + path);
 		if (answer.ok) forms.push(...formsIn(await answer.text(), path).map((f) => ({ ...f, path })));
 	}
 	if (forms.length < 10) tally.wrong.push(`only ${forms.length} forms were found`);

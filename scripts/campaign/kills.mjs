@@ -1,6 +1,7 @@
 // The database and the servers are killed while clients and a browser note what happens at the bench.
 import { randomUUID } from 'node:crypto';
 import { until } from '../lib/run.mjs';
+import { ask, sessionToken } from './signedIn.mjs';
 import { chance, Tally } from './world.mjs';
 
 const wait = (ms) => new Promise((done) => setTimeout(done, ms));
@@ -14,7 +15,7 @@ function clients(world, pour, tally, count) {
 			const event = { id: randomUUID(), atMs: Date.now(), kind: 'step-done', stepId: 'look' };
 			for (let again = 0; ; again++) {
 				const url = world.urls[(i + again) % world.urls.length];
-				const answer = await fetch(`${url}/api/pours/${pour}/events`, {
+				const answer = await ask(`${url}/api/pours/${pour}/events`, {
 					method: 'POST',
 					headers: { 'content-type': 'application/json' },
 					// a clock that is off by hours moves nothing
@@ -50,6 +51,8 @@ async function browserAtBench(world, pour, chromium) {
 		]
 	});
 	const page = await browser.newPage();
+	const token = sessionToken();
+	if (token) await page.context().addCookies([{ name: 'session', value: token, url: world.urls[0] }]);
 	await page.goto(`${world.urls[0]}/pour/${pour}`);
 	await page.locator('fieldset.waking:enabled').first().waitFor({ state: 'attached', timeout: 60_000 });
 	const back = page.getByRole('button', { name: 'Back', exact: true });
@@ -85,15 +88,14 @@ async function browserAtBench(world, pour, chromium) {
 export async function kills(world, each, chromium, seed) {
 	const tally = new Tally('kills');
 	const dice = chance(seed);
-	const { clocks } = await (await fetch(`${world.urls[0]}/api/clocks`)).json();
+	const { clocks } = await (await ask(`${world.urls[0]}/api/clocks`)).json();
 	const pour = clocks
 		.find((c) => c.kind === 'cure')
 		.href.split('/')
 		.pop();
-	const eventsOf = async (id) =>
-		(await (await fetch(`${world.urls[1]}/api/pours/${id}/events`)).json()).events;
+	const eventsOf = async (id) => (await (await ask(`${world.urls[1]}/api/pours/${id}/events`)).json()).events;
 	// a pour that waits for its first steps, for the browser
-	const home = await (await fetch(world.urls[0])).text();
+	const home = await (await ask(world.urls[0])).text();
 	const open = [...new Set([...home.matchAll(/\/pour\/([0-9a-f-]{36})/g)].map((m) => m[1]))];
 	const begunWith = await Promise.all(
 		open.filter((id) => id !== pour).map(async (id) => ({ id, events: await eventsOf(id) }))
@@ -156,7 +158,7 @@ export async function doublesAndSlow(world, count, seed) {
 			})
 		);
 	}
-	const { tables } = await (await fetch(`${world.urls[0]}/workshop/book.json`)).json();
+	const { tables } = await (await ask(`${world.urls[0]}/workshop/book.json`)).json();
 	for (const name of names) {
 		const there = tables.materials.filter((m) => m.name === name || m.body?.name === name).length;
 		if (there !== 1) tally.wrong.push(`${name}: ${there} were made of ten arrivals`);
@@ -172,7 +174,7 @@ export async function doublesAndSlow(world, count, seed) {
 				}
 			});
 			setTimeout(() => stop.abort(), 1500);
-			await fetch(`${world.urls[k % 2]}/api/meshes?name=slow.stl`, {
+			await ask(`${world.urls[k % 2]}/api/meshes?name=slow.stl`, {
 				method: 'POST',
 				headers: { 'content-type': 'application/octet-stream' },
 				body,

@@ -1,4 +1,5 @@
 // The workshop that the campaign is run against: its own database and processes, which can be killed and come back.
+import { randomBytes } from 'node:crypto';
 import { readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { startDatabase } from '../lib/mariadb.mjs';
@@ -6,6 +7,7 @@ import { stateDir } from '../lib/paths.mjs';
 import { freePort } from '../lib/ports.mjs';
 import { alive, until } from '../lib/run.mjs';
 import { startWeb } from '../lib/web.mjs';
+import { ask, signInFor, signOut } from './signedIn.mjs';
 
 /** Numbers that come again with the same seed: mulberry32, public domain. */
 export function chance(seed) {
@@ -54,27 +56,35 @@ export function memoryMb(pid) {
 	return (pages * 4096) / 1024 ** 2;
 }
 
-/** Starts a demo workshop on its own database with two processes. */
-export async function openWorld() {
+/** Starts a demo workshop on its own database with two processes. @param signedIn everybody has to be known, and is */
+export async function openWorld({ signedIn = false } = {}) {
 	const dir = join(stateDir, 'campaign');
 	rmSync(dir, { recursive: true, force: true });
 	let database = await startDatabase(dir);
 	const ports = [await freePort(), await freePort()];
+	const ownToken = randomBytes(32).toString('base64url');
 	const serve = (i) =>
 		startWeb({
 			databaseUrl: database.url,
 			port: ports[i],
 			quiet: true,
 			demo: true,
-			env: { ANTHYPOS_DATA: join(dir, 'data'), LOG_LEVEL: 'silent' }
+			env: {
+				ANTHYPOS_DATA: join(dir, 'data'),
+				LOG_LEVEL: 'silent',
+				...(signedIn ? { SIGN_IN: '1', ANTHYPOS_OWN_TOKEN: ownToken } : {})
+			}
 		});
 	const webs = [await serve(0), await serve(1)];
+	signOut();
+	if (signedIn) await signInFor(() => database.url);
 	const murdered = async (pid) => {
 		process.kill(pid, 'SIGKILL');
 		await until(() => !alive(pid), { withinMs: 10_000 });
 	};
 	return {
 		dir,
+		ownToken: signedIn ? ownToken : undefined,
 		urls: ports.map((port) => `http://127.0.0.1:${port}`),
 		pids: () => webs.map((w) => w.pid),
 		databaseUrl: () => database.url,
@@ -118,7 +128,7 @@ export class Tally {
 	async send(what, url, init = {}) {
 		const from = performance.now();
 		try {
-			const answer = await fetch(url, { redirect: 'manual', signal: AbortSignal.timeout(60_000), ...init });
+			const answer = await ask(url, { redirect: 'manual', signal: AbortSignal.timeout(60_000), ...init });
 			const text = await answer.text();
 			this.note(what, answer.status, performance.now() - from);
 			return { status: answer.status, text };
