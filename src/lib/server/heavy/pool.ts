@@ -42,7 +42,7 @@ const LIMIT_MS: Readonly<Record<HeavyKind, () => number>> = {
 
 /** Who asks, and for how long. */
 export interface Asker {
-	/** Whose turn it is: an address. */
+	/** Whose turn it is: a person, or an address. */
 	client: string;
 	/** Ends the work when the request ends. */
 	signal?: AbortSignal | undefined;
