@@ -5,7 +5,6 @@ import { z } from 'zod';
 import { workshopSettings } from '$lib/core/workshop';
 import { addressOf } from '$lib/server/address';
 import { attempt } from '$lib/server/forms';
-import { note } from '$lib/server/people/audit';
 import { readSettings, saveSettings } from '$lib/server/repositories/settings';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -26,8 +25,7 @@ export const actions: Actions = {
 		if (!form.valid) return fail(400, { form });
 		const version = z.coerce.number().int().min(0).catch(0).parse(url.searchParams.get('version'));
 		return attempt(form, async () => {
-			await saveSettings(form.data, version);
-			await note(locals.person, 'settings-changed', '');
+			await saveSettings(form.data, version, locals.person);
 			return message(form, 'Kept.');
 		});
 	},

@@ -13,6 +13,7 @@ export const DEED_WORDS = {
 	'passphrase-changed': 'A passphrase changed',
 	'passphrase-reset': 'A code for a new passphrase',
 	'pull-corrected': 'A pull corrected',
+	'cause-confirmed': 'A cause confirmed',
 	'stock-changed': 'Stock changed',
 	'settings-changed': 'Settings changed',
 	'book-read': 'The book was read out',

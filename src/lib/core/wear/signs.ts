@@ -125,6 +125,8 @@ export type Spot = z.output<typeof spot>;
 export const mouldInspection = z
 	.object({
 		scores: z.partialRecord(z.enum(SIGN_NAMES), score),
+		/** Whoever looked. */
+		by: z.string().max(60).optional(),
 		spots: z.array(spot).max(40, 'At most 40 places.').default([]),
 		note: z.string().trim().max(2000, 'Keep the note under 2000 characters.').default('')
 	})

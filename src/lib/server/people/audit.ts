@@ -5,13 +5,14 @@ import { db } from '../db/connection';
 /** Whoever did something: a person, or nobody in particular where nobody signs in. */
 export type Actor = { id: string; name: string } | null;
 
-/** Notes who changed what and when; never a passphrase, a code or a token. */
+/** Notes who changed what and when; never a passphrase, a code or a token. Nothing where no one acts, as for demo data. */
 export async function note(
-	actor: Actor,
+	actor: Actor | undefined,
 	what: Deed,
 	about: string,
 	transaction?: Transaction
 ): Promise<void> {
+	if (actor === undefined) return;
 	await db().query('INSERT INTO audit (at, personId, who, what, about) VALUES (?, ?, ?, ?, ?)', {
 		replacements: [new Date(), actor?.id ?? null, actor?.name ?? '', what, about.slice(0, 300)],
 		type: QueryTypes.INSERT,

@@ -12,6 +12,7 @@ import { makeOnce } from '../db/makeOnce';
 import { RowCache, stampOf } from '../db/rowCache';
 import { tables, type ContainerRow } from '../db/models';
 import { NotFoundError } from '../errors';
+import { note, type Actor } from '../people/audit';
 import { addLine, stockLines } from './stock';
 import { updateVersioned } from './versioned';
 
@@ -110,10 +111,12 @@ export async function openingsBy(container: Pick<Container, 'id' | 'openings'>, 
 export async function saveContainer(
 	record: ContainerRecord,
 	at: Date,
-	id: string = randomUUID()
+	id: string = randomUUID(),
+	actor?: Actor
 ): Promise<string> {
 	return makeOnce(id, () =>
 		inTransaction(async (transaction) => {
+			await note(actor, 'stock-changed', `new, ${id}`, transaction);
 			await tables.containers().create(
 				{
 					id,
@@ -141,7 +144,8 @@ export async function saveContainer(
 export async function changeContainer(
 	change: ContainerChange,
 	at: Date,
-	was: { id: string; version: number; openings?: number }
+	was: { id: string; version: number; openings?: number },
+	actor?: Actor
 ): Promise<void> {
 	const before = await getContainer(was.id);
 	const opened = change.openings - (was.openings ?? before.openings);
@@ -159,6 +163,7 @@ export async function changeContainer(
 			{ materialId: change.materialId, part: change.part, body },
 			transaction
 		);
+		await note(actor, 'stock-changed', was.id, transaction);
 		const line = { containerId: was.id, at };
 		if (weighedG !== undefined) await addLine({ ...line, kind: 'weighed', massG: weighedG }, transaction);
 		if (opened !== 0) await addLine({ ...line, kind: 'opened', openings: opened }, transaction);
@@ -169,11 +174,17 @@ const EMPTY = 'it is empty';
 const IN_USE = 'back in use';
 
 /** Marks a tin as empty, or takes it back: what it still held by its lines is put right by a line. */
-export async function setEmptied(id: string, version: number, emptied: boolean): Promise<void> {
+export async function setEmptied(
+	id: string,
+	version: number,
+	emptied: boolean,
+	actor?: Actor
+): Promise<void> {
 	const { remainingG: leftG } = await getContainer(id);
 	const lines = await stockLines(id);
 	await inTransaction(async (transaction) => {
 		await updateVersioned(tables.containers(), 'container', id, version, { emptied }, transaction);
+		await note(actor, 'stock-changed', `${emptied ? 'emptied' : 'back in use'}, ${id}`, transaction);
 		const last = lines.findLast((l) => l.kind === 'weighed' || l.note === EMPTY || l.note === IN_USE);
 		const massG = emptied ? -leftG : last?.note === EMPTY ? -(last.massG ?? 0) : 0;
 		if (massG !== 0)

@@ -2,6 +2,7 @@ import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
 import type { DeviceKind, DeviceReading, InstrumentInput, PostedReading } from '$lib/core/devices';
 import { db } from '../db/connection';
+import { note, type Actor } from '../people/audit';
 
 /** Something that reads at the bench and tells it by HTTP, with a token that can do nothing else. */
 interface Instrument {
@@ -30,18 +31,23 @@ export async function listInstruments(): Promise<Instrument[]> {
 }
 
 /** Adds one; its token is shown once and kept only as a hash. */
-export async function addInstrument({ kind, name }: InstrumentInput): Promise<{ id: string; token: string }> {
+export async function addInstrument(
+	{ kind, name }: InstrumentInput,
+	actor?: Actor
+): Promise<{ id: string; token: string }> {
 	const id = randomUUID();
 	const token = randomBytes(24).toString('base64url');
 	await db().query('INSERT INTO instruments (id, kind, name, tokenHash, createdAt) VALUES (?, ?, ?, ?, ?)', {
 		replacements: [id, kind, name, hashOf(token), new Date()],
 		type: QueryTypes.INSERT
 	});
+	await note(actor, 'instrument-added', name);
 	return { id, token };
 }
 
 /** Its token is good for nothing from here on. */
-export async function revokeInstrument(id: string): Promise<void> {
+export async function revokeInstrument(id: string, actor?: Actor): Promise<void> {
+	await note(actor, 'instrument-revoked', id);
 	await db().query('UPDATE instruments SET revokedAt = ? WHERE id = ? AND revokedAt IS NULL', {
 		replacements: [new Date(), id],
 		type: QueryTypes.UPDATE

@@ -6,12 +6,19 @@ import type { KeptCorrection } from '$lib/core/ledger';
 import { db, inTransaction } from '../db/connection';
 import { plain, tables, type PullBody } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
+import { note, type Actor } from '../people/audit';
 import { recount } from './mouldPulls';
 import { listMoulds } from './moulds';
 import { writeFaults } from './pours';
 
 /** Corrects a pull; the old value is kept with who, when and why, in the same transaction. */
-export async function correctPull(pullId: string, id: string, c: Correction, at: Date): Promise<void> {
+export async function correctPull(
+	pullId: string,
+	id: string,
+	c: Correction,
+	at: Date,
+	actor?: Actor
+): Promise<void> {
 	await inTransaction(async (transaction) => {
 		const row = await tables.pulls().findByPk(pullId, { transaction, lock: transaction.LOCK.UPDATE });
 		if (!row) throw new NotFoundError('pull');
@@ -26,6 +33,7 @@ export async function correctPull(pullId: string, id: string, c: Correction, at:
 		});
 		if (c.field === 'faults') await writeFaults(pullId, c.to, transaction);
 		await recount(transaction, [pull.mouldId]);
+		await note(actor, 'pull-corrected', `${c.field}, ${pullId}`, transaction);
 		await tables
 			.corrections()
 			.create(
@@ -40,7 +48,13 @@ export async function correctPull(pullId: string, id: string, c: Correction, at:
  * overwritten: that would be a correction.
  * @throws RefusedError where one of them stands there already
  */
-export async function addFindings(pullId: string, id: string, added: Addition, at: Date): Promise<void> {
+export async function addFindings(
+	pullId: string,
+	id: string,
+	added: Addition,
+	at: Date,
+	actor?: Actor
+): Promise<void> {
 	await inTransaction(async (transaction) => {
 		const row = await tables.pulls().findByPk(pullId, { transaction, lock: transaction.LOCK.UPDATE });
 		if (!row) throw new NotFoundError('pull');
@@ -53,6 +67,7 @@ export async function addFindings(pullId: string, id: string, added: Addition, a
 			throw new RefusedError('That stands there already: nothing was overwritten.', 'findings');
 		await row.update({ body: { ...pull.body, inspected: { ...before, ...findings } } }, { transaction });
 		await recount(transaction, [pull.mouldId]);
+		await note(actor, 'pull-corrected', `added, ${pullId}`, transaction);
 		await tables
 			.corrections()
 			.create(
@@ -71,7 +86,14 @@ export async function listCorrections(pullId: string): Promise<KeptCorrection[]>
 }
 
 /** Keeps what a fault of a pull came from; said again for the same fault, the newer counts. */
-export async function confirmCause(pullId: string, fault: Fault, cause: CauseId, at: Date): Promise<void> {
+export async function confirmCause(
+	pullId: string,
+	fault: Fault,
+	cause: CauseId,
+	at: Date,
+	actor?: Actor
+): Promise<void> {
+	await note(actor, 'cause-confirmed', `${fault}: ${cause}, ${pullId}`);
 	await db().query(
 		`INSERT INTO pull_causes (id, pullId, fault, cause, createdAt, updatedAt) VALUES (?, ?, ?, ?, ?, ?)
 		ON DUPLICATE KEY UPDATE cause = VALUES(cause), updatedAt = VALUES(updatedAt)`,

@@ -1,6 +1,7 @@
 import { WORKSHOP_DEFAULTS, workshopSettings, type WorkshopSettings } from '$lib/core/workshop';
 import { RowCache, stampOf } from '../db/rowCache';
 import { plain, tables } from '../db/models';
+import { note, type Actor } from '../people/audit';
 import { updateVersioned } from './versioned';
 
 const ONLY_ROW = 1;
@@ -18,7 +19,16 @@ export async function readSettings(): Promise<{ settings: WorkshopSettings; vers
 }
 
 /** Saves the settings; `version` 0 means that none were saved before. */
-export async function saveSettings(settings: WorkshopSettings, version: number): Promise<void> {
+export async function saveSettings(
+	settings: WorkshopSettings,
+	version: number,
+	actor?: Actor
+): Promise<void> {
+	await write(settings, version);
+	await note(actor, 'settings-changed', '');
+}
+
+async function write(settings: WorkshopSettings, version: number): Promise<void> {
 	if (version === 0) {
 		const [, made] = await tables
 			.settings()

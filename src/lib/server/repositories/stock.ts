@@ -10,8 +10,9 @@ import {
 	type MovementKind,
 	type StockLine
 } from '$lib/core/shelf';
-import { db } from '../db/connection';
+import { db, inTransaction } from '../db/connection';
 import { makeOnce } from '../db/makeOnce';
+import { note, type Actor } from '../people/audit';
 
 interface NewLine {
 	containerId: string;
@@ -53,14 +54,23 @@ export async function addLine(
 }
 
 /** Something went out of a tin otherwise than by a pour. @param id made in the page: the same press twice is one line */
-export async function throwAway(containerId: string, massG: number, note: string, id: string): Promise<void> {
+export async function throwAway(
+	containerId: string,
+	massG: number,
+	why: string,
+	id: string,
+	actor?: Actor
+): Promise<void> {
 	const [known] = await db().query('SELECT 1 FROM stock_movements WHERE id = ?', {
 		type: QueryTypes.SELECT,
 		replacements: [id]
 	});
 	if (known) return;
 	await makeOnce(id, () =>
-		addLine({ containerId, kind: 'thrown-away', massG, at: new Date(), note }, undefined, id)
+		inTransaction(async (transaction) => {
+			await note(actor, 'stock-changed', `thrown away, ${containerId}`, transaction);
+			await addLine({ containerId, kind: 'thrown-away', massG, at: new Date(), note: why }, transaction, id);
+		})
 	);
 }
 

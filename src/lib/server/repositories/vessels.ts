@@ -194,7 +194,7 @@ export async function projectCycle(
 		load: plan.moulds.map((m) => `M${m.number}`).join(' '),
 		targetGaugeKpa: plan.pot.targetGaugeKpa,
 		...(reached.gaugeKpa === undefined ? {} : { reachedGaugeKpa: reached.gaugeKpa }),
-		by: released?.who ?? '',
+		by: released?.who || state.marks.join(', '),
 		...(loadDone === undefined ? {} : { timeToPressureS: Math.max(0, (reached.atMs - loadDone) / 1000) }),
 		...(lowestGaugeKpa === undefined ? {} : { lowestGaugeKpa }),
 		...(holdS && holdS > 1 ? { holdS } : {}),

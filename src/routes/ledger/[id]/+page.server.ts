@@ -22,7 +22,7 @@ import {
 import { FAULTS } from '$lib/core/faults';
 import { chemistryOf } from '$lib/core/shelf';
 import { orFail, orPage } from '$lib/server/forms';
-import { note } from '$lib/server/people/audit';
+import { actingOf } from '$lib/server/people/acting';
 import { getContainer, openingsBy } from '$lib/server/repositories/containers';
 import type { Pull } from '$lib/core/ledger';
 import { getPull } from '$lib/server/repositories/ledger';
@@ -206,7 +206,7 @@ export const actions: Actions = {
 					? data.getAll('fault').map(String)
 					: raw,
 			// whoever is signed in stands for what they correct
-			who: locals.person?.name ?? String(data.get('who') ?? ''),
+			who: actingOf(locals, String(data.get('who') ?? '')),
 			why: String(data.get('why') ?? '')
 		};
 		const parsed = correction.safeParse(typed);
@@ -222,14 +222,13 @@ export const actions: Actions = {
 			});
 		return orFail(
 			async () => {
-				await correctPull(params.id, id.data, parsed.data, new Date());
-				await note(locals.person, 'pull-corrected', `${parsed.data.field}, ${params.id}`);
+				await correctPull(params.id, id.data, parsed.data, new Date(), locals.person);
 				return { corrected: true };
 			},
 			(to) => ({ problems: { to } })
 		);
 	},
-	add: async ({ params, request }) => {
+	add: async ({ params, request, locals }) => {
 		const data = await request.formData();
 		const typed = (name: string) => {
 			const raw = String(data.get(name) ?? '');
@@ -244,7 +243,7 @@ export const actions: Actions = {
 					? {}
 					: { sizeMm, sizeOf: String(data.get('sizeOf') ?? ''), ...given('masterMm', typed('masterMm')) })
 			},
-			who: String(data.get('who') ?? '')
+			who: actingOf(locals, String(data.get('who') ?? ''))
 		});
 		const id = z.uuid().safeParse(data.get('entry'));
 		if (!parsed.success || !id.success)
@@ -258,19 +257,19 @@ export const actions: Actions = {
 			});
 		return orFail(
 			async () => {
-				await addFindings(params.id, id.data, parsed.data, new Date());
+				await addFindings(params.id, id.data, parsed.data, new Date(), locals.person);
 				return { added: true };
 			},
 			(findings) => ({ addProblems: { findings } })
 		);
 	},
-	cause: async ({ params, request }) => {
+	cause: async ({ params, request, locals }) => {
 		const data = await request.formData();
 		const fault = FAULTS.find((f) => f === data.get('fault'));
 		const cause = CAUSE_IDS.find((c) => c === data.get('cause'));
 		if (!fault || !cause) return fail(400, { problems: { cause: 'There is no such cause.' } });
 		await orPage(getPull(params.id));
-		await confirmCause(params.id, fault, cause, new Date());
+		await confirmCause(params.id, fault, cause, new Date(), locals.person);
 	},
 	...pictureActions('pull')
 };

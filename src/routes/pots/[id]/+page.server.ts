@@ -4,6 +4,7 @@ import { zod4 } from 'sveltekit-superforms/adapters';
 import { z } from 'zod';
 import { INSPECTION_DEFAULTS, INSPECTED_PARTS, vesselRecord } from '$lib/core/pressurePot';
 import { counts } from '$lib/core/bench';
+import { doneBy } from '$lib/server/people/acting';
 import { attempt, blank, madeId, orPage } from '$lib/server/forms';
 import { readEvents } from '$lib/server/repositories/pours';
 import { addCycle, addInspection, getVessel, listCycles, saveVessel } from '$lib/server/repositories/vessels';
@@ -33,7 +34,7 @@ const cycleForm = z.object({
 	by: name
 });
 
-export const load: PageServerLoad = async ({ params }) => {
+export const load: PageServerLoad = async ({ params, locals }) => {
 	if (params.id === 'new') {
 		const form = await superValidate(zod4(vesselRecord));
 		Object.assign(form.data, {
@@ -52,6 +53,7 @@ export const load: PageServerLoad = async ({ params }) => {
 		superValidate(zod4(cycleForm), { id: 'cycle' }),
 		listCycles(params.id)
 	]);
+	inspecting.data.by = cycling.data.by = locals.person?.name ?? '';
 	const last = cycles.find((c) => c.pourId);
 	const events = last?.pourId ? (await readEvents(last.pourId)).events : [];
 	return {
@@ -89,17 +91,18 @@ export const actions: Actions = {
 			return message(form, 'Kept.');
 		});
 	},
-	inspect: async ({ request, params, url }) => {
+	inspect: async ({ request, params, url, locals }) => {
 		const form = await superValidate(request, zod4(inspectionForm), { id: 'look' });
 		const id = uuid(url);
 		if (!form.valid || !id.success) return fail(400, { form });
 		return attempt(form, async () => {
-			const { ok, ...rest } = form.data;
-			await addInspection(params.id, id.data, { ...rest, ok: ok === 'yes' }, new Date());
+			const { ok, by, ...rest } = form.data;
+			const look = { ...rest, ok: ok === 'yes', by: doneBy(locals, by) };
+			await addInspection(params.id, id.data, look, new Date());
 			return message(form, 'The look is in the books.');
 		});
 	},
-	cycle: async ({ request, params, url }) => {
+	cycle: async ({ request, params, url, locals }) => {
 		const form = await superValidate(request, zod4(cycleForm), { id: 'cycle' });
 		const id = uuid(url);
 		if (!form.valid || !id.success) return fail(400, { form });
@@ -118,7 +121,11 @@ export const actions: Actions = {
 			await addCycle(
 				params.id,
 				id.data,
-				{ ...form.data, ...(leakKpaPerMin === undefined ? {} : { leakKpaPerMin }) },
+				{
+					...form.data,
+					by: doneBy(locals, form.data.by),
+					...(leakKpaPerMin === undefined ? {} : { leakKpaPerMin })
+				},
 				new Date()
 			);
 			return message(form, 'The cycle is in the books.');

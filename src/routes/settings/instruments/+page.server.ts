@@ -3,7 +3,6 @@ import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { instrumentInput } from '$lib/core/devices';
 import { attempt } from '$lib/server/forms';
-import { note } from '$lib/server/people/audit';
 import { addInstrument, listInstruments, revokeInstrument } from '$lib/server/repositories/instruments';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -17,14 +16,12 @@ export const actions: Actions = {
 		const form = await superValidate(request, zod4(instrumentInput));
 		if (!form.valid) return fail(400, { form });
 		return attempt(form, async () => {
-			const { token } = await addInstrument(form.data);
-			await note(locals.person, 'instrument-added', form.data.name);
+			const { token } = await addInstrument(form.data, locals.person);
 			return { form, token };
 		});
 	},
 	revoke: async ({ request, locals }) => {
 		const id = String((await request.formData()).get('id'));
-		await revokeInstrument(id);
-		await note(locals.person, 'instrument-revoked', id);
+		await revokeInstrument(id, locals.person);
 	}
 };

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { fieldErrors } from '$lib/core/fieldErrors';
 import { mouldInspection, signsFor } from '$lib/core/wear';
 import { orFail, orPage } from '$lib/server/forms';
+import { actingOf } from '$lib/server/people/acting';
 import { getMould } from '$lib/server/repositories/moulds';
 import { addMouldInspection, mouldWear } from '$lib/server/repositories/wear';
 import type { Actions, PageServerLoad } from './$types';
@@ -18,7 +19,7 @@ export const load: PageServerLoad = async ({ params, url }) => {
 };
 
 export const actions: Actions = {
-	inspect: async ({ request, params }) => {
+	inspect: async ({ request, params, locals }) => {
 		const data = await request.formData();
 		const id = z.uuid().safeParse(data.get('entry'));
 		let typed: unknown;
@@ -30,12 +31,14 @@ export const actions: Actions = {
 		const inspection = mouldInspection.safeParse(typed);
 		if (!inspection.success || !id.success)
 			return fail(400, { problems: inspection.success ? [] : (fieldErrors(inspection.error) ?? []) });
+		const by = actingOf(locals);
+		const look = { ...inspection.data, ...(by ? { by } : {}) };
 		const photo = data.get('photo');
 		const bytes =
 			photo instanceof File && photo.size > 0 ? Buffer.from(await photo.arrayBuffer()) : undefined;
 		return orFail(
 			async () => {
-				await addMouldInspection(params.id, id.data, inspection.data, new Date(), bytes);
+				await addMouldInspection(params.id, id.data, look, new Date(), bytes);
 				return { kept: true };
 			},
 			(message) => ({ problems: [{ path: 'photo', message }] })

@@ -74,7 +74,10 @@
 					{#each wear.inspections.toReversed() as inspection (inspection.id)}
 						{@const worst = worstSign(inspection.inspection.scores)}
 						<li class="flex flex-wrap gap-x-4 py-2">
-							<span class="soft tabular-nums">{longDay(inspection.at.getTime())}, pull {inspection.pulls}</span>
+							<span class="soft tabular-nums"
+								>{longDay(inspection.at.getTime())}, pull {inspection.pulls}{inspection.inspection.by
+									? `, ${inspection.inspection.by}`
+									: ''}</span>
 							<strong>{worst ? `${SIGNS[worst.sign].words} ${worst.score}: ${SIGNS[worst.sign].at[worst.score]}` : ''}</strong>
 							<span class="soft"
 								>{Object.entries(inspection.inspection.scores)

@@ -12,7 +12,6 @@ import {
 	setEmptied,
 	setRateFactor
 } from '$lib/server/repositories/containers';
-import { note } from '$lib/server/people/audit';
 import { stockLines, throwAway } from '$lib/server/repositories/stock';
 import { listPictures } from '$lib/server/repositories/pictures';
 import { getResin, listFillers, listResins, listRubbers } from '$lib/server/repositories/materials';
@@ -61,8 +60,7 @@ export const actions: Actions = {
 			const form = await superValidate(data, zod4(containerRecord));
 			if (!form.valid) return fail(400, { form });
 			return attempt(form, async () => {
-				const id = await saveContainer(form.data, new Date(), madeId(data));
-				await note(locals.person, 'stock-changed', `new, ${id}`);
+				const id = await saveContainer(form.data, new Date(), madeId(data), locals.person);
 				redirect(303, `/shelf/containers/${id}`);
 			});
 		}
@@ -70,12 +68,16 @@ export const actions: Actions = {
 		if (!form.valid) return fail(400, { form });
 		return attempt(form, async () => {
 			const asked = (key: string) => Number(url.searchParams.get(key));
-			await changeContainer(form.data, new Date(), {
-				id: params.id,
-				version: asked('version'),
-				...(url.searchParams.has('openings') ? { openings: asked('openings') } : {})
-			});
-			await note(locals.person, 'stock-changed', params.id);
+			await changeContainer(
+				form.data,
+				new Date(),
+				{
+					id: params.id,
+					version: asked('version'),
+					...(url.searchParams.has('openings') ? { openings: asked('openings') } : {})
+				},
+				locals.person
+			);
 			const fresh = { ...form.data, weighedG: undefined };
 			return message(await superValidate(fresh, zod4(containerChange)), 'Kept.');
 		});
@@ -84,8 +86,7 @@ export const actions: Actions = {
 		const data = await request.formData();
 		return orFail(
 			async () => {
-				await setEmptied(params.id, Number(data.get('version')), data.get('emptied') === '1');
-				await note(locals.person, 'stock-changed', `emptied, ${params.id}`);
+				await setEmptied(params.id, Number(data.get('version')), data.get('emptied') === '1', locals.person);
 				return { emptied: true };
 			},
 			(refused) => ({ refused })
@@ -101,8 +102,7 @@ export const actions: Actions = {
 		const { massG, note: said, madeId } = form.data;
 		return orFail(
 			async () => {
-				await throwAway(params.id, massG, said, madeId);
-				await note(locals.person, 'stock-changed', `thrown away, ${params.id}`);
+				await throwAway(params.id, massG, said, madeId, locals.person);
 				return { thrown: true };
 			},
 			(refused) => ({ refused })
