@@ -11,6 +11,8 @@ declare global {
 			wantsSignIn: boolean;
 			/** Who asks, where that is known. */
 			person: Person | null;
+			/** The device that somebody is signed in at, by its session's name. */
+			device?: string | undefined;
 			/** Its session has ended: what happened before then may still be sent, ms since 1970. */
 			untilMs?: number;
 			/** The database was away while this was answered. */

@@ -1,10 +1,14 @@
 import { randomUUID } from 'node:crypto';
 import { describe, expect, it } from 'vitest';
 import { mayOf, MAY, type May } from '$lib/server/people/rules';
+import { listDeeds } from '$lib/server/people/audit';
 import { makeCode } from '$lib/server/people/codes';
+import { listCorrections } from '$lib/server/repositories/ledgerCorrections';
+import { listInspections } from '$lib/server/repositories/wear';
 import { db } from '$lib/server/db/connection';
 import { addInstrument, revokeInstrument } from '$lib/server/repositories/instruments';
 import { QueryTypes } from 'sequelize';
+import { devicesOf } from '$lib/server/repositories/benchEvents';
 import { addEvents, listPours, readEvents } from '$lib/server/repositories/pours';
 import { base } from './http';
 import { again, ask, cookieOf, forgiven, form, page, twoThatAsk } from './signIn';
@@ -275,14 +279,16 @@ describe('people', () => {
 			mark: 'AB'
 		});
 		const held = remark(Date.now() - 2000);
-		const [last] = await db().query<{ id: string }>(
-			'SELECT id FROM sessions ORDER BY createdAt DESC LIMIT 1',
+		const [last] = await db().query<{ id: string; device: string }>(
+			'SELECT id, device FROM sessions ORDER BY createdAt DESC LIMIT 1',
 			{
 				type: QueryTypes.SELECT
 			}
 		);
 		await form('/people?/end', { id: last!.id }, { as: keeper });
 		expect((await send([held])).status).toBe(200);
+		// on which device it was noted stands with it
+		expect((await devicesOf(pour!.id))[held.id]).toBe(last!.device);
 		// sent again, as a device does that heard no answer, it is there once
 		expect((await send([held])).status).toBe(200);
 		expect((await readEvents(pour!.id)).events.filter((e) => e.id === held.id)).toHaveLength(1);
@@ -311,6 +317,32 @@ describe('people', () => {
 		const out = await form('/sign-in?/out', {}, { as: session });
 		expect(out.cookies.some((c) => /^session=;/.test(c))).toBe(true);
 		expect((await page('/', session)).status).toBe(303);
+	});
+	it('a correction, a look and a cycle bear whoever is signed in, whatever was typed', async () => {
+		const [pull] = await db().query<{ id: string; mouldId: string; copies: number }>(
+			'SELECT id, mouldId, copies FROM pulls WHERE copies > 0 ORDER BY createdAt LIMIT 1',
+			{ type: QueryTypes.SELECT }
+		);
+		const keep = (path: string, fields: Record<string, string>) => form(path, fields, { as: keeper });
+		const wrongly = { field: 'copies', entry: randomUUID(), who: 'Somebody else', why: 'of a check' };
+		const corrected = await keep(`/ledger/${pull!.id}?/correct`, {
+			...wrongly,
+			to: String(pull!.copies + 1)
+		});
+		expect(corrected.text).toContain('"type":"success"');
+		await keep(`/ledger/${pull!.id}?/correct`, { ...wrongly, entry: randomUUID(), to: String(pull!.copies) });
+		expect((await listCorrections(pull!.id)).slice(0, 2).map((c) => c.who)).toEqual(['Jo Maar', 'Jo Maar']);
+		const looked = await keep(`/moulds/${pull!.mouldId}/wear?/inspect`, {
+			entry: randomUUID(),
+			inspection: JSON.stringify({ scores: { detail: 1 }, by: 'Somebody else' })
+		});
+		expect(looked.text).toContain('"type":"success"');
+		expect((await listInspections(pull!.mouldId)).at(-1)!.inspection.by).toBe('Jo Maar');
+		const deeds = await listDeeds(20);
+		expect(deeds.filter((d) => d.what === 'pull-corrected').map((d) => d.who)).toEqual([
+			'Jo Maar',
+			'Jo Maar'
+		]);
 	});
 	it('who changed what stands in the list, and no secret does', async () => {
 		const { text } = await page('/people', keeper);

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { execFileSync } from 'node:child_process';
-import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { get } from 'node:https';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, expect, test, type BrowserContext, type Page } from '@playwright/test';
@@ -176,6 +177,67 @@ test('signed in over https, the server is killed, the bench is opened offline, a
 	await again.getByRole('button', { name: 'Give this pour up' }).click();
 	await expect(heading(again)).toHaveText('Given up');
 	await again.close();
+});
+
+test('what is smuggled into a page of somebody signed in does not run, and reads no session', async () => {
+	const page = await context.newPage();
+	const origin = `https://${NAME}:${port}`;
+	await page.goto(`${origin}/find?q=${encodeURIComponent('<script>globalThis.smuggled = 0</script>')}`);
+	await expect(page.getByRole('navigation', { name: /Stations/ })).toBeVisible();
+	await page.evaluate(() => {
+		document.addEventListener('securitypolicyviolation', (e) =>
+			document.body.append(`held up: ${e.violatedDirective}`)
+		);
+		const script = document.createElement('script');
+		script.textContent = 'globalThis.smuggled = 1';
+		const picture = document.createElement('img');
+		picture.setAttribute('onerror', 'globalThis.smuggled = 2');
+		picture.src = '/nowhere.png';
+		const far = document.createElement('script');
+		far.src = 'https://127.0.0.2/evil.js';
+		document.body.append(script, picture, far);
+	});
+	await expect(page.getByText('held up: script-src')).toHaveCount(1);
+	expect(await page.evaluate(() => ['smuggled' in globalThis, document.cookie.includes('session')])).toEqual([
+		false,
+		false
+	]);
+	await page.close();
+});
+
+test('tricks with names and paths over TLS reach nothing', async () => {
+	const ca = readFileSync(join(folder, 'authority.pem'));
+	const ask = (path: string, headers: Record<string, string> = {}) =>
+		new Promise<{ status: number; text: string; to: string }>((resolve, reject) =>
+			get({ host: '127.0.0.1', port, path, ca, agent: false, servername: 'localhost', headers }, (answer) => {
+				let text = '';
+				answer.setEncoding('utf8').on('data', (piece: string) => (text += piece));
+				answer.on('end', () =>
+					resolve({ status: answer.statusCode!, text, to: answer.headers.location ?? '' })
+				);
+			}).on('error', reject)
+		);
+	expect((await ask('/', { host: 'evil.example' })).status).toBe(403);
+	const html = { accept: 'text/html' };
+	// what a proxy would say is believed of nobody
+	for (const headers of [{ 'x-forwarded-host': 'evil.example' }, { forwarded: 'host=evil.example' }])
+		expect((await ask('/moulds', { ...html, ...headers })).to).not.toContain('evil');
+	for (const path of [
+		'/../../etc/passwd',
+		'/%2e%2e/%2e%2e/etc/passwd',
+		'/_app/..%2f..%2fpackage.json',
+		'/_app/immutable/%2e%2e/%2e%2e/%2e%2e/package.json',
+		'/photos/..%2f..%2fpackage.json',
+		'//evil.example/%2f..',
+		'/%5cevil.example',
+		'https://evil.example/moulds',
+		'/moulds%00.png'
+	]) {
+		const { status, text, to } = await ask(path, html);
+		expect.soft(status, path).not.toBe(500);
+		expect.soft(text, path).not.toMatch(/root:|"anthypos"|Rope fender/);
+		expect.soft(to, path).toMatch(/^($|\/(?![/\\]))/);
+	}
 });
 
 test('signed out nothing of the workshop is seen, and one comes back to where one was', async () => {

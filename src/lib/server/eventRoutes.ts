@@ -3,14 +3,14 @@ import { z } from 'zod';
 import { readJson } from './body';
 import { RefusedError } from './errors';
 import { orJson } from './forms';
+import type { Sender } from './repositories/benchEvents';
 
 interface Kept<E> {
 	event: z.ZodType<E>;
 	/** @throws NotFoundError when there is no such work */
 	find: (id: string) => Promise<unknown>;
 	read: (id: string, after: number) => Promise<object>;
-	/** @param clockOffMs what the device's clock lacks against the server's; nothing where it did not say */
-	add: (id: string, events: readonly E[], clockOffMs?: number) => Promise<unknown>;
+	add: (id: string, events: readonly E[], from: Sender) => Promise<unknown>;
 }
 
 /**
@@ -39,10 +39,10 @@ export function eventRoutes<E extends { atMs: number }>(
 				if (!read.ok) return json({ errors: read.errors }, { status: read.status });
 				const { events, sentAtMs } = body.parse(read.value);
 				const clockOffMs = sentAtMs === undefined ? undefined : Date.now() - sentAtMs;
-				const { untilMs = Infinity } = locals;
+				const { untilMs = Infinity, device } = locals;
 				// a device that is signed out leaves what happened before, and keeps the rest until it is signed in
 				const due = events.filter((e) => e.atMs <= untilMs);
-				const state = await kept.add(params.id, due, clockOffMs);
+				const state = await kept.add(params.id, due, { clockOffMs, device });
 				if (due.length < events.length)
 					throw new RefusedError(
 						'This device is signed out: what happened since waits here.',

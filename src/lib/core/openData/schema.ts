@@ -37,6 +37,8 @@ const stamps = { createdAt: day, updatedAt: day };
 const versioned = { version: whole, ...stamps };
 /** What the device's clock lacked as it sent an event, ms; books of the version before do not say. */
 const clockOffMs = whole.nullable().default(null);
+/** On which device an event was noted; nothing in books of before. */
+const device = text(120).nullable().default(null);
 const row = z.strictObject;
 
 /**
@@ -100,7 +102,8 @@ export const BACKUP_TABLES = {
 		at: day,
 		body: makingEvent,
 		receivedAt: day,
-		clockOffMs
+		clockOffMs,
+		device
 	}),
 	containers: row({
 		id,
@@ -152,7 +155,8 @@ export const BACKUP_TABLES = {
 		at: day,
 		body: pourEvent,
 		receivedAt: day,
-		clockOffMs
+		clockOffMs,
+		device
 	}),
 	device_commands: row({ id, pourId: id, at: day, body: deviceCommand }),
 	/** What was weighed, used, opened, thrown away and corrected of tins: lines that are only ever added. */

@@ -28,6 +28,7 @@ import * as clockOff from './migrations/0023-clock-off';
 import * as orders from './migrations/0024-orders';
 import * as leftOver from './migrations/0025-left-over';
 import * as people from './migrations/0026-people';
+import * as eventDevice from './migrations/0027-event-device';
 import * as unmeasured from './migrations/0019-unmeasured-masters';
 
 const MIGRATIONS = [
@@ -56,7 +57,8 @@ const MIGRATIONS = [
 	{ name: '0023-clock-off', up: () => clockOff.up() },
 	{ name: '0024-orders', up: () => orders.up() },
 	{ name: '0025-left-over', up: () => leftOver.up() },
-	{ name: '0026-people', up: () => people.up() }
+	{ name: '0026-people', up: () => people.up() },
+	{ name: '0027-event-device', up: () => eventDevice.up() }
 ];
 
 const LOCK = 'anthypos-migrate';

@@ -167,7 +167,8 @@ export const tables = {
 				at: { type: DataTypes.DATE(3), allowNull: false },
 				body: json,
 				receivedAt: { type: DataTypes.DATE(3), allowNull: false },
-				clockOffMs: { type: DataTypes.BIGINT, allowNull: true }
+				clockOffMs: { type: DataTypes.BIGINT, allowNull: true },
+				device: { type: DataTypes.STRING(120), allowNull: true }
 			},
 			false
 		),

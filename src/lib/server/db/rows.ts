@@ -190,6 +190,8 @@ export interface PourEventRow {
 	receivedAt: Date;
 	/** What the clock of its device lacked, ms. */
 	clockOffMs: number | null;
+	/** On which it was noted, by its session's name; nothing where nobody signs in. */
+	device: string | null;
 }
 export interface PullRow extends Stamped {
 	id: string;

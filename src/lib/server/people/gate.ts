@@ -55,7 +55,7 @@ function isOwn(request: Request): boolean {
 	return timingSafeEqual(Buffer.from(own), Buffer.from(given));
 }
 /** Whoever started this process. */
-const OWN: Person = { id: '', name: 'this machine', mark: '', right: 'keeper', sessionId: '' };
+const OWN: Person = { id: '', name: 'this machine', mark: '', right: 'keeper', sessionId: '', device: '' };
 
 /** The action of a page's form that a request names: `?/save` is `save`. */
 const actionOf = (url: URL) => [...url.searchParams.keys()].find((k) => k.startsWith('/'))?.slice(1) ?? '';
@@ -93,6 +93,7 @@ export async function gate(event: RequestEvent): Promise<Response | undefined> {
 	const encrypted = isEncrypted(event);
 	const token = tokenOf(event.cookies, encrypted);
 	locals.person = isOwn(request) ? OWN : (token && (await personOf(token))) || null;
+	locals.device = locals.person?.device || undefined;
 	const waitMs = locals.person === OWN ? 0 : rates.take(locals.person?.sessionId ?? event.getClientAddress());
 	if (waitMs > 0) return refusal(429, TOO_OFTEN, { 'retry-after': String(Math.ceil(waitMs / 1000)) });
 	const may =
@@ -102,6 +103,7 @@ export async function gate(event: RequestEvent): Promise<Response | undefined> {
 		const late = await endedOf(token);
 		if (late) {
 			locals.untilMs = late.endedAtMs;
+			locals.device = late.device;
 			await note(late, 'late-events', `${late.device}, ${url.pathname}`);
 			return undefined;
 		}

@@ -10,6 +10,8 @@ export interface Person {
 	mark: string;
 	right: Right;
 	sessionId: string;
+	/** The name of the session's device. */
+	device: string;
 }
 
 /** A session ends so long after it was used last, unless its device was paired, and so long after it began in any case, ms. */
@@ -54,7 +56,7 @@ export async function makeSession(
 /** Whose session a token is; nothing where it ended, was left too long, or its person has left. */
 export async function personOf(token: string, now = Date.now()): Promise<Person | undefined> {
 	const [row] = await db().query<Person & { lastUsedAt: Date }>(
-		`SELECT p.id, p.name, p.mark, p.rights AS \`right\`, s.id AS sessionId, s.lastUsedAt
+		`SELECT p.id, p.name, p.mark, p.rights AS \`right\`, s.id AS sessionId, s.device, s.lastUsedAt
 		FROM sessions s JOIN people p ON p.id = s.personId
 		WHERE s.tokenHash = ? AND s.endedAt IS NULL AND s.expiresAt > ? AND (s.paired = 1 OR s.lastUsedAt > ?)
 			AND p.leftAt IS NULL`,

@@ -17,10 +17,18 @@ interface BenchEvent {
 	readonly atMs: number;
 }
 
+/** The device that sends events. */
+export interface Sender {
+	/** What its clock lacks against this machine's, ms; nothing where it did not say. */
+	clockOffMs?: number | undefined;
+	/** The name of its session; nothing where nobody signs in. */
+	device?: string | undefined;
+}
+
 /**
  * Adds events of a pour or a making, each once: one that is there already is the same one arriving again.
  * @param parse reads a stored body as events are read today, so that one of an earlier version is known again
- * @param clockOffMs what the clock of the device that sends them lacks against this one: kept with them, moves nothing
+ * @param from the device that sends them: kept with them, moves nothing
  * @throws RefusedError (422) for an id that another event has, and for a time over a year ahead
  */
 export async function insertEvents<E extends BenchEvent>(
@@ -29,7 +37,7 @@ export async function insertEvents<E extends BenchEvent>(
 	events: readonly E[],
 	parse: (body: unknown) => E,
 	transaction: Transaction,
-	clockOffMs?: number
+	from: Sender = {}
 ): Promise<void> {
 	if (events.length === 0) return;
 	const { table, owner } = OF[of];
@@ -53,13 +61,31 @@ export async function insertEvents<E extends BenchEvent>(
 		if (event.atMs > now.getTime() + AHEAD_MS)
 			throw new RefusedError('Its time lies over a year ahead: set the clock of this device.', 'atMs', 422);
 		await db().query(
-			`INSERT INTO ${table} (id, ${owner}, kind, at, body, receivedAt, clockOffMs) VALUES (?, ?, ?, ?, ?, ?, ?)`,
+			`INSERT INTO ${table} (id, ${owner}, kind, at, body, receivedAt, clockOffMs, device) VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
 			{
-				replacements: [event.id, ownerId, event.kind, new Date(event.atMs), body, now, clockOffMs ?? null],
+				replacements: [
+					event.id,
+					ownerId,
+					event.kind,
+					new Date(event.atMs),
+					body,
+					now,
+					from.clockOffMs ?? null,
+					from.device ?? null
+				],
 				type: QueryTypes.INSERT,
 				transaction
 			}
 		);
 		known.set(event.id, `${ownerId} ${body}`);
 	}
+}
+
+/** On which device each event of a pour was noted, by the event's id; those of whoever nobody asked are not in it. */
+export async function devicesOf(pourId: string): Promise<Record<string, string>> {
+	const rows = await db().query<{ id: string; device: string }>(
+		'SELECT id, device FROM pour_events WHERE pourId = ? AND device IS NOT NULL',
+		{ type: QueryTypes.SELECT, replacements: [pourId] }
+	);
+	return Object.fromEntries(rows.map((r) => [r.id, r.device]));
 }

@@ -21,7 +21,7 @@ import type { WorkshopSettings } from '$lib/core/workshop';
 import { db, inTransaction } from '../db/connection';
 import { plain, tables, type MouldRow } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
-import { insertEvents } from './benchEvents';
+import { insertEvents, type Sender } from './benchEvents';
 import { getMaster, measureByWater } from './masters';
 import { getMaterial } from './materials';
 import { getMould, type Mould } from './moulds';
@@ -141,7 +141,7 @@ export async function readMakingEvents(
 export async function addMakingEvents(
 	mouldId: string,
 	events: readonly MakingEvent[],
-	clockOffMs?: number
+	from: Sender = {}
 ): Promise<MakingState> {
 	return inTransaction(async (transaction) => {
 		const row = await tables.moulds().findByPk(mouldId, { transaction, lock: transaction.LOCK.UPDATE });
@@ -153,7 +153,7 @@ export async function addMakingEvents(
 			events.map((e) => makingEvent.parse(e)),
 			(body) => makingEvent.parse(body),
 			transaction,
-			clockOffMs
+			from
 		);
 		const all = await readMakingEvents(mouldId, 0, transaction);
 		const steps = makingSteps(plan);

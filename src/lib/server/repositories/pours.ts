@@ -25,7 +25,7 @@ import { hold } from '../db/lock';
 import { RowCache } from '../db/rowCache';
 import { plain, tables, type PourRow, type PullBody } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
-import { insertEvents } from './benchEvents';
+import { insertEvents, type Sender } from './benchEvents';
 import { setRateFactor, SPEED } from './containers';
 import { clocksOfMaking } from './makings';
 import { recount } from './mouldPulls';
@@ -153,7 +153,7 @@ export async function readEvents(
 export async function addEvents(
 	pourId: string,
 	events: readonly PourEvent[],
-	clockOffMs?: number
+	from: Sender = {}
 ): Promise<PourState> {
 	return inTransaction(async (transaction) => {
 		const row = await tables.pours().findByPk(pourId, { transaction, lock: transaction.LOCK.UPDATE });
@@ -165,7 +165,7 @@ export async function addEvents(
 			events.map((e) => pourEvent.parse(e)),
 			(body) => pourEvent.parse(body),
 			transaction,
-			clockOffMs
+			from
 		);
 		const all = await readEvents(pourId, 0, transaction);
 		const state = reducePour(stepsOf(pour.plan), all.events);

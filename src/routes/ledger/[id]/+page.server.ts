@@ -36,6 +36,7 @@ import {
 import { listPictures } from '$lib/server/repositories/pictures';
 import { ordersOfPours } from '$lib/server/repositories/orders';
 import { listResins } from '$lib/server/repositories/materials';
+import { devicesOf } from '$lib/server/repositories/benchEvents';
 import { getPour, readEvents } from '$lib/server/repositories/pours';
 import { listInspections } from '$lib/server/repositories/wear';
 import { worstSign } from '$lib/core/wear';
@@ -161,6 +162,7 @@ export const load: PageServerLoad = async ({ params }) => {
 		shotId: plan?.shotId ?? null,
 		order: orders.get(pull.pourId ?? '') ?? null,
 		events: inOrder(events),
+		devices: pull.pourId ? await devicesOf(pull.pourId) : {},
 		cut: plan && state ? cutShortOf(plan, stepsOf(plan), state) : {},
 		layers: plan && state ? layerStories(plan, state) : [],
 		corrections,

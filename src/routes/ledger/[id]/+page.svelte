@@ -151,7 +151,8 @@
 				{#each data.events as event (event.id)}
 					<li class="grid grid-cols-[5.5rem_1fr] gap-3 border-t border-(--line) py-1.5">
 						<time class="soft" datetime={new Date(event.atMs).toISOString()}>{new Date(event.atMs).toLocaleTimeString('en-GB')}</time><span
-							>{say(event)}{#if sourceWords(event)}&nbsp;<span class="soft">({sourceWords(event)})</span>{/if}</span>
+							>{say(event)}{#if sourceWords(event)}&nbsp;<span class="soft">({sourceWords(event)})</span
+								>{/if}{#if data.devices[event.id]}&nbsp;<span class="soft">on {data.devices[event.id]}</span>{/if}</span>
 					</li>
 				{/each}
 			</ol>
