@@ -38,18 +38,13 @@ export async function listPeople(): Promise<PersonShown[]> {
 	return rows.map(({ passphraseHash: hashed, ...p }) => ({ ...p, hasPassphrase: hashed !== null }));
 }
 
-/** Whether there is anybody at all: without people nobody can sign in. */
+/** Whether there is a keeper who can sign in; until then the code that the server printed makes one. */
 export async function isAnybody(): Promise<boolean> {
-	const [row] = await db().query<{ n: number }>(
-		'SELECT EXISTS (SELECT 1 FROM people WHERE leftAt IS NULL) AS n',
-		{
-			type: QueryTypes.SELECT
-		}
-	);
-	return Number(row!.n) === 1;
+	return (await select(KEEPER_WHO_CAN, [])).length > 0;
 }
 
 const PEOPLE = 'people';
+const KEEPER_WHO_CAN = "rights = 'keeper' AND passphraseHash IS NOT NULL";
 
 /** Everything that changes people waits its turn: of two that remove the last two keepers one is refused. */
 async function alone<T>(work: (transaction: Transaction) => Promise<T>): Promise<T> {
@@ -96,7 +91,7 @@ export async function makeFirst(
 	const hashed = await passphraseHash(passphrase, [person.name, person.mark]);
 	let isWrong = false;
 	const id = await alone(async (transaction) => {
-		if ((await select('1 = ?', [1], transaction)).length > 0)
+		if ((await select(KEEPER_WHO_CAN, [], transaction)).length > 0)
 			throw new RefusedError('There is a first person already: sign in.');
 		if (!(await useCode('first', code, transaction))) {
 			isWrong = true;
@@ -153,7 +148,7 @@ async function known(id: string, transaction?: Transaction): Promise<Row> {
 }
 
 async function refuseLastKeeper(id: string, transaction: Transaction): Promise<void> {
-	const keepers = await select("rights = 'keeper' AND id <> ?", [id], transaction);
+	const keepers = await select(`${KEEPER_WHO_CAN} AND id <> ?`, [id], transaction);
 	if (keepers.length === 0)
 		throw new RefusedError(
 			'This is the last keeper: make another one first, else nobody can manage the workshop.'

@@ -14,6 +14,7 @@ import { DEMO_FILLERS, DEMO_RESINS, DEMO_RUBBERS } from './materials';
 import { everyKindOfMould } from './mouldKinds';
 import { openOfEachKind } from './openPours';
 import { takeOrders } from './orders';
+import { addPeople } from './people';
 import { measuredKnob } from './pictured';
 import { tellPiece } from './piece';
 import { DEMO_PIECES } from './pieces';
@@ -71,6 +72,7 @@ async function tell(nowMs: number): Promise<void> {
 		altitudeM: 120
 	});
 	await saveSettings(settings, 0);
+	await addPeople();
 	const resinIds = new Map<string, string>();
 	const rubberIds = new Map<string, string>();
 	for (const resin of DEMO_RESINS)

@@ -8,6 +8,7 @@ import { addEvents, beginToday, getPour } from '../repositories/pours';
 import { saveShot } from '../repositories/shots';
 import type { DemoPiece } from './pieces';
 import { fillerId } from './fillerId';
+import { demoMark } from './people';
 import { DAY_MS, idFrom, type Story } from './story';
 
 interface Series {
@@ -41,7 +42,12 @@ export async function pullSeries(
 			const atMs = midnightMs + (9 + random() * 7) * 3_600_000;
 			const pourId = await beginToday(shotId, i, story.settings);
 			const { plan } = await getPour(pourId);
-			await addEvents(pourId, pourStory(story, plan, atMs, k >= series.wearFrom));
+			const mark = demoMark(Math.floor(done / perShot));
+			const told = pourStory(story, plan, atMs, k >= series.wearFrom);
+			await addEvents(
+				pourId,
+				told.map((e) => ({ ...e, mark }))
+			);
 			const took = series.took?.at(k - series.count);
 			if (took !== undefined && k >= series.count - (series.took?.length ?? 0))
 				await addEvents(pourId, [
