@@ -79,6 +79,61 @@ test('the board is read and moved by keys: what cannot go somewhere says why', a
 	}
 });
 
+test('a bar is dragged by mouse: it follows the hand, and the workshop says what comes of it', async ({
+	page
+}) => {
+	await page.goto('/orders/board');
+	const board = page.getByRole('region', { name: 'Board by hour' });
+	const picked = page.getByRole('region', { name: 'What is picked' });
+	const hands = board.getByRole('group').first().locator('.bar.movable');
+	await hands.last().evaluate((element) => element.scrollIntoView({ block: 'nearest', inline: 'center' }));
+	const id = await hands.last().getAttribute('data-id');
+	const bar = board.locator(`.bar[data-id="${id}"]`).first();
+	const before = (await bar.boundingBox())!;
+	await page.mouse.move(before.x + before.width / 2, before.y + before.height / 2);
+	await page.mouse.down();
+	await page.mouse.move(before.x + before.width / 2 + 40, before.y + before.height / 2, { steps: 8 });
+	// it follows before anything is asked
+	expect((await bar.boundingBox())!.x - before.x).toBeGreaterThan(25);
+	await page.mouse.up();
+	await expect(picked.getByRole('status')).toContainText(
+		/Nothing else moves|moves|later|sooner|cannot go there|No plan was found/,
+		{ timeout: 30_000 }
+	);
+	const letGo = picked.getByRole('button', { name: 'Let it go' });
+	if (await letGo.isVisible()) {
+		await letGo.click();
+		await expect(picked.getByRole('button', { name: 'Pin it here' })).toBeVisible({ timeout: 30_000 });
+	}
+});
+
+test('a better plan is looked for beside the page, and stopped', async ({ page }) => {
+	await page.goto('/orders/board');
+	const better = page.getByRole('region', { name: 'A better plan' });
+	await better.getByRole('button', { name: 'Look for a better plan' }).click();
+	await expect(better.getByRole('status')).toContainText(/\d+ orders of work looked at/, { timeout: 60_000 });
+	const looked = async () =>
+		Number(
+			/([\d,]+) orders of work/.exec(await better.getByRole('status').innerText())![1]!.replaceAll(',', '')
+		);
+	const first = await looked();
+	await expect.poll(looked, { timeout: 60_000 }).toBeGreaterThan(first);
+	// the page is free meanwhile
+	await page.getByText('Week', { exact: true }).click();
+	await expect(page.getByRole('radio', { name: 'Week' })).toBeChecked();
+	await better.getByRole('button', { name: 'Stop' }).click();
+	const stopped = await looked();
+	await expect(better.getByRole('button', { name: 'Look for a better plan' })).toBeVisible();
+	await expect(better.getByRole('status')).toContainText(/sooner|less is late|none is better/);
+	expect(await looked()).toBe(stopped);
+	// the server goes by its own checker, not by the browser's word
+	const follow = better.getByRole('button', { name: 'Follow it' });
+	if (await follow.isVisible()) {
+		await follow.click();
+		await expect(better.getByText('It is followed now.')).toBeVisible({ timeout: 30_000 });
+	}
+});
+
 test('hours: what is wrong is said at its field, and a blocked time is kept', async ({ page }) => {
 	await page.goto('/orders/hours');
 	const monday = page.getByRole('group', { name: 'Monday' });

@@ -252,18 +252,23 @@ export async function finishedPlanned(activityId: string): Promise<void> {
 }
 
 /**
- * Follows a plan that a page worked out, checked here against the workshop as it stands.
+ * Follows a plan that a page worked out, checked here against the workshop as it stands: at the moment from which the page
+ * counted, since what begins at once has begun to be due meanwhile.
+ * @param asOfMs that moment, ms since 1970
  * @throws RefusedError where it does not hold, or is no better than the one that is followed
  */
 export async function followImproved(
 	given: Readonly<Record<string, number>>,
+	asOfMs: number,
 	settings: WorkshopSettings,
 	asker: Asker,
 	now = new Date()
 ): Promise<PlanDifferences> {
 	const [{ hours }, followed] = await Promise.all([readHours(), followedPlan()]);
 	if (!followed) throw new RefusedError('There is no plan yet.');
-	const workshop = await workshopToPlan(settings, hours, followed.pins, now);
+	if (!(asOfMs <= now.getTime() && asOfMs > now.getTime() - OVERDUE_MS))
+		throw new RefusedError('It was worked out too long ago: look for it again.', undefined, 409);
+	const workshop = await workshopToPlan(settings, hours, followed.pins, new Date(asOfMs));
 	const task = { workshop, before: startsOf(followed), budgetMs: BUDGET_MS, runs: RUNS, given };
 	const outcome = await heavy('orders', task, asker);
 	if (!outcome.ok) throw new RefusedError(outcome.errors[0].message, undefined, 409);

@@ -35,6 +35,7 @@
 		try {
 			const body = new FormData();
 			body.set('starts', JSON.stringify(known.startsMs));
+			body.set('asOfMs', String(search.asOfMs));
 			const answer = await fetch('?/improved', { method: 'POST', body, headers: { 'x-sveltekit-action': 'true' } });
 			const result = deserialize<{ words: string[] }, { refused: string }>(await answer.text());
 			said =

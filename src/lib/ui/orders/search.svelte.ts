@@ -9,6 +9,8 @@ const FOR_MS = 10_000;
 export class PlanSearch {
 	known = $state.raw<Improved>();
 	running = $state(false);
+	/** The moment from which its times are counted, ms since 1970. */
+	asOfMs = 0;
 	#worker: Worker | undefined;
 	#seed = 1;
 
@@ -16,6 +18,7 @@ export class PlanSearch {
 		this.stop();
 		this.known = undefined;
 		this.running = true;
+		this.asOfMs = workshop.nowMs;
 		this.#worker = searchingWorker(
 			{ workshop, startsMs, seed: this.#seed++, forMs: FOR_MS },
 			(known) => {

@@ -60,7 +60,9 @@ const improved = z.record(z.string().max(120), z.number().int().min(0).max(4_102
 export const actions: Actions = {
 	/** Follows a plan that this page has found; it is checked here. */
 	improved: async (event) => {
-		const text = String((await event.request.formData()).get('starts') ?? '');
+		const data = await event.request.formData();
+		const text = String(data.get('starts') ?? '');
+		const asOfMs = Number(data.get('asOfMs'));
 		let typed: unknown;
 		try {
 			typed = JSON.parse(text);
@@ -71,7 +73,9 @@ export const actions: Actions = {
 		if (!starts.success)
 			return fail(400, { refused: 'The plan could not be read: look for it again.', id: '' });
 		return orFail(
-			async () => ({ words: (await followImproved(starts.data, event.locals.settings, asker(event))).words }),
+			async () => ({
+				words: (await followImproved(starts.data, asOfMs, event.locals.settings, asker(event))).words
+			}),
 			(refused) => ({ refused, id: '' })
 		);
 	},
