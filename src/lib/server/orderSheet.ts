@@ -2,6 +2,10 @@ import type { Content, TableCell } from 'pdfmake/interfaces';
 import type { Paper } from '$lib/core/workshop';
 import type { Sheet } from './heavy/tasks';
 import { onPaper, PAGE_SIZES, PT_PER_MM } from './paper';
+import { tickBox } from './paperParts';
+
+/** A cell that is a box to tick: the paper's font has no sign for it. */
+export const TICK = '\u2610';
 
 /** A table of an order's sheet. */
 interface SheetTable {
@@ -9,23 +13,34 @@ interface SheetTable {
 	widths: readonly (number | '*')[];
 	rows: readonly (readonly string[])[];
 	foot?: readonly string[];
+	/** Columns of numbers, from 0: they stand right. */
+	numbers?: readonly number[];
 }
 
-const table = ({ head, widths, rows, foot }: SheetTable): Content => ({
-	margin: [0, 14, 0, 14],
-	table: {
-		headerRows: 1,
-		widths: [...widths],
-		body: [
-			head.map((text) => ({ text, bold: true })),
-			...rows.map((row) => row.map((text): TableCell => ({ text: onPaper(text), margin: [0, 3, 0, 3] }))),
-			...(foot
-				? [foot.map((text): TableCell => ({ text: onPaper(text), bold: true, margin: [0, 5, 0, 5] }))]
-				: [])
-		]
-	},
-	layout: 'lightHorizontalLines'
-});
+const table = ({ head, widths, rows, foot, numbers = [] }: SheetTable): Content => {
+	const cell = (text: string, column: number, margin: number, bold = false): TableCell =>
+		text === TICK
+			? { stack: [tickBox()], margin: [0, margin, 0, margin] }
+			: {
+					text: onPaper(text),
+					bold,
+					margin: [0, margin, 0, margin],
+					alignment: numbers.includes(column) ? 'right' : 'left'
+				};
+	return {
+		margin: [0, 14, 0, 14],
+		table: {
+			headerRows: 1,
+			widths: [...widths],
+			body: [
+				head.map((text, i) => cell(text, i, 0, true)),
+				...rows.map((row) => row.map((text, i) => cell(text, i, 3))),
+				...(foot ? [foot.map((text, i) => cell(text, i, 5, true))] : [])
+			]
+		},
+		layout: 'lightHorizontalLines'
+	};
+};
 
 /** A sheet that goes out with an order: its name and number, for whom, tables and sentences. */
 export function orderSheet(

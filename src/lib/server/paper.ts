@@ -1,10 +1,6 @@
-import { error } from '@sveltejs/kit';
 import type { Content } from 'pdfmake/interfaces';
 import type { PieceOutline } from '$lib/core/mould';
 import type { Paper } from '$lib/core/workshop';
-import { orPage } from './forms';
-import { heavy, type Asker } from './heavy/pool';
-import type { Sheet } from './heavy/tasks';
 
 /** The papers by the names that the library has for them. */
 export const PAGE_SIZES = { A4: 'A4', Letter: 'LETTER' } as const satisfies Record<Paper, string>;
@@ -25,17 +21,4 @@ export function drawnOnPaper({ d, widthMm, heightMm }: PieceOutline, placePt: nu
 		width: placePt,
 		height: placePt
 	};
-}
-
-/** A sheet as a response that the browser shows, named for when it is kept; set in a thread beside the server. */
-export async function sheet(definition: Sheet, fileName: string, asker: Asker): Promise<Response> {
-	const made = await orPage(heavy('sheet', definition, asker));
-	if (!made.ok) error(422, made.errors[0].message);
-	return new Response(made.value as Uint8Array<ArrayBuffer>, {
-		headers: {
-			'content-type': 'application/pdf',
-			'content-disposition': `inline; filename="${fileName}"`,
-			'cache-control': 'no-store'
-		}
-	});
 }

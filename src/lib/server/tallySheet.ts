@@ -2,7 +2,7 @@ import { FAULT_WORDS } from '$lib/core/faults';
 import { GRADE_WORDS, leftWords } from '$lib/core/bench';
 import { formatWeighed } from '$lib/core/units';
 import type { WorkshopSettings } from '$lib/core/workshop';
-import type { orderSheet } from './orderSheet';
+import { TICK, type orderSheet } from './orderSheet';
 import type { TallyPull } from './repositories/tally';
 
 type Part = Parameters<typeof orderSheet>[4][number];
@@ -34,7 +34,7 @@ export function tallyParts(
 		[GRADE_WORDS[p.grade], ...p.body.faults.map((f) => FAULT_WORDS[f])].join(', ')
 	]);
 	const toCome = Math.min(MOST_EMPTY, Math.max(0, (wanted ?? 0) - good));
-	const empty = Array.from({ length: toCome }, (_, i) => [`${rows.length + i + 1}`, '', '', '', '', '☐']);
+	const empty = Array.from({ length: toCome }, (_, i) => [`${rows.length + i + 1}`, '', '', '', '', TICK]);
 	return [
 		`${good}${wanted === undefined ? '' : ` of ${wanted}`} good${scrap > 0 ? `, ${scrap} scrapped` : ''}${copies(pulls) === 0 ? '; nothing was cast yet' : ''}.`,
 		{

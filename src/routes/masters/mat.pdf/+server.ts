@@ -2,7 +2,7 @@ import { error } from '@sveltejs/kit';
 import { MAT_SIZES } from '$lib/core/photo';
 import { asker } from '$lib/server/heavy/asker';
 import { MAT_PAPERS, matSheet, sheetsFor, type MatPaper } from '$lib/server/matSheet';
-import { sheet } from '$lib/server/paper';
+import { sheet } from '$lib/server/printed';
 import type { RequestHandler } from './$types';
 
 /** The mat on which a piece stands while it is measured with pictures. */

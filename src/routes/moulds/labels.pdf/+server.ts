@@ -4,7 +4,8 @@ import { KIND_WORDS, type PieceOutline } from '$lib/core/mould';
 import { addressOf, LOOPBACK_WORDS } from '$lib/server/address';
 import { allFaces } from '$lib/server/faces';
 import { asker } from '$lib/server/heavy/asker';
-import { drawnOnPaper, PAGE_SIZES, PT_PER_MM, sheet } from '$lib/server/paper';
+import { drawnOnPaper, PAGE_SIZES, PT_PER_MM } from '$lib/server/paper';
+import { sheet } from '$lib/server/printed';
 import { listMoulds, type Mould } from '$lib/server/repositories/moulds';
 import type { RequestHandler } from './$types';
 

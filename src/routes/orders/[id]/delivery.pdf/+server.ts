@@ -1,7 +1,7 @@
 import { orPage } from '$lib/server/forms';
 import { asker } from '$lib/server/heavy/asker';
-import { orderSheet } from '$lib/server/orderSheet';
-import { sheet } from '$lib/server/paper';
+import { orderSheet, TICK } from '$lib/server/orderSheet';
+import { sheet } from '$lib/server/printed';
 import { partsOfLines } from '$lib/server/repositories/orderParts';
 import { countLines, getOrder } from '$lib/server/repositories/orders';
 import { dayIn } from '$lib/server/repositories/plans';
@@ -25,7 +25,7 @@ export const GET: RequestHandler = async (event) => {
 			parts[l.id]?.resinName ?? '',
 			`${l.copies}`,
 			`${l.copies - sent}`,
-			'☐'
+			TICK
 		];
 	});
 	return sheet(
@@ -38,7 +38,8 @@ export const GET: RequestHandler = async (event) => {
 				{
 					head: ['In the box', 'Piece', 'Resin', 'Ordered', 'To follow', 'Counted'],
 					widths: [70, '*', '*', 60, 70, 60],
-					rows
+					rows,
+					numbers: [0, 3, 4]
 				},
 				'Received by and on:  ______________________________'
 			]

@@ -3,7 +3,7 @@ import { orderPrice } from '$lib/core/orders';
 import { orPage } from '$lib/server/forms';
 import { asker } from '$lib/server/heavy/asker';
 import { orderSheet } from '$lib/server/orderSheet';
-import { sheet } from '$lib/server/paper';
+import { sheet } from '$lib/server/printed';
 import { partsOfLines } from '$lib/server/repositories/orderParts';
 import { getOrder } from '$lib/server/repositories/orders';
 import { dayIn } from '$lib/server/repositories/plans';
@@ -39,7 +39,8 @@ export const GET: RequestHandler = async (event) => {
 						money(l.price),
 						money(l.total)
 					]),
-					foot: ['', '', '', 'Total', money(price.total)]
+					foot: ['', '', '', 'Total', money(price.total)],
+					numbers: [0, 3, 4]
 				},
 				`Ready by ${dayIn(hours.zone)(order.record.dueAtMs)}.`,
 				...(unpriced > 0

@@ -1,7 +1,7 @@
 import { orPage } from '$lib/server/forms';
 import { asker } from '$lib/server/heavy/asker';
 import { orderSheet } from '$lib/server/orderSheet';
-import { sheet } from '$lib/server/paper';
+import { sheet } from '$lib/server/printed';
 import { partsOfLines } from '$lib/server/repositories/orderParts';
 import { getOrder } from '$lib/server/repositories/orders';
 import { dayIn } from '$lib/server/repositories/plans';

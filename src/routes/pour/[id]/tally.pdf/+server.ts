@@ -1,7 +1,7 @@
 import { orPage } from '$lib/server/forms';
 import { asker } from '$lib/server/heavy/asker';
 import { orderSheet } from '$lib/server/orderSheet';
-import { sheet } from '$lib/server/paper';
+import { sheet } from '$lib/server/printed';
 import { dayIn } from '$lib/server/repositories/plans';
 import { runOf } from '$lib/server/repositories/tally';
 import { readHours } from '$lib/server/repositories/workHours';
