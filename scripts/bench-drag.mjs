@@ -58,6 +58,45 @@ export async function drag(url) {
 	}
 }
 
+/** Drags a bar of the board to and fro for three seconds; how many bars there are, and what a frame takes, ms. */
+export async function dragBoard(url) {
+	const { chromium } = createRequire(join(root, 'package.json'))('playwright-core');
+	const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: FLAGS });
+	try {
+		const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+		await page.goto(`${url}/orders/board`, { waitUntil: 'networkidle' });
+		const bar = page.locator('.bar.movable').first();
+		await bar.evaluate((element) => element.scrollIntoView({ block: 'nearest', inline: 'center' }));
+		return await bar.evaluate(async (element) => {
+			const frame = () => new Promise((done) => requestAnimationFrame(done));
+			const at = (type, x) =>
+				element.dispatchEvent(
+					new PointerEvent(type, { clientX: x, clientY: 1, button: 0, pointerId: 1, bubbles: true })
+				);
+			// nothing holds a pointer that no hand moves
+			element.setPointerCapture = () => {};
+			at('pointerdown', 0);
+			await frame();
+			const frames = [];
+			for (let i = 0; i < 180; i++) {
+				const from = performance.now();
+				at('pointermove', 90 * Math.sin(i / 12));
+				await frame();
+				frames.push(performance.now() - from);
+			}
+			at('pointercancel', 0);
+			frames.sort((a, b) => a - b);
+			return {
+				bars: document.querySelectorAll('.bar').length,
+				frameMs: frames[Math.floor(frames.length / 2)],
+				frame95Ms: frames[Math.floor(frames.length * 0.95)]
+			};
+		});
+	} finally {
+		await browser.close();
+	}
+}
+
 /** Reads a file of about a million triangles in the browser; the longest task of the main thread meanwhile, ms. */
 export async function largeFile(url, path) {
 	const { chromium } = createRequire(join(root, 'package.json'))('playwright-core');

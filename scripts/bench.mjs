@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process';
 import { rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { drag, largeFile } from './bench-drag.mjs';
+import { drag, dragBoard, largeFile } from './bench-drag.mjs';
 import { weigh } from './bench-weight.mjs';
 import { load } from './bench-load.mjs';
 import { ensureBuild } from './lib/build.mjs';
@@ -80,6 +80,12 @@ main(async () => {
 			'under 50 ms (0: none)'
 		);
 		row('longest task once it rests: drawn anew', `${felt.restTaskMs.toFixed(0)} ms`, '');
+		const board = await dragBoard(web.url);
+		row(
+			`a frame of the board while one of ${board.bars} bars is dragged, 95 %`,
+			`${board.frame95Ms.toFixed(0)} ms`,
+			'under 50 ms'
+		);
 		for (const { name, kb, aimKb, longestTaskMs } of await weigh(web.url)) {
 			row(`script of ${name}, compressed`, `${kb.toFixed(0)} kB`, `under ${aimKb} kB`);
 			row('its longest task, processor slowed four times', `${longestTaskMs.toFixed(0)} ms`, 'under 200 ms');
