@@ -1,6 +1,6 @@
 // npm run passphrase -- "Name": a code for somebody who lost their passphrase, made by whoever sits at this machine.
 import { createHash, randomInt } from 'node:crypto';
-import { oneOf } from './lib/databaseUrl.mjs';
+import { onDatabase } from './lib/databaseUrl.mjs';
 import { startDatabase } from './lib/mariadb.mjs';
 import { ensureNodePackages } from './lib/packages.mjs';
 import { main, say, Stop } from './lib/say.mjs';
@@ -25,18 +25,7 @@ main(async () => {
 	// a workshop that is running is found by its database, and goes on running
 	const database = DATABASE_URL ? undefined : await startDatabase(dir, { port: databasePort });
 	try {
-		const { createConnection } = await import('mariadb');
-		const { hostname, port, username, password, pathname } = new URL(
-			await oneOf(DATABASE_URL || database.url)
-		);
-		const connection = await createConnection({
-			host: hostname,
-			port: Number(port || 3306),
-			user: decodeURIComponent(username),
-			password: decodeURIComponent(password),
-			database: decodeURIComponent(pathname.slice(1))
-		});
-		try {
+		await onDatabase(DATABASE_URL || database.url, async (connection) => {
 			const [person] = await connection.query(
 				'SELECT id, name FROM people WHERE leftAt IS NULL AND (name = ? OR mark = ?)',
 				[name, name.toUpperCase()]
@@ -70,9 +59,7 @@ main(async () => {
 			say(
 				`\n  ${person.name} chooses a new passphrase at /sign-in/code with ${code.match(/.{4}/g).join('-')}\n  The code holds a day, and once.\n`
 			);
-		} finally {
-			await connection.end();
-		}
+		});
 	} finally {
 		await database?.stop();
 	}

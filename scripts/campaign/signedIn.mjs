@@ -1,5 +1,6 @@
 // The campaign as somebody who is signed in: sessions of one keeper, taken in turn, since each has a rate of its own.
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
+import { onDatabase } from '../lib/databaseUrl.mjs';
 
 const SESSIONS = 24;
 const LONG_MS = 86_400_000;
@@ -7,28 +8,11 @@ let cookies = [];
 let next = 0;
 let databaseUrl = () => '';
 
-async function onDatabase(work) {
-	const { createConnection } = await import('mariadb');
-	const { hostname, port, username, password, pathname } = new URL(databaseUrl());
-	const connection = await createConnection({
-		host: hostname,
-		port: Number(port || 3306),
-		user: decodeURIComponent(username),
-		password: decodeURIComponent(password),
-		database: decodeURIComponent(pathname.slice(1))
-	});
-	try {
-		return await work(connection);
-	} finally {
-		await connection.end();
-	}
-}
-
 /** Makes a keeper and their sessions, straight in the database: signing in itself is slowed on purpose. */
 export async function signInFor(urlOfDatabase) {
 	databaseUrl = urlOfDatabase;
 	const now = new Date();
-	await onDatabase(async (connection) => {
+	await onDatabase(databaseUrl(), async (connection) => {
 		const personId = randomUUID();
 		await connection.query(
 			"INSERT INTO people (id, name, mark, rights, createdAt, updatedAt) VALUES (?, 'Campaign', 'CA', 'keeper', ?, ?)",
@@ -68,7 +52,7 @@ export const sessionToken = () => cookies[next++ % Math.max(1, cookies.length)];
 
 /** Forms that are tried with anything end sessions too: new ones, of the same keeper. */
 async function renew() {
-	await onDatabase(async (connection) => {
+	await onDatabase(databaseUrl(), async (connection) => {
 		const [person] = await connection.query(
 			"SELECT id FROM people WHERE name = 'Campaign' AND leftAt IS NULL"
 		);

@@ -19,6 +19,23 @@ export async function oneOf(databaseUrl) {
 	return urls[0];
 }
 
+/**
+ * Works on a connection to a server that an address names, and closes it.
+ * @template T
+ * @param {string} databaseUrl
+ * @param {(connection: import('mariadb').Connection) => Promise<T>} work
+ * @returns {Promise<T>}
+ */
+export async function onDatabase(databaseUrl, work) {
+	const { createConnection } = await import('mariadb');
+	const connection = await createConnection(partsOf(await oneOf(databaseUrl)));
+	try {
+		return await work(connection);
+	} finally {
+		await connection.end();
+	}
+}
+
 function partsOf(url) {
 	const { hostname, port, username, password, pathname } = new URL(url);
 	return {

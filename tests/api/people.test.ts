@@ -1,10 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { describe, expect, it } from 'vitest';
 import { mayOf, MAY, type May } from '$lib/server/people/rules';
-import { listDeeds } from '$lib/server/people/audit';
 import { makeCode } from '$lib/server/people/codes';
-import { listCorrections } from '$lib/server/repositories/ledgerCorrections';
-import { listInspections } from '$lib/server/repositories/wear';
 import { db } from '$lib/server/db/connection';
 import { addInstrument, revokeInstrument } from '$lib/server/repositories/instruments';
 import { QueryTypes } from 'sequelize';
@@ -317,32 +314,6 @@ describe('people', () => {
 		const out = await form('/sign-in?/out', {}, { as: session });
 		expect(out.cookies.some((c) => /^session=;/.test(c))).toBe(true);
 		expect((await page('/', session)).status).toBe(303);
-	});
-	it('a correction, a look and a cycle bear whoever is signed in, whatever was typed', async () => {
-		const [pull] = await db().query<{ id: string; mouldId: string; copies: number }>(
-			'SELECT id, mouldId, copies FROM pulls WHERE copies > 0 ORDER BY createdAt LIMIT 1',
-			{ type: QueryTypes.SELECT }
-		);
-		const keep = (path: string, fields: Record<string, string>) => form(path, fields, { as: keeper });
-		const wrongly = { field: 'copies', entry: randomUUID(), who: 'Somebody else', why: 'of a check' };
-		const corrected = await keep(`/ledger/${pull!.id}?/correct`, {
-			...wrongly,
-			to: String(pull!.copies + 1)
-		});
-		expect(corrected.text).toContain('"type":"success"');
-		await keep(`/ledger/${pull!.id}?/correct`, { ...wrongly, entry: randomUUID(), to: String(pull!.copies) });
-		expect((await listCorrections(pull!.id)).slice(0, 2).map((c) => c.who)).toEqual(['Jo Maar', 'Jo Maar']);
-		const looked = await keep(`/moulds/${pull!.mouldId}/wear?/inspect`, {
-			entry: randomUUID(),
-			inspection: JSON.stringify({ scores: { detail: 1 }, by: 'Somebody else' })
-		});
-		expect(looked.text).toContain('"type":"success"');
-		expect((await listInspections(pull!.mouldId)).at(-1)!.inspection.by).toBe('Jo Maar');
-		const deeds = await listDeeds(20);
-		expect(deeds.filter((d) => d.what === 'pull-corrected').map((d) => d.who)).toEqual([
-			'Jo Maar',
-			'Jo Maar'
-		]);
 	});
 	it('who changed what stands in the list, and no secret does', async () => {
 		const { text } = await page('/people', keeper);

@@ -5,7 +5,7 @@ import { get } from 'node:https';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, expect, test, type BrowserContext, type Page } from '@playwright/test';
-import { createConnection } from 'mariadb';
+import { onDatabase } from '../../scripts/lib/databaseUrl.mjs';
 import { ensureCommand } from '../../scripts/lib/debian.mjs';
 import { freePort } from '../../scripts/lib/ports.mjs';
 import { alive, until } from '../../scripts/lib/run.mjs';
@@ -35,23 +35,10 @@ const serve = async () => {
 };
 
 /** The tables of people as they were, and a code of our own for the first of them. */
-async function withDatabase<T>(
+const withDatabase = <T>(
 	work: (query: (sql: string, values?: unknown[]) => Promise<T>) => Promise<T>
-): Promise<T> {
-	const { hostname, port: at, username, password, pathname } = new URL(databaseUrl);
-	const connection = await createConnection({
-		host: hostname,
-		port: Number(at),
-		user: decodeURIComponent(username),
-		password: decodeURIComponent(password),
-		database: pathname.slice(1)
-	});
-	try {
-		return await work((sql, values) => connection.query(sql, values) as Promise<T>);
-	} finally {
-		await connection.end();
-	}
-}
+): Promise<T> =>
+	onDatabase(databaseUrl, (connection) => work((sql, values) => connection.query(sql, values)));
 const wipe = () =>
 	withDatabase(async (query) => {
 		for (const table of ['sessions', 'access_codes', 'failed_tries', 'people'])
