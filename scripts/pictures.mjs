@@ -98,6 +98,8 @@ const VIEWS = [
 			await choose(page, 'resinId', 'Glasswater clear');
 			await page.getByLabel('Copies').fill('4');
 			await page.getByText('Cure it in the pressure pot').click();
+			await page.locator('aside .answer').first().waitFor();
+			await page.waitForTimeout(400);
 		}
 	},
 	{
