@@ -16,10 +16,19 @@ export interface Solid {
 	volumeMl: number;
 	areaMm2: number;
 	colour: V;
+	/** No point of it is farther from the middle of the mat, mm. */
+	reachMm: number;
 	hit(from: V, along: V): Hit | undefined;
 }
 
 const dot = (a: V, b: V) => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+/** Whether a ray (of length one) comes near enough to meet a body at all. */
+const near = (solid: Solid, o: V, d: V): boolean => {
+	const far = dot(o, o);
+	const reach = solid.reachMm ** 2;
+	const along = dot(o, d);
+	return far <= reach || (along < 0 && far - along * along <= reach);
+};
 const on = (o: V, d: V, t: number): V => [o[0] + d[0] * t, o[1] + d[1] * t, o[2] + d[2] * t];
 export const unit = (a: V): V => {
 	const l = Math.hypot(...a);
@@ -30,6 +39,7 @@ export const ball = (r: number, colour: V = [150, 110, 80]): Solid => ({
 	volumeMl: ((4 / 3) * Math.PI * r ** 3) / 1000,
 	areaMm2: 4 * Math.PI * r * r,
 	colour,
+	reachMm: 2 * r,
 	hit(o, d) {
 		const p: V = [o[0], o[1], o[2] - r];
 		const b = dot(p, d);
@@ -45,6 +55,7 @@ export const block = (a: number, b: number, h: number, turn = 0.2, colour: V = [
 	volumeMl: (a * b * h) / 1000,
 	areaMm2: 2 * (a * b + b * h + a * h),
 	colour,
+	reachMm: Math.hypot(a / 2, b / 2, h),
 	hit(o, d) {
 		const [c, s] = [Math.cos(turn), Math.sin(turn)];
 		const O = [c * o[0] + s * o[1], c * o[1] - s * o[0], o[2]];
@@ -71,6 +82,7 @@ export const cone = (r0: number, r1: number, h: number, colour: V = [140, 80, 70
 		volumeMl: ((Math.PI * h) / 3 / 1000) * (r0 * r0 + r0 * r1 + r1 * r1),
 		areaMm2: Math.PI * (r0 * r0 + r1 * r1 + (r0 + r1) * Math.hypot(r0 - r1, h)),
 		colour,
+		reachMm: Math.hypot(Math.max(r0, r1), h),
 		hit(o, d) {
 			let best: Hit | undefined;
 			const take = (t: number, n: V) => {
@@ -102,6 +114,7 @@ export const ring = (R: number, r: number, colour: V = [70, 90, 150]): Solid => 
 	volumeMl: (2 * Math.PI ** 2 * R * r * r) / 1000,
 	areaMm2: 4 * Math.PI ** 2 * R * r,
 	colour,
+	reachMm: Math.hypot(R + r, 2 * r),
 	hit(o, d) {
 		const ends = [(2 * r - o[2]) / d[2], -o[2] / d[2]];
 		let t = Math.max(0, Math.min(...ends));
@@ -125,6 +138,7 @@ export const beaker = (r: number, h: number, hollowR: number, depth: number): So
 /** A body that stands so much higher. */
 export const raised = (solid: Solid, byMm: number): Solid => ({
 	...solid,
+	reachMm: solid.reachMm + byMm,
 	hit: (o, d) => solid.hit([o[0], o[1], o[2] - byMm], d)
 });
 
@@ -133,6 +147,7 @@ export const together = (solids: readonly Solid[], sharedMl: number): Solid => (
 	volumeMl: solids.reduce((sum, s) => sum + s.volumeMl, 0) - sharedMl,
 	areaMm2: NaN,
 	colour: solids[0]!.colour,
+	reachMm: Math.max(...solids.map((s) => s.reachMm)),
 	hit(o, d) {
 		let best: Hit | undefined;
 		for (const s of solids) {
@@ -225,7 +240,10 @@ function sight({ f, cx, cy, k1, k2 }: Lens, { rows: r }: Stand, x: number, y: nu
 export function silhouette(solid: Solid, lens: Lens, from: Stand): Uint8Array {
 	const piece = new Uint8Array(lens.w * lens.h);
 	for (let y = 0, i = 0; y < lens.h; y++)
-		for (let x = 0; x < lens.w; x++, i++) if (solid.hit(from.at, sight(lens, from, x, y))) piece[i] = 1;
+		for (let x = 0; x < lens.w; x++, i++) {
+			const d = sight(lens, from, x, y);
+			if (near(solid, from.at, d) && solid.hit(from.at, d)) piece[i] = 1;
+		}
 	return piece;
 }
 
@@ -238,6 +256,7 @@ export const printed =
 	(x, y) => {
 		if (Math.abs(x) > 105 || Math.abs(y) > 148.5) return undefined;
 		for (const m of MATS[size].markers) {
+			if (Math.abs(x - m.xMm) > m.edgeMm / 2 || Math.abs(y - m.yMm) > m.edgeMm / 2) continue;
 			const [u, v] = [((x - m.xMm) / m.edgeMm + 0.5) * 6, (0.5 - (y - m.yMm) / m.edgeMm) * 6];
 			if (u < 0 || v < 0 || u >= 6 || v >= 6) continue;
 			const [column, row] = [Math.floor(u), Math.floor(v)];
@@ -274,14 +293,17 @@ export function picture({ solid, print, lens, from, seed, light = 1, noise = 2 }
 	);
 	const colourOf = (x: number, y: number): V => {
 		const d = sight(lens, from, x, y);
-		const hit = solid?.hit(from.at, d);
+		const hit = solid && near(solid, from.at, d) ? solid.hit(from.at, d) : undefined;
 		if (hit) {
 			const lit = ROUND + (1 - ROUND) * Math.max(0, dot(hit.n, SUN));
 			return solid!.colour.map((c) => c * lit) as unknown as V;
 		}
 		if (d[2] >= 0) return [190, 200, 215];
 		const p = on(from.at, d, -from.at[2] / d[2]);
-		const shone = solid ? lamps.filter((l) => !solid.hit([p[0], p[1], 1e-3], l)).length / 4 : 1;
+		const ground: V = [p[0], p[1], 1e-3];
+		const shone = solid
+			? lamps.filter((l) => !near(solid, ground, l) || !solid.hit(ground, l)).length / 4
+			: 1;
 		const s = 0.55 + 0.45 * shone;
 		const m = print(p[0], p[1]);
 		return m === undefined ? [150 * s, 125 * s, 100 * s] : [235 * s * m, 233 * s * m, 228 * s * m];
@@ -289,10 +311,15 @@ export function picture({ solid, print, lens, from, seed, light = 1, noise = 2 }
 	const { w, h } = lens;
 	const first = new Float32Array(3 * w * h);
 	for (let y = 0, o = 0; y < h; y++) for (let x = 0; x < w; x++, o += 3) first.set(colourOf(x, y), o);
+	const unlike = (o: number, p: number) =>
+		Math.abs(first[o]! - first[p]!) > 6 ||
+		Math.abs(first[o + 1]! - first[p + 1]!) > 6 ||
+		Math.abs(first[o + 2]! - first[p + 2]!) > 6;
 	const differs = (o: number, x: number, y: number) =>
-		[x > 0 ? o - 3 : o, x < w - 1 ? o + 3 : o, y > 0 ? o - 3 * w : o, y < h - 1 ? o + 3 * w : o].some((p) =>
-			[0, 1, 2].some((c) => Math.abs(first[o + c]! - first[p + c]!) > 6)
-		);
+		(x > 0 && unlike(o, o - 3)) ||
+		(x < w - 1 && unlike(o, o + 3)) ||
+		(y > 0 && unlike(o, o - 3 * w)) ||
+		(y < h - 1 && unlike(o, o + 3 * w));
 	const data = new Uint8ClampedArray(4 * w * h);
 	const gauss = () => Math.sqrt(-2 * Math.log(random() + 1e-12)) * Math.cos(2 * Math.PI * random());
 	for (let y = 0, o = 0, i = 0; y < h; y++)
