@@ -39,6 +39,9 @@ export interface Pictured {
 	lowMl: number;
 	highMl: number;
 	areaMm2: number;
+	/** Between these the skin lies, mm²; hollows that no picture sees come on top. */
+	areaLowMm2: number;
+	areaHighMm2: number;
 	min: Vec3;
 	max: Vec3;
 	doubts: Doubts;
@@ -74,6 +77,8 @@ const COARSE = 56;
 const FLAT_FACE = 1.6;
 /** An outline's rim is good to so much, px (common practice, no source; the checks measure 0.2 to 0.5). */
 const RIM_PX = 0.5;
+/** A skin is good to this share besides what the volume's band says of it (common practice, no source; the checks measure 0.03). */
+const SKIN_SHARE = 0.04;
 /** Rounds of smoothing. */
 const ROUNDS = 8;
 
@@ -123,12 +128,18 @@ export function bodyOf(views: readonly View[], options: BodyOptions): Pictured {
 		contraryMl: deniedMl(views, coarse, contraryShare)
 	};
 	const either = Math.hypot(doubts.rimMl, doubts.gridMl);
+	const lowMl = Math.max(0.2 * volumeMl, volumeMl - doubts.betweenMl - doubts.roofMl - either);
+	const highMl = volumeMl + either + doubts.contraryMl;
+	// a body of the same shape has a skin by the two thirds of its volume
+	const skinOf = (ml: number) => areaMm2 * (ml / volumeMl) ** (2 / 3);
 	const pictured = {
 		mesh,
 		volumeMl,
-		lowMl: Math.max(0.2 * volumeMl, volumeMl - doubts.betweenMl - doubts.roofMl - either),
-		highMl: volumeMl + either + doubts.contraryMl,
+		lowMl,
+		highMl,
 		areaMm2,
+		areaLowMm2: (1 - SKIN_SHARE) * skinOf(lowMl),
+		areaHighMm2: (1 + SKIN_SHARE) * skinOf(highMl),
 		min,
 		max,
 		doubts,

@@ -1,8 +1,9 @@
 import { describe, expect, it, vi } from 'vitest';
 import { measure, readMeshFile, topology } from '../mesh';
-import { bodyOf, PictureError, quickOf, rimOf, scaleToWater, stlBytes, type View } from '.';
+import { bodyOf, hollowOver, PictureError, quickOf, rimOf, scaleToWater, stlBytes, type View } from '.';
 import {
 	ball,
+	beaker,
 	block,
 	cone,
 	ring,
@@ -48,6 +49,8 @@ describe('a body from outlines of known place', () => {
 		expect(body.volumeMl).toBeLessThan((1 + large) * solid.volumeMl);
 		expect(body.lowMl).toBeLessThan(solid.volumeMl);
 		expect(body.highMl).toBeGreaterThan(solid.volumeMl);
+		expect(body.areaLowMm2).toBeLessThan(solid.areaMm2);
+		expect(body.areaHighMm2).toBeGreaterThan(solid.areaMm2);
 		const { watertight, shells } = topology(body.mesh);
 		expect([watertight, shells]).toEqual([true, 1]);
 		// water within a hundredth, and what the skin is good to then
@@ -78,6 +81,25 @@ describe('a body from outlines of known place', () => {
 		const flat = bodyOf(views, { ...OPTIONS, flatTop: true });
 		expect(flat.volumeMl).toBeLessThan(1.07 * solid.volumeMl);
 		expect(flat.volumeMl).toBeGreaterThan(0.99 * solid.volumeMl);
+	});
+
+	it('a hollow is reported as filled: larger than the piece, and where it could be is marked', () => {
+		const solid = beaker(25, 50, 20, 44);
+		const body = bodyOf(viewsOf(solid), OPTIONS);
+		expect(body.volumeMl).toBeGreaterThan(1.5 * solid.volumeMl);
+		// what the page marks is the mouth, 40 mm wide, and not the wall
+		const hollowMm = hollowOver(body);
+		const marked = (is: (acrossMm: number, z: number) => boolean) => {
+			const { vertices } = body.mesh;
+			const at = [...body.bridgedMm].filter((_, v) =>
+				is(Math.hypot(vertices[3 * v]!, vertices[3 * v + 1]!), vertices[3 * v + 2]!)
+			);
+			return at.filter((mm) => mm > hollowMm).length / at.length;
+		};
+		expect(hollowMm).toBeLessThan(40);
+		const mouth = marked((r, z) => r < 12 && z > 45);
+		expect(mouth).toBeGreaterThan(0.95);
+		expect(marked((r, z) => r > 18 && z > 8 && z < 42)).toBeLessThan(mouth / 3);
 	});
 
 	it('does not depend on the order of the pictures', () => {

@@ -64,7 +64,10 @@
 	</div>
 	<p>
 		<strong>{units.show(body.max[2] - Math.max(0, body.min[2]), 'length')} tall</strong>, {units.show(body.max[0] - body.min[0], 'length')} ×
-		{units.show(body.max[1] - body.min[1], 'length')}; skin {units.show(body.areaMm2, 'area')}, from {body.ids.length} pictures
+		{units.show(body.max[1] - body.min[1], 'length')}; skin {units.show(body.areaMm2, 'area')}, between {units.show(
+			body.areaLowMm2,
+			'area'
+		)} and {units.show(body.areaHighMm2, 'area')}, from {body.ids.length} pictures
 	</p>
 	<p class="font-semibold">
 		It stands flat on the mat. The body is never smaller than the piece, and hollows are not seen{body.unsure.length > 0
