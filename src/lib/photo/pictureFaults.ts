@@ -13,7 +13,7 @@ export const PICTURE_FAULTS = {
 	alone: 'Taken at another size or zoom than the others: at least two of one kind are needed.',
 	'no-outline':
 		'The piece does not stand out: colour it (dark powder, washable paint), or paint its outline by hand.',
-	pale: 'Piece and paper have the same colour here, so this outline is a guess: colour the piece (dark powder, washable paint), or paint its outline.',
+	pale: 'The piece has the colour of what lies behind it here, so this outline is a guess: colour the piece (dark powder, washable paint), lay something else behind it, or paint its outline.',
 	'cut-off': 'The piece runs out of the picture: step back.'
 } as const;
 export type PictureFault = keyof typeof PICTURE_FAULTS;

@@ -24,6 +24,27 @@ export function strokesOver(
 	return said;
 }
 
+/** Points of a stroke nearer together than this say nothing new, as a share of the picture's width. */
+const NEAR = 0.001;
+/** A stroke is kept with so many points at most. */
+const MOST_POINTS = 2000;
+
+/** So far beside the picture a hand may go; farther off nothing is painted either. */
+const within = (share: number) => Math.min(3, Math.max(-1, share));
+
+/** A stroke as it is kept: points that say nothing new are left out, the rest to a tenth of a thousandth. */
+export function thinned({ says, wide, points }: Stroke): Stroke {
+	const kept: number[] = [];
+	for (let i = 0; i + 1 < points.length; i += 2) {
+		const [x, y] = [within(points[i]!), within(points[i + 1]!)];
+		const [wasX, wasY] = [kept.at(-2) ?? Infinity, kept.at(-1) ?? Infinity];
+		if (Math.hypot(x - wasX, y - wasY) >= NEAR)
+			kept.push(Math.round(x * 1e4) / 1e4, Math.round(y * 1e4) / 1e4);
+	}
+	const every = Math.max(1, Math.ceil(kept.length / 2 / MOST_POINTS));
+	return { says, wide, points: kept.filter((_, i) => Math.floor(i / 2) % every === 0) };
+}
+
 type Point = readonly [number, number];
 
 /** Every pixel within so many pixels of a straight line. */

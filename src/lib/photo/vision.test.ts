@@ -2,7 +2,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { isWhite, MARKER_CELLS, MATS, seenAt } from '$lib/core/photo';
 import { freeing, type Vision } from './vision';
 import { visionHere } from './vision.testing';
-import { strokesOver } from './strokes';
+import { strokesOver, thinned } from './strokes';
 
 let cv: Vision;
 beforeAll(async () => ({ cv } = await visionHere()));
@@ -68,4 +68,20 @@ it('strokes say what they went over, later ones over earlier', () => {
 	);
 	const at = (x: number, y: number) => said[y * 40 + x];
 	expect([at(10, 10), at(20, 10), at(32, 10), at(10, 2), at(39, 10)]).toEqual([1, 2, 1, 0, 0]);
+});
+
+it('a stroke that a slow hand draws for minutes is kept with few points, and says the same', () => {
+	const points = Array.from({ length: 30_000 }, (_, i) => {
+		const t = i / 30_000;
+		return [0.1 + 0.8 * t + 1e-5 * Math.sin(i), 0.3 + 0.1 * Math.sin(9 * t)];
+	}).flat();
+	const drawn = { says: 'piece', wide: 0.05, points } as const;
+	const kept = thinned({ ...drawn, points });
+	expect(kept.points.length).toBeLessThanOrEqual(4000);
+	const size = { widthPx: 400, heightPx: 300 };
+	const [a, b] = [strokesOver([{ ...drawn, points }], size), strokesOver([kept], size)];
+	expect(a.filter((v, i) => v !== b[i]).length).toBeLessThan(0.01 * a.filter((v) => v === 1).length);
+	// a hand that leaves the picture, and one that only touches it
+	expect(thinned({ ...drawn, points: [-9, 0.2, 12, 0.2] }).points).toEqual([-1, 0.2, 3, 0.2]);
+	expect(thinned({ ...drawn, points: [0.5, 0.25] }).points).toEqual([0.5, 0.25]);
 });

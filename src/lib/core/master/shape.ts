@@ -41,7 +41,7 @@ export const picturedRecord = z.object({
 	/** Where they are kept. */
 	photoIds: z.array(z.uuid()).max(60).default([]),
 	/** What was painted over each of them, in their order; missing where nothing was. */
-	painted: z.array(z.array(stroke).max(300)).max(60).optional(),
+	painted: z.array(z.array(stroke).max(1000)).max(60).optional(),
 	/** What the mat's ruler of 100 mm measured, mm. */
 	rulerMm: z.number().min(80).max(120).default(100),
 	/** The piece may be smaller, and larger, by these shares of the body. */

@@ -4,6 +4,7 @@
 	import { contradictory } from '$lib/core/photo/contraryLimit';
 	import { scaleToWater } from '$lib/core/photo/scaleToWater';
 	import { digits } from '$lib/core/units';
+	import { thinned } from '$lib/photo/strokes';
 	import QuantityField from '../QuantityField.svelte';
 	import type { Studio } from '../shape/studio.svelte';
 	import ShapeStudio from '../shape/ShapeStudio.svelte';
@@ -82,7 +83,7 @@
 		const cut = sitting.pictures.filter((p) => body.ids.includes(p.id));
 		const sent = await sendPictures(cut, say);
 		if ('why' in sent) return sent.why;
-		const painted = cut.some((p) => p.strokes.length > 0) ? { painted: cut.map((p) => p.strokes) } : {};
+		const painted = cut.some((p) => p.strokes.length > 0) ? { painted: cut.map((p) => p.strokes.map(thinned)) } : {};
 		studio.pictured = { ...studio.pictured, ...painted, photoIds: sent.ids };
 		return undefined;
 	}
