@@ -69,6 +69,9 @@ describe('the first start on a network', () => {
 		expect(flags).toMatch(/; HttpOnly/i);
 		expect(flags).toMatch(/SameSite=Lax/i);
 		expect(flags).toMatch(/Path=\//);
+		// by the device’s own clock, whatever year it has
+		expect(flags).toMatch(/Max-Age=\d{7,8}(;|$)/);
+		expect(flags).not.toMatch(/Expires=/);
 		keeper = cookieOf(made);
 		expect((await page('/ledger', keeper)).status).toBe(200);
 		// another process knows the session as well

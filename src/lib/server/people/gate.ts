@@ -35,7 +35,8 @@ export function keepSession(
 		httpOnly: true,
 		sameSite: 'lax',
 		secure: encrypted,
-		expires: expiresAt
+		// so long, not until then: a device whose clock is a year ahead stays signed in
+		maxAge: Math.max(0, Math.round((expiresAt.getTime() - Date.now()) / 1000))
 	});
 }
 
