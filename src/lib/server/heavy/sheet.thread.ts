@@ -68,24 +68,31 @@ function inOwnFont(content: unknown): unknown {
 }
 
 /** What it is at the head of every sheet after the first, and how many sheets there are at the foot of each. */
-const numbered = (title: string): Pick<TDocumentDefinitions, 'header' | 'footer'> => ({
-	header: (page) =>
-		page === 1
-			? null
-			: (inOwnFont({
-					text: title,
-					bold: true,
-					fontSize: 9,
-					margin: [12 * PT_PER_MM, 5 * PT_PER_MM, 0, 0]
-				}) as Content),
-	footer: (page, pages) =>
-		inOwnFont({
-			text: `${title}, page ${page} of ${pages}`,
-			alignment: 'right',
-			fontSize: 8,
-			margin: [0, 2 * PT_PER_MM, 12 * PT_PER_MM, 0]
-		}) as Content
-});
+const numbered = (
+	title: string,
+	margins: TDocumentDefinitions['pageMargins']
+): Pick<TDocumentDefinitions, 'header' | 'footer'> => {
+	// as far in as what stands on the sheet
+	const inPt = Array.isArray(margins) ? margins[0] : 12 * PT_PER_MM;
+	return {
+		header: (page) =>
+			page === 1
+				? null
+				: (inOwnFont({
+						text: title,
+						bold: true,
+						fontSize: 9,
+						margin: [inPt, 5 * PT_PER_MM, 0, 0]
+					}) as Content),
+		footer: (page, pages) =>
+			inOwnFont({
+				text: `${title}, page ${page} of ${pages}`,
+				alignment: 'right',
+				fontSize: 8,
+				margin: [0, 2 * PT_PER_MM, inPt, 0]
+			}) as Content
+	};
+};
 
 /** A sheet as the bytes of a PDF. */
 export async function sheetBytes({ numbered: title, ...definition }: Sheet): Promise<Uint8Array> {
@@ -93,7 +100,7 @@ export async function sheetBytes({ numbered: title, ...definition }: Sheet): Pro
 	const bytes = await pdfmake
 		.createPdf({
 			defaultStyle: { font: PAPER_FONT, fontSize: 10 },
-			...(title === undefined ? {} : numbered(title)),
+			...(title === undefined ? {} : numbered(title, definition.pageMargins)),
 			...definition,
 			content: inOwnFont(definition.content) as Content
 		})
