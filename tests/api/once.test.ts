@@ -59,7 +59,7 @@ describe('a form that arrives many times at once', () => {
 			roomTempC: 21
 		});
 		const id = randomUUID();
-		const ids = await Promise.all(Array.from({ length: 12 }, () => saveMould(inputs, undefined, id)));
+		const ids = await Promise.all(Array.from({ length: 12 }, () => saveMould(inputs, { id: id })));
 		expect(new Set(ids)).toEqual(new Set([id]));
 		const next = await saveMould(inputs);
 		await setMouldState(next, 1, 'active');
@@ -81,7 +81,7 @@ describe('a form that arrives many times at once', () => {
 			relativeHumidity: 40
 		});
 		const shotId = randomUUID();
-		await Promise.all(Array.from({ length: 12 }, () => saveShot(shot, settings, undefined, shotId)));
+		await Promise.all(Array.from({ length: 12 }, () => saveShot(shot, settings, { id: shotId })));
 		expect((await listShots(500)).filter((s) => s.inputs.mouldIds.includes(next)).map((s) => s.id)).toEqual([
 			shotId
 		]);

@@ -34,7 +34,7 @@ afterAll(async () => {
 	// nothing of these is left to be planned by the tests after them
 	for (const id of mine) {
 		const { record, version } = await getOrder(id);
-		await saveOrder(id, { ...record, state: 'called-off' }, version);
+		await saveOrder(id, { ...record, state: 'called-off' }, { version });
 	}
 	await closeDb();
 });
@@ -180,7 +180,7 @@ describe('the plan', () => {
 		// a good pull for a line that wants finishing
 		const { record, version } = await getOrder(mine[0]!);
 		const lines = record.lines.map((l) => ({ ...l, finishMinutes: 12 }));
-		await saveOrder(mine[0]!, { ...record, lines }, version);
+		await saveOrder(mine[0]!, { ...record, lines }, { version });
 		const { plan: made } = await taken();
 		const prep = made.activities.find((a) => a.part === 'prep' && a.orderId === mine[0])!;
 		const begun = await sendForm('/orders/today?/begin', [['id', prep.id]]);

@@ -2,12 +2,17 @@ import { randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { db } from '$lib/server/db/connection';
+import { tables } from '$lib/server/db/models';
+import type { Deed } from '$lib/core/people';
 import { listDeeds } from '$lib/server/people/audit';
 import { makeCode } from '$lib/server/people/codes';
 import { listCorrections } from '$lib/server/repositories/ledgerCorrections';
+import { listMasters, saveMaster } from '$lib/server/repositories/masters';
+import { listResins, saveMaterial } from '$lib/server/repositories/materials';
+import { listMoulds } from '$lib/server/repositories/moulds';
 import { getVessel, listCycles, listVessels } from '$lib/server/repositories/vessels';
 import { listInspections } from '$lib/server/repositories/wear';
-import { cookieOf, form, twoThatAsk } from './signIn';
+import { ask, cookieOf, form, twoThatAsk } from './signIn';
 
 twoThatAsk();
 let keeper = '';
@@ -16,6 +21,10 @@ beforeAll(async () => {
 	const typed = { code: await makeCode('first'), name: 'Jo Maar', mark: 'jm', passphrase };
 	keeper = cookieOf(await form('/sign-in/first', typed));
 });
+
+/** Who did these last, as the people's page lists it. */
+const whoDid = async (...what: Deed[]) =>
+	Promise.all(what.map(async (w) => (await listDeeds(40)).find((d) => d.what === w)?.who));
 
 const keep = async (path: string, fields: Record<string, string>) => {
 	const { text } = await form(path, fields, { as: keeper });
@@ -36,6 +45,42 @@ describe('whoever is signed in stands for what they keep, whatever was typed', (
 		expect(corrections.map((c) => c.who)).toEqual(['Jo Maar', 'Jo Maar']);
 		const deeds = (await listDeeds(20)).filter((d) => d.what === 'pull-corrected');
 		expect(deeds.slice(0, 2).map((d) => d.who)).toEqual(['Jo Maar', 'Jo Maar']);
+	});
+	it('a move in a mould’s life, a pot, a read-out book, kept out of the plan and let in again', async () => {
+		const mould = (await listMoulds()).find((m) => m.state === 'active')!;
+		const move = (state: string, version: number) =>
+			keep(`/moulds/${mould.id}?/state`, { state, version: String(version) });
+		await move('retired', mould.version);
+		await move('active', mould.version + 1);
+		const { text } = await form('/pots?/take', {}, { as: keeper });
+		await tables.vessels().destroy({ where: { id: /pots\/([0-9a-f-]{36})/.exec(text)![1]! } });
+		await keep('/orders/board?/keepOut&out=yes', { mouldId: mould.id });
+		await keep('/orders/board?/keepOut', { mouldId: mould.id });
+		for (const path of ['/workshop/book.json', '/workshop/book.zip'])
+			expect((await ask(path, { as: keeper })).status).toBe(200);
+		expect(await whoDid('mould-kept', 'vessel-kept', 'hours-changed')).toEqual(Array(3).fill('Jo Maar'));
+		const deeds = await listDeeds(40);
+		expect(deeds.find((d) => d.what === 'mould-kept')!.about).toBe(`M${mould.number}, active`);
+		const read = deeds.filter((d) => d.what === 'book-read').map((d) => `${d.who} ${d.about}`);
+		expect(read).toEqual(['Jo Maar with pictures and 3D files', 'Jo Maar without pictures and 3D files']);
+	});
+	it('whatever else is kept, both or neither: what is refused is noted by nobody', async () => {
+		const actor = { id: randomUUID(), name: 'Jo Maar' };
+		const [master] = await listMasters();
+		const about = `${master!.record.name} of a check`;
+		const record = { ...master!.record, name: about };
+		const id = await saveMaster(record, null, { actor });
+		// the version before: somebody else was quicker
+		await saveMaster({ ...record, note: 'second' }, null, { id, version: 1, actor });
+		await expect(saveMaster(record, null, { id, version: 1, actor })).rejects.toThrow();
+		// sent again: it is there already
+		await saveMaster(record, null, { id, actor });
+		const of = async (what: Deed) =>
+			(await listDeeds(40)).filter((d) => d.what === what && d.about === about);
+		expect(await of('master-kept')).toHaveLength(2);
+		const [resin] = await listResins();
+		await saveMaterial('resin', { ...resin!.record, name: about }, { actor });
+		expect(await of('material-kept')).toHaveLength(1);
 	});
 	it('a look at a mould', async () => {
 		const [mould] = await db().query<{ id: string }>(

@@ -22,13 +22,11 @@ export async function masterAction(event: RequestEvent, id?: string) {
 				photo instanceof File && photo.size > 0
 					? await savePhoto(Buffer.from(await photo.arrayBuffer()), transaction)
 					: (existing?.photoId ?? null);
-			return saveMaster(
-				masterFromForm(form.data, existing?.record),
-				photoId,
-				existing && { id: existing.id, version },
+			return saveMaster(masterFromForm(form.data, existing?.record), photoId, {
+				...(existing ? { id: existing.id, version } : { id: madeId(data) }),
 				transaction,
-				madeId(data)
-			);
+				actor: event.locals.person
+			});
 		});
 	});
 	return typeof outcome === 'string' ? { form, id: outcome } : { form, failure: outcome };

@@ -40,13 +40,10 @@ export async function materialAction<K extends MaterialKind>(event: RequestEvent
 		const version = Number(event.url.searchParams.get('version'));
 		const typed = form.data as Record<string, unknown>;
 		const record = MATERIAL_SCHEMAS[kind].parse(isSheet(kind) ? withUsual(kind, typed) : typed);
-		const saved = await saveMaterial(
-			kind,
-			record,
-			id === 'new' ? undefined : { id, version },
-			undefined,
-			madeId(data)
-		);
+		const saved = await saveMaterial(kind, record, {
+			...(id === 'new' ? { id: madeId(data) } : { id, version }),
+			actor: event.locals.person
+		});
 		if (id === 'new') redirect(303, `/shelf/${kind}s/${saved}`);
 		return message(form, 'Kept.');
 	});

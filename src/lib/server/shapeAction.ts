@@ -59,7 +59,7 @@ export async function keepNewMaster(
 		const card = data.get('card');
 		const photoId =
 			card instanceof File && card.size > 0 ? await savePhoto(Buffer.from(await card.arrayBuffer())) : null;
-		return { id: await saveMaster(record, photoId, undefined, undefined, madeId(data)) };
+		return { id: await saveMaster(record, photoId, { id: madeId(data), actor: event.locals.person }) };
 	};
 	return orFail(work, (problem) => ({ problem }));
 }

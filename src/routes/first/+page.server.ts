@@ -13,7 +13,7 @@ export const load: PageServerLoad = async () => {
 };
 
 export const actions: Actions = {
-	default: async ({ request }) => {
+	default: async ({ request, locals }) => {
 		const form = await superValidate(request, zod4(firstSettings));
 		if (!form.valid) return fail(400, { form });
 		return attempt(form, async () => {
@@ -21,8 +21,8 @@ export const actions: Actions = {
 			const { settings, version } = await readSettings();
 			// who measures in inches prints on Letter and reads the clock by twelve hours, until they say otherwise
 			const local = said.units === 'us' ? { paper: 'Letter' as const, clockHours: '12' as const } : {};
-			await saveSettings({ ...settings, ...said, ...(version === 0 ? local : {}) }, version);
-			if (starterShelf) await fillShelf();
+			await saveSettings({ ...settings, ...said, ...(version === 0 ? local : {}) }, version, locals.person);
+			if (starterShelf) await fillShelf(locals.person);
 			redirect(303, '/');
 		});
 	}

@@ -47,10 +47,10 @@ export const load: PageServerLoad = async (event) => {
 
 export const actions: Actions = {
 	/** Follows the plan that was proposed. */
-	accept: async ({ request }) => {
+	accept: async ({ request, locals }) => {
 		const restsOn = String((await request.formData()).get('restsOn') ?? '');
 		return orFail(
-			() => acceptPlan(restsOn),
+			() => acceptPlan(restsOn, locals.person),
 			(refused) => ({ refused })
 		);
 	}

@@ -7,7 +7,7 @@ export const load: PageServerLoad = async () => ({ vessels: await listVessels() 
 export const actions: Actions = {
 	/** Takes the pot of the settings into the books. */
 	take: async ({ locals }) => {
-		const id = await saveVessel(potFromSettings(locals.settings));
+		const id = await saveVessel(potFromSettings(locals.settings), { actor: locals.person });
 		redirect(303, `/pots/${id}`);
 	}
 };

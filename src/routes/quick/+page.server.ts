@@ -31,9 +31,13 @@ export const actions: Actions = {
 		const form = sent.safeParse(Object.fromEntries(data));
 		if (!form.success) return fail(400, { refused: form.error.issues[0]!.message });
 		const { id, asked } = form.data;
-		const work = form.data.do === 'pour' ? pourQuick : keepQuick;
+		const { settings, person } = locals;
 		const done = await orFail(
-			async () => ({ made: await work(id, asked, locals.settings) }),
+			async () => ({
+				made: await (form.data.do === 'pour'
+					? pourQuick(id, asked, settings)
+					: keepQuick(id, asked, settings, person))
+			}),
 			(refused) => ({ refused })
 		);
 		if ('made' in done) redirect(303, form.data.do === 'pour' ? `/pour/${done.made}` : `/shots/${done.made}`);

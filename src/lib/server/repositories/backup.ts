@@ -3,6 +3,7 @@ import { BACKUP, BACKUP_TABLE_NAMES, BACKUP_TABLES, type BackupTable } from '$li
 import { db, inTransaction } from '../db/connection';
 import { RefusedError } from '../errors';
 import type { Bite } from '../heavy/book';
+import { note, type Actor } from '../people/audit';
 import { keepSteps } from './keptSteps';
 import { markSimulated } from './simulated';
 import { recount } from './mouldPulls';
@@ -55,8 +56,13 @@ async function* rowsOf(table: BackupTable, transaction: Transaction): AsyncGener
 	}
 }
 
-/** The whole workshop as JSON, written piece by piece, as it stood at one moment. */
-export async function* writeBackup(now: Date): AsyncGenerator<string> {
+/** The whole workshop as JSON, written piece by piece, as it stood at one moment; that it was read out is noted first. */
+export async function* writeBackup(
+	now: Date,
+	actor?: Actor,
+	how = 'without pictures and 3D files'
+): AsyncGenerator<string> {
+	await note(actor, 'book-read', how);
 	const transaction = await db().transaction({ isolationLevel: 'REPEATABLE READ' as never });
 	try {
 		yield `{"form":${JSON.stringify(BACKUP.form)},"version":${BACKUP.version},"writtenAt":${JSON.stringify(now.toISOString())},"tables":{`;
@@ -136,7 +142,7 @@ function toDb(key: string, value: unknown): unknown {
  * Reads a checked book into an empty workshop: all of it, or nothing.
  * @throws RefusedError when the workshop is not empty
  */
-export async function readBackup(bites: () => AsyncIterable<Bite>): Promise<number> {
+export async function readBackup(bites: () => AsyncIterable<Bite>, actor?: Actor): Promise<number> {
 	return inTransaction(async (transaction) => {
 		if (!(await isEmpty(transaction)))
 			throw new RefusedError(
@@ -165,6 +171,7 @@ export async function readBackup(bites: () => AsyncIterable<Bite>): Promise<numb
 		// a book of the version before holds what its simulated devices noted
 		await markSimulated(transaction);
 		await keepSteps(transaction);
+		await note(actor, 'book-restored', `${written} rows`, transaction);
 		return written;
 	});
 }

@@ -5,6 +5,7 @@ import { RowCache, stampOf } from '../db/rowCache';
 import { plain, tables, type MasterRow } from '../db/models';
 import { makeOnce } from '../db/makeOnce';
 import { NotFoundError, RefusedError } from '../errors';
+import { noted, type Keeping } from './keeping';
 import { updateVersioned } from './versioned';
 
 export interface Master {
@@ -66,24 +67,22 @@ export async function measureByWater(
 	} as const;
 	const measured = masterRecord.safeParse({ ...record, readings: [reading], used: 0 });
 	// more water than the outer sizes hold is said on the mould's page, and measures nothing
-	if (measured.success) await saveMaster(measured.data, photoId, { id, version }, transaction);
+	if (measured.success) await saveMaster(measured.data, photoId, { id, version, transaction });
 }
 
 /** Adds a master or changes one. The volume is worked out here, whatever the browser showed. */
 export async function saveMaster(
 	record: MasterRecord,
 	photoId: string | null,
-	existing?: { id: string; version: number },
-	transaction?: Transaction,
-	id: string = randomUUID()
+	{ id = randomUUID(), version, ...by }: Keeping = {}
 ): Promise<string> {
 	const volumeMl = masterVolumeMl(record) ?? null;
 	const change = { name: record.name, body: record, volumeMl, photoId };
-	if (existing) {
-		await updateVersioned(tables.masters(), 'master', existing.id, existing.version, change, transaction);
-		return existing.id;
-	}
 	return makeOnce(id, () =>
-		tables.masters().create({ id, ...change, version: 1 }, transaction ? { transaction } : {})
+		noted(by, ['master-kept', record.name], async (transaction) => {
+			if (version !== undefined)
+				return updateVersioned(tables.masters(), 'master', id, version, change, transaction);
+			await tables.masters().create({ id, ...change, version: 1 }, { transaction });
+		})
 	);
 }

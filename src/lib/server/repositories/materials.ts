@@ -1,11 +1,11 @@
 import { randomUUID } from 'node:crypto';
-import type { Transaction } from 'sequelize';
 import type { z } from 'zod';
 import { MATERIAL_RECORDS } from '$lib/core/openData';
 import { RowCache, stampOf } from '../db/rowCache';
 import { plain, tables, type MaterialKind, type MaterialRecords, type MaterialRow } from '../db/models';
 import { makeOnce } from '../db/makeOnce';
 import { NotFoundError } from '../errors';
+import { noted, type Keeping } from './keeping';
 import { updateVersioned } from './versioned';
 
 /** A material of the shelf with its record. */
@@ -47,28 +47,18 @@ export const getResin = (id: string) => getMaterial('resin', id);
 export const getRubber = (id: string) => getMaterial('rubber', id);
 export const getFiller = (id: string) => getMaterial('filler', id);
 
-/** Adds a material or changes one; without an id it is new. Returns its id. */
+/** Adds a material or changes one. Returns its id. */
 export async function saveMaterial<K extends MaterialKind>(
 	kind: K,
 	record: MaterialRecords[K],
-	existing?: { id: string; version: number },
-	transaction?: Transaction,
-	id: string = randomUUID()
+	{ id = randomUUID(), version, ...by }: Keeping = {}
 ): Promise<string> {
-	if (existing) {
-		await updateVersioned(
-			tables.materials(),
-			kind,
-			existing.id,
-			existing.version,
-			{ name: record.name, body: record },
-			transaction
-		);
-		return existing.id;
-	}
+	const values = { name: record.name, body: record };
 	return makeOnce(id, () =>
-		tables
-			.materials()
-			.create({ id, kind, name: record.name, body: record, version: 1 }, transaction ? { transaction } : {})
+		noted(by, ['material-kept', record.name], async (transaction) => {
+			if (version !== undefined)
+				return updateVersioned(tables.materials(), kind, id, version, values, transaction);
+			await tables.materials().create({ id, kind, ...values, version: 1 }, { transaction });
+		})
 	);
 }

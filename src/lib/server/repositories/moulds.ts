@@ -16,14 +16,16 @@ import {
 	type MouldInputs,
 	type MouldState
 } from '$lib/core/mould';
-import { db, inTransaction } from '../db/connection';
+import { db } from '../db/connection';
 import { makeOnce } from '../db/makeOnce';
 import { RowCache, stampOf } from '../db/rowCache';
 import { tables, type MouldRow } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
+import type { Actor } from '../people/audit';
 import { nextNumber } from './counters';
 import { getMaster } from './masters';
 import { getMaterial, getResin, getRubber } from './materials';
+import { noted, type Keeping } from './keeping';
 import { updateVersioned } from './versioned';
 
 /** In use, and of a kind that resin may be poured into. */
@@ -248,8 +250,7 @@ async function faceTemp(inputs: MouldInputs, thicknessMm: number | undefined): P
 /** Adds a mould or changes its plan; the plan is worked out here from the records. Returns its id. */
 export async function saveMould(
 	inputs: MouldInputs,
-	existing?: { id: string; version: number },
-	id: string = randomUUID()
+	{ id = randomUUID(), version, ...by }: Keeping = {}
 ): Promise<string> {
 	const { masterId, materials, plan } = await planned(inputs);
 	const change = {
@@ -263,29 +264,38 @@ export async function saveMould(
 		plan
 	};
 	const save = async (transaction: Transaction) => {
-		if (existing) {
-			const mould = await getMould(existing.id);
+		if (version !== undefined) {
+			const mould = await getMould(id);
 			if (mould.pouredAt && JSON.stringify(mould.plan) !== JSON.stringify(plan)) {
 				throw new RefusedError(
 					'The rubber is poured already: its sizes stay as they are. Plan a new mould instead.',
 					'clearanceMm'
 				);
 			}
-			await updateVersioned(tables.moulds(), 'mould', existing.id, existing.version, change, transaction);
+			await updateVersioned(tables.moulds(), 'mould', id, version, change, transaction);
 			return;
 		}
 		const number = await nextNumber('mould', transaction);
 		await tables.moulds().create({ id, number, state: 'new', version: 1, ...change }, { transaction });
 	};
-	return makeOnce(existing?.id ?? id, () => inTransaction(save));
+	return makeOnce(id, () => noted(by, ['mould-kept', inputs.label], save));
 }
 
 /** Notes when the rubber was poured; its ready-at time follows from the plan. */
-export async function pourRubber(id: string, version: number, at: Date): Promise<void> {
+export async function pourRubber(id: string, version: number, at: Date, actor?: Actor): Promise<void> {
 	const mould = await getMould(id);
 	if (mould.pouredAt) throw new RefusedError('The rubber of this mould is poured already.');
 	const readyAt = new Date(at.getTime() + mould.plan.readyInS * 1000);
-	await updateVersioned(tables.moulds(), 'mould', id, version, { pouredAt: at, readyAt, state: 'new' });
+	await noted({ actor }, ['mould-kept', `M${mould.number}, its rubber poured`], (transaction) =>
+		updateVersioned(
+			tables.moulds(),
+			'mould',
+			id,
+			version,
+			{ pouredAt: at, readyAt, state: 'new' },
+			transaction
+		)
+	);
 }
 
 /** Moves a mould on in its life. @throws RefusedError for a step that a mould does not take. */
@@ -293,7 +303,7 @@ export async function setMouldState(
 	id: string,
 	version: number,
 	state: MouldState,
-	transaction?: Transaction
+	by: Pick<Keeping, 'transaction' | 'actor'> = {}
 ): Promise<void> {
 	const mould = await getMould(id);
 	if (!nextMouldStates(mould.state).includes(state)) {
@@ -301,7 +311,9 @@ export async function setMouldState(
 			`A mould that is ${STATE_WORDS[mould.state]} does not become ${STATE_WORDS[state]}.`
 		);
 	}
-	await updateVersioned(tables.moulds(), 'mould', id, version, { state }, transaction);
+	await noted(by, ['mould-kept', `M${mould.number}, ${STATE_WORDS[state]}`], (transaction) =>
+		updateVersioned(tables.moulds(), 'mould', id, version, { state }, transaction)
+	);
 }
 
 /** Numbers and labels of every mould, for choosing. */

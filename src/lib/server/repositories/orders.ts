@@ -5,6 +5,7 @@ import { makeOnce } from '../db/makeOnce';
 import { plain, tables, type OrderRow } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
 import { nextNumber } from './counters';
+import { noted, type Keeping } from './keeping';
 import { updateVersioned } from './versioned';
 
 export interface Order {
@@ -60,7 +61,11 @@ export async function ordersOfPours(
 }
 
 /** Keeps a new order, or changes one. @throws RefusedError for a shot that is not in the books */
-export async function saveOrder(id: string, record: OrderRecord, version?: number): Promise<string> {
+export async function saveOrder(
+	id: string,
+	record: OrderRecord,
+	{ version, ...by }: Omit<Keeping, 'id'> = {}
+): Promise<string> {
 	const asked = [...new Set(record.lines.map((l) => l.shotId))];
 	const known = await tables.shots().findAll({ attributes: ['id'], where: { id: asked } });
 	const there = new Set(known.map((row) => plain(row).id));
@@ -71,15 +76,13 @@ export async function saveOrder(id: string, record: OrderRecord, version?: numbe
 			`lines.${missing}.shotId`
 		);
 	const values = { name: record.name, state: record.state, dueAt: new Date(record.dueAtMs), body: record };
-	if (version !== undefined) {
-		await updateVersioned(tables.orders(), 'order', id, version, values);
-		return id;
-	}
-	const make = async (transaction: Transaction) => {
+	const save = async (transaction: Transaction) => {
+		if (version !== undefined)
+			return updateVersioned(tables.orders(), 'order', id, version, values, transaction);
 		const number = await nextNumber('order', transaction);
 		await tables.orders().create({ id, number, version: 1, ...values }, { transaction });
 	};
-	return makeOnce(id, () => inTransaction(make));
+	return makeOnce(id, () => noted(by, ['order-kept', record.name], save));
 }
 
 /** So many more copies of a line are finished; never more than there are good ones. */

@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto';
+import type { Transaction } from 'sequelize';
 import {
 	planDifferences,
 	wallMs,
@@ -12,6 +13,8 @@ import type { WorkshopSettings } from '$lib/core/workshop';
 import { plain, tables } from '../db/models';
 import { RefusedError } from '../errors';
 import { heavy, type Asker } from '../heavy/pool';
+import type { Actor } from '../people/audit';
+import { noted } from './keeping';
 import { addFinished, countLines, listOrders } from './orders';
 import { beginPour } from './pours';
 import { workshopToPlan } from './toPlan';
@@ -64,9 +67,13 @@ export async function followedPlan(): Promise<KeptOrdersPlan | null> {
 }
 
 /** The last word holds: a plan is made anew whenever it is asked for. */
-async function keepPlan(id: number, body: KeptOrdersPlan): Promise<void> {
-	await tables.plans().upsert({ id, body, version: 1 });
+async function keepPlan(id: number, body: KeptOrdersPlan, transaction?: Transaction): Promise<void> {
+	await tables.plans().upsert({ id, body, version: 1 }, transaction ? { transaction } : {});
 }
+
+/** Somebody lets the workshop go by a plan. */
+const follow = (kept: KeptOrdersPlan, actor: Actor | undefined, how: string): Promise<void> =>
+	noted({ actor }, ['plan-followed', how], (transaction) => keepPlan(FOLLOWED, kept, transaction));
 
 /** What a plan rests on: everything but the moment itself. */
 function digest(workshop: Workshop, followed: KeptOrdersPlan | null): string {
@@ -182,7 +189,7 @@ function isWeighty(workshop: Workshop, before: KeptOrdersPlan, after: KeptOrders
 }
 
 /** Follows the plan that was proposed. @throws RefusedError when it is another one by now */
-export async function acceptPlan(restsOn: string): Promise<void> {
+export async function acceptPlan(restsOn: string, actor?: Actor): Promise<void> {
 	const kept = await readPlan(PROPOSED);
 	if (kept?.restsOn !== restsOn)
 		throw new RefusedError(
@@ -190,7 +197,7 @@ export async function acceptPlan(restsOn: string): Promise<void> {
 			undefined,
 			409
 		);
-	await keepPlan(FOLLOWED, kept);
+	await follow(kept, actor, 'as proposed');
 }
 
 /**
@@ -202,6 +209,7 @@ export async function pinActivity(
 	startMs: number | null,
 	settings: WorkshopSettings,
 	asker: Asker,
+	actor?: Actor,
 	now = new Date()
 ): Promise<PlanDifferences> {
 	const [{ hours }, followed] = await Promise.all([readHours(), followedPlan()]);
@@ -218,7 +226,8 @@ export async function pinActivity(
 				? `It cannot go there: ${kept.plan.conflict.join('; ')}.`
 				: 'No plan was found with it there: try another time.'
 		);
-	await keepPlan(FOLLOWED, { ...kept, restsOn: digest(workshop, kept) });
+	const why = startMs === null ? 'let go' : 'put to a time';
+	await follow({ ...kept, restsOn: digest(workshop, kept) }, actor, `${why}, ${id}`);
 	return differencesOf(workshop, followed.plan, kept.plan);
 }
 
@@ -262,6 +271,7 @@ export async function followImproved(
 	asOfMs: number,
 	settings: WorkshopSettings,
 	asker: Asker,
+	actor?: Actor,
 	now = new Date()
 ): Promise<PlanDifferences> {
 	const [{ hours }, followed] = await Promise.all([readHours(), followedPlan()]);
@@ -278,7 +288,7 @@ export async function followImproved(
 		plan.lateWeightedS < lateWeightedS || (plan.lateWeightedS === lateWeightedS && plan.finishMs < finishMs);
 	if (!isBetter) throw new RefusedError('It is no better than the plan that is followed.', undefined, 409);
 	const kept = { pins: followed.pins, ...outcome.value };
-	await keepPlan(FOLLOWED, { ...kept, restsOn: digest(workshop, { ...kept, restsOn: '' }) });
+	await follow({ ...kept, restsOn: digest(workshop, { ...kept, restsOn: '' }) }, actor, 'found by search');
 	return differencesOf(workshop, followed.plan, plan);
 }
 

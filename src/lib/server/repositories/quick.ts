@@ -8,6 +8,7 @@ import { getMaster, saveMaster } from './masters';
 import { getResin, listResins, saveMaterial } from './materials';
 import { getMould, saveMould, setMouldState } from './moulds';
 import { saveShot } from './shots';
+import type { Actor } from '../people/audit';
 
 /** The resin of the question: from the shelf with its tins, or one that stands on no shelf. */
 async function resinOf(q: QuickInput) {
@@ -37,13 +38,13 @@ export async function pourQuick(id: string, q: QuickInput, settings: WorkshopSet
 }
 
 /** The resin's place on the shelf; what is typical or from a label goes there, marked as such. */
-async function onShelf(q: QuickInput): Promise<string> {
+async function onShelf(q: QuickInput, actor?: Actor): Promise<string> {
 	if (q.resinBy === 'shelf') return q.resinId;
 	const record = quickResin(q, undefined);
 	const same = (await listResins()).find(
 		(r) => r.record.name === record.name && r.record.potLifeS === record.potLifeS
 	);
-	return same?.id ?? saveMaterial('resin', record);
+	return same?.id ?? saveMaterial('resin', record, { actor });
 }
 
 /**
@@ -51,18 +52,24 @@ async function onShelf(q: QuickInput): Promise<string> {
  * @param id of the master, made in the page: the same press twice is one master
  * @returns the shot
  */
-export async function keepQuick(id: string, q: QuickInput, settings: WorkshopSettings): Promise<string> {
+export async function keepQuick(
+	id: string,
+	q: QuickInput,
+	settings: WorkshopSettings,
+	actor?: Actor
+): Promise<string> {
 	const known = await tables.shots().findOne({ where: { masterId: id } });
 	if (known) return plain(known).id;
-	const resinId = await onShelf(q);
+	const resinId = await onShelf(q, actor);
 	const { record } = await getResin(resinId);
-	if (!(await tables.masters().findByPk(id)))
-		await saveMaster(quickMaster(q, record), null, undefined, undefined, id);
+	if (!(await tables.masters().findByPk(id))) await saveMaster(quickMaster(q, record), null, { id, actor });
 	const master = await getMaster(id);
 	const kept = await tables.moulds().findOne({ where: { masterId: id } });
-	const mouldId = kept ? plain(kept).id : await saveMould(quickMould(id, master.record.name, q.roomTempC));
+	const mouldId = kept
+		? plain(kept).id
+		: await saveMould(quickMould(id, master.record.name, q.roomTempC), { actor });
 	const mould = await getMould(mouldId);
-	if (mould.state !== 'active') await setMouldState(mouldId, mould.version, 'active');
+	if (mould.state !== 'active') await setMouldState(mouldId, mould.version, 'active', { actor });
 	const { inputs } = quickShot(q, record, settings);
-	return saveShot({ ...inputs, masterId: id, mouldIds: [mouldId], resinId }, settings);
+	return saveShot({ ...inputs, masterId: id, mouldIds: [mouldId], resinId }, settings, { actor });
 }

@@ -1,7 +1,8 @@
 import { WORKSHOP_DEFAULTS, workshopSettings, type WorkshopSettings } from '$lib/core/workshop';
 import { RowCache, stampOf } from '../db/rowCache';
 import { plain, tables } from '../db/models';
-import { note, type Actor } from '../people/audit';
+import type { Actor } from '../people/audit';
+import { noted } from './keeping';
 import { updateVersioned } from './versioned';
 
 const ONLY_ROW = 1;
@@ -24,16 +25,21 @@ export async function saveSettings(
 	version: number,
 	actor?: Actor
 ): Promise<void> {
-	await write(settings, version);
-	await note(actor, 'settings-changed', '');
-}
-
-async function write(settings: WorkshopSettings, version: number): Promise<void> {
-	if (version === 0) {
-		const [, made] = await tables
-			.settings()
-			.findOrCreate({ where: { id: ONLY_ROW }, defaults: { id: ONLY_ROW, body: settings, version: 1 } });
-		if (made) return;
-	}
-	await updateVersioned(tables.settings(), 'page of settings', ONLY_ROW, version, { body: settings });
+	await noted({ actor }, ['settings-changed', ''], async (transaction) => {
+		if (version === 0) {
+			const defaults = { id: ONLY_ROW, body: settings, version: 1 };
+			const [, made] = await tables
+				.settings()
+				.findOrCreate({ where: { id: ONLY_ROW }, defaults, transaction });
+			if (made) return;
+		}
+		await updateVersioned(
+			tables.settings(),
+			'page of settings',
+			ONLY_ROW,
+			version,
+			{ body: settings },
+			transaction
+		);
+	});
 }

@@ -5,13 +5,13 @@ import { composePlan, movedStamps, planDifferences, type Difference, type Stamp 
 import type { PourPlan } from '$lib/core/plan';
 import { keptLayer, planShot, usuallyLeftMl, type PlannedShot, type ShotInputs } from '$lib/core/shot';
 import type { WorkshopSettings } from '$lib/core/workshop';
-import { inTransaction } from '../db/connection';
 import { makeOnce } from '../db/makeOnce';
 import { RowCache, stampOf } from '../db/rowCache';
 import { plain, tables, type ShotRow } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
 import { nextNumber } from './counters';
 import { contextOf, gather, recordsOf, stampsOf, type Gathered } from './shotRecords';
+import { noted, type Keeping } from './keeping';
 import { updateVersioned } from './versioned';
 
 /** A planned shot with the stamps of what it rests on; those of the version before have none. */
@@ -71,8 +71,7 @@ function planNow(of: Gathered, inputs: ShotInputs, settings: WorkshopSettings): 
 export async function saveShot(
 	typed: ShotInputs,
 	settings: WorkshopSettings,
-	existing?: { id: string; version: number },
-	id: string = randomUUID()
+	{ id = randomUUID(), version, ...by }: Keeping = {}
 ): Promise<string> {
 	const gathered = await gather(typed);
 	const { master, resin, vessel } = gathered;
@@ -80,11 +79,11 @@ export async function saveShot(
 	const inputs = { ...typed, potId: typed.usePot ? (vessel?.id ?? '') : '' };
 	const result = planNow(gathered, inputs, settings);
 	const save = async (transaction: Transaction) => {
-		if (existing) {
-			if (await tables.pours().count({ where: { shotId: existing.id }, transaction }))
+		if (version !== undefined) {
+			if (await tables.pours().count({ where: { shotId: id }, transaction }))
 				throw new RefusedError('It is at the bench, or was poured: size it anew from this one instead.');
 			const change = { masterId: master.id, resinId: resin.id, inputs, result };
-			await updateVersioned(tables.shots(), 'shot', existing.id, existing.version, change, transaction);
+			await updateVersioned(tables.shots(), 'shot', id, version, change, transaction);
 			return;
 		}
 		const number = await nextNumber('shot', transaction);
@@ -95,7 +94,7 @@ export async function saveShot(
 				{ transaction }
 			);
 	};
-	return makeOnce(existing?.id ?? id, () => inTransaction(save));
+	return makeOnce(id, () => noted(by, ['shot-kept', master.record.name], save));
 }
 
 /** Why and in what a kept shot is otherwise by today's records. */

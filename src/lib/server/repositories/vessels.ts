@@ -19,6 +19,7 @@ import { db } from '../db/connection';
 import { makeOnce } from '../db/makeOnce';
 import { plain, tables, type CycleBody } from '../db/models';
 import { NotFoundError } from '../errors';
+import { noted, type Keeping } from './keeping';
 import { updateVersioned } from './versioned';
 
 export interface Vessel {
@@ -89,17 +90,19 @@ export async function getVessel(
 	return { ...found, inspections: (await inspectionsOf([id])).get(id) ?? [] };
 }
 
+/** Adds a vessel or changes one. Returns its id. */
 export async function saveVessel(
 	record: VesselRecord,
-	was?: { id: string; version: number },
-	id: string = randomUUID()
+	{ id = randomUUID(), version, ...by }: Keeping = {}
 ): Promise<string> {
 	const values = { kind: record.kind, name: record.name, body: record };
-	if (was) {
-		await updateVersioned(tables.vessels(), 'vessel', was.id, was.version, values);
-		return was.id;
-	}
-	return makeOnce(id, () => tables.vessels().create({ id, version: 1, ...values }));
+	return makeOnce(id, () =>
+		noted(by, ['vessel-kept', record.name], async (transaction) => {
+			if (version !== undefined)
+				return updateVersioned(tables.vessels(), 'vessel', id, version, values, transaction);
+			await tables.vessels().create({ id, version: 1, ...values }, { transaction });
+		})
+	);
 }
 
 /** The pot that shots go into unless they name another: the first that may be used. */

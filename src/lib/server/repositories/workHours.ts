@@ -1,5 +1,7 @@
 import { USUAL_HOURS, workshopHours, type WorkshopHours } from '$lib/core/orders';
 import { plain, tables } from '../db/models';
+import type { Actor } from '../people/audit';
+import { noted } from './keeping';
 import { updateVersioned } from './versioned';
 
 const ONLY_ROW = 1;
@@ -16,12 +18,22 @@ export async function readHours(): Promise<{ hours: WorkshopHours; version: numb
 }
 
 /** Keeps the hours; `version` 0 means that none were kept before. */
-export async function saveHours(hours: WorkshopHours, version: number): Promise<void> {
-	if (version === 0) {
-		const [, made] = await tables
-			.workHours()
-			.findOrCreate({ where: { id: ONLY_ROW }, defaults: { id: ONLY_ROW, body: hours, version: 1 } });
-		if (made) return;
-	}
-	await updateVersioned(tables.workHours(), 'page of hours', ONLY_ROW, version, { body: hours });
+export async function saveHours(hours: WorkshopHours, version: number, actor?: Actor): Promise<void> {
+	await noted({ actor }, ['hours-changed', ''], async (transaction) => {
+		if (version === 0) {
+			const defaults = { id: ONLY_ROW, body: hours, version: 1 };
+			const [, made] = await tables
+				.workHours()
+				.findOrCreate({ where: { id: ONLY_ROW }, defaults, transaction });
+			if (made) return;
+		}
+		await updateVersioned(
+			tables.workHours(),
+			'page of hours',
+			ONLY_ROW,
+			version,
+			{ body: hours },
+			transaction
+		);
+	});
 }

@@ -5,7 +5,6 @@ import { drain, readBytes } from '$lib/server/body';
 import { answerFor } from '$lib/server/errors';
 import { asker } from '$lib/server/heavy/asker';
 import { openBook } from '$lib/server/heavy/book';
-import { note } from '$lib/server/people/audit';
 import { isEmpty, readBackup } from '$lib/server/repositories/backup';
 
 const MOST_BYTES = 250 * 1024 * 1024;
@@ -36,9 +35,8 @@ export const POST: RequestHandler = async (event) => {
 			return refuse(path === 'files' ? 409 : 422, message, more);
 		}
 		try {
-			const rows = await readBackup(book.bites);
+			const rows = await readBackup(book.bites, event.locals.person);
 			const { photosLacking, meshesLacking } = book;
-			await note(event.locals.person, 'book-restored', `${rows} rows`);
 			if (photosLacking + meshesLacking === 0) return json({ rows });
 			return json({
 				rows,

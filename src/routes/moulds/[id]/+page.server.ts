@@ -58,27 +58,28 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 const move = (work: () => Promise<void>) => orFail(work, (refused) => ({ refused }));
 
 export const actions: Actions = {
-	save: async ({ request, params, url }) => {
+	save: async ({ request, params, url, locals }) => {
 		const form = await superValidate(request, zod4(mouldInputs));
 		if (!form.valid) return fail(400, { form });
 		return attempt(form, async () => {
-			await saveMould(form.data, { id: params.id, version: Number(url.searchParams.get('version')) });
+			const version = Number(url.searchParams.get('version'));
+			await saveMould(form.data, { id: params.id, version, actor: locals.person });
 			return { form };
 		});
 	},
-	pour: async ({ params, request }) => {
+	pour: async ({ params, request, locals }) => {
 		const data = await request.formData();
-		return move(() => pourRubber(params.id, Number(data.get('version')), new Date()));
+		return move(() => pourRubber(params.id, Number(data.get('version')), new Date(), locals.person));
 	},
 	make: async ({ params, locals }) => {
 		const refused = await move(() => beginMaking(params.id, locals.settings));
 		return refused ?? redirect(303, `/moulds/${params.id}/make`);
 	},
-	state: async ({ params, request }) => {
+	state: async ({ params, request, locals }) => {
 		const data = await request.formData();
 		const state = String(data.get('state')) as MouldState;
 		if (!MOULD_STATES.includes(state)) return fail(400, { refused: 'A mould has no such state.' });
-		return move(() => setMouldState(params.id, Number(data.get('version')), state));
+		return move(() => setMouldState(params.id, Number(data.get('version')), state, { actor: locals.person }));
 	},
 	...pictureActions('mould')
 };

@@ -33,12 +33,12 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 };
 
 export const actions: Actions = {
-	default: async ({ request }) => {
+	default: async ({ request, locals }) => {
 		const data = await request.formData();
 		const form = await superValidate(data, zod4(mouldInputs));
 		if (!form.valid) return fail(400, { form });
 		return attempt(form, async () => {
-			const id = await saveMould(form.data, undefined, madeId(data));
+			const id = await saveMould(form.data, { id: madeId(data), actor: locals.person });
 			redirect(303, `/moulds/${id}`);
 		});
 	}

@@ -75,15 +75,16 @@ export const actions: Actions = {
 			async () => ({ helps: await helpsFor(event.params.id, event.locals.settings, asker(event)) }),
 			(refused) => ({ refused })
 		),
-	save: async ({ request, params, url }) => {
+	save: async ({ request, params, url, locals }) => {
 		const data = await request.formData();
 		const form = await superValidate(data, zod4(orderForm));
 		if (!form.valid) return fail(400, { form });
 		const { hours } = await readHours();
 		const record = recordTyped(form.data, hours.zone);
 		return attempt(form, async () => {
-			if (params.id === 'new') redirect(303, `/orders/${await saveOrder(madeId(data), record)}`);
-			await saveOrder(params.id, record, Number(url.searchParams.get('version')));
+			const actor = locals.person;
+			if (params.id === 'new') redirect(303, `/orders/${await saveOrder(madeId(data), record, { actor })}`);
+			await saveOrder(params.id, record, { version: Number(url.searchParams.get('version')), actor });
 			return message(form, 'Kept.');
 		});
 	}

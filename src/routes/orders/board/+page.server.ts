@@ -73,14 +73,15 @@ export const actions: Actions = {
 		if (!starts.success)
 			return fail(400, { refused: 'The plan could not be read: look for it again.', id: '' });
 		return orFail(
-			async () => ({
-				words: (await followImproved(starts.data, asOfMs, event.locals.settings, asker(event))).words
-			}),
+			async () => {
+				const { settings, person } = event.locals;
+				return { words: (await followImproved(starts.data, asOfMs, settings, asker(event), person)).words };
+			},
 			(refused) => ({ refused, id: '' })
 		);
 	},
 	/** Keeps a mould out of the plan, or lets it in again. */
-	keepOut: async ({ request, url }) => {
+	keepOut: async ({ request, url, locals }) => {
 		const data = await request.formData();
 		const [id, out] = [String(data.get('mouldId') ?? ''), url.searchParams.get('out') === 'yes'];
 		return orFail(
@@ -88,7 +89,7 @@ export const actions: Actions = {
 				const { number } = await getMould(id);
 				const { hours, version } = await readHours();
 				const rest = hours.keptOut.filter((m) => m !== id);
-				await saveHours({ ...hours, keptOut: out ? [...rest, id] : rest }, version);
+				await saveHours({ ...hours, keptOut: out ? [...rest, id] : rest }, version, locals.person);
 				return { words: [out ? `M${number} is kept out of the plan.` : `M${number} is planned with again.`] };
 			},
 			(refused) => ({ refused, id: '' })
@@ -100,7 +101,10 @@ export const actions: Actions = {
 		if (!typed.success) return fail(400, { refused: 'Say which activity, and when it begins.', id: '' });
 		const { id, startMs } = typed.data;
 		const moved = await orFail(
-			async () => ({ words: (await pinActivity(id, startMs, event.locals.settings, asker(event))).words }),
+			async () => {
+				const { settings, person } = event.locals;
+				return { words: (await pinActivity(id, startMs, settings, asker(event), person)).words };
+			},
 			(refused) => ({ refused, id })
 		);
 		return moved;

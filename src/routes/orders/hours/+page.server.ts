@@ -16,11 +16,12 @@ export const load: PageServerLoad = async () => {
 };
 
 export const actions: Actions = {
-	save: async ({ request, url }) => {
+	save: async ({ request, url, locals }) => {
 		const form = await superValidate(request, zod4(hoursForm));
 		if (!form.valid) return fail(400, { form });
 		return attempt(form, async () => {
-			await saveHours(hoursTyped(form.data), Number(url.searchParams.get('version') ?? 0));
+			const version = Number(url.searchParams.get('version') ?? 0);
+			await saveHours(hoursTyped(form.data), version, locals.person);
 			return message(form, 'Kept. The plan follows.');
 		});
 	}

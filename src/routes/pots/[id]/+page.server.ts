@@ -79,14 +79,17 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 const uuid = (url: URL) => z.uuid().safeParse(url.searchParams.get('entry'));
 
 export const actions: Actions = {
-	save: async ({ request, params, url }) => {
+	save: async ({ request, params, url, locals }) => {
 		const data = await request.formData();
 		const form = await superValidate(data, zod4(vesselRecord));
 		if (!form.valid) return fail(400, { form });
 		const isNew = params.id === 'new';
 		return attempt(form, async () => {
 			const version = Number(url.searchParams.get('version'));
-			const id = await saveVessel(form.data, isNew ? undefined : { id: params.id, version }, madeId(data));
+			const id = await saveVessel(form.data, {
+				...(isNew ? { id: madeId(data) } : { id: params.id, version }),
+				actor: locals.person
+			});
 			if (isNew) redirect(303, `/pots/${id}`);
 			return message(form, 'Kept.');
 		});

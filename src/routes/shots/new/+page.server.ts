@@ -198,12 +198,10 @@ export const actions: Actions = {
 		const changed = url.searchParams.get('change');
 		const version = z.coerce.number().int().min(0).catch(0).parse(url.searchParams.get('version'));
 		return attempt(form, async () => {
-			const id = await saveShot(
-				form.data,
-				locals.settings,
-				changed ? { id: changed, version } : undefined,
-				madeId(data)
-			);
+			const id = await saveShot(form.data, locals.settings, {
+				...(changed ? { id: changed, version } : { id: madeId(data) }),
+				actor: locals.person
+			});
 			redirect(303, `/shots/${id}`);
 		});
 	}

@@ -2,8 +2,8 @@ import type { RequestHandler } from '@sveltejs/kit';
 import { writeBackup } from '$lib/server/repositories/backup';
 
 /** The whole workshop as one JSON file, without pictures and 3D files. */
-export const GET: RequestHandler = () => {
-	const pieces = writeBackup(new Date());
+export const GET: RequestHandler = ({ locals }) => {
+	const pieces = writeBackup(new Date(), locals.person);
 	const text = new TextEncoder();
 	return new Response(
 		new ReadableStream({

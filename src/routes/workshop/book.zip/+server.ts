@@ -1,7 +1,6 @@
 import { Zip, ZipDeflate, ZipPassThrough } from 'fflate';
 import type { RequestHandler } from '@sveltejs/kit';
 import { log } from '$lib/server/log';
-import { note } from '$lib/server/people/audit';
 import { backupFiles, writeBackup } from '$lib/server/repositories/backup';
 
 /** So much is packed at a time, bytes: a few milliseconds of work. */
@@ -13,7 +12,6 @@ function* bites(bytes: Uint8Array): Generator<Uint8Array> {
 
 /** The whole workshop with its pictures and 3D files, packed while it is sent. */
 export const GET: RequestHandler = async ({ locals }) => {
-	await note(locals.person, 'book-read', 'with pictures and 3D files');
 	const text = new TextEncoder();
 	let stopped = false;
 	const stream = new ReadableStream<Uint8Array>(
@@ -34,7 +32,7 @@ export const GET: RequestHandler = async ({ locals }) => {
 				const pack = async () => {
 					const book = new ZipDeflate('workshop.json', { level: 6 });
 					zip.add(book);
-					for await (const piece of writeBackup(new Date())) {
+					for await (const piece of writeBackup(new Date(), locals.person, 'with pictures and 3D files')) {
 						for (const bite of bites(text.encode(piece))) {
 							if (stopped) return;
 							book.push(bite, false);

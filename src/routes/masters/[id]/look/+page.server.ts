@@ -15,14 +15,15 @@ export const load: PageServerLoad = async ({ params }) => {
 };
 
 export const actions: Actions = {
-	default: async ({ params, request, url }) => {
+	default: async ({ params, request, url, locals }) => {
 		const form = await superValidate(request, zod4(lookForm));
 		if (!form.valid) return fail(400, { form });
 		return attempt(form, async () => {
 			const master = await getMaster(params.id);
 			const traps = trapsFromLook(form.data, master.record.traps);
+			const { id, record, photoId } = master;
 			const version = Number(url.searchParams.get('version'));
-			await saveMaster({ ...master.record, traps }, master.photoId, { id: master.id, version });
+			await saveMaster({ ...record, traps }, photoId, { id, version, actor: locals.person });
 			return message(form, 'Kept on the master.');
 		});
 	}

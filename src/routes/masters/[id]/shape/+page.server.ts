@@ -30,7 +30,7 @@ export const actions: Actions = {
 					? await savePhoto(Buffer.from(await card.arrayBuffer()))
 					: master.photoId;
 			const version = Number(data.get('version'));
-			await saveMaster(record, photoId, { id: master.id, version });
+			await saveMaster(record, photoId, { id: master.id, version, actor: event.locals.person });
 			return { kept: true };
 		};
 		return orFail(work, (problem) => ({ problem }));
