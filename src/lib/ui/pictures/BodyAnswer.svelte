@@ -24,13 +24,16 @@
 	const share = $derived((100 * (body.volumeMl - body.lowMl)) / span);
 	/** Numbers of pictures whose outlines deny what others show. */
 	const liars = $derived(
-		body.ids.flatMap((id, i) => (body.contraryShare[i]! < CONTRARY ? [] : [sitting.pictures.findIndex((p) => p.id === id) + 1]))
+		body.ids
+			.flatMap((id, i) => (body.contraryShare[i]! < CONTRARY ? [] : [sitting.pictures.findIndex((p) => p.id === id) + 1]))
+			.sort((a, b) => a - b)
 	);
 	const denied = $derived(
 		liars.length === 1
 			? `Picture ${liars[0]} leaves out what others show of the piece, so the body is too small there: look at its outline.`
 			: `Pictures ${liars.join(', ')} leave out what others show of the piece, so the body is too small there: look at their outlines.`
 	);
+	const pale = $derived(sitting.pictures.filter(({ sight }) => sight.fault === 'pale' || sight.fault === 'no-outline').length);
 	const unknown = $derived(contradictory(body.contraryShare));
 	/** A picture that alone takes far more than the others is likely wrong, or the only one from its side. */
 	const odd = $derived.by(() => {
@@ -43,11 +46,15 @@
 	});
 </script>
 
-{#if unknown}
+{#if unknown && !sitting.settled}
+	<Answer label="Volume of one copy" value="not known yet" note="more outlines are being cut" />
+{:else if unknown}
 	<Answer label="Volume of one copy" value="not known" tone="harm" />
 	<p class="font-semibold">
-		Outlines contradict each other in {liars.length} of {body.ids.length} pictures: {liars.join(', ')}. Correct their outlines or leave them
-		out; where the piece is as pale as the paper, colour it and take them again.
+		Outlines contradict each other in {liars.length} of {body.ids.length} pictures: {liars.join(', ')}.
+		{pale > 0
+			? `In ${pale} more the piece is as pale as what lies behind it. Colour it (dark powder, washable paint) and take them again, or paint its outlines by hand.`
+			: 'Correct their outlines or leave them out.'}
 	</p>
 {:else}
 	{@render known()}

@@ -122,8 +122,7 @@
 	{#if sitting.busy}
 		<div class="slab mb-4 flex flex-wrap items-center gap-4 p-4" role="status">
 			<span class="font-semibold">{sitting.busy.what}</span>
-			<progress class="h-3 min-w-[10rem] flex-1 accent-(--work)" max="1" value={sitting.busy.share} aria-label={sitting.busy.what}
-			></progress>
+			<progress class="h-3 min-w-[10rem] flex-1" max="1" value={sitting.busy.share} aria-label={sitting.busy.what}></progress>
 			<Button color="alternative" onclick={() => void sitting.stop()}>Stop</Button>
 		</div>
 	{/if}
@@ -139,7 +138,7 @@
 				</section>
 			{/if}
 			<section class="slab flex flex-col gap-4 p-5" aria-label="Pictures">
-				<h2>{count === 0 ? '2. Take pictures all round' : `${count} pictures`}</h2>
+				<h2>{count === 0 ? '2. Take pictures all round' : `${count} ${count === 1 ? 'picture' : 'pictures'}`}</h2>
 				{#if count === 0 && before && before.photos.length > 0}<Button
 						color="alternative"
 						size="lg"

@@ -31,9 +31,8 @@
 							? ''
 							: `, ${p.sight.offPx.toFixed(1)} px off`}
 					</p>
-					{#if p.sight.busy}<p class="font-semibold text-(--hot)">
-							Busy background: look at its outline, or clear what stands behind.
-						</p>{/if}{/if}
+				{/if}
+				{#if p.sight.busy}<p class="font-semibold text-(--hot)">Busy background: check its outline.</p>{/if}
 				<button
 					type="button"
 					class="plain min-h-[1.7rem] cursor-pointer self-start"

@@ -53,7 +53,7 @@
 {#if studio.busy}
 	<div class="slab mb-4 flex flex-wrap items-center gap-4 p-4" role="status">
 		<span class="font-semibold">{studio.busy.what}</span>
-		<progress class="h-3 min-w-[10rem] flex-1 accent-(--work)" max="1" value={studio.busy.share} aria-label={studio.busy.what}></progress>
+		<progress class="h-3 min-w-[10rem] flex-1" max="1" value={studio.busy.share} aria-label={studio.busy.what}></progress>
 		<Button color="alternative" onclick={() => studio.cancel()}>Stop</Button>
 	</div>
 {/if}
