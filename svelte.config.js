@@ -1,11 +1,12 @@
 import adapter from '@sveltejs/adapter-node';
 import { vitePreprocess } from '@sveltejs/vite-plugin-svelte';
 
+import { drawnIcons } from './scripts/lib/drawnIcons.mjs';
 import { POLICY } from './scripts/lib/headers.mjs';
 
 /** @type {import('@sveltejs/kit').Config} */
 export default {
-	preprocess: vitePreprocess(),
+	preprocess: [drawnIcons, vitePreprocess()],
 	compilerOptions: { runes: ({ filename }) => (filename.includes('node_modules') ? undefined : true) },
 	kit: {
 		adapter: adapter({ out: 'build' }),

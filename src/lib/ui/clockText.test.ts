@@ -32,6 +32,23 @@ it('a workshop with a clock of twelve hours reads it so', () => {
 	}
 });
 
+// the Unicode Consortium's locale data, as the runtime bears it: the same words as they are by hand
+it('every day and hour is written as the locale writes it', () => {
+	const plain = (text: string) => text.replace(/,/g, '').replace(/\s/g, ' ');
+	const [day, short] = [{ day: 'numeric', month: 'short' }, { hour: 'numeric', minute: '2-digit' }] as const;
+	for (let n = 0; n < 400; n++) {
+		const ms = at(2026, 1, 1) + n * 86_400_000 + n * 3_700_000;
+		const date = new Date(ms);
+		const gb = (o: Intl.DateTimeFormatOptions) => date.toLocaleString('en-GB', o);
+		const time = gb({ hour: '2-digit', minute: '2-digit' });
+		expect(plain(wallTime(ms, 0))).toBe(plain(`${gb({ ...day, weekday: 'short' })} ${time}`));
+		expect(plain(shortTime(ms, 0))).toBe(plain(`${gb({ ...day, year: 'numeric' })} ${time}`));
+		setClockHours('12');
+		expect(plain(wallTime(ms, ms))).toBe(plain(date.toLocaleString('en-US', { ...short, hour12: true })));
+		setClockHours('24');
+	}
+});
+
 it('a column has the year only where it is another one', () => {
 	expect(shortTime(at(2026, 1, 2, 7, 0), now)).toBe('2 Jan 07:00');
 	expect(shortTime(at(2025, 12, 31, 23, 1), now)).toBe('31 Dec 2025 23:01');

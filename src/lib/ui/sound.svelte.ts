@@ -7,20 +7,21 @@ export class Sound {
 	way = $state<SignalWay>('tones');
 	#audio: AudioContext | undefined;
 
-	/** Browser only: looks whether it may sound, and again after each touch; returns what ends looking. */
+	/**
+	 * Browser only: looks whether it may sound, and opens the sound device at the first touch; returns what ends looking.
+	 * Opening it takes a tenth of a second: not while the page comes to life, and only when the press has been shown.
+	 */
 	start(): () => void {
 		this.way = keptSignalWay();
-		const look = () => void this.#look();
-		// opening the sound device takes its time: not while the page comes to life
-		const first = setTimeout(look);
-		const events = ['pointerdown', 'keydown'] as const;
+		this.blocked = navigator.userActivation?.hasBeenActive !== true;
+		const look = () => requestAnimationFrame(() => setTimeout(() => this.#open()));
+		const events = ['pointerdown', 'pointerup', 'keydown'] as const;
 		for (const e of events) window.addEventListener(e, look, { capture: true });
 		return () => {
-			clearTimeout(first);
 			for (const e of events) window.removeEventListener(e, look, { capture: true });
 		};
 	}
-	async #look(): Promise<void> {
+	#open(): void {
 		try {
 			this.#audio ??= new AudioContext();
 			this.blocked = this.#audio.state === 'suspended';
@@ -35,6 +36,8 @@ export class Sound {
 	/** Tells something the way that was chosen: tones, voice, a shake, and a notification where that is allowed. */
 	tell(times: number, words: string): void {
 		if (this.way === 'muted') return;
+		// a browser that wants no touch lets it sound all the same
+		this.#open();
 		if (this.#audio) beep(this.#audio, times);
 		// before anything was pressed here a browser refuses it, and says so in its log
 		if (navigator.userActivation?.hasBeenActive)
