@@ -3,6 +3,7 @@
 	import { onMount, untrack } from 'svelte';
 	import { afterNavigate } from '$app/navigation';
 	import { page } from '$app/state';
+	import { ThemeProvider } from 'flowbite-svelte';
 	import { setClockHours } from '$lib/ui/clockText';
 	import ClockStrip from '$lib/ui/ClockStrip.svelte';
 	import DraftOffers from '$lib/ui/draft/DraftOffers.svelte';
@@ -34,8 +35,13 @@
 	let awake = $state(false);
 	let finder: Finder | undefined = $state.raw();
 	onMount(() => {
-		awake = true;
-		return followPrint(document.documentElement);
+		// all fields change at once: in a task of its own, not at the end of the one that brought the page to life
+		const waking = setTimeout(() => (awake = true));
+		const quiet = followPrint(document.documentElement);
+		return () => {
+			clearTimeout(waking);
+			quiet();
+		};
 	});
 	/** At the pour the bench has the whole screen; its own clock is on it. */
 	const bare = $derived(framed || data.isStranger || /^\/(pour\/[^/]+|practice\/[^/]+|moulds\/[^/]+\/make)$/.test(page.url.pathname));
@@ -62,7 +68,9 @@
 			<!-- until the page listens nothing can be typed that it would then forget -->
 			<fieldset class="waking contents" disabled={!awake}>
 				<div class={bare && !framed && !data.isStranger ? 'h-full' : 'mx-auto max-w-[74rem]'}>
-					{#if !framed && !data.isStranger}<DraftOffers nowMs={data.nowMs} />{/if}{@render children()}
+					{#if !framed && !data.isStranger}<DraftOffers
+							nowMs={data.nowMs} />{/if}<!-- without a theme every button and field of the library asks for one, and fails, by throwing an error -->
+					<ThemeProvider theme={{}}>{@render children()}</ThemeProvider>
 				</div>
 			</fieldset>
 		</main>
