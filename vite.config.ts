@@ -41,8 +41,10 @@ const asksFirst: Plugin = {
 	}
 };
 
-/** Larger files are libraries of which a page calls a part. */
+/** Larger files are libraries of which a page calls a part; the chart library, one function that holds all others, is not. */
 const AHEAD_BYTES = 200_000;
+const isCharts = ({ moduleIds }: { moduleIds: string[] }) =>
+	moduleIds.some((id) => id.includes('/plotly.js-'));
 /**
  * Asks the browser to compile a page's scripts whole while they arrive, off the main thread: a page that wakes calls nearly
  * all of them, and one by one that held it up for a third of its time. Browsers that do not know the hint pass over it.
@@ -52,7 +54,11 @@ const compiledAhead: Plugin = {
 	enforce: 'post',
 	generateBundle(_options, bundle) {
 		for (const [file, made] of Object.entries(bundle))
-			if (made.type === 'chunk' && file.startsWith('_app/immutable/') && made.code.length < AHEAD_BYTES)
+			if (
+				made.type === 'chunk' &&
+				file.startsWith('_app/immutable/') &&
+				(made.code.length < AHEAD_BYTES || isCharts(made))
+			)
 				made.code = `//# allFunctionsCalledOnLoad\n${made.code}`;
 	}
 };

@@ -32,7 +32,7 @@
 
 	onMount(() => {
 		let gone = false;
-		void import('plotly.js-cartesian-dist-min').then((module) => {
+		void import('plotly.js-basic-dist-min').then((module) => {
 			if (!gone) plotly = module.default as unknown as typeof PlotlyTypes;
 		});
 		const look = () => (dark = document.documentElement.classList.contains('dark'));
