@@ -113,6 +113,12 @@ describe('measuring by each school', () => {
 		const marked = benchSteps(rolled).filter((m) => m.kind === 'measure' && m.part);
 		expect(marked).toHaveLength(4);
 		for (const s of marked) expect(s.markMm).toBeCloseTo(27_000 / (Math.PI * 25 ** 2), 9);
+		// and in the maker's own cup, each layer by what goes into it
+		const own = { name: 'the tub', floorMm: 50, rimMm: 70, heightMm: 90, graduated: 'ml' as const };
+		for (const s of benchSteps({ ...rolled, markCup: own }).filter((m) => m.kind === 'measure' && m.part)) {
+			expect(cupVolumeMl(own, s.markMm!)).toBeCloseTo(s.amount!.volumeMl, 9);
+			expect(s.detail).toMatch(/on the scale of the tub/);
+		}
 	});
 	it('fillers go into B before A is opened; colours each into their side, one drop is one drop', () => {
 		const all: PourPlan = {
