@@ -111,8 +111,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 	}
 	const answered = await resolve(event, {
 		// the typeface comes with the page: words that change their width afterwards move all below them
-		// thirty scripts asked for before the first letter is laid out hold it up; they are found as soon by their imports
-		preload: ({ type, path }) => type === 'css' || (type === 'font' && path.includes('next-latin-wght')),
+		preload: ({ type, path }) => type !== 'font' || path.includes('next-latin-wght'),
 		transformPageChunk: ({ html }) => html.replace('%theme%', event.locals.theme)
 	});
 	const response = event.locals.away ? asAway(answered) : answered;

@@ -32,6 +32,7 @@ test('a knob is measured with pictures, corrected, kept with them, and goes on a
 	test.setTimeout(400_000);
 	await page.goto('/masters/from-pictures');
 	const files = page.getByLabel('Choose pictures');
+	await expect(files).toBeEnabled();
 	// what is no picture, what lies about its size, and one without a mat: each is refused in words
 	const bomb = PNG.sync.write(new PNG({ width: 700, height: 700 }));
 	bomb.writeUInt32BE(60_000, 16);

@@ -34,6 +34,7 @@ test('a white piece on white paper has no volume: it is said in which pictures, 
 	test.setTimeout(400_000);
 	await page.goto('/masters/from-pictures');
 	const files = page.getByLabel('Choose pictures');
+	await expect(files).toBeEnabled();
 	await files.setInputFiles([drawn(block(46, 32, 40), cloth, 0)]);
 	await expect(page.getByText('Busy background: check its outline')).toBeVisible({ timeout: 90_000 });
 	await page.getByRole('button', { name: 'Leave out picture 1' }).click();
