@@ -20,6 +20,8 @@ const AUTHORITY_DAYS = 3650;
 const CERTIFICATE_DAYS = 390;
 /** Renewed when fewer days than this are left. */
 const RENEW_DAYS = 60;
+/** Both hold from a year before they are made: a tablet that lay empty in a drawer comes back with an old date. */
+const EARLIER_DAYS = 365;
 
 /**
  * Every name and address under which this machine is called in its network.
@@ -84,7 +86,7 @@ async function authorityIn(folder, now) {
 	const cert = await x509.X509CertificateGenerator.createSelfSigned({
 		serialNumber: serial(),
 		name: `CN=Workshop of ${hostname().replace(/[^\w.-]/g, '')}, O=Anthypos`,
-		notBefore: new Date(now.getTime() - DAY_MS),
+		notBefore: new Date(now.getTime() - EARLIER_DAYS * DAY_MS),
 		notAfter: new Date(now.getTime() + AUTHORITY_DAYS * DAY_MS),
 		signingAlgorithm: KEY,
 		keys,
@@ -155,7 +157,7 @@ async function madeIn(folder, names, now) {
 		serialNumber: serial(),
 		subject: `CN=${names.find((n) => !isIP(n) && n !== 'localhost') ?? 'localhost'}`,
 		issuer: authority.cert.subject,
-		notBefore: new Date(now.getTime() - DAY_MS),
+		notBefore: new Date(now.getTime() - EARLIER_DAYS * DAY_MS),
 		notAfter: new Date(
 			Math.min(now.getTime() + CERTIFICATE_DAYS * DAY_MS, authority.cert.notAfter.getTime())
 		),
