@@ -63,7 +63,10 @@ describe('whoever is signed in stands for what they keep, whatever was typed', (
 		expect(deeds.find((d) => d.what === 'mould-kept')!.about).toBe(`M${mould.number}, active`);
 		const read = deeds.filter((d) => d.what === 'book-read').map((d) => `${d.who} ${d.about}`);
 		// the last two of them: checks before this one read it, too
-		expect(read.slice(0, 2)).toEqual(['Jo Maar with pictures and 3D files', 'Jo Maar without pictures and 3D files']);
+		expect(read.slice(0, 2)).toEqual([
+			'Jo Maar with pictures and 3D files',
+			'Jo Maar without pictures and 3D files'
+		]);
 	});
 	it('whatever else is kept, both or neither: what is refused is noted by nobody', async () => {
 		const actor = { id: randomUUID(), name: 'Jo Maar' };

@@ -46,7 +46,9 @@ test('a white piece on white paper has no volume: it is said in which pictures, 
 	await expect(workOut).toBeEnabled({ timeout: 90_000 });
 	await workOut.click();
 	const answer = page.getByRole('complementary', { name: 'Body' });
-	await expect(answer).toContainText(/Outlines contradict each other in \d+ of \d+ pictures/, { timeout: 200_000 });
+	await expect(answer).toContainText(/Outlines contradict each other in \d+ of \d+ pictures/, {
+		timeout: 200_000
+	});
 	await expect(answer).toContainText('not known');
 	await expect(answer).toContainText(/In \d+ more the piece is as pale .* Colour it/);
 	// nothing goes on with it, and no number stands anywhere
