@@ -35,7 +35,10 @@ it('a workshop with a clock of twelve hours reads it so', () => {
 // the Unicode Consortium's locale data, as the runtime bears it: the same words as they are by hand
 it('every day and hour is written as the locale writes it', () => {
 	const plain = (text: string) => text.replace(/,/g, '').replace(/\s/g, ' ');
-	const [day, short] = [{ day: 'numeric', month: 'short' }, { hour: 'numeric', minute: '2-digit' }] as const;
+	const [day, short] = [
+		{ day: 'numeric', month: 'short' },
+		{ hour: 'numeric', minute: '2-digit' }
+	] as const;
 	for (let n = 0; n < 400; n++) {
 		const ms = at(2026, 1, 1) + n * 86_400_000 + n * 3_700_000;
 		const date = new Date(ms);
