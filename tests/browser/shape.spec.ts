@@ -4,8 +4,12 @@ import { boxesStl, posts } from '../boxes';
 test.describe.configure({ mode: 'serial' });
 let masterUrl = '';
 
-const take = (page: Page, name: string, buffer: Buffer) =>
-	page.locator('input[type=file]').first().setInputFiles({ name, mimeType: 'model/stl', buffer });
+const take = async (page: Page, name: string, buffer: Buffer) => {
+	const input = page.locator('input[type=file]').first();
+	// before the page is awake a file is taken by nobody
+	await expect(input).toBeEnabled();
+	await input.setInputFiles({ name, mimeType: 'model/stl', buffer });
+};
 
 test('a file that is none, and one that was cut off, are said; the page lives on', async ({ page }) => {
 	await page.goto('/masters/from-file');
