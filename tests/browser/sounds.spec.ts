@@ -27,6 +27,14 @@ async function counting(page: Page): Promise<void> {
 			}
 		}
 		Object.assign(window, { AudioContext: Silent });
+		// what drives the browser counts as a touch for it: here only a real one does
+		Object.defineProperty(navigator, 'userActivation', {
+			value: {
+				get hasBeenActive() {
+					return touched;
+				}
+			}
+		});
 	});
 }
 const tones = (page: Page) => page.evaluate(() => (window as unknown as { tones: number }).tones);
@@ -66,17 +74,12 @@ test('the end of the hold sounds on whatever page, at each device, once; blocked
 		return clocks.find((c) => c.kind === 'hold' && url.includes(c.href.split('/').pop()!));
 	};
 	try {
-		// how long it is held, and then the same pour so long ago that it ends in some seconds
+		// every device is open and may sound before the end is near: opening one takes as long as it takes
 		const first = story(Date.now());
 		await post(first);
 		const { startedAtMs, endsAtMs } = (await hold())!;
-		await post(
-			first.map((e) => ({ id: crypto.randomUUID(), atMs: Date.now(), kind: 'undone', eventId: e.id }))
-		);
-		const ends = Date.now() + 9000;
 		const [other, third] = [await context.newPage(), await context.newPage()];
 		for (const p of [other, third]) await counting(p);
-		await post(story(Math.round(ends - (endsAtMs - startedAtMs))));
 		await page.goto('/shelf');
 		await page.getByRole('heading', { level: 1 }).click();
 		await other.goto('/ledger');
@@ -85,12 +88,23 @@ test('the end of the hold sounds on whatever page, at each device, once; blocked
 		await expect(other.getByRole('button', { name: 'Sound is blocked here: press once' })).toBeHidden();
 		// and the bench itself, at a third device
 		await third.goto(url.replace('/api/pours', '/pour').replace('/events', ''));
+		await expect(third.getByRole('button', { name: 'Closed and level' })).toBeEnabled();
 		await heading(third).click();
+		// the same pour so long ago that its hold ends in some seconds: all of them learn it from the server
+		await post(
+			first.map((e) => ({ id: crypto.randomUUID(), atMs: Date.now(), kind: 'undone', eventId: e.id }))
+		);
 		const before = [await tones(page), await tones(other), await tones(third)];
+		const ends = Date.now() + 20_000;
+		await post(story(Math.round(ends - (endsAtMs - startedAtMs))));
+		const heard = async () => {
+			const after = [await tones(page), await tones(other), await tones(third)];
+			return after.map((n, i) => n - before[i]!);
+		};
+		await expect.poll(heard, { timeout: 60_000 }).toEqual([3, 3, 3]);
 		await expect.poll(() => Date.now() > ends + 2500, { timeout: 20_000 }).toBe(true);
-		const after = [await tones(page), await tones(other), await tones(third)];
 		// three short tones, no more, however many look at the clock
-		expect(after.map((n, i) => n - before[i]!)).toEqual([3, 3, 3]);
+		expect(await heard()).toEqual([3, 3, 3]);
 	} finally {
 		await post([{ id: crypto.randomUUID(), atMs: Date.now(), kind: 'abandoned', reason: 'end of the test' }]);
 	}
