@@ -4,7 +4,8 @@ import { reducePour, stepsOf, type PourEvent } from '$lib/core/bench';
 import { WORKSHOP_DEFAULTS } from '$lib/core/workshop';
 import { closeDb } from '$lib/server/db/connection';
 import { emptyMoulds } from '$lib/server/repositories/moulds';
-import { addEvents, beginToday, getPour, listPours, readEvents } from '$lib/server/repositories/pours';
+import { beginToday } from '$lib/server/repositories/beginPour';
+import { addEvents, getPour, listPours, readEvents } from '$lib/server/repositories/pours';
 import { listShots } from '$lib/server/repositories/shots';
 import { sendForm } from './http';
 

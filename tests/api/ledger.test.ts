@@ -16,7 +16,7 @@ import {
 	listCorrections
 } from '../../src/lib/server/repositories/ledgerCorrections';
 import { getMould, listMoulds } from '../../src/lib/server/repositories/moulds';
-import { beginToday } from '../../src/lib/server/repositories/pours';
+import { beginToday } from '../../src/lib/server/repositories/beginPour';
 import { readSettings } from '../../src/lib/server/repositories/settings';
 import { saveShot } from '../../src/lib/server/repositories/shots';
 import {

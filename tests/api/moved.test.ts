@@ -9,7 +9,8 @@ import { saveContainer, setRateFactor } from '$lib/server/repositories/container
 import { getMaster, saveMaster } from '$lib/server/repositories/masters';
 import { getMaterial, listRubbers, saveMaterial } from '$lib/server/repositories/materials';
 import { emptyMoulds, getMould, saveMould, setMouldState } from '$lib/server/repositories/moulds';
-import { addEvents, beginPour, getPour } from '$lib/server/repositories/pours';
+import { beginPour } from '$lib/server/repositories/beginPour';
+import { addEvents, getPour } from '$lib/server/repositories/pours';
 import { readSettings } from '$lib/server/repositories/settings';
 import { batchPlans, getShot, saveShot } from '$lib/server/repositories/shots';
 import { sendForm } from './http';
@@ -146,9 +147,9 @@ describe('a shot that was kept, and records that moved since', () => {
 			await addEvents(id, [{ id: randomUUID(), atMs: Date.now(), kind: 'abandoned', reason: 'test' }]);
 			return plan;
 		};
-		const asKept = await end(await beginPour(one, 0, settings, 'kept'));
+		const asKept = await end(await beginPour(one, 0, settings, { choice: 'kept' }));
 		expect(asKept.b.massG).toBeCloseTo(was, 9);
-		const today = await end(await beginPour(two, 0, settings, 'today'));
+		const today = await end(await beginPour(two, 0, settings, { choice: 'today' }));
 		expect(today.b.massG / today.a.massG).toBeCloseTo(0.5, 6);
 		// its page and its card agree with what was poured
 		expect((await getShot(two)).planned.shot.batches[0]!.b.massG).toBeCloseTo(today.b.massG, 6);

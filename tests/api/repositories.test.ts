@@ -23,7 +23,8 @@ import { getMaster, listMasters, saveMaster } from '$lib/server/repositories/mas
 import { getResin, listResins, listRubbers, saveMaterial } from '$lib/server/repositories/materials';
 import { getMould, pourRubber, saveMould, setMouldState } from '$lib/server/repositories/moulds';
 import { readPhoto, savePhoto } from '$lib/server/repositories/photos';
-import { addEvents, beginToday, getPour, readEvents, runningClocks } from '$lib/server/repositories/pours';
+import { beginToday } from '$lib/server/repositories/beginPour';
+import { addEvents, getPour, readEvents, runningClocks } from '$lib/server/repositories/pours';
 import { readSettings, saveSettings } from '$lib/server/repositories/settings';
 import { getShot, saveShot } from '$lib/server/repositories/shots';
 import { loadDemo } from '$lib/server/seed/load';

@@ -20,14 +20,8 @@ import { listExperiences, removeExperience, saveExperience } from '$lib/server/r
 import { listMasters } from '$lib/server/repositories/masters';
 import { getMaterial, listMaterials, listResins, saveMaterial } from '$lib/server/repositories/materials';
 import { listMoulds } from '$lib/server/repositories/moulds';
-import {
-	addEvents,
-	beginToday,
-	getPour,
-	keepSpeed,
-	readEvents,
-	runningClocks
-} from '$lib/server/repositories/pours';
+import { beginToday } from '$lib/server/repositories/beginPour';
+import { addEvents, getPour, keepSpeed, readEvents, runningClocks } from '$lib/server/repositories/pours';
 import { readSettings } from '$lib/server/repositories/settings';
 import { saveShot } from '$lib/server/repositories/shots';
 import { shotInputs } from '$lib/core/shot';

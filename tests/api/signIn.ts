@@ -1,7 +1,10 @@
 import { afterAll, beforeAll } from 'vitest';
 import { freePort } from '../../scripts/lib/ports.mjs';
 import { startWeb } from '../../scripts/lib/web.mjs';
+import type { Deed } from '$lib/core/people';
 import { closeDb, db } from '$lib/server/db/connection';
+import { listDeeds } from '$lib/server/people/audit';
+import { makeCode } from '$lib/server/people/codes';
 
 // a workshop on a network: two processes that ask who one is, over the database of these tests
 let webs: Awaited<ReturnType<typeof startWeb>>[] = [];
@@ -70,3 +73,14 @@ export const form = (path: string, fields: Record<string, string>, more: { as?: 
 	});
 export const cookieOf = ({ cookies }: Answer) =>
 	cookies.find((c) => c.startsWith('session='))!.split(';')[0]!;
+/** The first keeper, Jo Maar, made by the code of the first start; what a browser of theirs sends. */
+export async function signedInKeeper(): Promise<string> {
+	const passphrase = 'seven wet gulls on a mast';
+	const typed = { code: await makeCode('first'), name: 'Jo Maar', mark: 'jm', passphrase };
+	return cookieOf(await form('/sign-in/first', typed));
+}
+/** Who did these last, as the people's page lists it. */
+export const whoDid = async (...what: Deed[]): Promise<(string | undefined)[]> => {
+	const deeds = await listDeeds(60);
+	return what.map((w) => deeds.find((d) => d.what === w)?.who);
+};

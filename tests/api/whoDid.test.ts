@@ -5,26 +5,19 @@ import { db } from '$lib/server/db/connection';
 import { tables } from '$lib/server/db/models';
 import type { Deed } from '$lib/core/people';
 import { listDeeds } from '$lib/server/people/audit';
-import { makeCode } from '$lib/server/people/codes';
 import { listCorrections } from '$lib/server/repositories/ledgerCorrections';
 import { listMasters, saveMaster } from '$lib/server/repositories/masters';
 import { listResins, saveMaterial } from '$lib/server/repositories/materials';
 import { listMoulds } from '$lib/server/repositories/moulds';
 import { getVessel, listCycles, listVessels } from '$lib/server/repositories/vessels';
 import { listInspections } from '$lib/server/repositories/wear';
-import { ask, cookieOf, form, twoThatAsk } from './signIn';
+import { ask, form, signedInKeeper, twoThatAsk, whoDid } from './signIn';
 
 twoThatAsk();
 let keeper = '';
 beforeAll(async () => {
-	const passphrase = 'seven wet gulls on a mast';
-	const typed = { code: await makeCode('first'), name: 'Jo Maar', mark: 'jm', passphrase };
-	keeper = cookieOf(await form('/sign-in/first', typed));
+	keeper = await signedInKeeper();
 });
-
-/** Who did these last, as the people's page lists it. */
-const whoDid = async (...what: Deed[]) =>
-	Promise.all(what.map(async (w) => (await listDeeds(40)).find((d) => d.what === w)?.who));
 
 const keep = async (path: string, fields: Record<string, string>) => {
 	const { text } = await form(path, fields, { as: keeper });

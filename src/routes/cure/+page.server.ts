@@ -59,7 +59,7 @@ function parseJson(text: string): unknown {
 }
 
 export const actions: Actions = {
-	keep: async ({ request }) => {
+	keep: async ({ request, locals }) => {
 		const data = await request.formData();
 		const containerId = String(data.get('containerId'));
 		const asked = parseJson(String(data.get('asked')));
@@ -68,7 +68,7 @@ export const actions: Actions = {
 			async () => {
 				const rateFactor = await speedBy(containerId, asked);
 				if (!(rateFactor >= SPEED.least && rateFactor <= SPEED.most)) throw new RefusedError(TOO_FAR);
-				await setRateFactor(containerId, rateFactor);
+				await setRateFactor(containerId, rateFactor, locals.person);
 				return { kept: true };
 			},
 			(refused) => ({ refused })

@@ -39,7 +39,7 @@ export const load: PageServerLoad = async ({ url }) => {
 const name = z.string().trim().min(1, 'Name the view.').max(60, 'Keep it under 60 characters.');
 
 export const actions: Actions = {
-	keepView: async ({ request, url }) => {
+	keepView: async ({ request, url, locals }) => {
 		const typed = name.safeParse((await request.formData()).get('name'));
 		if (!typed.success) return fail(400, { viewProblem: typed.error.issues[0]!.message });
 		const query = new URLSearchParams(
@@ -47,13 +47,13 @@ export const actions: Actions = {
 		);
 		return orFail(
 			async () => {
-				await saveView(typed.data, query.toString().slice(0, 500));
+				await saveView(typed.data, query.toString().slice(0, 500), locals.person);
 				return { viewKept: typed.data };
 			},
 			(viewProblem) => ({ viewProblem })
 		);
 	},
-	forgetView: async ({ request }) => {
-		await forgetView(String((await request.formData()).get('id')));
+	forgetView: async ({ request, locals }) => {
+		await forgetView(String((await request.formData()).get('id')), locals.person);
 	}
 };

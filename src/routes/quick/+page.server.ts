@@ -35,7 +35,7 @@ export const actions: Actions = {
 		const done = await orFail(
 			async () => ({
 				made: await (form.data.do === 'pour'
-					? pourQuick(id, asked, settings)
+					? pourQuick(id, asked, settings, person)
 					: keepQuick(id, asked, settings, person))
 			}),
 			(refused) => ({ refused })

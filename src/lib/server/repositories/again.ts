@@ -3,7 +3,9 @@ import { carriedOver, nextOf, reducePour, stepsOf } from '$lib/core/bench';
 import type { WorkshopSettings } from '$lib/core/workshop';
 import { plain, tables } from '../db/models';
 import { ConflictError, RefusedError } from '../errors';
-import { addEvents, beginPour, getPour, readEvents } from './pours';
+import type { Actor } from '../people/audit';
+import { beginPour } from './beginPour';
+import { addEvents, getPour, readEvents } from './pours';
 import { LEFT_OVER } from './shotRecords';
 import type { ShotMoved } from './shots';
 
@@ -15,7 +17,8 @@ import type { ShotMoved } from './shots';
 export async function beginAgain(
 	pourId: string,
 	settings: WorkshopSettings,
-	wanted?: number
+	wanted?: number,
+	actor?: Actor
 ): Promise<{ id: string } | { moved: ShotMoved; shotId: string }> {
 	const { plan, status } = await getPour(pourId);
 	if (status === 'open') throw new RefusedError('This pour is not over yet: finish it, or give it up.');
@@ -27,7 +30,9 @@ export async function beginAgain(
 		);
 	const series = nextOf(pourId, plan.series, wanted);
 	const next = (choice?: 'today') =>
-		beginPour(shotId, (plan.batchIndex + 1) % plan.batchCount, settings, choice, {
+		beginPour(shotId, (plan.batchIndex + 1) % plan.batchCount, settings, {
+			choice,
+			actor,
 			series,
 			...(plan.order && { order: { ...plan.order, number: plan.order.number + 1 } })
 		});

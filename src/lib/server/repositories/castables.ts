@@ -11,10 +11,11 @@ import type { WorkshopSettings } from '$lib/core/workshop';
 import { inTransaction } from '../db/connection';
 import { plain, tables } from '../db/models';
 import { RefusedError } from '../errors';
+import type { Actor } from '../people/audit';
 import { measuredMaster } from './masters';
 import { getMaterial, listMaterials, type Kept } from './materials';
 import { getMould, type Mould } from './moulds';
-import { holdMoulds, refuseBusy } from './takeMoulds';
+import { holdMoulds, noteBegun, refuseBusy } from './takeMoulds';
 
 /** A mould as plaster, wax and soap ask for it: what it holds, and the hottest that its face stands. */
 export function asCastableMould(
@@ -39,7 +40,8 @@ export function asCastableMould(
 export async function pourCastable(
 	id: string,
 	inputs: CastableInputs,
-	settings: WorkshopSettings
+	settings: WorkshopSettings,
+	actor?: Actor
 ): Promise<string> {
 	const [material, master, rubbers, thermoplastics, ...moulds] = await Promise.all([
 		getMaterial('castable', inputs.materialId),
@@ -80,6 +82,7 @@ export async function pourCastable(
 				{ id, shotId: null, batchIndex: 0, status: 'open', plan: withSteps(plan, settings.units) },
 				{ transaction }
 			);
+		await noteBegun(actor, plan, transaction);
 		return id;
 	});
 }

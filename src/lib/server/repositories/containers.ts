@@ -13,6 +13,7 @@ import { RowCache, stampOf } from '../db/rowCache';
 import { tables, type ContainerRow } from '../db/models';
 import { NotFoundError } from '../errors';
 import { note, type Actor } from '../people/audit';
+import { noted } from './keeping';
 import { addLine, stockLines } from './stock';
 import { updateVersioned } from './versioned';
 
@@ -195,10 +196,13 @@ export async function setEmptied(
 	});
 }
 
-/** Keeps what readings taught of a container's speed. */
-export async function setRateFactor(id: string, rateFactor: number | null): Promise<void> {
-	const { version } = await getContainer(id);
-	await updateVersioned(tables.containers(), 'container', id, version, { rateFactor });
+/** Keeps what readings taught of a container's speed; nothing is its sheet's. */
+export async function setRateFactor(id: string, rateFactor: number | null, actor?: Actor): Promise<void> {
+	const { version, record } = await getContainer(id);
+	const about = `${record.lot || id}, ${rateFactor === null ? 'as its sheet says' : rateFactor.toFixed(2)}`;
+	await noted({ actor }, ['speed-kept', about], (transaction) =>
+		updateVersioned(tables.containers(), 'container', id, version, { rateFactor }, transaction)
+	);
 }
 
 /** The tins that a pour of this material takes from: the oldest that is in use, by part. */

@@ -2,6 +2,9 @@ import { QueryTypes } from 'sequelize';
 import type { PulledPresses } from '$lib/core/plan';
 import { db } from '../db/connection';
 import { tables } from '../db/models';
+import type { Actor } from '../people/audit';
+import { noted } from './keeping';
+import { getMaterial } from './materials';
 
 /** The newest so many pulls are learnt from. */
 const NEWEST = 400;
@@ -26,8 +29,11 @@ export async function demouldPresses(resinId?: string): Promise<PulledPresses[]>
 }
 
 /** What presses taught of a resin so far counts no more; the pulls keep what was pressed. */
-export async function forgetDemould(resinId: string): Promise<void> {
-	await tables
-		.materials()
-		.update({ demouldForgottenAt: new Date() }, { where: { id: resinId, kind: 'resin' } });
+export async function forgetDemould(resinId: string, actor?: Actor): Promise<void> {
+	const { record } = await getMaterial('resin', resinId);
+	await noted({ actor }, ['demould-forgotten', record.name], (transaction) =>
+		tables
+			.materials()
+			.update({ demouldForgottenAt: new Date() }, { where: { id: resinId, kind: 'resin' }, transaction })
+	);
 }

@@ -2,6 +2,8 @@ import { randomUUID } from 'node:crypto';
 import type { Experience } from '$lib/core/compatibility';
 import { plain, tables } from '../db/models';
 import { makeOnce } from '../db/makeOnce';
+import type { Actor } from '../people/audit';
+import { noted } from './keeping';
 
 interface KeptExperience extends Experience {
 	id: string;
@@ -17,12 +19,26 @@ export async function listExperiences(): Promise<KeptExperience[]> {
 	});
 }
 
-export async function saveExperience(body: Experience, id: string = randomUUID()): Promise<string> {
+export async function saveExperience(
+	body: Experience,
+	id: string = randomUUID(),
+	actor?: Actor
+): Promise<string> {
+	const row = { id, firstKey: body.first, secondKey: body.second, body };
 	return makeOnce(id, () =>
-		tables.experiences().create({ id, firstKey: body.first, secondKey: body.second, body })
+		noted({ actor }, ['experience-kept', metOf(body)], (transaction) =>
+			tables.experiences().create(row, { transaction })
+		)
 	);
 }
 
-export async function removeExperience(id: string): Promise<void> {
-	await tables.experiences().destroy({ where: { id } });
+/** Takes one back; one that is gone already is gone. */
+export async function removeExperience(id: string, actor?: Actor): Promise<void> {
+	const row = await tables.experiences().findByPk(id);
+	if (!row) return;
+	await noted({ actor }, ['experience-removed', metOf(plain(row).body)], (transaction) =>
+		row.destroy({ transaction })
+	);
 }
+
+const metOf = ({ first, second }: Experience) => `${first} and ${second}`;

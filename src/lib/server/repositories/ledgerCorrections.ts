@@ -7,6 +7,7 @@ import { db, inTransaction } from '../db/connection';
 import { plain, tables, type PullBody } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
 import { note, type Actor } from '../people/audit';
+import { noted } from './keeping';
 import { recount } from './mouldPulls';
 import { listMoulds } from './moulds';
 import { writeFaults } from './pours';
@@ -128,7 +129,11 @@ function rowId(entry: string, row: number): string {
 }
 
 /** Writes a whole notebook, or nothing of it. @returns how many pulls it brought */
-export async function importPulls(entry: string, pulls: readonly ImportedPull[]): Promise<number> {
+export async function importPulls(
+	entry: string,
+	pulls: readonly ImportedPull[],
+	actor?: Actor
+): Promise<number> {
 	const moulds = new Map((await listMoulds()).map((m) => [m.number, m]));
 	return inTransaction(async (transaction) => {
 		const now = new Date();
@@ -180,6 +185,8 @@ export async function importPulls(entry: string, pulls: readonly ImportedPull[])
 			brought += fresh.length;
 		}
 		await recount(transaction, [...new Set(pulls.flatMap((p) => moulds.get(p.mouldNumber)?.id ?? []))]);
+		if (brought > 0)
+			await note(actor, 'notebook-read', brought === 1 ? '1 pull' : `${brought} pulls`, transaction);
 		return brought;
 	});
 }
@@ -200,15 +207,18 @@ export async function listViews(): Promise<SavedView[]> {
 }
 
 /** Keeps a view under its name; the same name again is changed. @throws RefusedError when there are too many */
-export async function saveView(name: string, query: string): Promise<void> {
+export async function saveView(name: string, query: string, actor?: Actor): Promise<void> {
 	if ((await tables.savedViews().count()) >= MOST_VIEWS)
 		throw new RefusedError(`At most ${MOST_VIEWS} views: forget one first.`, 'name');
-	const [row, made] = await tables
-		.savedViews()
-		.findOrCreate({ where: { name }, defaults: { id: randomUUID(), name, query } });
-	if (!made) await row.update({ query });
+	await noted({ actor }, ['view-kept', name], async (transaction) => {
+		const defaults = { id: randomUUID(), name, query };
+		const [row, made] = await tables.savedViews().findOrCreate({ where: { name }, defaults, transaction });
+		if (!made) await row.update({ query }, { transaction });
+	});
 }
 
-export async function forgetView(id: string): Promise<void> {
-	await tables.savedViews().destroy({ where: { id } });
+export async function forgetView(id: string, actor?: Actor): Promise<void> {
+	const row = await tables.savedViews().findByPk(id);
+	if (!row) return;
+	await noted({ actor }, ['view-forgotten', plain(row).name], (transaction) => row.destroy({ transaction }));
 }

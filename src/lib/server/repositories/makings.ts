@@ -21,6 +21,7 @@ import type { WorkshopSettings } from '$lib/core/workshop';
 import { db, inTransaction } from '../db/connection';
 import { plain, tables, type MouldRow } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
+import { note, type Actor } from '../people/audit';
 import { insertEvents, type Sender } from './benchEvents';
 import { getMaster, measureByWater } from './masters';
 import { getMaterial } from './materials';
@@ -99,7 +100,7 @@ async function makingPlan(mould: Mould, settings: WorkshopSettings): Promise<Mak
 }
 
 /** Begins to make a mould; one that is begun already goes on where it stands. */
-export async function beginMaking(id: string, settings: WorkshopSettings): Promise<void> {
+export async function beginMaking(id: string, settings: WorkshopSettings, actor?: Actor): Promise<void> {
 	const mould = await getMould(id);
 	if (mould.making) return;
 	if (mould.state !== 'new' || mould.pouredAt)
@@ -111,6 +112,7 @@ export async function beginMaking(id: string, settings: WorkshopSettings): Promi
 		const row = await tables.moulds().findByPk(id, { transaction, lock: transaction.LOCK.UPDATE });
 		if (!row || plain(row).making) return;
 		await tables.moulds().update({ making, state: 'being-made' }, { where: { id }, transaction });
+		await note(actor, 'making-begun', `M${mould.number}, ${mould.masterName}`, transaction);
 	});
 }
 

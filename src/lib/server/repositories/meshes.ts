@@ -3,6 +3,7 @@ import { QueryTypes } from 'sequelize';
 import { formatOf, MESH_LIMITS } from '$lib/core/mesh';
 import { db } from '../db/connection';
 import { NotFoundError, RefusedError } from '../errors';
+import { note, type Actor } from '../people/audit';
 
 /** Size of a piece in the database: well under the largest packet that MariaDB takes by default, bytes. */
 const CHUNK_BYTES = 1024 * 1024;
@@ -44,7 +45,11 @@ async function* inChunks(body: AsyncIterable<Uint8Array>): AsyncGenerator<Buffer
  * upload leaves pieces that nothing names, and the next upload sweeps them away.
  * @throws RefusedError when it is too large, empty or no 3D file
  */
-export async function saveMesh(fileName: string, body: AsyncIterable<Uint8Array>): Promise<KeptMesh> {
+export async function saveMesh(
+	fileName: string,
+	body: AsyncIterable<Uint8Array>,
+	actor?: Actor
+): Promise<KeptMesh> {
 	await sweep();
 	const uploadId = randomUUID();
 	const hash = createHash('sha256');
@@ -80,6 +85,7 @@ export async function saveMesh(fileName: string, body: AsyncIterable<Uint8Array>
 		);
 		const kept = (await find(sha256))!;
 		if (kept.uploadId !== uploadId) await forget();
+		else await note(actor, 'file-kept', kept.fileName);
 		return { sha256, fileName: kept.fileName, sizeBytes: kept.sizeBytes };
 	} catch (failure) {
 		await forget().catch(() => undefined);

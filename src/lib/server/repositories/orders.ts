@@ -4,6 +4,7 @@ import { db, inTransaction } from '../db/connection';
 import { makeOnce } from '../db/makeOnce';
 import { plain, tables, type OrderRow } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
+import { note, type Actor } from '../people/audit';
 import { nextNumber } from './counters';
 import { noted, type Keeping } from './keeping';
 import { updateVersioned } from './versioned';
@@ -86,7 +87,12 @@ export async function saveOrder(
 }
 
 /** So many more copies of a line are finished; never more than there are good ones. */
-export async function addFinished(orderId: string, lineId: string, copies: number): Promise<void> {
+export async function addFinished(
+	orderId: string,
+	lineId: string,
+	copies: number,
+	actor?: Actor
+): Promise<void> {
 	await inTransaction(async (transaction) => {
 		const row = await tables.orders().findByPk(orderId, { transaction, lock: transaction.LOCK.UPDATE });
 		if (!row) throw new NotFoundError('order');
@@ -96,6 +102,7 @@ export async function addFinished(orderId: string, lineId: string, copies: numbe
 			l.id === lineId ? { ...l, finished: Math.min(good, (l.finished ?? 0) + copies) } : l
 		);
 		await row.update({ body: { ...body, lines }, version: version + 1 }, { transaction });
+		await note(actor, 'copies-finished', `${copies} of ${body.name}`, transaction);
 	});
 }
 

@@ -2,23 +2,25 @@ import { createHash, randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
 import { plain, tables } from '../db/models';
 import { RefusedError } from '../errors';
+import { note, type Actor } from '../people/audit';
 import { pictureTypeOf } from '../pictureTypes';
 
 export const MAX_PHOTO_BYTES = 8 * 1024 * 1024;
 
 /** Keeps a photo once by its content. What it is, is read off its first bytes, never off its name. */
-export async function savePhoto(bytes: Buffer, transaction?: Transaction): Promise<string> {
+export async function savePhoto(bytes: Buffer, transaction?: Transaction, actor?: Actor): Promise<string> {
 	if (bytes.length > MAX_PHOTO_BYTES) {
 		throw new RefusedError(`The photo has ${(bytes.length / 1048576).toFixed(1)} MB: at most 8 MB.`, 'photo');
 	}
 	const mime = pictureTypeOf(bytes);
 	if (!mime) throw new RefusedError('This file is not a JPEG, PNG or WebP picture.', 'photo');
 	const sha256 = createHash('sha256').update(bytes).digest('hex');
-	const [row] = await tables.photos().findOrCreate({
+	const [row, made] = await tables.photos().findOrCreate({
 		where: { sha256 },
 		defaults: { id: randomUUID(), sha256, mime, sizeBytes: bytes.length, bytes },
 		...(transaction ? { transaction } : {})
 	});
+	if (made) await note(actor, 'file-kept', mime, transaction);
 	return plain(row).id;
 }
 

@@ -4,6 +4,8 @@ import type { Graded } from '$lib/core/bench';
 import { FAULT_WORDS } from '$lib/core/faults';
 import { db, inTransaction } from '../db/connection';
 import { NotFoundError, RefusedError } from '../errors';
+import { note, type Actor } from '../people/audit';
+import { noted } from './keeping';
 import { savePhoto } from './photos';
 
 /** A picture of a mould, a pull or a tin. */
@@ -44,7 +46,8 @@ export async function addPicture(
 	of: Pictured,
 	ownerId: string,
 	bytes: Buffer,
-	caption: string
+	caption: string,
+	actor?: Actor
 ): Promise<void> {
 	const { table, column, owner } = OF[of];
 	await inTransaction(async (transaction) => {
@@ -69,6 +72,7 @@ export async function addPicture(
 				transaction
 			}
 		);
+		await note(actor, 'picture-kept', `${of}, ${caption.trim() || ownerId}`, transaction);
 	});
 }
 
@@ -106,12 +110,15 @@ export async function keepCastPictures(
 }
 
 /** Takes a picture off; the picture itself stays in the store. */
-export async function removePicture(of: Pictured, ownerId: string, id: string): Promise<void> {
+export async function removePicture(of: Pictured, ownerId: string, id: string, actor?: Actor): Promise<void> {
 	const { table, column } = OF[of];
-	await db().query(`DELETE FROM ${table} WHERE id = :id AND ${column} = :ownerId`, {
-		type: QueryTypes.DELETE,
-		replacements: { id, ownerId }
-	});
+	await noted({ actor }, ['picture-removed', `${of}, ${ownerId}`], (transaction) =>
+		db().query(`DELETE FROM ${table} WHERE id = :id AND ${column} = :ownerId`, {
+			type: QueryTypes.DELETE,
+			replacements: { id, ownerId },
+			transaction
+		})
+	);
 }
 
 /** The newest picture of each of them, by its id. */

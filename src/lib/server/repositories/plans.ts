@@ -16,7 +16,7 @@ import { heavy, type Asker } from '../heavy/pool';
 import type { Actor } from '../people/audit';
 import { noted } from './keeping';
 import { addFinished, countLines, listOrders } from './orders';
-import { beginPour } from './pours';
+import { beginPour } from './beginPour';
 import { workshopToPlan } from './toPlan';
 import { readHours } from './workHours';
 
@@ -237,14 +237,15 @@ export async function pinActivity(
  */
 export async function beginPlanned(
 	activityId: string,
-	settings: WorkshopSettings
+	settings: WorkshopSettings,
+	actor?: Actor
 ): Promise<{ pourId: string }> {
 	const followed = await readPlan(FOLLOWED);
 	const a = followed?.plan.activities.find((x) => x.id === activityId);
 	if (!a?.shotId || a.orderId === undefined || a.lineId === undefined || a.batch === undefined)
 		throw new RefusedError('It is not in the plan any more: look at the list as it is now.', undefined, 409);
 	const order = { id: a.orderId, lineId: a.lineId, number: a.number ?? 1 };
-	const begun = await beginPour(a.shotId, a.batch, settings, 'today', { order });
+	const begun = await beginPour(a.shotId, a.batch, settings, { choice: 'today', actor, order });
 	if ('id' in begun) return { pourId: begun.id };
 	throw new RefusedError(
 		begun.moved.refused ?? 'It cannot be planned by today’s records: size its shot anew.'
@@ -252,12 +253,12 @@ export async function beginPlanned(
 }
 
 /** Notes that what is out of its mould was finished, as the plan lists it. @throws RefusedError where it lists it no more */
-export async function finishedPlanned(activityId: string): Promise<void> {
+export async function finishedPlanned(activityId: string, actor?: Actor): Promise<void> {
 	const followed = await readPlan(FOLLOWED);
 	const a = followed?.plan.activities.find((x) => x.id === activityId);
 	if (!a?.begun || a.part !== 'finish' || !a.orderId || !a.lineId)
 		throw new RefusedError('It is not in the plan any more: look at the list as it is now.', undefined, 409);
-	await addFinished(a.orderId, a.lineId, a.copies ?? 1);
+	await addFinished(a.orderId, a.lineId, a.copies ?? 1, actor);
 }
 
 /**

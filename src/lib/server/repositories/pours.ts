@@ -15,25 +15,20 @@ import {
 	type Graded,
 	type PourEvent,
 	type PourState,
-	stepsOf,
-	withSteps
+	stepsOf
 } from '$lib/core/bench';
-import type { UnitSystem } from '$lib/core/units';
-import type { WorkshopSettings } from '$lib/core/workshop';
 import { db, inTransaction } from '../db/connection';
-import { hold } from '../db/lock';
 import { RowCache } from '../db/rowCache';
 import { plain, tables, type PourRow, type PullBody } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
+import type { Actor } from '../people/audit';
 import { insertEvents, type Sender } from './benchEvents';
 import { setRateFactor, SPEED } from './containers';
 import { clocksOfMaking } from './makings';
 import { recount } from './mouldPulls';
 import { keepCastPictures } from './pictures';
-import { batchPlans, replanShot, type ShotMoved } from './shots';
 import { bookPour } from './stock';
-import { holdMoulds, refuseBusy } from './takeMoulds';
-import { getVessel, projectCycle } from './vessels';
+import { projectCycle } from './vessels';
 
 export interface Pour {
 	id: string;
@@ -45,78 +40,6 @@ export interface Pour {
 
 function toPour({ id, plan, status, createdAt, endedAt }: PourRow): Pour {
 	return { id, plan, status, createdAt, endedAt };
-}
-
-/** By which records a kept shot is poured, when they are otherwise now. */
-export const PLAN_CHOICES = ['today', 'kept'] as const;
-type PlanChoice = (typeof PLAN_CHOICES)[number];
-
-/**
- * Begins a batch at the bench, or returns the one that is already open for it. Where today's records make another plan
- * than the one that was kept, nothing is begun before the maker has chosen: the differences come back instead.
- */
-export async function beginPour(
-	shotId: string,
-	batchIndex: number,
-	settings: WorkshopSettings,
-	choice?: PlanChoice,
-	also: Pick<PourPlan, 'series' | 'order'> = {}
-): Promise<{ id: string } | { moved: ShotMoved }> {
-	const [known] = await tables.pours().findAll({ where: { shotId, batchIndex, status: 'open' }, limit: 1 });
-	if (known && also.order && plain(known).orderLineId !== also.order.lineId)
-		throw new RefusedError(
-			'The same shot is at the bench already, and not for this order: finish that one first.'
-		);
-	if (known) return { id: plain(known).id };
-	const { kept, now, moved } = await batchPlans(shotId, batchIndex, settings);
-	if (moved && (!choice || (choice === 'today' && moved.refused))) return { moved };
-	if (moved && choice === 'today') await replanShot(shotId, settings);
-	const plan = choice === 'kept' ? kept : now;
-	return { id: await openPour(shotId, batchIndex, { ...plan, ...also }, settings.units) };
-}
-
-/** Begins a batch by the records of today, nobody being asked. @throws RefusedError where they allow no plan */
-export async function beginToday(
-	shotId: string,
-	batchIndex: number,
-	settings: WorkshopSettings
-): Promise<string> {
-	const begun = await beginPour(shotId, batchIndex, settings, 'today');
-	if ('id' in begun) return begun.id;
-	throw new RefusedError(begun.moved.refused ?? 'It cannot be planned by today’s records.');
-}
-
-async function openPour(
-	shotId: string,
-	batchIndex: number,
-	plan: PourPlan,
-	units: UnitSystem
-): Promise<string> {
-	if (plan.pot?.vesselId) {
-		const { refused } = await getVessel(plan.pot.vesselId);
-		if (refused) throw new RefusedError(refused);
-	}
-	return inTransaction(async (transaction) => {
-		// two devices that begin at once get the same pour
-		await hold([`shot ${shotId}`], transaction);
-		await holdMoulds(plan, transaction);
-		const open = await tables.pours().findOne({ where: { shotId, batchIndex, status: 'open' }, transaction });
-		if (open) return plain(open).id;
-		await refuseBusy(plan, transaction);
-		const id = randomUUID();
-		await tables.pours().create(
-			{
-				id,
-				shotId,
-				orderLineId: plan.order?.lineId ?? null,
-				batchIndex,
-				status: 'open',
-				plan: withSteps(plan, units)
-			},
-			{ transaction }
-		);
-		return id;
-	});
 }
 
 export async function getPour(id: string): Promise<Pour> {
@@ -322,7 +245,7 @@ function tookOf(plan: PourPlan, state: PourState): Pick<PullBody, 'took'> {
  * Keeps what the readings of a pour taught as its tin's own speed, worked out here from the events.
  * @throws RefusedError when nothing was read, or the plan knew no tin.
  */
-export async function keepSpeed(pourId: string): Promise<number> {
+export async function keepSpeed(pourId: string, actor?: Actor): Promise<number> {
 	const { plan } = await getPour(pourId);
 	const { events } = await readEvents(pourId);
 	const forecast = benchForecast(plan, reducePour(stepsOf(plan), events));
@@ -332,7 +255,7 @@ export async function keepSpeed(pourId: string): Promise<number> {
 		SPEED.most,
 		Math.max(SPEED.least, (plan.cure?.rateFactor ?? 1) * forecast.rateFactor)
 	);
-	await setRateFactor(plan.containers.a, speed);
+	await setRateFactor(plan.containers.a, speed, actor);
 	return speed;
 }
 

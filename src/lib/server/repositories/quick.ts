@@ -2,13 +2,16 @@ import { quickMaster, quickMould, quickPlan, quickResin, quickShot, type QuickIn
 import { containerSpeed } from '$lib/core/shelf';
 import type { WorkshopSettings } from '$lib/core/workshop';
 import { withSteps } from '$lib/core/bench';
+import { inTransaction } from '../db/connection';
+import { makeOnce } from '../db/makeOnce';
 import { plain, tables } from '../db/models';
+import type { Actor } from '../people/audit';
 import { inUse } from './containers';
 import { getMaster, saveMaster } from './masters';
 import { getResin, listResins, saveMaterial } from './materials';
 import { getMould, saveMould, setMouldState } from './moulds';
 import { saveShot } from './shots';
-import type { Actor } from '../people/audit';
+import { noteBegun } from './takeMoulds';
 
 /** The resin of the question: from the shelf with its tins, or one that stands on no shelf. */
 async function resinOf(q: QuickInput) {
@@ -28,13 +31,20 @@ async function resinOf(q: QuickInput) {
  * Puts a question on the bench as it is: no mould, no shot, nothing that a pull would be counted for.
  * @param id made in the page: the same press twice is one pour
  */
-export async function pourQuick(id: string, q: QuickInput, settings: WorkshopSettings): Promise<string> {
+export async function pourQuick(
+	id: string,
+	q: QuickInput,
+	settings: WorkshopSettings,
+	actor?: Actor
+): Promise<string> {
 	const { record, tins } = await resinOf(q);
 	const plan = withSteps(quickPlan(q, record, settings, tins), settings.units);
-	const [row] = await tables
-		.pours()
-		.findOrCreate({ where: { id }, defaults: { id, shotId: null, batchIndex: 0, status: 'open', plan } });
-	return plain(row).id;
+	return makeOnce(id, () =>
+		inTransaction(async (transaction) => {
+			await tables.pours().create({ id, shotId: null, batchIndex: 0, status: 'open', plan }, { transaction });
+			await noteBegun(actor, plan, transaction);
+		})
+	);
 }
 
 /** The resin's place on the shelf; what is typical or from a label goes there, marked as such. */

@@ -11,6 +11,7 @@ import { plain, tables, type ShotRow } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
 import { nextNumber } from './counters';
 import { contextOf, gather, recordsOf, stampsOf, type Gathered } from './shotRecords';
+import type { Actor } from '../people/audit';
 import { noted, type Keeping } from './keeping';
 import { updateVersioned } from './versioned';
 
@@ -147,8 +148,11 @@ export async function batchPlans(
 }
 
 /** Sizes a kept shot again by the records of today, so that its page, its card and its other batches agree. */
-export async function replanShot(shotId: string, settings: WorkshopSettings): Promise<void> {
+export async function replanShot(shotId: string, settings: WorkshopSettings, actor?: Actor): Promise<void> {
 	const shot = await getShot(shotId);
-	const result = planNow(await gather(shot.inputs), shot.inputs, settings);
-	await updateVersioned(tables.shots(), 'shot', shot.id, shot.version, { result });
+	const gathered = await gather(shot.inputs);
+	const result = planNow(gathered, shot.inputs, settings);
+	await noted({ actor }, ['shot-kept', `${gathered.master.record.name}, by today’s records`], (transaction) =>
+		updateVersioned(tables.shots(), 'shot', shot.id, shot.version, { result }, transaction)
+	);
 }

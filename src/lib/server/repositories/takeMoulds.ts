@@ -3,6 +3,7 @@ import type { PourPlan } from '$lib/core/plan';
 import { hold } from '../db/lock';
 import { plain, tables } from '../db/models';
 import { RefusedError } from '../errors';
+import { note, type Actor } from '../people/audit';
 
 /** Holds the moulds until the pour stands: two that want one mould at once do not both get it. */
 export const holdMoulds = (plan: Pick<PourPlan, 'moulds'>, transaction: Transaction): Promise<void> =>
@@ -25,3 +26,11 @@ async function mouldsInUse(ids: readonly string[], transaction: Transaction): Pr
 	const taken = open.flatMap((row) => plain(row).plan.moulds).find((m) => ids.includes(m.id));
 	return taken && `M${taken.number}`;
 }
+
+/** Notes who began a pour, and of what. */
+export const noteBegun = (
+	actor: Actor | undefined,
+	{ masterName, moulds }: PourPlan,
+	transaction: Transaction
+): Promise<void> =>
+	note(actor, 'pour-begun', [masterName, ...moulds.map((m) => `M${m.number}`)].join(' '), transaction);

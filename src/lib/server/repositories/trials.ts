@@ -1,6 +1,9 @@
-import { randomUUID } from 'node:crypto';
 import type { TrialRecord } from '$lib/core/shot';
+import { makeOnce } from '../db/makeOnce';
 import { plain, tables } from '../db/models';
+import type { Actor } from '../people/audit';
+import { noted } from './keeping';
+import { getMaster } from './masters';
 
 export interface Trial {
 	id: string;
@@ -15,12 +18,15 @@ export async function addTrial(
 	masterId: string,
 	shotId: string | null,
 	record: TrialRecord,
-	at: Date
+	at: Date,
+	actor?: Actor
 ): Promise<void> {
-	await tables.trials().findOrCreate({
-		where: { id: id || randomUUID() },
-		defaults: { id, masterId, shotId, at, body: record }
-	});
+	const { name } = (await getMaster(masterId)).record;
+	await makeOnce(id, () =>
+		noted({ actor }, ['trial-kept', name], (transaction) =>
+			tables.trials().create({ id, masterId, shotId, at, body: record }, { transaction })
+		)
+	);
 }
 
 /** Trials of a piece, the newest first. */

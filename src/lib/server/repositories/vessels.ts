@@ -19,6 +19,7 @@ import { db } from '../db/connection';
 import { makeOnce } from '../db/makeOnce';
 import { plain, tables, type CycleBody } from '../db/models';
 import { NotFoundError } from '../errors';
+import type { Actor } from '../people/audit';
 import { noted, type Keeping } from './keeping';
 import { updateVersioned } from './versioned';
 
@@ -148,25 +149,34 @@ export async function addInspection(
 	vesselId: string,
 	id: string,
 	inspection: { part: InspectedPart; ok: boolean; by: string; note: string },
-	at: Date
+	at: Date,
+	actor?: Actor
 ): Promise<void> {
-	const cycles = (await cyclesOf([vesselId])).get(vesselId) ?? 0;
+	const { cycles, record } = await getVessel(vesselId);
+	const { part, ok, by, note } = inspection;
 	await makeOnce(id, () =>
-		tables.vesselInspections().create({
-			id,
-			vesselId,
-			part: inspection.part,
-			ok: inspection.ok,
-			at,
-			cycles,
-			body: { by: inspection.by, note: inspection.note }
-		})
+		noted({ actor }, ['look-noted', `${record.name}, ${part}`], (transaction) =>
+			tables
+				.vesselInspections()
+				.create({ id, vesselId, part, ok, at, cycles, body: { by, note } }, { transaction })
+		)
 	);
 }
 
 /** A cycle that was not a pour of ours, typed. The id is the form's, so that it counts once. */
-export async function addCycle(vesselId: string, id: string, body: CycleBody, at: Date): Promise<void> {
-	await makeOnce(id, () => tables.cycles().create({ id, vesselId, pourId: null, at, body }));
+export async function addCycle(
+	vesselId: string,
+	id: string,
+	body: CycleBody,
+	at: Date,
+	actor?: Actor
+): Promise<void> {
+	const { record } = await getVessel(vesselId);
+	await makeOnce(id, () =>
+		noted({ actor }, ['cycle-noted', record.name], (transaction) =>
+			tables.cycles().create({ id, vesselId, pourId: null, at, body }, { transaction })
+		)
+	);
 }
 
 export async function listCycles(vesselId: string, limit = 200): Promise<Cycle[]> {

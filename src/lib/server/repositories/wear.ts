@@ -20,6 +20,7 @@ import { db, inTransaction } from '../db/connection';
 import { makeOnce } from '../db/makeOnce';
 import { RowCache } from '../db/rowCache';
 import { plain, tables, type InspectionForecast, type MouldInspectionRow } from '../db/models';
+import { note, type Actor } from '../people/audit';
 import { savePhoto } from './photos';
 import { getMaterial, listRubbers } from './materials';
 import { getMould, listMoulds, type Mould } from './moulds';
@@ -254,7 +255,8 @@ export async function addMouldInspection(
 	at: Date,
 	photo?: Buffer,
 	/** Pulls that it had then, those of now unless it is said; lives of the families where they are known. */
-	known: { pulls?: number; families?: Family[] } = {}
+	known: { pulls?: number; families?: Family[] } = {},
+	actor?: Actor
 ): Promise<void> {
 	const save = async (transaction: Transaction) => {
 		const mould = await getMould(mouldId);
@@ -271,6 +273,7 @@ export async function addMouldInspection(
 			},
 			{ transaction }
 		);
+		await note(actor, 'look-noted', `M${mould.number}`, transaction);
 	};
 	await makeOnce(id, () => inTransaction(save));
 	const { forecast } = await mouldWear(await getMould(mouldId), {

@@ -14,13 +14,13 @@ async function* parts(body: ReadableStream<Uint8Array>): AsyncGenerator<Uint8Arr
 }
 
 /** Keeps a 3D file once by its content; it streams into the database, never whole through the memory. */
-export const POST: RequestHandler = async ({ request, url }) => {
+export const POST: RequestHandler = async ({ request, url, locals }) => {
 	const name = url.searchParams.get('name')?.slice(0, 200) || 'piece';
 	if (!request.body)
 		return json({ errors: [{ path: 'file', message: 'Send the file as the body.' }] }, { status: 422 });
 	const body = parts(request.body);
 	try {
-		return json(await saveMesh(name, body));
+		return json(await saveMesh(name, body, locals.person));
 	} catch (error) {
 		const answer = answerFor(error);
 		if (!answer) throw error;

@@ -22,7 +22,7 @@ export const actions: Actions = {
 				const { entry, pulls, wrong, wrongCount } = read.value;
 				if (wrongCount > 0)
 					return fail(400, { refused: `Nothing was taken: ${wrongCount} things are wrong.`, errors: wrong });
-				return { brought: await importPulls(entry, pulls) };
+				return { brought: await importPulls(entry, pulls, event.locals.person) };
 			},
 			(refused) => ({ refused })
 		);

@@ -72,7 +72,7 @@ export const actions: Actions = {
 		return move(() => pourRubber(params.id, Number(data.get('version')), new Date(), locals.person));
 	},
 	make: async ({ params, locals }) => {
-		const refused = await move(() => beginMaking(params.id, locals.settings));
+		const refused = await move(() => beginMaking(params.id, locals.settings, locals.person));
 		return refused ?? redirect(303, `/moulds/${params.id}/make`);
 	},
 	state: async ({ params, request, locals }) => {

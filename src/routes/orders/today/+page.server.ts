@@ -59,18 +59,18 @@ export const actions: Actions = {
 	begin: async ({ request, locals }) => {
 		const id = String((await request.formData()).get('id') ?? '');
 		const begun = await orFail(
-			() => beginPlanned(id, locals.settings),
+			() => beginPlanned(id, locals.settings, locals.person),
 			(refused) => ({ refused, at: id })
 		);
 		if ('pourId' in begun) redirect(303, `/pour/${begun.pourId}`);
 		return 'status' in begun ? begun : fail(400, begun);
 	},
 	/** What is out of its mould was trimmed, sanded, painted. */
-	finished: async ({ request }) => {
+	finished: async ({ request, locals }) => {
 		const id = String((await request.formData()).get('id') ?? '');
 		return orFail(
 			async () => {
-				await finishedPlanned(id);
+				await finishedPlanned(id, locals.person);
 				return { refused: '', at: id };
 			},
 			(refused) => ({ refused, at: id })

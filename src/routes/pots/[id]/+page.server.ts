@@ -101,7 +101,7 @@ export const actions: Actions = {
 		return attempt(form, async () => {
 			const { ok, by, ...rest } = form.data;
 			const look = { ...rest, ok: ok === 'yes', by: doneBy(locals, by) };
-			await addInspection(params.id, id.data, look, new Date());
+			await addInspection(params.id, id.data, look, new Date(), locals.person);
 			return message(form, 'The look is in the books.');
 		});
 	},
@@ -129,7 +129,8 @@ export const actions: Actions = {
 					by: doneBy(locals, form.data.by),
 					...(leakKpaPerMin === undefined ? {} : { leakKpaPerMin })
 				},
-				new Date()
+				new Date(),
+				locals.person
 			);
 			return message(form, 'The cycle is in the books.');
 		});

@@ -44,7 +44,7 @@ export const actions: Actions = {
 		if (typed !== '' && !/^[1-9]\d{0,3}$/.test(typed))
 			return fail(400, { refused: 'Say how many in all as a whole number, such as 40, or leave it empty.' });
 		const begun = await orFail(
-			() => beginAgain(params.id, locals.settings, typed === '' ? undefined : Number(typed)),
+			() => beginAgain(params.id, locals.settings, typed === '' ? undefined : Number(typed), locals.person),
 			(refused) => ({ refused })
 		);
 		if ('id' in begun) redirect(303, `/pour/${begun.id}`);
@@ -53,9 +53,9 @@ export const actions: Actions = {
 		return begun;
 	},
 	/** Keeps the speed that the cup's readings taught for the tin it came from. */
-	keep: ({ params }) =>
+	keep: ({ params, locals }) =>
 		orFail(
-			async () => ({ speed: await keepSpeed(params.id) }),
+			async () => ({ speed: await keepSpeed(params.id, locals.person) }),
 			(refused) => ({ refused })
 		)
 };

@@ -17,16 +17,16 @@ export const load: PageServerLoad = async () => {
 };
 
 export const actions: Actions = {
-	keep: async ({ request }) => {
+	keep: async ({ request, locals }) => {
 		const data = await request.formData();
 		const form = await superValidate(data, zod4(experienceRecord));
 		if (!form.valid) return fail(400, { form });
 		return attempt(form, async () => {
-			await saveExperience(form.data, madeId(data));
+			await saveExperience(form.data, madeId(data), locals.person);
 			return message(form, 'Kept: it is said wherever the two meet.');
 		});
 	},
-	remove: async ({ request }) => {
-		await removeExperience(String((await request.formData()).get('id')));
+	remove: async ({ request, locals }) => {
+		await removeExperience(String((await request.formData()).get('id')), locals.person);
 	}
 };

@@ -8,7 +8,8 @@ import { attempt, blank, orFail, orNothing, orPage } from '$lib/server/forms';
 import { getMaster, listMasters } from '$lib/server/repositories/masters';
 import { getResin } from '$lib/server/repositories/materials';
 import { emptyMoulds, listMoulds } from '$lib/server/repositories/moulds';
-import { beginPour, listPours, PLAN_CHOICES } from '$lib/server/repositories/pours';
+import { beginPour, PLAN_CHOICES } from '$lib/server/repositories/beginPour';
+import { listPours } from '$lib/server/repositories/pours';
 import { batchPlans, getShot, type ShotMoved } from '$lib/server/repositories/shots';
 import { addTrial, listTrials } from '$lib/server/repositories/trials';
 import type { Actions, PageServerLoad } from './$types';
@@ -69,20 +70,20 @@ export const actions: Actions = {
 			.catch(undefined)
 			.parse(data.get('plan') ?? undefined);
 		const begun = await orFail(
-			() => beginPour(params.id, Number(batch), locals.settings, choice),
+			() => beginPour(params.id, Number(batch), locals.settings, { choice, actor: locals.person }),
 			(refused) => ({ refused })
 		);
 		if ('id' in begun) redirect(303, `/pour/${begun.id}`);
 		if ('moved' in begun) return fail(409, { moved: begun.moved, batch: Number(batch) });
 		return begun;
 	},
-	trial: async ({ params, request, url }) => {
+	trial: async ({ params, request, url, locals }) => {
 		const form = await superValidate(request, zod4(trialRecord));
 		const id = z.uuid().safeParse(url.searchParams.get('trial'));
 		if (!form.valid || !id.success) return fail(400, { form });
 		return attempt(form, async () => {
 			const { masterId } = await getShot(params.id);
-			await addTrial(id.data, masterId, params.id, form.data, new Date());
+			await addTrial(id.data, masterId, params.id, form.data, new Date(), locals.person);
 			return {
 				form: blank(await superValidate(zod4(trialRecord)), 'addedG', 'massG', 'sat', 'underWaterPercent')
 			};

@@ -53,7 +53,7 @@ export const actions: Actions = {
 		const form = await superValidate(data, zod4(castableInputs));
 		if (!form.valid) return fail(400, { form });
 		return attempt(form, async () => {
-			const id = await pourCastable(madeId(data), form.data, locals.settings);
+			const id = await pourCastable(madeId(data), form.data, locals.settings, locals.person);
 			redirect(303, `/pour/${id}`);
 		});
 	}

@@ -38,7 +38,7 @@ export const actions: Actions = {
 			photo instanceof File && photo.size > 0 ? Buffer.from(await photo.arrayBuffer()) : undefined;
 		return orFail(
 			async () => {
-				await addMouldInspection(params.id, id.data, look, new Date(), bytes);
+				await addMouldInspection(params.id, id.data, look, new Date(), bytes, {}, locals.person);
 				return { kept: true };
 			},
 			(message) => ({ problems: [{ path: 'photo', message }] })

@@ -108,9 +108,9 @@ export const actions: Actions = {
 			(refused) => ({ refused })
 		);
 	},
-	forget: ({ params }) =>
+	forget: ({ params, locals }) =>
 		orFail(
-			() => setRateFactor(params.id, null),
+			() => setRateFactor(params.id, null, locals.person),
 			(refused) => ({ refused })
 		),
 	...pictureActions('container')
