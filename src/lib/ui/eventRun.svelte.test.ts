@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { benchSteps, type PourEvent } from '$lib/core/bench';
+import { benchSteps, withSteps, type PourEvent } from '$lib/core/bench';
 import type { EventStore } from './eventStore';
 import { PourRun } from './pourRun.svelte';
 import { planOf } from '$lib/core/bench/plan.testing';
@@ -83,7 +83,7 @@ const start = (
 	store: EventStore,
 	known: { events: PourEvent[]; lastSeq: number } = { events: [], lastSeq: 0 }
 ) => {
-	const run = new PourRun('p', plan, known, () => 'metric');
+	const run = new PourRun('p', withSteps(plan), known);
 	stops.push(run.start(store));
 	return run;
 };

@@ -1,15 +1,12 @@
-import { type PourPlan } from '$lib/core/plan';
-import { reducePour, stepsOf, sourceOf, type NewPourEvent, type PourEvent } from '$lib/core/bench';
-import type { UnitSystem } from '$lib/core/units';
+import { reducePour, sourceOf, type NewPourEvent, type PlanWithSteps, type PourEvent } from '$lib/core/bench';
 import { EventRun, type HappeningOf } from './eventRun.svelte';
 
 export type Happening = HappeningOf<NewPourEvent>;
 
 /** A pour as this device knows it. */
 export class PourRun extends EventRun<PourEvent, NewPourEvent> {
-	readonly plan: PourPlan;
-	readonly #system: () => UnitSystem;
-	readonly steps = $derived.by(() => stepsOf(this.plan, this.#system()));
+	readonly plan: PlanWithSteps;
+	readonly steps = $derived.by(() => this.plan.bench);
 	/** Devices are simulated, and nothing is kept: what they say counts. */
 	get practice(): boolean {
 		return false;
@@ -32,14 +29,8 @@ export class PourRun extends EventRun<PourEvent, NewPourEvent> {
 		return { tempMs, holdMs, holdKpa };
 	});
 
-	constructor(
-		pourId: string,
-		plan: PourPlan,
-		known: { events: readonly PourEvent[]; lastSeq: number },
-		system: () => UnitSystem
-	) {
+	constructor(pourId: string, plan: PlanWithSteps, known: { events: readonly PourEvent[]; lastSeq: number }) {
 		super(pourId, `/api/pours/${pourId}/events`, known);
 		this.plan = plan;
-		this.#system = system;
 	}
 }

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEMO_RESINS } from '../../server/seed/materials';
 import { pourPlan, type PourPlan } from '../plan/pourPlan';
-import { benchSteps, clocksOf, GRADES, inOrder, pourEvent, reducePour, type PourEvent } from '.';
+import { benchSteps, clocksOf, GRADES, inOrder, pourEvent, reducePour, type PourEvent, withSteps } from '.';
 import { FAULTS } from '../faults';
 import { planOf } from './plan.testing';
 
@@ -77,7 +77,7 @@ describe('whatever happens at the bench', () => {
 				if (state.current < steps.length) expect(state.doneAtMs[steps[state.current]!.id]).toBeUndefined();
 				expect(state.endedAtMs === undefined).toBe(state.status === 'open');
 				if (state.status !== 'open') expect(state.lastUndoable).toBeUndefined();
-				for (const clock of clocksOf('p', plan, state)) {
+				for (const clock of clocksOf('p', withSteps(plan), state)) {
 					expect(state.status).toBe('open');
 					expect(clock.endsAtMs).toBeGreaterThan(clock.startedAtMs);
 				}

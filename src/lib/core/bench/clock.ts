@@ -19,7 +19,7 @@ const STALE_MS = 24 * 3_600_000;
  * The soonest end first; what has been over for more than a day waits behind all that still runs.
  * @example
  * mostPressingFirst(
- *   clocksOf('p', planOf(), reducePour(benchSteps(planOf()), doneAt({ combine: 0 }))),
+ *   clocksOf('p', withSteps(planOf()), reducePour(benchSteps(planOf()), doneAt({ combine: 0 }))),
  *   Date.UTC(2026, 0, 1)
  * ).length; // 1
  */

@@ -1,23 +1,22 @@
-import type { PourPlan } from '../plan/pourPlan';
 import type { PourState } from './reduce';
 import type { Clock } from './clock';
 import { cupStep, layerStep, stepName, type StepName } from './steps';
-import { retimed, stepsOf } from './steps/kept';
-import { nextCupS } from './steps/layers';
+import type { PlanWithSteps } from './steps/kept';
+import { nextCupS, retimed } from './steps/times';
 
 /**
  * The clocks that a pour keeps running, worked out from its plan and state.
  * @example
  * clocksOf(
  *   'p',
- *   planOf(),
+ *   withSteps(planOf()),
  *   reducePour(
  *     benchSteps(planOf()),
  *     doneAt({ combine: 0, 'timed-0': 40, 'timed-1': 60, 'timed-2': 80, 'timed-3': 92 })
  *   )
  * ).map((c) => c.kind); // ['hold', 'cure']
  */
-export function clocksOf(pourId: string, plan: PourPlan, state: PourState): Clock[] {
+export function clocksOf(pourId: string, plan: PlanWithSteps, state: PourState): Clock[] {
 	if (state.status !== 'open') return [];
 	const label = `${plan.masterName} · ${plan.moulds.map((m) => `M${m.number}`).join(' ')}`;
 	const common = { label, href: `/pour/${pourId}` };
@@ -61,7 +60,7 @@ export function clocksOf(pourId: string, plan: PourPlan, state: PourState): Cloc
 	// steps of an earlier version end with the demould
 	const supported =
 		state.doneAtMs['support'] !== undefined ||
-		(state.demouldedAtMs !== undefined && !stepsOf(plan).some((s) => s.id === 'support'));
+		(state.demouldedAtMs !== undefined && !plan.bench.some((s) => s.id === 'support'));
 	if (heldOrNoPot && plan.out && !supported) {
 		clocks.push({
 			...common,
@@ -100,11 +99,11 @@ const WAITED: Readonly<Partial<Record<StepName, string>>> = {
 /** The wait at hand, such as a coat that dries; nothing when the step at hand is none. */
 function waitClock(
 	pourId: string,
-	plan: PourPlan,
+	plan: PlanWithSteps,
 	state: PourState,
 	common: Pick<Clock, 'label' | 'href'>
 ): Clock[] {
-	const steps = retimed(stepsOf(plan), plan);
+	const steps = retimed(plan.bench, plan);
 	const step = steps[state.current];
 	const since = step?.sinceStep ?? steps[state.current - 1]?.id;
 	const startedAtMs = since === undefined ? undefined : state.doneAtMs[since];
@@ -124,11 +123,11 @@ function waitClock(
 /** The clocks of the layer at hand: its cup until it is poured; then how long it is rolled and waits, and until when it bonds. */
 function layerClocks(
 	pourId: string,
-	plan: PourPlan,
+	plan: PlanWithSteps,
 	state: PourState,
 	common: Pick<Clock, 'label' | 'href'>
 ): Clock[] {
-	const step = stepsOf(plan)[state.current];
+	const step = plan.bench[state.current];
 	if (!step) return [];
 	const layers = plan.layers!;
 	// while the next is poured, what lies below bonds until its own time

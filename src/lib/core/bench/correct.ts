@@ -15,7 +15,7 @@ import { clockCups, resinIn, type ClockCup, type PourPlan } from '../plan/pourPl
 import type { BenchForecast } from './corrected';
 import type { CupTemp, PourState } from './reduce';
 import { speedBySight, type SeenAt } from './seen';
-import { isLeftToCool } from './steps/layers';
+import { isLeftToCool } from './steps/times';
 
 /** A room that differs from the plan by less is taken as planned, °C. */
 const SAME_ROOM_C = 0.5;

@@ -42,7 +42,7 @@ const movedBand = (
  * @example
  * correctedPlan(planOf(), undefined).potLifeS; // 150
  */
-export function correctedPlan(plan: PourPlan, forecast: BenchForecast | undefined): PourPlan {
+export function correctedPlan<P extends PourPlan>(plan: P, forecast: BenchForecast | undefined): P {
 	if (!forecast) return plan;
 	const { potLifeS, usableS, holdUntilS, demouldS, flexibleS, potLifeLowS, potLifeHighS } = forecast;
 	const { demouldBand, potLifeBand } = plan;

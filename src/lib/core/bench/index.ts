@@ -12,7 +12,8 @@ export {
 	type StepName,
 	type StepRef
 } from './steps';
-export { retimed, stepsOf, withSteps } from './steps/kept';
+export { stepsOf, withSteps, type PlanWithSteps } from './steps/kept';
+export { retimed } from './steps/times';
 export { isCastablePlan } from './castablePlan';
 export { castFindings, pourEvent, type CastFindings, type CastPicture, type PourEvent } from './events';
 export { MOST_CAST_PICTURES, shrinkagePercent } from './cast';

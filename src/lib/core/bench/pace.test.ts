@@ -6,7 +6,8 @@ import { benchForecast } from './correct';
 import { correctedPlan } from './corrected';
 import { paceOf } from './pace';
 import { reducePour } from './reduce';
-import { retimed, stepsOf } from './steps/kept';
+import { stepsOf } from './steps/kept';
+import { retimed } from './steps/times';
 import type { PourEvent } from './events';
 
 const T0 = 1.79e12;

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type PourPlan } from '../plan/pourPlan';
-import { benchSteps, clocksOf, mostPressingFirst, pourEvent, reducePour, type PourEvent } from '.';
+import { benchSteps, clocksOf, mostPressingFirst, pourEvent, reducePour, type PourEvent, withSteps } from '.';
 import { planOf } from './plan.testing';
 
 const plan = planOf();
@@ -114,7 +114,10 @@ describe('state from events', () => {
 describe('clocks', () => {
 	const upTo = (atS: number) => story().filter((e) => e.atMs <= T0 + atS * 1000);
 	const running = (atS: number) =>
-		clocksOf('p', plan, reducePour(steps, upTo(atS))).map((c) => [c.kind, (c.endsAtMs - T0) / 1000]);
+		clocksOf('p', withSteps(plan), reducePour(steps, upTo(atS))).map((c) => [
+			c.kind,
+			(c.endsAtMs - T0) / 1000
+		]);
 	it('what has been over for more than a day waits behind all that still runs', () => {
 		const clock = (id: string, leftS: number) => ({
 			id,
@@ -245,7 +248,7 @@ describe('a rotocast at the bench', () => {
 		expect(fill.waitS!).toBeGreaterThan(rolled.layers![1]!.gelS);
 	});
 	it('the clock is the cup’s, then how long it is rolled, then when the next may follow', () => {
-		const clock = (until: string) => clocksOf('p', rolled, reducePour(all, run(until)))[0]!;
+		const clock = (until: string) => clocksOf('p', withSteps(rolled), reducePour(all, run(until)))[0]!;
 		expect(clock('combine')).toMatchObject({ kind: 'pot-life' });
 		expect(clock('combine').endsAtMs - clock('combine').startedAtMs).toBe(170_000);
 		expect(clock('pour-0').then).toBe('it no longer runs');

@@ -7,7 +7,8 @@ import {
 	lateAdvice,
 	mixedMassG,
 	reducePour,
-	type PourEvent
+	type PourEvent,
+	withSteps
 } from '../bench';
 import { cube } from '../examples.testing';
 import { mouldInputs, planMould } from '../mould';
@@ -157,10 +158,12 @@ describe('plaster, wax and soap', () => {
 				atMs: t0 + i * 1000
 			}));
 		const off = reducePour(steps, upTo('combine'));
-		expect(clocksOf('p', plan, off)).toMatchObject([{ kind: 'pot-life', then: 'too cool to pour' }]);
+		expect(clocksOf('p', withSteps(plan), off)).toMatchObject([
+			{ kind: 'pot-life', then: 'too cool to pour' }
+		]);
 		expect(lateAdvice(plan, steps, off, 300)?.action).toMatch(/Warm it in its bath/);
 		expect(lateAdvice(plan, steps, off, 100)).toBeUndefined();
 		const poured = reducePour(steps, upTo('timed-0'));
-		expect(clocksOf('p', plan, poured)).toMatchObject([{ kind: 'cure', then: 'demould' }]);
+		expect(clocksOf('p', withSteps(plan), poured)).toMatchObject([{ kind: 'cure', then: 'demould' }]);
 	});
 });

@@ -15,7 +15,8 @@ import {
 	type Graded,
 	type PourEvent,
 	type PourState,
-	stepsOf
+	stepsOf,
+	withSteps
 } from '$lib/core/bench';
 import { db, inTransaction } from '../db/connection';
 import { RowCache } from '../db/rowCache';
@@ -266,7 +267,7 @@ async function clocksOfPour(id: string): Promise<Clock[]> {
 	const { plan } = await getPour(id);
 	const { events } = await readEvents(id);
 	const state = reducePour(stepsOf(plan), events);
-	return clocksOf(id, correctedPlan(plan, benchForecast(plan, state)), state);
+	return clocksOf(id, withSteps(correctedPlan(plan, benchForecast(plan, state))), state);
 }
 
 interface Running {

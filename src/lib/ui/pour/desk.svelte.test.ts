@@ -291,7 +291,7 @@ describe('practice', () => {
 		let practice: PracticeRun;
 		stopBy(
 			$effect.root(() => {
-				practice = new PracticeRun(lessonPlan(WORKSHOP_DEFAULTS), slips, 7, () => 'metric');
+				practice = new PracticeRun(lessonPlan(WORKSHOP_DEFAULTS), slips, 7, 'metric');
 			})
 		);
 		flushSync();

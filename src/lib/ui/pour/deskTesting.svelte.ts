@@ -1,5 +1,6 @@
 import type { DeviceCommand, DeviceReading } from '$lib/core/devices';
 import type { PourPlan } from '$lib/core/plan';
+import { withSteps } from '$lib/core/bench';
 import { lessonPlan } from '$lib/core/practice';
 import { WORKSHOP_DEFAULTS } from '$lib/core/workshop';
 import { flushSync } from 'svelte';
@@ -50,7 +51,7 @@ export let desk: Desk;
 export function begin(more: Partial<PourPlan> = {}, on = true) {
 	bench = new Bench();
 	stop = $effect.root(() => {
-		run = new PourRun('p', { ...plan, ...more }, { events: [], lastSeq: 0 }, () => 'metric');
+		run = new PourRun('p', withSteps({ ...plan, ...more }), { events: [], lastSeq: 0 });
 		devices = new Devices(bench, () => Date.now());
 		desk = new Desk(run, devices, () => 'metric');
 	});

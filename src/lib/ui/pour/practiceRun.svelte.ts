@@ -7,7 +7,7 @@ import {
 } from '$lib/core/devices';
 import { lateS, practiceScore, groundTruth, scaleFails, shopChange, type SlipName } from '$lib/core/practice';
 import { type PourPlan } from '$lib/core/plan';
-import { cupClocks } from '$lib/core/bench';
+import { cupClocks, withSteps } from '$lib/core/bench';
 import type { UnitSystem } from '$lib/core/units';
 import type { DeviceSource } from '../devices.svelte';
 import { newId } from '../newId';
@@ -26,8 +26,8 @@ export class PracticeRun extends PourRun {
 	/** What just happened to the maker, until the next step. */
 	happened = $state('');
 
-	constructor(plan: PourPlan, slips: readonly SlipName[], seed: number, system: () => UnitSystem) {
-		super('practice', plan, { events: [], lastSeq: 0 }, system);
+	constructor(plan: PourPlan, slips: readonly SlipName[], seed: number, system: UnitSystem) {
+		super('practice', withSteps(plan, system), { events: [], lastSeq: 0 });
 		this.slips = slips;
 		this.#shop = simulatedShop(
 			plan,

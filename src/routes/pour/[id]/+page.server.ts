@@ -1,4 +1,5 @@
 import { fail, redirect } from '@sveltejs/kit';
+import { withSteps } from '$lib/core/bench';
 import { hasInstruments } from '$lib/server/devices/driver';
 import { outlineOfShot } from '$lib/server/faces';
 import { orFail, orNothing, orPage } from '$lib/server/forms';
@@ -21,8 +22,10 @@ async function nextPulled(busy: readonly string[]) {
 	return { id, startMs, pieceName, moulds: moulds.join(', ') };
 }
 
-export const load: PageServerLoad = async ({ params }) => {
-	const pour = await orPage(getPour(params.id));
+export const load: PageServerLoad = async ({ params, locals }) => {
+	const { plan, ...rest } = await orPage(getPour(params.id));
+	// a pour of an earlier version has no steps with it: the page works none out
+	const pour = { ...rest, plan: withSteps(plan, locals.settings.units) };
 	const [known, instruments, outline] = await Promise.all([
 		readEvents(params.id),
 		hasInstruments(),

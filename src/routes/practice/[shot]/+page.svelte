@@ -19,7 +19,7 @@
 		if (count > 0) return browser ? drawSlips(data.plan, count, Math.random) : [];
 		return able.filter((name) => asked.includes(name));
 	}
-	const begun = () => new PracticeRun(data.plan, slips(), Math.floor(Math.random() * 2 ** 31), () => units.system);
+	const begun = () => new PracticeRun(data.plan, slips(), Math.floor(Math.random() * 2 ** 31), units.system);
 	const run = untrack(begun);
 </script>
 

@@ -2,6 +2,7 @@ import { cautionsForResin } from '../../cautions';
 import { formatQuantity, type UnitSystem } from '../../units';
 import { type PourPlan } from '../../plan/pourPlan';
 import { betweenCupsS, mixOneCupS } from '../../plan/marks';
+import { pouredByS } from './times';
 import { measureSteps } from './measure';
 import { layerStep } from './ids';
 import { mouldNames, type BenchStep } from './step';
@@ -109,21 +110,4 @@ function pourStep(plan: PourPlan, units: UnitSystem): BenchStep {
 		action: 'It is poured',
 		cautions: []
 	};
-}
-
-/** By when all is poured, s after the first was combined: stirred and poured, or as warm as wanted. */
-export function pouredByS(plan: PourPlan): number {
-	const count = plan.cups?.length ?? 1;
-	const stirredS =
-		(mixOneCupS(plan) ?? 45) * count + (plan.colourSchool === 'all-at-once' ? betweenCupsS(plan) * count : 0);
-	const pourS = plan.steps.find((s) => s.role === 'pour')?.durationS ?? 20;
-	return Math.max(stirredS + pourS, pourAtS(plan) ?? 0);
-}
-
-/** When the slowest cup is warm, s after the first was combined; nothing when one never is in time. */
-function pourAtS(plan: PourPlan): number | undefined {
-	const pourS = plan.steps.find((s) => s.role === 'pour')?.durationS ?? 20;
-	const warm = plan.cups!.map((c, i) => (c.warmS === undefined ? NaN : betweenCupsS(plan) * i + c.warmS));
-	const at = Math.max(...warm) + pourS;
-	return Number.isFinite(at) && at < plan.usableS ? at : undefined;
 }

@@ -5,7 +5,8 @@ import { lessonPlan } from '../../practice/lesson';
 import { WORKSHOP_DEFAULTS } from '../../workshop';
 import { clocksOf, reducePour, type PourEvent } from '..';
 import { benchSteps, parseStepId, stepId, type StepRef } from '.';
-import { retimed, stepsOf, withSteps } from './kept';
+import { stepsOf, withSteps } from './kept';
+import { retimed } from './times';
 
 const plain: PourPlan = lessonPlan(WORKSHOP_DEFAULTS);
 const catalyst = { massG: 2, volumeMl: 1.8, drops: 36 };
@@ -172,7 +173,7 @@ describe('steps that are kept with the pour', () => {
 		const combined = other
 			.slice(0, other.findIndex((s) => s.id === 'combine') + 1)
 			.map((s, i) => done(s.id, T0 + i));
-		expect(clocksOf('p', kept, reducePour(stepsOf(kept), combined))[0]!.kind).toBe('pot-life');
+		expect(clocksOf('p', withSteps(kept), reducePour(stepsOf(kept), combined))[0]!.kind).toBe('pot-life');
 	});
 	it.each(named)(
 		'%s: every step is reached, one after another, and each can be gone back to',

@@ -2,6 +2,7 @@ import { cautionsForResin } from '../../cautions';
 import { formatQuantity, type UnitSystem } from '../../units';
 import { type PourPlan } from '../../plan/pourPlan';
 import { mixOneCupS } from '../../plan/marks';
+import { isLeftToCool, nextCupS } from './times';
 import { measureSteps } from './measure';
 import { layerStep } from './ids';
 import { isWalled, mouldNames, sentence, type BenchStep } from './step';
@@ -77,23 +78,6 @@ export function layerSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
 			...setInLast(plan, i)
 		];
 	});
-}
-
-/** Later than so many times its gel, a flat layer was planned to cool before the next. */
-const COOLS_AFTER = 2;
-/** Planned to wait until the heat of the layer below has gone, not only until it gels. */
-export const isLeftToCool = (layer: Layer) =>
-	layer.way === 'flat' && layer.recoatFromS > COOLS_AFTER * layer.gelS;
-
-/**
- * From the pour of a layer until the cup of the next is combined, s: so long before it gels that it is mixed by then.
- * Plans of earlier versions combined only once it had gelled.
- */
-export function nextCupS(plan: PourPlan, index: number): number {
-	const below = plan.layers![index]!;
-	if (isLeftToCool(below)) return below.gelS;
-	if (plan.layers![index + 1]?.combinedS === undefined) return below.recoatFromS;
-	return Math.max(0, below.recoatFromS - (mixOneCupS(plan) ?? 45));
 }
 
 /** Until the layer below bears the next, with what is set on it at gel. */

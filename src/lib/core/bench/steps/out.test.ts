@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { benchSteps, clocksOf, correctedPlan, reducePour, retimed } from '..';
+import { benchSteps, clocksOf, correctedPlan, reducePour, retimed, withSteps } from '..';
 import type { PourPlan } from '../../plan';
 import { planOf } from '../plan.testing';
 
@@ -41,7 +41,7 @@ describe('out while it still gives', () => {
 			pouredAtMs: poured,
 			settledAtMs: poured
 		};
-		const clocks = clocksOf('p', plan, state);
+		const clocks = clocksOf('p', withSteps(plan), state);
 		expect(clocks.map((c) => [c.then, (c.endsAtMs - poured) / 1000])).toEqual([
 			['it is stiff: keys lock', 2400],
 			['out while it still gives', 600]
@@ -109,11 +109,11 @@ describe('out while it still gives', () => {
 					atMs: 1_790_000_000_000 + i * 1000
 				}))
 			);
-		const said = (last: string) => clocksOf('p', out, upTo(last)).map((c) => c.then);
+		const said = (last: string) => clocksOf('p', withSteps(out), upTo(last)).map((c) => c.then);
 		expect(said('demould')).toEqual(['it is stiff: it keeps its shape']);
 		expect(said('support')).toEqual([]);
 		// a pour of before has no such step, and no clock after it is out
 		const old = { ...out, bench: steps.filter((s) => s.id !== 'support') };
-		expect(clocksOf('p', old, upTo('demould'))).toEqual([]);
+		expect(clocksOf('p', withSteps(old), upTo('demould'))).toEqual([]);
 	});
 });
