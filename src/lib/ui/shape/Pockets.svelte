@@ -34,9 +34,9 @@
 							></td>
 						<td class="num font-bold">{units.show(t.volumeMl, 'volume')}</td>
 						<td class="num">{units.show(t.depthMm, 'length')}</td>
-						<td class="num"
+						<td class="num pr-0"
 							><Button size="xs" color="alternative" aria-label="Vent pocket {i + 1}" onclick={() => void studio.addOpening('vent', t.apex)}
-								>Vent it</Button
+								>Vent</Button
 							></td>
 					</tr>
 				{/each}
