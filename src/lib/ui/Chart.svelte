@@ -2,6 +2,7 @@
 	import { onMount } from 'svelte';
 	import type * as PlotlyTypes from 'plotly.js';
 	import { movePicture, type Picture } from './chartMotion';
+	import { FIRST_STEPS, pictureAt } from './chartSteps';
 	import { drawSoon, dropDrawing } from './drawQueue';
 	import { lightForPaper } from './theme';
 
@@ -27,8 +28,7 @@
 	const SHEET_PX = 620;
 	/** So wide while it is on paper, whatever else has it drawn anew; nothing on the screen. */
 	let sheetPx: number | undefined;
-	/** The first picture is drawn in so many steps before the whole: code that no browser has compiled yet takes its time. */
-	const FIRST_STEPS = 3;
+	/** So many times it was drawn. */
 	let steps = 0;
 	/** Of the box on the screen, CSS px. */
 	let widthPx = $state(0);
@@ -76,30 +76,12 @@
 		}
 		const soon = () =>
 			drawSoon(box, () => {
-				draw(library, begun(next, steps));
+				draw(library, pictureAt(next, steps));
 				if (steps++ >= FIRST_STEPS) told();
 				else soon();
 			});
 		soon();
 	});
-
-	/** A picture as far as it goes at a step of the first drawing: an empty frame, its axes, its curves, all of it. */
-	function begun(whole: Pick<Props, 'traces' | 'layout'> & { height: number }, step: number): typeof whole {
-		if (step >= FIRST_STEPS) return whole;
-		const { annotations: _notes, shapes: _shapes, ...layout } = whole.layout;
-		if (step === 2) return { ...whole, layout };
-		const bare = step === 0 ? { visible: false } : {};
-		return {
-			...whole,
-			traces: [],
-			layout: {
-				...layout,
-				xaxis: { ...layout.xaxis, ...bare },
-				yaxis: { ...layout.yaxis, ...bare },
-				...(layout.yaxis2 ? { yaxis2: { ...layout.yaxis2, ...bare } } : {})
-			}
-		};
-	}
 
 	/** Whoever measures how soon a chart follows hears of each picture. */
 	const told = () => box.dispatchEvent(new CustomEvent('drawn'));
