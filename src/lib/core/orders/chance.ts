@@ -1,6 +1,7 @@
 import { chanceOf, followedStarts, type Starts } from '../schedule';
 import { yieldOf } from './needed';
 import type { OrdersPlan } from './planOrders';
+import { potLoadsAt } from './potLoads';
 import { openingsOf, projectOf } from './project';
 import { normalQuantile, pullsWanted, stillWanted } from './pulls';
 import type { LineToPlan, Workshop } from './snapshot';
@@ -57,7 +58,8 @@ export function outlooks(
 		const drawn = new Map(
 			workshop.orders.flatMap((o) => o.lines.map((l) => [l.id, castsDrawn(l, chance)] as const))
 		);
-		const list = pullsWanted(workshop, drawn);
+		const wanted = pullsWanted(workshop, drawn);
+		const list = { ...wanted, loads: potLoadsAt(wanted.pulls, like) };
 		const cureS = new Map(
 			list.pulls.map((p) => [p.id, p.recipe.cureS.day * stretched(p.recipe.cureBand, chance)])
 		);

@@ -21,7 +21,8 @@ const planned = z.object({
 	potId: z.string().optional(),
 	mouldId: z.string().optional(),
 	begun: z.literal(true).optional(),
-	pinned: z.literal(true).optional()
+	pinned: z.literal(true).optional(),
+	load: z.array(z.string()).optional()
 });
 
 /** A plan as it is kept, with what it rests on and how sure its days are. */

@@ -1,6 +1,7 @@
 import { breaches, type Breach, type Starts } from '../schedule';
 import { cureAtS } from './cureAt';
 import { planOf, type OrdersPlan } from './planOrders';
+import { potLoadsAt, potLoadsOf } from './potLoads';
 import { openingsOf, projectOf, type OrdersProject } from './project';
 import { pullsWanted, type PullList } from './pulls';
 import type { Workshop } from './snapshot';
@@ -9,7 +10,9 @@ import type { Workshop } from './snapshot';
 export function projectAt(workshop: Workshop, starts: Starts): { made: OrdersProject; list: PullList } {
 	const wanted = pullsWanted(workshop);
 	const at = (id: string) => starts[`${id}/prep`] ?? Infinity;
-	const list = { ...wanted, pulls: wanted.pulls.toSorted((a, b) => at(a.id) - at(b.id)) };
+	const pulls = wanted.pulls.toSorted((a, b) => at(a.id) - at(b.id));
+	const { joinable } = potLoadsOf(workshop, wanted.pulls);
+	const list = { ...wanted, pulls, joinable, loads: potLoadsAt(pulls, starts) };
 	const openings = openingsOf(workshop);
 	const cureS = new Map(
 		list.pulls.map((p) => {

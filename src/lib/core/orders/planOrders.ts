@@ -1,6 +1,7 @@
 import { breaches, endsNoSoonerS, follow, schedule, type Schedule, type Starts } from '../schedule';
 import { cureAtS } from './cureAt';
 import type { Part } from './parts';
+import { potLoadsOf } from './potLoads';
 import { openingsOf, projectOf, type ActivityOf, type OrdersProject } from './project';
 import { pullsWanted, type Hindrance, type PullList } from './pulls';
 import type { Workshop } from './snapshot';
@@ -35,6 +36,8 @@ export interface Planned {
 	/** Its pull was cast already: this is what is left of it. */
 	begun?: true | undefined;
 	pinned?: true | undefined;
+	/** Of a cast that shares its closing: all pulls of it, by their ids, in the order in which they are poured. */
+	load?: string[] | undefined;
 }
 
 /** When an order is ready by the plan. */
@@ -91,6 +94,43 @@ export function planOrders(workshop: Workshop, before: Starts = {}, budget: Plan
 	const like = Object.fromEntries(
 		Object.entries(before).map(([id, ms]) => [id, Math.max(0, Math.round((ms - workshop.nowMs) / 1000))])
 	);
+	const { loads, joinable } = potLoadsOf(workshop, list.pulls, like);
+	const alone = { ...list, joinable };
+	// each closing for itself, or several in one where that brings something
+	const lists = loads.length > 0 ? [alone, { ...alone, loads }] : [alone];
+	const share =
+		budget.budgetMs === undefined ? budget : { ...budget, budgetMs: budget.budgetMs / lists.length };
+	const [{ made, found }] = lists
+		.map((of) => settled(workshop, of, openings, like, share))
+		.sort((a, b) => byWorth(a.found, b.found) || movedFrom(like, a) - movedFrom(like, b) || byEnd(a, b)) as [
+		Candidate
+	];
+	if (found.status !== 'feasible') return notPlanned(workshop, list, made, found);
+	const wrong = breaches(made.project, found.starts);
+	if (wrong.length > 0) throw new Error(`planOrders: the checker refuses the plan: ${wrong[0]!.message}`);
+	return planOf(workshop, alone, made, found, before);
+}
+
+type Candidate = { made: OrdersProject; found: Schedule };
+
+const byWorth = (a: Schedule, b: Schedule) =>
+	Number(b.status === 'feasible') - Number(a.status === 'feasible') ||
+	(a.lateWeightedS ?? 0) - (b.lateWeightedS ?? 0);
+const byEnd = (a: Candidate, b: Candidate) => (a.found.finishS ?? 0) - (b.found.finishS ?? 0);
+/** So many activities begin otherwise than before. */
+const movedFrom = (like: Starts, { found: { starts } }: Candidate) =>
+	Object.entries(starts).filter(
+		([id, s]) => like[id] !== undefined && Math.abs(s - like[id]) * 1000 > STAYS_MS
+	).length;
+
+/** The best plan of these pulls whose cures are those of the hours at which they fall. */
+function settled(
+	workshop: Workshop,
+	list: PullList,
+	openings: ReturnType<typeof openingsOf>,
+	like: Starts,
+	budget: PlanBudget
+): Candidate {
 	const cures = new Map(list.pulls.map((p) => [p.id, Math.round(p.recipe.cureS.day)]));
 	const make = (of: PullList) => projectOf(workshop, of, { cureS: cures }, openings);
 	let { made, found } = solved(list, make, like, budget);
@@ -102,13 +142,8 @@ export function planOrders(workshop: Workshop, before: Starts = {}, budget: Plan
 			follow(made.project, found.starts, (id) => like[id] === undefined) ??
 			schedule(made.project, 1, { iterations: 50 }, found.starts);
 	}
-	if (found.status !== 'feasible') return notPlanned(workshop, list, made, found);
-	const wrong = breaches(made.project, found.starts);
-	if (wrong.length > 0) throw new Error(`planOrders: the checker refuses the plan: ${wrong[0]!.message}`);
-	return planOf(workshop, list, made, found, before);
+	return { made, found };
 }
-
-type Candidate = { made: OrdersProject; found: Schedule };
 
 /** Fresh, and several that follow what was: of those that are no later than the fresh one, that which moves the fewest. */
 function solved(
@@ -140,14 +175,14 @@ function solved(
 		[made, follow(made.project, like)],
 		[made, follow(made.project, like, (id) => lateIds.has(lineOf(id)))]
 	];
-	const moves = (starts: Starts) =>
-		Object.entries(starts).filter(
-			([id, s]) => like[id] !== undefined && Math.abs(s - like[id]) * 1000 > STAYS_MS
-		).length;
-	let best: Candidate & { moves: number } = { made, found: fresh, moves: moves(fresh.starts) };
+	let best: Candidate & { moves: number } = {
+		made,
+		found: fresh,
+		moves: movedFrom(like, { made, found: fresh })
+	};
 	for (const [of, found] of ways) {
 		if (!found || found.lateWeightedS! > fresh.lateWeightedS!) continue;
-		const count = moves(found.starts);
+		const count = movedFrom(like, { made: of, found });
 		if (count < best.moves)
 			best = {
 				made: of,
@@ -233,7 +268,7 @@ export function planOf(
 }
 
 function planned(
-	{ id, part, pull, begun, layer, mouldId }: ActivityOf,
+	{ id, part, pull, begun, layer, mouldId, load }: ActivityOf,
 	{ durationS, needs }: { durationS: number; needs: readonly { resource: string; amount: number }[] },
 	startMs: number,
 	workshop: Workshop
@@ -267,6 +302,7 @@ function planned(
 		}),
 		...(layer === undefined ? {} : { layer }),
 		...(mouldId === undefined ? {} : { mouldId }),
+		...(load && { load: [...load] }),
 		...(workshop.pins[id] === undefined ? {} : { pinned: true as const })
 	};
 }

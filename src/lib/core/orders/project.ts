@@ -1,6 +1,7 @@
 import type { Activity, After, Project, Resource } from '../schedule';
 import { handsTimes, type HandsTime } from './hours';
 import type { Part } from './parts';
+import { castTogether, untangled, type CastTogether, type PotLoad } from './potLoads';
 import type { BegunToPlan, PullList, PullToPlan } from './pulls';
 import type { Workshop } from './snapshot';
 
@@ -18,6 +19,14 @@ export interface ActivityOf {
 	layer?: number;
 	/** Of a successor, of which mould. */
 	mouldId?: string;
+	/** Of a cast that shares its closing: all pulls of it, in the order in which they are poured. */
+	load?: PotLoad;
+}
+
+/** Where a pull stands in the load that it goes in with. */
+interface LoadPlace extends CastTogether {
+	pulls: readonly PullToPlan[];
+	place: number;
 }
 
 /** Cure times that were worked out for the hours at which they fall, and draws of chance. */
@@ -69,6 +78,9 @@ export function projectOf(
 	for (const m of workshop.moulds) freeS.set(`M${m.number}`, secondsTo(m.freeAtMs, workshop.nowMs));
 	const lastOf = new Map<string, string>();
 	const anyTurn = durations.anyTurn ? mouldsOfSeveral(list.pulls) : new Set<string>();
+	// what no plan beats knows of no closings: whatever could share one wants no pot, and is not closed by itself
+	const loads = loadsIn(durations.anyTurn ? [] : untangled(list.pulls, list.loads ?? []), list.pulls);
+	const free = (durations.anyTurn && list.joinable) || new Set<string>();
 
 	for (const s of list.successors) {
 		const make = add({ part: 'make', mouldId: s.mouldId }, `${s.mouldId}/make`, {
@@ -84,10 +96,43 @@ export function projectOf(
 			})
 		);
 	}
+	/** All of a closing is one block of the hands of its first pull; the others only lie within it. */
+	function castInLoad(
+		pull: PullToPlan,
+		{ pulls, place, beginsS, durationS }: LoadPlace,
+		last: string
+	): string {
+		const id = `${pull.id}/cast`;
+		const of = { part: 'cast' as const, pull, load: pulls.map((p) => p.id) };
+		const ready = (of: string) => ({ id: of, mostS: READY_S });
+		const beginS = work(beginsS[place]! + 1) - 1;
+		if (place > 0)
+			return add(of, id, {
+				durationS: work(durationS) - beginS,
+				needs: [],
+				after: [{ id: `${pulls[0]!.id}/cast`, from: 'start', leastS: beginS, mostS: beginS }]
+			});
+		return add(of, id, {
+			durationS: work(durationS),
+			needs: [
+				hands,
+				...pulls.flatMap((p) => p.moulds.map((resource) => ({ resource, amount: 1 }))),
+				{ resource: `pot ${pull.recipe.potId}`, amount: 1 }
+			],
+			after: [
+				ready(last),
+				...pulls
+					.slice(1)
+					.map(({ id: other, recipe }) => ready(`${other}/${recipe.flashS > 0 ? 'dry' : 'prep'}`))
+			]
+		});
+	}
 	for (const pull of list.pulls) {
 		const { recipe, order, line } = pull;
 		const moulds = pull.moulds.map((resource) => ({ resource, amount: 1 }));
-		const pot = recipe.potId === null ? [] : [{ resource: `pot ${recipe.potId}`, amount: 1 }];
+		const load = loads.get(pull.id);
+		const potOf = recipe.potId === null || free.has(pull.id) ? null : `pot ${recipe.potId}`;
+		const pot = potOf === null ? [] : [{ resource: potOf, amount: 1 }];
 		const of = (part: Part, layer?: number) => ({ part, pull, ...(layer === undefined ? {} : { layer }) });
 		const restS = workshop.hours.restMinutes * 60;
 		const before: After[] = pull.moulds.flatMap((m) =>
@@ -107,12 +152,14 @@ export function projectOf(
 				after: [{ id: prep, mostS: 0 }]
 			});
 		let cast = '';
+		if (load) cast = last = castInLoad(pull, load, last);
 		recipe.blocks.forEach((block, k) => {
+			if (load) return;
 			last = add(
 				k === 0 ? of('cast') : of('layer', k + 1),
 				`${pull.id}/${k === 0 ? 'cast' : `layer-${k + 1}`}`,
 				{
-					durationS: work(block.durationS),
+					durationS: work(block.durationS - (free.has(pull.id) ? (recipe.pot?.closeS ?? 0) : 0)),
 					needs: [hands, ...moulds, ...(k === recipe.blocks.length - 1 ? pot : [])],
 					// a coat and a clean mould are good for the same half day (common practice, no source)
 					after: [
@@ -125,9 +172,10 @@ export function projectOf(
 			if (k === 0) cast = last;
 		});
 		const poured = last;
-		if (recipe.holdS > 0 && pot.length > 0)
+		const isFirst = !load || load.place === 0;
+		if (recipe.holdS > 0 && pot.length > 0 && isFirst)
 			add(of('hold'), `${pull.id}/hold`, {
-				durationS: Math.round(recipe.holdS),
+				durationS: Math.round(load?.holdS ?? recipe.holdS),
 				needs: [...pot],
 				after: [{ id: poured, mostS: 0 }]
 			});
@@ -139,7 +187,11 @@ export function projectOf(
 		const demould = add(of('demould'), `${pull.id}/demould`, {
 			durationS: work(recipe.demouldS),
 			needs: [hands, ...moulds],
-			after: [{ id: cure, ...(recipe.flexibleS === null ? {} : { mostS: Math.round(recipe.flexibleS) }) }]
+			after: [
+				{ id: cure, ...(recipe.flexibleS === null ? {} : { mostS: Math.round(recipe.flexibleS) }) },
+				// the pot is opened once, when the slowest in it is firm
+				...(load ? [{ id: `${load.pulls[0]!.id}/hold` }] : [])
+			]
 		});
 		for (const m of pull.moulds) if (!anyTurn.has(m)) lastOf.set(m, demould);
 		const weight = order.priority * recipe.copies;
@@ -202,6 +254,18 @@ export function projectOf(
 		}))
 	];
 	return { project: { resources, activities }, about, openings };
+}
+
+/** The place of every pull that goes in with others, by its id. */
+function loadsIn(loads: readonly PotLoad[], pulls: readonly PullToPlan[]): Map<string, LoadPlace> {
+	const byId = new Map(pulls.map((p) => [p.id, p]));
+	return new Map(
+		loads.flatMap((load) => {
+			const members = load.map((id) => byId.get(id)!);
+			const cast = castTogether(members.map((p) => p.recipe));
+			return members.map((p, place) => [p.id, { ...cast, pulls: members, place }] as const);
+		})
+	);
 }
 
 /** Moulds in which unlike pulls take turns; where all are alike any turn is as good as another. */

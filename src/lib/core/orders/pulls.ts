@@ -1,4 +1,5 @@
 import { castsNeeded } from './needed';
+import type { PotLoad } from './potLoads';
 import type { BegunPull, LineToPlan, MouldToPlan, OrderToPlan, PullRecipe, Workshop } from './snapshot';
 
 /** At most so many pulls are scheduled at once; the rest is said. */
@@ -48,6 +49,10 @@ export interface PullList {
 	begun: BegunToPlan[];
 	hindrances: Hindrance[];
 	successors: Successor[];
+	/** Pulls that go into a pot with one closing. */
+	loads?: readonly PotLoad[] | undefined;
+	/** Pulls that could do so with some other. */
+	joinable?: ReadonlySet<string> | undefined;
 	/** Casts that each line is planned with, by its id. */
 	casts: Record<string, number>;
 }

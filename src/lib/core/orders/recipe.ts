@@ -37,6 +37,7 @@ export function pullRecipe(plan: PourPlan, batch: number, nightTempC: number | n
 		mouldIds: plan.moulds.map((m) => m.id),
 		potId: plan.pot ? (plan.pot.vesselId ?? plan.pot.name) : null,
 		holdS,
+		pot: inPot(plan),
 		prepS:
 			moulds * HANDS_S.look +
 			(plan.release ? moulds * HANDS_S.coat : 0) +
@@ -51,6 +52,20 @@ export function pullRecipe(plan: PourPlan, batch: number, nightTempC: number | n
 			band && plan.demouldS > 0
 				? { low: Math.min(1, band.lowS / plan.demouldS), high: Math.max(1, band.highS / plan.demouldS) }
 				: USUAL_BAND
+	};
+}
+
+/** How it goes into a pot; nothing for what is built up of layers, or poured from several cups. */
+function inPot(plan: PourPlan): PullRecipe['pot'] {
+	const at = plan.steps.findIndex((s) => s.role === 'load');
+	if (!plan.pot || at < 0 || (plan.layers?.length ?? 0) > 1 || plan.cups) return undefined;
+	const sumS = (steps: PourPlan['steps']) => steps.reduce((sum, s) => sum + s.durationS, 0);
+	return {
+		gaugeKpa: plan.pot.targetGaugeKpa,
+		pouredS: sumS(plan.steps.slice(0, at)),
+		pressedS: sumS(plan.steps.slice(at)),
+		closeS: sumS(plan.steps.slice(at)) + HANDS_S.pump,
+		liquidS: plan.usableS
 	};
 }
 

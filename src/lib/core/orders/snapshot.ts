@@ -1,3 +1,4 @@
+import type { Load, VesselRecord } from '../pressurePot';
 import type { WorkshopHours } from './hours';
 
 /** One batch of a kept shot, as the schedule sees it: hands, mould and pot, s. */
@@ -9,6 +10,20 @@ export interface PullRecipe {
 	/** The pot that it is held in, and how long. */
 	potId: string | null;
 	holdS: number;
+	/** Of one that goes in a pot from a single cup; nothing of layers and of colours poured together. */
+	pot?:
+		| {
+				gaugeKpa: number;
+				/** From combining until it is in its mould, s. */
+				pouredS: number;
+				/** From then until it is at pressure, s. */
+				pressedS: number;
+				/** Hands for that and for letting the air in, s: once for all that go in together. */
+				closeS: number;
+				/** It is at pressure so long after it was combined, or it is too thick, s. */
+				liquidS: number;
+		  }
+		| undefined;
 	/** Looked over, coated, closed: hands. */
 	prepS: number;
 	/** The coat flashes off before it is poured. */
@@ -85,6 +100,8 @@ export interface MouldToPlan {
 	refused: string | null;
 	/** Pulls left, four times in five between these; nothing where nobody looked at it. */
 	left: { low: number; median: number; high: number } | null;
+	/** How it stands in a pot; nothing where its sizes are not known. */
+	body?: Load | undefined;
 	/** How long hands make another one, and how long it cures; nothing where it is not known. */
 	successor: { makeS: number; cureS: number } | null;
 }
@@ -95,7 +112,14 @@ export interface Workshop {
 	hours: WorkshopHours;
 	orders: readonly OrderToPlan[];
 	moulds: readonly MouldToPlan[];
-	pots: readonly { id: string; name: string; freeAtMs: number; refused: string | null }[];
+	pots: readonly {
+		id: string;
+		name: string;
+		freeAtMs: number;
+		refused: string | null;
+		/** Its shelves and its width, where more than one pull may go in. */
+		vessel?: VesselRecord | undefined;
+	}[];
 	/** What is left of each part; what is not in the books is not counted. */
 	stock: readonly { id: string; name: string; leftG: number }[];
 	/** Activities that somebody has put to a time. */
