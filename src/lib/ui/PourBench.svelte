@@ -60,8 +60,10 @@
 		happened?: Snippet;
 		/** Stands beside a wait that may be shortened. */
 		waiting?: Snippet<[number]>;
+		/** What else goes into the pot; whether now is when that is poured. */
+		mates?: Snippet<[boolean]>;
 	}
-	let { run, nowMs, source, instruments = false, outline, ended, happened, waiting }: Props = $props();
+	let { run, nowMs, source, instruments = false, outline, ended, happened, waiting, mates }: Props = $props();
 
 	const units = useUnits();
 	const layout = new HandLayout();
@@ -325,6 +327,7 @@
 						<curing.LeftOver {run} {devices} />
 					</details>{/if}
 			{/if}
+			{#if mates && step.kind !== 'inspect'}{@render mates(step.role === 'others')}{/if}
 			{#if step.id === 'cups-read'}<CupStarts {run} {plan} />{/if}
 			{#if step.doses !== undefined}<DosePress {run} {step} />{/if}
 			{#if thickener}<ThickenPress {run} layer={step.layer!} filler={thickener} />{/if}

@@ -54,7 +54,8 @@ export function correctedPlan<P extends PourPlan>(plan: P, forecast: BenchForeca
 		...plan,
 		potLifeS,
 		usableS,
-		holdUntilS,
+		// another in the same pot may want it for longer
+		holdUntilS: plan.potLoad ? Math.max(plan.holdUntilS, holdUntilS) : holdUntilS,
 		demouldS,
 		...(flexibleS === undefined ? {} : { flexibleS }),
 		...(forecast.stiffS === undefined ? {} : { out: { stiffS: forecast.stiffS } }),

@@ -13,6 +13,7 @@ export { orderForm, orderTyped, recordTyped, type OrderForm } from './form';
 export { hoursForm, hoursTyped, hoursShown, type HoursForm } from './hoursForm';
 export { OPEN_STATES, ORDER_STATES, ORDER_STATE_WORDS, type OrderState } from './states';
 export { PART_WORDS } from './words';
+export { potMatesOf } from './potMates';
 export { planOrders, type OrderOutlook, type OrdersPlan, type Planned, type PlanBudget } from './planOrders';
 export { PARTS, type Part } from './parts';
 export { HORIZON_DAYS } from './project';

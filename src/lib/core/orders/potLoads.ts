@@ -1,3 +1,4 @@
+import { NEXT_CUP_S } from '../plan';
 import { planLoad } from '../pressurePot';
 import type { Starts } from '../schedule';
 import type { PullToPlan } from './pulls';
@@ -5,9 +6,6 @@ import type { PullRecipe, Workshop } from './snapshot';
 
 /** Pulls that go into a pot with one closing, by their ids in the order in which their cups are poured. */
 export type PotLoad = readonly string[];
-
-/** From the last scrape of one cup until the next is combined, s (common practice, no source). */
-const NEXT_CUP_S = 20;
 
 /** How several recipes are cast for one closing. */
 export interface CastTogether {

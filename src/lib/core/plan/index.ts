@@ -24,5 +24,6 @@ export { taughtFor, type PulledPresses } from './taught';
 export { benchStep, type BenchStep } from './step';
 export { movedStamps, stamp, type Stamp } from './stamps';
 export { clockCups, pourPlan, resinIn, type ClockCup, type PourPlan } from './pourPlan';
+export { inPotLoad, NEXT_CUP_S } from './potLoad';
 export { holdFloorKpa, marksOf, mixOneCupS } from './marks';
 export { sizing, sizingWhatIf, type ProposedShare, type Sizing, type SizingQuestion } from './sizing';

@@ -52,6 +52,14 @@ export const pourPlan = z.object({
 			wanted: z.number().int().min(1).optional()
 		})
 		.optional(),
+	/** It goes into its pot with others: which closing, which one of it from 0, and what else stands in it. */
+	potLoad: z
+		.object({
+			id: z.string().max(120),
+			place: z.number().int().min(0),
+			others: z.array(z.object({ masterName: z.string(), moulds: z.array(z.string()) }))
+		})
+		.optional(),
 	/** Cast for a line of an order, and which pull of it this is. */
 	order: z.object({ id: z.string(), lineId: z.string(), number: z.number().int().min(1) }).optional(),
 	masterName: z.string(),

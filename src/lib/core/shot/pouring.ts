@@ -26,6 +26,7 @@ export const STEP_ROLES = [
 	'flame',
 	'tap',
 	'close',
+	'others',
 	'load',
 	'pump'
 ] as const;

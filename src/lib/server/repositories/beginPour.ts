@@ -17,7 +17,10 @@ export const PLAN_CHOICES = ['today', 'kept'] as const;
 type PlanChoice = (typeof PLAN_CHOICES)[number];
 
 /** How and by whom a batch is begun, and what it is a part of. */
-interface Beginning extends Pick<PourPlan, 'series' | 'order'> {
+interface Beginning
+	extends
+		Pick<PourPlan, 'series' | 'order' | 'potLoad'>,
+		Partial<Pick<PourPlan, 'steps' | 'holdUntilS' | 'demouldS'>> {
 	choice?: PlanChoice | undefined;
 	actor?: Actor | undefined;
 }

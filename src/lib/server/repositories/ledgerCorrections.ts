@@ -1,4 +1,4 @@
-import { createHash, randomUUID } from 'node:crypto';
+import { randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
 import type { Addition, Correction, ImportedPull } from '$lib/core/ledger';
 import type { CauseId, Fault } from '$lib/core/faults';
@@ -7,6 +7,7 @@ import { db, inTransaction } from '../db/connection';
 import { plain, tables, type PullBody } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
 import { note, type Actor } from '../people/audit';
+import { uuidOf } from '../uuidOf';
 import { noted } from './keeping';
 import { recount } from './mouldPulls';
 import { listMoulds } from './moulds';
@@ -123,10 +124,7 @@ export async function confirmedCauses(pullId: string): Promise<{
 }
 
 /** An id that follows from the import and the row, so that the same file sent twice is there once. */
-function rowId(entry: string, row: number): string {
-	const h = createHash('sha256').update(`${entry}/${row}`).digest('hex');
-	return `${h.slice(0, 8)}-${h.slice(8, 12)}-4${h.slice(13, 16)}-8${h.slice(17, 20)}-${h.slice(20, 32)}`;
-}
+const rowId = (entry: string, row: number) => uuidOf(`${entry}/${row}`);
 
 /** Writes a whole notebook, or nothing of it. @returns how many pulls it brought */
 export async function importPulls(

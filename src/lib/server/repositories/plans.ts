@@ -15,8 +15,7 @@ import { RefusedError } from '../errors';
 import { heavy, type Asker } from '../heavy/pool';
 import type { Actor } from '../people/audit';
 import { noted } from './keeping';
-import { addFinished, countLines, listOrders } from './orders';
-import { beginPour } from './beginPour';
+import { countLines, listOrders } from './orders';
 import { workshopToPlan } from './toPlan';
 import { readHours } from './workHours';
 
@@ -40,6 +39,9 @@ export interface PlanNow {
 	proposed: { kept: KeptOrdersPlan; differences: PlanDifferences } | null;
 	restsOn: string;
 }
+
+/** The plan that is followed, with what of it was begun meanwhile. */
+export const planFollowed = (): Promise<KeptOrdersPlan | null> => readPlan(FOLLOWED);
 
 async function readPlan(id: number): Promise<KeptOrdersPlan | null> {
 	const row = await tables.plans().findByPk(id);
@@ -229,36 +231,6 @@ export async function pinActivity(
 	const why = startMs === null ? 'let go' : 'put to a time';
 	await follow({ ...kept, restsOn: digest(workshop, kept) }, actor, `${why}, ${id}`);
 	return differencesOf(workshop, followed.plan, kept.plan);
-}
-
-/**
- * Begins the pull of the plan that an activity belongs to; pressed twice it is the same pour.
- * @throws RefusedError where it is in the plan no more, or today's records allow no pour
- */
-export async function beginPlanned(
-	activityId: string,
-	settings: WorkshopSettings,
-	actor?: Actor
-): Promise<{ pourId: string }> {
-	const followed = await readPlan(FOLLOWED);
-	const a = followed?.plan.activities.find((x) => x.id === activityId);
-	if (!a?.shotId || a.orderId === undefined || a.lineId === undefined || a.batch === undefined)
-		throw new RefusedError('It is not in the plan any more: look at the list as it is now.', undefined, 409);
-	const order = { id: a.orderId, lineId: a.lineId, number: a.number ?? 1 };
-	const begun = await beginPour(a.shotId, a.batch, settings, { choice: 'today', actor, order });
-	if ('id' in begun) return { pourId: begun.id };
-	throw new RefusedError(
-		begun.moved.refused ?? 'It cannot be planned by today’s records: size its shot anew.'
-	);
-}
-
-/** Notes that what is out of its mould was finished, as the plan lists it. @throws RefusedError where it lists it no more */
-export async function finishedPlanned(activityId: string, actor?: Actor): Promise<void> {
-	const followed = await readPlan(FOLLOWED);
-	const a = followed?.plan.activities.find((x) => x.id === activityId);
-	if (!a?.begun || a.part !== 'finish' || !a.orderId || !a.lineId)
-		throw new RefusedError('It is not in the plan any more: look at the list as it is now.', undefined, 409);
-	await addFinished(a.orderId, a.lineId, a.copies ?? 1, actor);
 }
 
 /**

@@ -1,5 +1,5 @@
 import { QueryTypes } from 'sequelize';
-import { inRubber, STATE_WORDS } from '$lib/core/mould';
+import { inRubber, outsideMl, standingOf, STATE_WORDS } from '$lib/core/mould';
 import {
 	pullRecipe,
 	type LineToPlan,
@@ -15,7 +15,7 @@ import { plain, tables } from '../db/models';
 import { NotFoundError, RefusedError } from '../errors';
 import { listContainers, type Container } from './containers';
 import { ledgerStamp } from './ledger';
-import { listMasters } from './masters';
+import { listMasters, type Master } from './masters';
 import { listResins, listRubbers } from './materials';
 import { listMoulds, takesResin, type Mould } from './moulds';
 import { begunPulls } from './begunPulls';
@@ -99,6 +99,7 @@ export async function workshopToPlan(
 		})),
 		moulds: await mouldsToPlan(
 			moulds.filter((m) => used.has(m.id)),
+			masters,
 			busy,
 			now,
 			hours.keptOut
@@ -109,7 +110,8 @@ export async function workshopToPlan(
 				id: v.id,
 				name: v.record.name,
 				freeAtMs: Math.max(now.getTime(), busy.get(v.id) ?? 0),
-				refused: v.refused ?? null
+				refused: v.refused ?? null,
+				vessel: v.record
 			})),
 		stock: stock.list,
 		pins
@@ -156,6 +158,7 @@ async function busyMoulds(now: Date): Promise<Map<string, number>> {
 
 async function mouldsToPlan(
 	moulds: readonly Mould[],
+	masters: readonly Master[],
 	busy: ReadonlyMap<string, number>,
 	now: Date,
 	keptOut: readonly string[]
@@ -175,6 +178,10 @@ async function mouldsToPlan(
 				: keptOut.includes(m.id)
 					? 'is kept out of the plan.'
 					: null,
+			body: bodyOf(
+				m,
+				masters.find((a) => a.id === m.masterId)
+			),
 			left: wear ? { low: wear.pullsLeftLow, median: wear.pullsLeftMedian, high: wear.pullsLeftHigh } : null,
 			successor:
 				rubber && inRubber(m.inputs.kind)
@@ -183,6 +190,14 @@ async function mouldsToPlan(
 		};
 	});
 }
+
+/** How a mould stands in a pot; nothing where its master is gone. */
+const bodyOf = (mould: Mould, master: Master | undefined): MouldToPlan['body'] =>
+	master && {
+		name: `M${mould.number}`,
+		...standingOf(mould, master.record),
+		outsideMl: outsideMl(mould, master.volumeMl ?? 0)
+	};
 
 /** What is left of each part of each material; tins of one part stand for each other. */
 function stockOf(tins: readonly Container[]) {

@@ -200,11 +200,16 @@ export async function projectCycle(
 		await tables.cycles().destroy({ where: { pourId }, transaction });
 		return;
 	}
+	// a pot that is closed once is pumped once, whichever of its pours tells of it
+	if (await cycleOfMate(pourId, plan, transaction)) return;
 	const { reached, released, lowestGaugeKpa } = state;
 	const holdS = released && (released.atMs - reached.atMs) / 1000;
 	const loadDone = state.doneAtMs[loadStepId(plan)];
 	const body: CycleBody = {
-		load: plan.moulds.map((m) => `M${m.number}`).join(' '),
+		load: [
+			...plan.moulds.map((m) => `M${m.number}`),
+			...(plan.potLoad?.others ?? []).flatMap((o) => o.moulds)
+		].join(' '),
 		targetGaugeKpa: plan.pot.targetGaugeKpa,
 		...(reached.gaugeKpa === undefined ? {} : { reachedGaugeKpa: reached.gaugeKpa }),
 		by: released?.who || state.marks.join(', '),
@@ -224,6 +229,17 @@ export async function projectCycle(
 		transaction
 	});
 	if (!made) await row.update({ at, body: { ...body, by: body.by || plain(row).body.by } }, { transaction });
+}
+
+/** Whether another pour of the same closing has written its cycle: a pot that is closed once is pumped once. */
+async function cycleOfMate(pourId: string, plan: PourPlan, transaction: Transaction): Promise<boolean> {
+	if (!plan.potLoad) return false;
+	const [row] = await db().query<{ n: number }>(
+		`SELECT COUNT(*) AS n FROM pot_cycles c JOIN pours o ON o.id = c.pourId
+		WHERE o.id <> :pourId AND JSON_VALUE(o.plan, '$.potLoad.id') = :load`,
+		{ type: QueryTypes.SELECT, replacements: { pourId, load: plan.potLoad.id }, transaction }
+	);
+	return Number(row?.n) > 0;
 }
 
 /** The step before pumping: the lid is clamped. */

@@ -1,10 +1,11 @@
 import { fail, redirect } from '@sveltejs/kit';
-import { handsTimes, momentOf, runList, wallMs } from '$lib/core/orders';
+import { handsTimes, momentOf, potMatesOf, runList, wallMs } from '$lib/core/orders';
 import { allFaces } from '$lib/server/faces';
 import { asker } from '$lib/server/heavy/asker';
 import { orFail } from '$lib/server/forms';
 import { openPours } from '$lib/server/repositories/openPours';
-import { beginPlanned, finishedPlanned, planNow } from '$lib/server/repositories/plans';
+import { beginPlanned, finishedPlanned } from '$lib/server/repositories/beginPlanned';
+import { planNow } from '$lib/server/repositories/plans';
 import { listShots } from '$lib/server/repositories/shots';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -41,7 +42,11 @@ export const load: PageServerLoad = async (event) => {
 		opensMs: there[0]?.fromMs ?? null,
 		faces,
 		masterOf: Object.fromEntries(shots.map((s) => [s.id, s.masterId])),
-		lines: lines.slice(0, MOST_LINES).map((l) => ({ ...l, orderName: names.get(l.orderId ?? '') ?? '' })),
+		lines: lines.slice(0, MOST_LINES).map((l) => ({
+			...l,
+			orderName: names.get(l.orderId ?? '') ?? '',
+			potMates: potMatesOf(l, followed?.plan.activities ?? [])
+		})),
 		more: Math.max(0, lines.length - MOST_LINES),
 		mouldNumbers: Object.fromEntries(workshop.moulds.map((m) => [m.id, m.number])),
 		nextMs: followed?.plan.activities.find((a) => a.hands > 0 && a.startMs >= todayUntilMs)?.startMs ?? null,

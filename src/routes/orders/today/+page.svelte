@@ -28,10 +28,16 @@
 			return `${does} ${(l.copies ?? 1) > 1 ? `${l.copies} ` : ''}${l.pieceName ?? ''} from ${(l.moulds ?? []).join(', ')}`;
 		return l.part === 'prep' && l.then.length === 0
 			? `${does} ${(l.moulds ?? []).join(', ')} for the next ${l.pieceName ?? 'cast'}`
-			: `${does} ${l.pieceName ?? ''} in ${(l.moulds ?? []).join(', ')}`;
+			: `${does} ${l.pieceName ?? ''} in ${(l.moulds ?? []).join(', ')}${l.potMates.map((m) => `, then ${m}`).join('')}`;
 	};
 	const details = (l: Line) =>
-		[minutes(l), l.number ? `pull ${l.number}` : '', l.orderName ? `for ${l.orderName}` : '', isLate(l) ? 'should have begun' : '']
+		[
+			minutes(l),
+			l.potMates.length > 0 ? 'one closing of the pot' : '',
+			l.number ? `pull ${l.number}` : '',
+			l.orderName ? `for ${l.orderName}` : '',
+			isLate(l) ? 'should have begun' : ''
+		]
 			.filter(Boolean)
 			.join(', ');
 	const begins = (l: Line) => l.part === 'prep';

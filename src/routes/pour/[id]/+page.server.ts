@@ -5,6 +5,7 @@ import { outlineOfShot } from '$lib/server/faces';
 import { orFail, orNothing, orPage } from '$lib/server/forms';
 import { beginAgain } from '$lib/server/repositories/again';
 import { getPour, keepSpeed, readEvents } from '$lib/server/repositories/pours';
+import { potMates } from '$lib/server/repositories/sameLoad';
 import { followedPlan } from '$lib/server/repositories/plans';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -26,16 +27,18 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 	const { plan, ...rest } = await orPage(getPour(params.id));
 	// a pour of an earlier version has no steps with it: the page works none out
 	const pour = { ...rest, plan: withSteps(plan, locals.settings.units) };
-	const [known, instruments, outline] = await Promise.all([
+	const [known, instruments, outline, mates] = await Promise.all([
 		readEvents(params.id),
 		hasInstruments(),
-		pour.plan.shotId ? orNothing(outlineOfShot(pour.plan.shotId)) : undefined
+		pour.plan.shotId ? orNothing(outlineOfShot(pour.plan.shotId)) : undefined,
+		potMates(pour.id, pour.plan)
 	]);
 	return {
 		pour,
 		known,
 		instruments,
 		outline,
+		mates,
 		meanwhile: await nextPulled(pour.plan.moulds.map((m) => `M${m.number}`))
 	};
 };

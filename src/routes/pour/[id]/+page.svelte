@@ -1,5 +1,6 @@
 <script lang="ts">
 	import Meanwhile from '$lib/ui/pour/Meanwhile.svelte';
+	import PotMates from '$lib/ui/pour/PotMates.svelte';
 	import OnePour from '$lib/ui/pour/OnePour.svelte';
 
 	let { data } = $props();
@@ -9,6 +10,7 @@
 
 <svelte:head><title>Pour {data.pour.plan.masterName} · Anthypos</title></svelte:head>
 {#key data.pour.id}<OnePour pour={data.pour} known={data.known} nowMs={data.nowMs} instruments={data.instruments} outline={data.outline}>
+		{#snippet mates(now: boolean)}{#if data.mates.length > 0}<PotMates mates={data.mates} {now} />{/if}{/snippet}
 		{#snippet waiting(leftS: number)}
 			{#if data.meanwhile && leftS > WORTH_S}<Meanwhile
 					next={data.meanwhile}

@@ -89,6 +89,13 @@ function timedStep(
 				action: 'Closed and clamped',
 				cautions: []
 			};
+		case 'others':
+			return {
+				...common,
+				detail: `${(plan.potLoad?.others ?? []).map((o) => `${o.masterName} in ${o.moulds.join(', ')}`).join('; ')}: its cup is combined, mixed and poured now, at its own bench. Both go into the pot with one closing.`,
+				action: 'All are poured',
+				cautions: []
+			};
 		case 'load':
 			return {
 				...common,

@@ -1,10 +1,11 @@
 import { pourEvent } from '$lib/core/bench';
 import { eventRoutes } from '$lib/server/eventRoutes';
-import { addEvents, getPour, readEvents } from '$lib/server/repositories/pours';
+import { getPour, readEvents } from '$lib/server/repositories/pours';
+import { addEventsOfLoad } from '$lib/server/repositories/sameLoad';
 
 export const { GET, POST } = eventRoutes({
 	event: pourEvent,
 	find: getPour,
 	read: (id, after) => readEvents(id, after),
-	add: addEvents
+	add: addEventsOfLoad
 });
