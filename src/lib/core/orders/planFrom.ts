@@ -1,7 +1,7 @@
 import { breaches, type Breach, type Starts } from '../schedule';
 import { cureAtS } from './cureAt';
 import { planOf, type OrdersPlan } from './planOrders';
-import { potLoadsAt, potLoadsOf } from './potLoads';
+import { potLoadsOf } from './potLoads';
 import { openingsOf, projectOf, type OrdersProject } from './project';
 import { pullsWanted, type PullList } from './pulls';
 import type { Workshop } from './snapshot';
@@ -11,8 +11,9 @@ export function projectAt(workshop: Workshop, starts: Starts): { made: OrdersPro
 	const wanted = pullsWanted(workshop);
 	const at = (id: string) => starts[`${id}/prep`] ?? Infinity;
 	const pulls = wanted.pulls.toSorted((a, b) => at(a.id) - at(b.id));
-	const { joinable } = potLoadsOf(workshop, wanted.pulls);
-	const list = { ...wanted, pulls, joinable, loads: potLoadsAt(pulls, starts) };
+	// starts that tell of a closing for which there is no room, or no time, tell of none
+	const { joinable, kept } = potLoadsOf(workshop, pulls, starts);
+	const list = { ...wanted, pulls, joinable, loads: kept };
 	const openings = openingsOf(workshop);
 	const cureS = new Map(
 		list.pulls.map((p) => {

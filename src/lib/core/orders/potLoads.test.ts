@@ -147,6 +147,15 @@ describe('the plan', () => {
 		expect(planFrom(w, { ...starts, [second.id]: starts[second.id]! + 60_000 }, {}).ok).toBe(false);
 	});
 
+	it('a closing that has no room for it is not believed, whoever worked it out', () => {
+		const w = forty(1);
+		const plan = planOrders(w);
+		const starts = Object.fromEntries(plan.activities.map((a) => [a.id, a.startMs]));
+		expect(planFrom(w, starts, {}).ok).toBe(true);
+		const wider = { ...w, moulds: w.moulds.map((m) => ({ ...m, body: body(wide * 0.8) })) };
+		expect(planFrom(wider, starts, {}).ok).toBe(false);
+	});
+
 	it('stays as it was when it is planned again: who went in together goes in together', () => {
 		const w = forty(4);
 		const plan = planOrders(w);

@@ -114,12 +114,13 @@ class Joins {
  * Which pulls could go into a pot together: those that did by the plan before, then each with the first after it that
  * fits beside it and whose cup is poured while the others are still liquid.
  * @param before starts of the plan before, s
+ * @returns all of them, those that were there before, and whatever could share a closing with anything
  */
 export function potLoadsOf(
 	workshop: Workshop,
 	pulls: readonly PullToPlan[],
 	before: Starts = {}
-): { loads: PotLoad[]; joinable: ReadonlySet<string> } {
+): { loads: PotLoad[]; kept: PotLoad[]; joinable: ReadonlySet<string> } {
 	const joins = new Joins(workshop);
 	const potted = pulls.filter((p) => p.recipe.potId !== null && p.recipe.pot);
 	const byId = new Map(potted.map((p) => [p.id, p]));
@@ -134,6 +135,7 @@ export function potLoadsOf(
 		const group = ids.map((id) => byId.get(id)!);
 		if (joins.may(group)) take(group);
 	}
+	const kept = [...loads];
 	const joinable = new Set<string>();
 	for (const [i, pull] of potted.entries()) {
 		const group = [pull];
@@ -144,7 +146,7 @@ export function potLoadsOf(
 		}
 		if (group.length > 1) take(group);
 	}
-	return { loads, joinable };
+	return { loads, kept, joinable };
 }
 
 /** The loads that starts tell of: whatever is cast in a pot and has no hold of its own stands in that of another. */
@@ -168,7 +170,10 @@ export function potLoadsAt(pulls: readonly PullToPlan[], starts: Starts): PotLoa
  */
 export function untangled(pulls: readonly PullToPlan[], loads: readonly PotLoad[]): PotLoad[] {
 	const byId = new Map(pulls.map((p) => [p.id, p]));
-	let left = loads.filter((load) => load.every((id) => byId.has(id)));
+	const loadOf = new Map<string, PotLoad>();
+	for (const load of loads) if (load.every((id) => byId.has(id))) for (const id of load) loadOf.set(id, load);
+	// most plans have none
+	if (loadOf.size === 0) return [];
 	const queues = new Map<string, string[]>();
 	for (const p of pulls)
 		for (const m of p.moulds) {
@@ -181,16 +186,15 @@ export function untangled(pulls: readonly PullToPlan[], loads: readonly PotLoad[
 	const open = new Set(pulls.map((p) => p.id));
 	while (open.size > 0) {
 		const heads = [...new Set([...queues.values()].flatMap((q) => q[0] ?? []))].filter(isNext);
-		const loadOf = (id: string) => left.find((load) => load.includes(id));
-		const ready = heads.find((id) => loadOf(id)?.every(isNext) ?? true);
+		const ready = heads.find((id) => loadOf.get(id)?.every(isNext) ?? true);
 		if (ready === undefined) {
 			// all of them wait for one another: one of them goes in alone, or moulds are not in any order
-			const knot = heads.map(loadOf).find((load) => load !== undefined);
+			const knot = heads.map((id) => loadOf.get(id)).find((load) => load !== undefined);
 			if (!knot) return kept;
-			left = left.filter((load) => load !== knot);
+			for (const id of knot) loadOf.delete(id);
 			continue;
 		}
-		const load = loadOf(ready);
+		const load = loadOf.get(ready);
 		if (load) kept.push(load);
 		for (const id of load ?? [ready]) {
 			open.delete(id);
