@@ -1,10 +1,12 @@
 <script lang="ts">
 	import { MOULD_FAULT_WORDS, waterOffPercent } from '$lib/core/making';
+	import { onMount } from 'svelte';
 	import { enhance } from '$app/forms';
+	import { invalidateAll } from '$app/navigation';
 	import { Button } from 'flowbite-svelte';
 	import FileDown from '@lucide/svelte/icons/file-down';
 	import { costOf, inRubber, KIND_WORDS, MOULD_MODULES, type MouldState } from '$lib/core/mould';
-	import { counted, wallTime } from '$lib/ui/clockText';
+	import { CLOCKS_CHANGED, counted, wallTime } from '$lib/ui/clockText';
 	import { drafts } from '$lib/ui/draft/drafts.svelte';
 	import Pictures from '$lib/ui/Pictures.svelte';
 	import InUse from '$lib/ui/mould/InUse.svelte';
@@ -19,6 +21,12 @@
 	let { data, form } = $props();
 	const units = useUnits();
 	const mould = $derived(data.mould);
+	// who comes from its bench may be here before the last press has arrived
+	onMount(() => {
+		const arrived = () => void invalidateAll();
+		window.addEventListener(CLOCKS_CHANGED, arrived);
+		return () => window.removeEventListener(CLOCKS_CHANGED, arrived);
+	});
 	const said = (key: 'refused' | 'photoProblem') => (form && key in form ? String(form[key as keyof typeof form]) : '');
 	/** What the button for each state says, by where the mould is. */
 	function toState(to: MouldState): string {
