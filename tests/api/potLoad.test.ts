@@ -164,16 +164,18 @@ describe('two shots in one closing of the pot', () => {
 		expect(load).toEqual(expect.arrayContaining(lines.map((l) => `${l.id}/1`)));
 		expect(plan.activities.filter((a) => a.part === 'hold' && a.orderId === orderId)).toHaveLength(1);
 		// whichever of them is pressed, and pressed twice
-		const prep = `${load![1]}/prep`;
+		const mine = load!.filter((id) => lines.some((l) => id === `${l.id}/1`));
+		const prep = `${mine[1]}/prep`;
 		const { pourId } = await beginPlanned(prep, settings);
 		expect((await beginPlanned(prep, settings)).pourId).toBe(pourId);
 		const { plan: own } = await getPour(pourId);
 		const mates = await potMates(pourId, own);
 		open.push(pourId, ...mates.map((m) => m.id));
-		expect(own.potLoad!.place).toBe(1);
-		expect(mates.length).toBe(load!.length - 1);
-		[first, second] = [mates[0]!.id, pourId];
-		expect(mates[0]).toMatchObject({
+		expect(own.potLoad!.place).toBeGreaterThan(0);
+		expect(mates.map((m) => m.masterName).join()).toContain(name);
+		const before = mates.find((m) => m.masterName.includes(name))!;
+		[first, second] = [before.id, pourId];
+		expect(before).toMatchObject({
 			masterName: expect.stringContaining(name) as string,
 			wants: expect.any(String) as string
 		});

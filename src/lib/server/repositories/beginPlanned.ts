@@ -6,6 +6,7 @@ import type { Actor } from '../people/audit';
 import { beginPour } from './beginPour';
 import { addFinished } from './orders';
 import { planFollowed } from './plans';
+import { listPours } from './pours';
 import { batchPlans } from './shots';
 
 /**
@@ -49,6 +50,7 @@ const isPull = (a: Planned | undefined): a is Pull =>
 
 /**
  * Begins what goes into the pot with a pull, so that all of it stands at the bench before the first cup is combined.
+ * What stands in an open pour already goes in without them.
  * @returns how the pull itself is poured with them; nothing where it goes in alone, or one of the others cannot be begun
  */
 async function beginMates(
@@ -59,9 +61,15 @@ async function beginMates(
 ): Promise<PourPlan | undefined> {
 	const pullId = `${pull.lineId}/${pull.number}`;
 	const load = activities.find((a) => a.id === `${pullId}/cast`)?.load ?? [];
-	const members = load.map((id) => activities.find((a) => a.id === `${id}/cast`));
-	if (members.length < 2 || !members.every(isPull)) return undefined;
-	const place = load.indexOf(pullId);
+	const full = new Set(
+		(await listPours({ status: 'open' })).flatMap((p) => p.plan.moulds.map((m) => `M${m.number}`))
+	);
+	const members = load
+		.map((id) => activities.find((a) => a.id === `${id}/cast`))
+		.filter(isPull)
+		.filter((m) => !m.moulds?.some((name) => full.has(name)));
+	const place = members.findIndex((m) => `${m.lineId}/${m.number}` === pullId);
+	if (members.length < 2 || place < 0) return undefined;
 	try {
 		const plans = await Promise.all(members.map((m) => batchPlans(m.shotId, m.batch, settings)));
 		const inLoad = inPotLoad(
