@@ -327,7 +327,7 @@
 						<curing.LeftOver {run} {devices} />
 					</details>{/if}
 			{/if}
-			{#if mates && step.kind !== 'inspect'}{@render mates(step.role === 'others')}{/if}
+			{#if mates && step.kind !== 'inspect'}{@render mates(step.role === 'others' || step.id === 'combine')}{/if}
 			{#if step.id === 'cups-read'}<CupStarts {run} {plan} />{/if}
 			{#if step.doses !== undefined}<DosePress {run} {step} />{/if}
 			{#if thickener}<ThickenPress {run} layer={step.layer!} filler={thickener} />{/if}

@@ -92,7 +92,7 @@ function timedStep(
 		case 'others':
 			return {
 				...common,
-				detail: `${(plan.potLoad?.others ?? []).map((o) => `${o.masterName} in ${o.moulds.join(', ')}`).join('; ')}: its cup is combined, mixed and poured now, at its own bench. Both go into the pot with one closing.`,
+				detail: `${(plan.potLoad?.others ?? []).map((o) => `${o.masterName} in ${o.moulds.join(', ')}`).join('; ')}: its cup is combined, mixed and poured now, at its own bench. All of them go into the pot with one closing.`,
 				action: 'All are poured',
 				cautions: []
 			};
