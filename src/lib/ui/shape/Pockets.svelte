@@ -25,7 +25,8 @@
 			<tbody>
 				{#each traps.slice(0, 12) as t, i (i)}
 					<tr class={view.chosen === i ? 'bg-(--hot-soft)' : ''}>
-						<td
+						<!-- a number, not a name: it wants no room of its own -->
+						<td class="num text-left!"
 							><button
 								type="button"
 								class="plain min-h-[2.2rem] cursor-pointer font-semibold"
