@@ -2,10 +2,7 @@ import { NEXT_CUP_S } from '../plan';
 import { planLoad } from '../pressurePot';
 import type { Starts } from '../schedule';
 import type { PullToPlan } from './pulls';
-import type { PullRecipe, Workshop } from './snapshot';
-
-/** Pulls that go into a pot with one closing, by their ids in the order in which their cups are poured. */
-export type PotLoad = readonly string[];
+import type { PotLoad, PullRecipe, Workshop } from './snapshot';
 
 /** How several recipes are cast for one closing. */
 export interface CastTogether {

@@ -1,9 +1,9 @@
 import type { Activity, After, Project, Resource } from '../schedule';
 import { handsTimes, type HandsTime } from './hours';
 import type { Part } from './parts';
-import { castTogether, untangled, type CastTogether, type PotLoad } from './potLoads';
+import { castTogether, untangled, type CastTogether } from './potLoads';
 import type { BegunToPlan, PullList, PullToPlan } from './pulls';
-import type { Workshop } from './snapshot';
+import type { PotLoad, Workshop } from './snapshot';
 
 /** So many days are looked ahead. */
 export const HORIZON_DAYS = 90;

@@ -1,6 +1,13 @@
 import { castsNeeded } from './needed';
-import type { PotLoad } from './potLoads';
-import type { BegunPull, LineToPlan, MouldToPlan, OrderToPlan, PullRecipe, Workshop } from './snapshot';
+import type {
+	BegunPull,
+	LineToPlan,
+	MouldToPlan,
+	OrderToPlan,
+	PullRecipe,
+	Workshop,
+	PotLoad
+} from './snapshot';
 
 /** At most so many pulls are scheduled at once; the rest is said. */
 export const MOST_PULLS = 500;

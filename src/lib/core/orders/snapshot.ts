@@ -1,6 +1,9 @@
 import type { Load, VesselRecord } from '../pressurePot';
 import type { WorkshopHours } from './hours';
 
+/** Pulls that go into a pot with one closing, by their ids in the order in which their cups are poured. */
+export type PotLoad = readonly string[];
+
 /** One batch of a kept shot, as the schedule sees it: hands, mould and pot, s. */
 export interface PullRecipe {
 	/** Which batch of the shot. */

@@ -14,7 +14,7 @@ const loadAt = (plan: PourPlan) => plan.steps.findIndex((s) => s.role === 'load'
  * @returns the plans as the bench runs them
  * @throws RangeError for one that goes into no pot
  * @example
- * inPotLoad([planOf()], 'load'); // RangeError: inPotLoad: a plan goes into no pot
+ * inPotLoad([planOf(), planOf()], 'load')[0].steps.map((s) => s.role); // ['mix', 'pour', 'others', 'load', 'pump']
  */
 export function inPotLoad(plans: readonly PourPlan[], id: string): PourPlan[] {
 	if (plans.some((p) => !p.pot || loadAt(p) < 0)) throw new RangeError('inPotLoad: a plan goes into no pot');
