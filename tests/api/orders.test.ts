@@ -264,7 +264,9 @@ describe('the plan', () => {
 describe('read out', () => {
 	it('as a table, a calendar whose events keep their ids, and a buying list', async () => {
 		const csv = await get('/orders/plan.csv');
-		expect(csv.text.split('\r\n')[0]).toBe('begins,ends,what,piece,pull,order,moulds,pot,hands,pinned');
+		expect(csv.text.split('\r\n')[0]).toBe(
+			'begins,ends,what,piece,pull,order,moulds,pot,goes in with,hands,pinned'
+		);
 		expect(csv.text.split('\r\n').length).toBeGreaterThan(50);
 		const ics = async () => (await get('/orders/plan.ics')).text;
 		const uids = (text: string) => [...text.matchAll(/UID:(\S+)/g)].map((m) => m[1]!);

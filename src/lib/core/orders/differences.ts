@@ -1,6 +1,6 @@
 import { formatTime } from '../units';
 import type { OrdersPlan, Planned } from './planOrders';
-import { STAYS_MS } from './planOrders';
+import { STAYS_MS } from './settled';
 import type { Part } from './parts';
 
 /** An activity that is elsewhere in a new plan. */

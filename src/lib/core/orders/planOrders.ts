@@ -1,17 +1,11 @@
-import { breaches, endsNoSoonerS, follow, schedule, type Schedule, type Starts } from '../schedule';
-import { cureAtS } from './cureAt';
+import { breaches, endsNoSoonerS, type Schedule, type Starts } from '../schedule';
+import { better, joined } from './closings';
 import type { Part } from './parts';
 import { potLoadsOf } from './potLoads';
 import { openingsOf, projectOf, type ActivityOf, type OrdersProject } from './project';
 import { pullsWanted, type Hindrance, type PullList } from './pulls';
+import { settled, STAYS_MS, type PlanBudget } from './settled';
 import type { Workshop } from './snapshot';
-
-/** Cure times are worked out anew for the hours at which they fall so often at most. */
-const MOST_ROUNDS = 5;
-/** A cure that is off by no more than this agrees, s. */
-const AGREES_S = 60;
-/** What begins within this of where it was has not moved, ms. */
-export const STAYS_MS = 15 * 60_000;
 
 /** Something that is done at a time, or goes on by itself. */
 export interface Planned {
@@ -71,14 +65,6 @@ export interface OrdersPlan {
 	moved: number;
 }
 
-/** How long it is worked on. */
-export interface PlanBudget {
-	seed?: number;
-	iterations?: number;
-	budgetMs?: number;
-	clockMs?: () => number;
-}
-
 /**
  * Plans all open orders: least late first, and of those plans the one that moves the fewest of the activities that were
  * planned before. Cures are those of the hours at which they fall. Nothing is given out that the checker refuses.
@@ -94,146 +80,20 @@ export function planOrders(workshop: Workshop, before: Starts = {}, budget: Plan
 	const like = Object.fromEntries(
 		Object.entries(before).map(([id, ms]) => [id, Math.max(0, Math.round((ms - workshop.nowMs) / 1000))])
 	);
-	const { loads, joinable } = potLoadsOf(workshop, list.pulls, like);
+	const { joinable } = potLoadsOf(workshop, list.pulls, like);
 	const alone = { ...list, joinable };
 	// each closing for itself, or several in one where that brings something
-	const lists = loads.length > 0 ? [alone, { ...alone, loads }] : [alone];
 	const share =
-		budget.budgetMs === undefined ? budget : { ...budget, budgetMs: budget.budgetMs / lists.length };
-	const [{ made, found }] = lists
-		.map((of) => settled(workshop, of, openings, like, share))
-		.sort((a, b) => byWorth(a.found, b.found) || movedFrom(like, a) - movedFrom(like, b) || byEnd(a, b)) as [
-		Candidate
-	];
+		joinable.size === 0 || budget.budgetMs === undefined
+			? budget
+			: { ...budget, budgetMs: budget.budgetMs / 2 };
+	const apart = settled(workshop, alone, openings, like, share);
+	const { made, found } =
+		joinable.size === 0 ? apart : better(like, apart, joined(workshop, alone, openings, like, share, apart));
 	if (found.status !== 'feasible') return notPlanned(workshop, list, made, found);
 	const wrong = breaches(made.project, found.starts);
 	if (wrong.length > 0) throw new Error(`planOrders: the checker refuses the plan: ${wrong[0]!.message}`);
 	return planOf(workshop, alone, made, found, before);
-}
-
-type Candidate = { made: OrdersProject; found: Schedule };
-
-const byWorth = (a: Schedule, b: Schedule) =>
-	Number(b.status === 'feasible') - Number(a.status === 'feasible') ||
-	(a.lateWeightedS ?? 0) - (b.lateWeightedS ?? 0);
-const byEnd = (a: Candidate, b: Candidate) => (a.found.finishS ?? 0) - (b.found.finishS ?? 0);
-/** So many activities begin otherwise than before. */
-const movedFrom = (like: Starts, { found: { starts } }: Candidate) =>
-	Object.entries(starts).filter(
-		([id, s]) => like[id] !== undefined && Math.abs(s - like[id]) * 1000 > STAYS_MS
-	).length;
-
-/** The best plan of these pulls whose cures are those of the hours at which they fall. */
-function settled(
-	workshop: Workshop,
-	list: PullList,
-	openings: ReturnType<typeof openingsOf>,
-	like: Starts,
-	budget: PlanBudget
-): Candidate {
-	const cures = new Map(list.pulls.map((p) => [p.id, Math.round(p.recipe.cureS.day)]));
-	const make = (of: PullList) => projectOf(workshop, of, { cureS: cures }, openings);
-	let { made, found } = solved(list, make, like, budget);
-	const kept = { ...list, pulls: made.about.flatMap((a) => (a.part === 'prep' && a.pull ? [a.pull] : [])) };
-	for (let round = 0; found.status === 'feasible' && round < MOST_ROUNDS; round++) {
-		if (!cureTold(cures, made, found, round === MOST_ROUNDS - 1)) break;
-		made = make(kept);
-		found =
-			follow(made.project, found.starts, (id) => like[id] === undefined) ??
-			schedule(made.project, 1, { iterations: 50 }, found.starts);
-	}
-	return { made, found };
-}
-
-/** Fresh, and several that follow what was: of those that are no later than the fresh one, that which moves the fewest. */
-function solved(
-	list: PullList,
-	make: (list: PullList) => OrdersProject,
-	like: Starts,
-	{ seed = 1, iterations, budgetMs, clockMs }: PlanBudget
-): Candidate {
-	const made = make(list);
-	const work =
-		clockMs && budgetMs !== undefined ? { budgetMs, nowMs: clockMs } : { iterations: iterations ?? 100 };
-	const known = made.project.activities.some((a) => like[a.id] !== undefined);
-	const fresh = schedule(made.project, seed, work, known ? like : undefined);
-	if (!known || fresh.status !== 'feasible') return { made, found: fresh };
-	const lateIds = lateLines(made, fresh.starts);
-	const out = outOfPlace(made, like);
-	const atEnd = make({
-		...list,
-		pulls: [
-			...list.pulls
-				.filter((p) => !out.has(p.id))
-				.sort((a, b) => (like[`${a.id}/prep`] ?? Infinity) - (like[`${b.id}/prep`] ?? Infinity)),
-			...list.pulls.filter((p) => out.has(p.id))
-		]
-	});
-	const inPlace = Object.fromEntries(Object.entries(like).filter(([id]) => !out.has(pullOf(id))));
-	const ways: [OrdersProject, Schedule | undefined][] = [
-		[atEnd, follow(atEnd.project, inPlace)],
-		[made, follow(made.project, like)],
-		[made, follow(made.project, like, (id) => lateIds.has(lineOf(id)))]
-	];
-	let best: Candidate & { moves: number } = {
-		made,
-		found: fresh,
-		moves: movedFrom(like, { made, found: fresh })
-	};
-	for (const [of, found] of ways) {
-		if (!found || found.lateWeightedS! > fresh.lateWeightedS!) continue;
-		const count = movedFrom(like, { made: of, found });
-		if (count < best.moves)
-			best = {
-				made: of,
-				found: { ...found, lowerBoundS: fresh.lowerBoundS, lateBoundS: fresh.lateBoundS },
-				moves: count
-			};
-	}
-	return best;
-}
-
-const lineOf = (id: string) => id.slice(0, id.indexOf('/'));
-const pullOf = (id: string) => id.slice(0, id.lastIndexOf('/'));
-
-/** Pulls of which hands were to do something at a time that is no longer theirs, or has gone by. */
-function outOfPlace({ project, about, openings }: OrdersProject, like: Starts): Set<string> {
-	const byId = new Map(project.activities.map((a) => [a.id, a]));
-	return new Set(
-		about.flatMap(({ id, pull }) => {
-			const a = byId.get(id)!;
-			const s = like[id];
-			if (!pull || s === undefined || !a.needs.some((n) => n.resource === 'hands')) return [];
-			const open = openings.some((o) => o.fromS <= s && o.untilS >= s + a.durationS);
-			return open && s > 0 ? [] : [pull.id];
-		})
-	);
-}
-
-function lateLines({ project }: OrdersProject, starts: Starts): Set<string> {
-	return new Set(
-		project.activities.flatMap((a) => (a.dueS !== undefined && starts[a.id]! > a.dueS ? [lineOf(a.id)] : []))
-	);
-}
-
-/** Cures at the hours that were found, into the map; whether any of them was otherwise. At last none gets shorter again. */
-function cureTold(
-	cures: Map<string, number>,
-	made: OrdersProject,
-	{ starts }: Schedule,
-	last: boolean
-): boolean {
-	let moved = false;
-	for (const { part, pull, id } of made.about) {
-		if (part !== 'cure' || !pull) continue;
-		const needed = Math.ceil(cureAtS(pull.recipe, starts[id]!, made.openings));
-		const now = cures.get(pull.id)!;
-		if (needed <= now && (last || now - needed <= AGREES_S)) continue;
-		// what does not settle gets the time of the coldest night
-		cures.set(pull.id, last ? Math.max(now, Math.ceil(pull.recipe.cureS.night)) : needed);
-		moved = true;
-	}
-	return moved;
 }
 
 export function planOf(

@@ -7,7 +7,7 @@ import { castTogether, potLoadsAt, potLoadsOf, untangled } from './potLoads';
 import { projectAt } from './planFrom';
 import { pullsWanted } from './pulls';
 import type { PullRecipe } from './snapshot';
-import { line, NOW, order, recipe, workshop } from './workshop.testing';
+import { DAY, line, NOW, order, recipe, workshop } from './workshop.testing';
 
 // two pieces that go into a pot: the resin is liquid for five minutes, and each cup takes one to mix and pour
 const potted = (
@@ -131,6 +131,61 @@ describe('the plan', () => {
 		expect(together.finishMs).toBeLessThan(apart.finishMs);
 		expect(together.boundMs).toBeLessThanOrEqual(together.finishMs);
 		expect(together.lateWeightedS).toBeLessThanOrEqual(apart.lateWeightedS);
+	});
+
+	it('spares closings where that makes nothing later, though the last piece ends no sooner', () => {
+		// what is left to do outlasts both by far
+		const w = two();
+		const plan = planOrders({ ...w, orders: [...w.orders, order('o2', 9, [line('l9', 12, [recipe('d')])])] });
+		expect(plan.activities.filter((a) => a.part === 'hold')).toHaveLength(1);
+		expect(plan.lateWeightedS).toBe(0);
+	});
+
+	it('what is late waits for the cup of nothing that is not', () => {
+		const w = shop([line('l1', 1, [potted('b')]), line('l2', 1, [potted('c')])], {}, wide * 0.3);
+		// wanted ten minutes from now: nothing holds that
+		const late = { ...order('o0', 0, [line('l0', 1, [potted('a')])]), dueAtMs: NOW + 600_000 };
+		const { activities } = planOrders({ ...w, orders: [late, ...w.orders] });
+		const casts = activities.filter((a) => a.part === 'cast');
+		expect(casts.map((a) => [a.id, a.load])).toEqual([
+			['l0/1/cast', undefined],
+			['l1/1/cast', ['l1/1', 'l2/1']],
+			['l2/1/cast', ['l1/1', 'l2/1']]
+		]);
+	});
+
+	it('two that are late go in together where they wait for the pot', () => {
+		const w = forty(3);
+		const [asked] = w.orders;
+		const late = { ...w, orders: [{ ...asked!, dueAtMs: NOW - DAY }] };
+		const together = planOrders(late);
+		const apart = planOrders({ ...late, pots: w.pots.map(({ vessel: _unknown, ...p }) => p) });
+		expect(together.activities.filter((a) => a.part === 'cast').every((a) => a.load)).toBe(true);
+		expect(together.lateWeightedS).toBeLessThan(apart.lateWeightedS);
+	});
+
+	it('nothing waits for a mould that is still taken, to go in with another', () => {
+		const pulls = pullsWanted(shop([line('l1', 2, [potted('a')]), line('l2', 2, [potted('b')])])).pulls;
+		const times = (second: number, takesS: number) =>
+			new Map([
+				['l1/1', { castS: 0, outS: 4000 }],
+				['l2/1', { castS: second, outS: second + takesS }],
+				['l1/2', { castS: 4500, outS: 8500 }],
+				['l2/2', { castS: second + 4500, outS: second + 4500 + takesS }]
+			]);
+		const w = two();
+		const loads = (second: number, late: string[] = [], takesS = 4000) =>
+			potLoadsOf(w, pulls, {}, { times: times(second, takesS), lateLines: new Set(late), waitS: 900 }).loads;
+		// b is empty at first; poured beside a, it is out again when a is poured for the second time
+		expect(loads(2000)).toEqual([
+			['l1/1', 'l2/1'],
+			['l1/2', 'l2/2']
+		]);
+		// what cures for longer than a quarter of an hour beyond that is not waited for
+		expect(loads(2000, [], 4000 + 500 + 901)).toEqual([['l1/1', 'l2/1']]);
+		expect(loads(2000, [], 4000 + 500 + 900)).toHaveLength(2);
+		expect(loads(400, ['l2'])).toEqual([]);
+		expect(loads(400, ['l1', 'l2'])).toHaveLength(2);
 	});
 
 	it('is told again from its starts alone, and what breaks its closing is refused', () => {

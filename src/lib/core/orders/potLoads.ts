@@ -52,27 +52,29 @@ function inTime(recipes: readonly PullRecipe[]): boolean {
 /** Which pulls may share a closing, each kind of them asked once. */
 class Joins {
 	readonly #known = new Map<string, boolean>();
-	readonly #kinds = new Map<PullToPlan, string>();
+	readonly #kinds = new Map<PullToPlan, number>();
+	readonly #kindsOf = new Map<string, number>();
 	readonly #workshop: Workshop;
 	constructor(workshop: Workshop) {
 		this.#workshop = workshop;
 	}
 
 	may(pulls: readonly PullToPlan[]): boolean {
-		const key = pulls
-			.map((p) => this.#kindOf(p))
-			.sort()
-			.join(' ');
+		const kinds = pulls.map((p) => this.#kindOf(p));
+		const key = (kinds.length === 2 && kinds[0]! <= kinds[1]! ? kinds : kinds.sort((a, b) => a - b)).join();
 		let known = this.#known.get(key);
 		if (known === undefined) this.#known.set(key, (known = this.#ask(pulls)));
 		return known;
 	}
 
 	/** Pulls of one kind join the same others. */
-	#kindOf(pull: PullToPlan): string {
+	#kindOf(pull: PullToPlan): number {
 		let kind = this.#kinds.get(pull);
-		if (kind === undefined)
-			this.#kinds.set(pull, (kind = `${pull.line.id}/${pull.recipe.batch}/${pull.moulds.join()}`));
+		if (kind !== undefined) return kind;
+		const words = `${pull.line.id}/${pull.recipe.batch}/${pull.moulds.join()}`;
+		kind = this.#kindsOf.get(words) ?? this.#kindsOf.size;
+		this.#kindsOf.set(words, kind);
+		this.#kinds.set(pull, kind);
 		return kind;
 	}
 
@@ -107,19 +109,34 @@ class Joins {
 	}
 }
 
+/** A plan in which every closing is for itself: what is cast when, and which lines are late all the same. */
+export interface PlannedAlone {
+	/** When hands turn to each pull's cast, and until when its moulds are taken, s, by pull. */
+	times: ReadonlyMap<string, { castS: number; outS: number }>;
+	lateLines: ReadonlySet<string>;
+	/** For a mould that is taken no longer than this a closing waits, s; where nothing waits, what is late goes in alone. */
+	waitS: number;
+}
+
 /**
  * Which pulls could go into a pot together: those that did by the plan before, then each with the first after it that
  * fits beside it and whose cup is poured while the others are still liquid.
  * @param before starts of the plan before, s
+ * @param alone where it is known: pulls join in its order, where nothing waits for a mould that is still taken, and
+ *   what is late waits for the cup of nothing that is not
  * @returns all of them, those that were there before, and whatever could share a closing with anything
  */
 export function potLoadsOf(
 	workshop: Workshop,
 	pulls: readonly PullToPlan[],
-	before: Starts = {}
+	before: Starts = {},
+	alone?: PlannedAlone
 ): { loads: PotLoad[]; kept: PotLoad[]; joinable: ReadonlySet<string> } {
 	const joins = new Joins(workshop);
-	const potted = pulls.filter((p) => p.recipe.potId !== null && p.recipe.pot);
+	const potted = inOrderOf(
+		pulls.filter((p) => p.recipe.potId !== null && p.recipe.pot),
+		alone
+	);
 	const byId = new Map(potted.map((p) => [p.id, p]));
 	const taken = new Set<string>();
 	const loads: PotLoad[] = [];
@@ -134,16 +151,63 @@ export function potLoadsOf(
 	}
 	const kept = [...loads];
 	const joinable = new Set<string>();
+	const turns = new Turns(potted, alone);
+	const isLate = (p: PullToPlan) => alone?.lateLines.has(p.line.id) ?? false;
+	const isOpen = (a: PullToPlan, b: PullToPlan) =>
+		!taken.has(a.id) && !taken.has(b.id) && isLate(a) === isLate(b) && !(isLate(a) && alone?.waitS === 0);
 	for (const [i, pull] of potted.entries()) {
 		const group = [pull];
 		for (const other of potted.slice(i + 1)) {
 			if (!joins.may([pull, other])) continue;
 			joinable.add(pull.id).add(other.id);
-			if (!taken.has(pull.id) && !taken.has(other.id) && joins.may([...group, other])) group.push(other);
+			if (isOpen(pull, other) && turns.isFree(other, pull) && joins.may([...group, other])) group.push(other);
 		}
-		if (group.length > 1) take(group);
+		if (group.length < 2) continue;
+		take(group);
+		for (const other of group.slice(1)) turns.join(other, pull);
 	}
 	return { loads, kept, joinable };
+}
+
+const inOrderOf = (pulls: PullToPlan[], alone?: PlannedAlone) =>
+	alone
+		? pulls.toSorted((a, b) => (alone.times.get(a.id)?.castS ?? 0) - (alone.times.get(b.id)?.castS ?? 0))
+		: pulls;
+
+/** Which moulds stand empty when: by a plan in which each pull goes in alone, and by what was moved to join another. */
+class Turns {
+	readonly #alone: PlannedAlone | undefined;
+	/** The pulls whose moulds each takes over. */
+	readonly #from = new Map<string, string[]>();
+	readonly #movedS = new Map<string, number>();
+
+	constructor(inOrder: readonly PullToPlan[], alone?: PlannedAlone) {
+		this.#alone = alone;
+		const last = new Map<string, string>();
+		for (const p of inOrder) {
+			this.#from.set(
+				p.id,
+				p.moulds.flatMap((m) => last.get(m) ?? [])
+			);
+			for (const m of p.moulds) last.set(m, p.id);
+		}
+	}
+
+	/** Whether it can be poured beside the first, or all but so. */
+	isFree(other: PullToPlan, first: PullToPlan): boolean {
+		if (!this.#alone) return true;
+		return this.#from
+			.get(other.id)!
+			.every((id) => this.#outS(id) <= this.#castS(first.id) + this.#alone!.waitS);
+	}
+
+	/** It goes in with the first, and comes out so much sooner. */
+	join(other: PullToPlan, first: PullToPlan): void {
+		this.#movedS.set(other.id, this.#castS(first.id) - this.#castS(other.id));
+	}
+
+	#castS = (id: string) => this.#alone?.times.get(id)?.castS ?? 0;
+	#outS = (id: string) => (this.#alone?.times.get(id)?.outS ?? Infinity) + (this.#movedS.get(id) ?? 0);
 }
 
 /** The loads that starts tell of: whatever is cast in a pot and has no hold of its own stands in that of another. */

@@ -1,19 +1,20 @@
 import type { Planned } from './planOrders';
 
 /**
- * What is cast for the same closing as a cast of the plan, in words, in the order in which it is poured; nothing of
- * whatever goes in alone.
+ * Tells of each activity of a plan what is cast for the same closing of the pot, in words, in the order in which it is
+ * poured; nothing of whatever goes in alone.
  * @example
- * potMatesOf({ lineId: 'l1', number: 1 }, planOrders(ammonites).activities); // []
+ * potMatesIn(planOrders(ammonites).activities)({ lineId: 'l1', number: 1 }); // []
  */
-export function potMatesOf(
-	{ lineId, number }: Pick<Planned, 'lineId' | 'number'>,
+export function potMatesIn(
 	activities: readonly Planned[]
-): string[] {
-	const own = `${lineId}/${number}`;
-	const load = activities.find((a) => a.id === `${own}/cast`)?.load ?? [];
-	return load.flatMap((id) => {
-		const cast = id === own ? undefined : activities.find((a) => a.id === `${id}/cast`);
-		return cast ? [`${cast.pieceName ?? 'cast'} in ${(cast.moulds ?? []).join(', ')}`] : [];
-	});
+): (of: Pick<Planned, 'lineId' | 'number'>) => string[] {
+	const casts = new Map(activities.flatMap((a) => (a.part === 'cast' ? [[a.id, a] as const] : [])));
+	return ({ lineId, number }) => {
+		const own = `${lineId}/${number}`;
+		return (casts.get(`${own}/cast`)?.load ?? []).flatMap((id) => {
+			const cast = id === own ? undefined : casts.get(`${id}/cast`);
+			return cast ? [`${cast.pieceName ?? 'cast'} in ${(cast.moulds ?? []).join(', ')}`] : [];
+		});
+	};
 }

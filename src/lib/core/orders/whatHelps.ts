@@ -1,5 +1,6 @@
 import { handsTimes } from './hours';
-import { planOrders, type OrdersPlan, type PlanBudget } from './planOrders';
+import { planOrders, type OrdersPlan } from './planOrders';
+import type { PlanBudget } from './settled';
 import type { LineToPlan, Workshop } from './snapshot';
 
 /** Something that would bring an order forward. */

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { onMount } from 'svelte';
 	import type { Planned } from '$lib/core/orders';
 	import { PART_WORDS } from '$lib/core/orders/words';
 	import { wallTime } from '$lib/ui/clockText';
@@ -18,6 +19,8 @@
 	}
 	let { rows, run, zoom, startMs, days, openings, orders, nowMs }: Props = $props();
 	const LANE = 30;
+	/** Room before what the board opens at. */
+	const LEAD_PX = 60;
 	const pxPerMs = $derived(ZOOMS[zoom] / 3_600_000);
 	const untilMs = $derived(startMs + days * 86_400_000);
 	const x = (ms: number) => (ms - startMs) * pxPerMs;
@@ -63,6 +66,11 @@
 	/** What hands do, by the clock: what the keys go along. */
 	const hands = $derived(rows[0]?.bars.map((b) => b.activity) ?? []);
 	let region: HTMLElement;
+	// a night before the first thing to do is not what one came to see
+	onMount(() => {
+		const first = hands[0];
+		if (first && x(first.startMs) > region.clientWidth / 2) region.scrollLeft = x(first.startMs) - LEAD_PX;
+	});
 	function key(event: KeyboardEvent): void {
 		const at = hands.findIndex((a) => a.id === run.pickedId);
 		const a = hands[at];

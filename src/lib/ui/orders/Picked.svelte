@@ -9,11 +9,13 @@
 	/** What is picked on the board: when it is, where it goes, and why it cannot. */
 	interface Props {
 		activity: Planned | undefined;
+		/** What goes into the pot with the same closing, in words. */
+		mates: readonly string[];
 		run: PinRun;
 		orders: readonly { id: string; name: string }[];
 		nowMs: number;
 	}
-	let { activity, run, orders, nowMs }: Props = $props();
+	let { activity, mates, run, orders, nowMs }: Props = $props();
 	const startMs = $derived((activity?.startMs ?? 0) + run.byMs);
 	const order = $derived(orders.find((o) => o.id === activity?.orderId)?.name);
 </script>
@@ -32,7 +34,9 @@
 					{activity.pieceName ?? ''}{#if activity.number}, pull {activity.number}{/if}
 				</p>
 				<p class="soft">
-					{activity.moulds?.join(', ') ?? ''}{#if order}, for {order}{/if}, {formatTime((activity.endMs - activity.startMs) / 1000)}
+					{activity.moulds?.join(', ') ?? ''}{#if order}, for {order}{/if}{#if mates.length > 0}, goes into the pot with {mates.join(
+							' and '
+						)}{/if}, {formatTime((activity.endMs - activity.startMs) / 1000)}
 				</p>
 				<p class="num text-[1.4rem] font-bold">
 					{wallTime(startMs, nowMs)} to {wallTime(startMs + activity.endMs - activity.startMs, nowMs)

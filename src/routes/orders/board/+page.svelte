@@ -14,6 +14,7 @@
 	import Segments from '$lib/ui/Segments.svelte';
 	import { rowsOf, type Zoom } from '$lib/ui/orders/board';
 	import { wallTime } from '$lib/ui/clockText';
+	import { potMatesIn } from '$lib/core/orders/potMates';
 	import { formatTime } from '$lib/core/units';
 
 	let { data } = $props();
@@ -21,6 +22,7 @@
 	const run = new PinRun(() => invalidateAll());
 	const rows = $derived(rowsOf(data.activities, data.moulds, data.pots));
 	const picked = $derived(data.activities.find((a) => a.id === run.pickedId));
+	const matesOf = $derived(potMatesIn(data.activities));
 	const at = (ms: number) => wallTime(ms, data.nowMs);
 	const ZOOM_NAMES: readonly { value: Zoom; label: string }[] = [
 		{ value: 'hour', label: 'Hour' },
@@ -63,5 +65,5 @@
 			boundMs={data.boundMs}
 			nowMs={data.nowMs}
 			ondone={() => invalidateAll()} />{/if}
-	<Picked activity={picked} {run} orders={data.orders} nowMs={data.nowMs} />
+	<Picked activity={picked} mates={picked ? matesOf(picked) : []} {run} orders={data.orders} nowMs={data.nowMs} />
 {/if}

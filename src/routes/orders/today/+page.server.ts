@@ -1,5 +1,5 @@
 import { fail, redirect } from '@sveltejs/kit';
-import { handsTimes, momentOf, potMatesOf, runList, wallMs } from '$lib/core/orders';
+import { handsTimes, momentOf, potMatesIn, runList, wallMs } from '$lib/core/orders';
 import { allFaces } from '$lib/server/faces';
 import { asker } from '$lib/server/heavy/asker';
 import { orFail } from '$lib/server/forms';
@@ -37,6 +37,7 @@ export const load: PageServerLoad = async (event) => {
 		Math.max(momentOf(wall + 2 * DAY_MS, hours.zone), momentOf(dayAfter, hours.zone)),
 		there
 	);
+	const matesOf = potMatesIn(followed?.plan.activities ?? []);
 	const names = new Map(workshop.orders.map((o) => [o.id, o.name]));
 	return {
 		opensMs: there[0]?.fromMs ?? null,
@@ -45,7 +46,7 @@ export const load: PageServerLoad = async (event) => {
 		lines: lines.slice(0, MOST_LINES).map((l) => ({
 			...l,
 			orderName: names.get(l.orderId ?? '') ?? '',
-			potMates: potMatesOf(l, followed?.plan.activities ?? [])
+			potMates: matesOf(l)
 		})),
 		more: Math.max(0, lines.length - MOST_LINES),
 		mouldNumbers: Object.fromEntries(workshop.moulds.map((m) => [m.id, m.number])),

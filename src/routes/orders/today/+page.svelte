@@ -28,12 +28,19 @@
 			return `${does} ${(l.copies ?? 1) > 1 ? `${l.copies} ` : ''}${l.pieceName ?? ''} from ${(l.moulds ?? []).join(', ')}`;
 		return l.part === 'prep' && l.then.length === 0
 			? `${does} ${(l.moulds ?? []).join(', ')} for the next ${l.pieceName ?? 'cast'}`
-			: `${does} ${l.pieceName ?? ''} in ${(l.moulds ?? []).join(', ')}${l.potMates.map((m) => `, then ${m}`).join('')}`;
+			: `${does} ${l.pieceName ?? ''} in ${(l.moulds ?? []).join(', ')}${isCast(l) ? l.potMates.map((m) => `, then ${m}`).join('') : ''}`;
+	};
+	const isCast = (l: Line) => [l.part, ...l.then].includes('cast');
+	/** What is cast for the same closing is said where it is poured, and before that of whatever is prepared for it. */
+	const closing = (l: Line) => {
+		if (l.potMates.length === 0) return '';
+		if (isCast(l)) return 'one closing of the pot';
+		return l.part === 'prep' ? `goes into the pot with ${l.potMates.join(' and ')}` : '';
 	};
 	const details = (l: Line) =>
 		[
 			minutes(l),
-			l.potMates.length > 0 ? 'one closing of the pot' : '',
+			closing(l),
 			l.number ? `pull ${l.number}` : '',
 			l.orderName ? `for ${l.orderName}` : '',
 			isLate(l) ? 'should have begun' : ''
