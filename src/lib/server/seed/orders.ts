@@ -20,6 +20,7 @@ interface DemoOrder {
 		resin: string;
 		kind?: string;
 		mould?: string;
+		potted?: boolean;
 		/** In the mould that has been pulled most, and more of them than it is sure to give. */
 		worn?: boolean;
 		copies: number;
@@ -34,7 +35,12 @@ const ORDERS: readonly DemoOrder[] = [
 		state: 'promised',
 		due: [11, 16],
 		note: 'In the small boxes, ten to a tray.',
-		lines: [{ piece: 'Ammonite paperweight', resin: 'Lantern white', copies: 8, finishMinutes: 6 }]
+		lines: [
+			{ piece: 'Ammonite paperweight', resin: 'Lantern white', copies: 8, finishMinutes: 6 },
+			// without a bubble: two moulds go into the pot with one closing
+			{ piece: 'Quay bollard, small', resin: 'Harbour slow', potted: true, copies: 4, finishMinutes: 5 },
+			{ piece: 'Ammonite paperweight', resin: 'Harbour slow', potted: true, copies: 4, finishMinutes: 6 }
+		]
 	},
 	{
 		name: 'Puppet theatre, first night',
@@ -97,6 +103,7 @@ export async function takeOrders(story: Story): Promise<void> {
 					masters.find((m) => m.id === s.masterId)?.record.name === line.piece &&
 					resins.find((r) => r.id === s.resinId)?.record.name === line.resin &&
 					(line.kind === undefined || (s.inputs.kind ?? 'solid') === line.kind) &&
+					(line.potted === undefined || s.inputs.usePot === line.potted) &&
 					(line.mould === 'keys') === (s.inputs.out === 'flexible')
 			);
 			const poured = await Promise.all(

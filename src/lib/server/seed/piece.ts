@@ -7,8 +7,11 @@ import { showPiece } from './looksLike';
 import { otherWays, quickCast } from './moulds';
 import type { DemoPiece } from './pieces';
 import { openPour, pullSeries } from './pulls';
-import { hollowShot, MORE_SHOTS, moreShots } from './shots';
+import { hollowShot, MORE_SHOTS, moreShots, pottedShot } from './shots';
 import { DAY_MS, type Story } from './story';
+
+/** Pieces of an order that go into the pot with one closing. */
+const POTTED = ['Quay bollard, small', 'Ammonite paperweight'];
 
 /** One piece with its moulds, pulls and plans. */
 export async function tellPiece(story: Story, piece: DemoPiece): Promise<void> {
@@ -74,6 +77,7 @@ export async function tellPiece(story: Story, piece: DemoPiece): Promise<void> {
 		await otherWays(story, piece, masterId, mouldIds[0]!);
 		await hollowShot(story, piece, masterId, mouldIds[0]!);
 	}
+	if (POTTED.includes(name)) await pottedShot(story, piece, masterId, mouldIds.at(-1)!);
 	if (name === 'Cobble tile') await quickCast(masterId);
 	if (MORE_SHOTS[name]) await moreShots(story, piece, masterId, mouldIds.at(-1)!, MORE_SHOTS[name]);
 }

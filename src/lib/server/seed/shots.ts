@@ -44,6 +44,31 @@ export const MORE_SHOTS: Readonly<
 	}
 };
 
+/** Shots of a slow resin that go into the pot: two of them are poured before the first is too thick. */
+export async function pottedShot(
+	story: Story,
+	piece: DemoPiece,
+	masterId: string,
+	mouldId: string
+): Promise<void> {
+	await saveShot(
+		shotInputs.parse({
+			masterId,
+			mouldIds: [mouldId],
+			resinId: story.resinIds.get('Harbour slow')!,
+			copies: 1,
+			sprueVolumeMl: piece.sprueVolumeMl,
+			sectionMm: piece.sectionMm,
+			startTempC: 21,
+			mouldTempC: 21,
+			roomTempC: 21,
+			relativeHumidity: 44,
+			usePot: true
+		}),
+		story.settings
+	);
+}
+
 export async function moreShots(
 	story: Story,
 	piece: DemoPiece,
