@@ -13,7 +13,7 @@ export { orderForm, orderTyped, recordTyped, type OrderForm } from './form';
 export { hoursForm, hoursTyped, hoursShown, type HoursForm } from './hoursForm';
 export { OPEN_STATES, ORDER_STATES, ORDER_STATE_WORDS, type OrderState } from './states';
 export { PART_WORDS } from './words';
-export { potMatesIn } from './potMates';
+export { mateWords, potMatesIn, type PotMate } from './potMates';
 export { planOrders, type OrderOutlook, type OrdersPlan, type Planned } from './planOrders';
 export type { PlanBudget } from './settled';
 export { PARTS, type Part } from './parts';

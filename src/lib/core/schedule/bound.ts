@@ -71,13 +71,15 @@ function byWork(
 	};
 	let bound = 0;
 	const byTail = [...users].sort((a, b) => tail[b]! - tail[a]!);
-	for (const head of levels(users.map((i) => earliestS[i]!))) {
+	const heads = Float64Array.from(byTail, (i) => earliestS[i]!);
+	const tails = Float64Array.from(byTail, (i) => tail[i]!);
+	const works = Float64Array.from(byTail, work);
+	for (const head of levels([...heads])) {
 		let sum = 0;
-		for (const [k, i] of byTail.entries()) {
-			if (earliestS[i]! >= head) sum += work(i);
-			const next = byTail[k + 1];
-			if (sum > 0 && (next === undefined || tail[next]! < tail[i]!))
-				bound = Math.max(bound, afterWork(net.calendars[r], head, sum / capacity) + tail[i]!);
+		for (let k = 0; k < works.length; k++) {
+			if (heads[k]! >= head) sum += works[k]!;
+			if (sum > 0 && (k + 1 === works.length || tails[k + 1]! < tails[k]!))
+				bound = Math.max(bound, afterWork(net.calendars[r], head, sum / capacity) + tails[k]!);
 		}
 	}
 	return bound;

@@ -4,7 +4,6 @@ import { netOf, type Net } from './net';
 import type { Project, Starts } from './project';
 import { told, type Schedule } from './schedule';
 import { valueOf } from './value';
-import { lowerBound } from './bound';
 
 type Followed = { net: Net; earliestS: Float64Array; startS: Float64Array };
 
@@ -50,7 +49,8 @@ export function follow(
 		status: 'feasible',
 		startS,
 		value: valueOf(net, startS),
-		bound: lowerBound(net, earliestS),
+		// by lags and calendars alone: whoever follows asks for starts
+		bound: valueOf(net, earliestS),
 		proven: false,
 		iterations: 1
 	});

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
-	import type { Planned } from '$lib/core/orders';
+	import type { Planned, PotMate } from '$lib/core/orders';
+	import { mateWords } from '$lib/core/orders/potMates';
 	import { PART_WORDS } from '$lib/core/orders/words';
 	import { formatTime } from '$lib/core/units';
 	import { wallTime } from '$lib/ui/clockText';
@@ -9,8 +10,8 @@
 	/** What is picked on the board: when it is, where it goes, and why it cannot. */
 	interface Props {
 		activity: Planned | undefined;
-		/** What goes into the pot with the same closing, in words. */
-		mates: readonly string[];
+		/** What goes into the pot with the same closing. */
+		mates: readonly PotMate[];
 		run: PinRun;
 		orders: readonly { id: string; name: string }[];
 		nowMs: number;

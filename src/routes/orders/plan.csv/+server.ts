@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import type { RequestHandler } from '@sveltejs/kit';
 import { safeCell } from '$lib/core/ledger';
-import { potMatesIn } from '$lib/core/orders';
+import { mateWords, potMatesIn } from '$lib/core/orders';
 import { PART_WORDS } from '$lib/core/orders/words';
 import { asker } from '$lib/server/heavy/asker';
 import { planNow } from '$lib/server/repositories/plans';
@@ -36,7 +36,7 @@ export const GET: RequestHandler = async (event) => {
 			orders.get(a.orderId ?? ''),
 			a.moulds?.join(' '),
 			pots.get(a.potId ?? ''),
-			matesOf(a).join(', '),
+			mateWords(matesOf(a)),
 			a.hands,
 			a.pinned ? 'yes' : ''
 		].map(safeCell)

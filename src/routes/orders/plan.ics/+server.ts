@@ -1,6 +1,6 @@
 import { createEvents, type EventAttributes } from 'ics';
 import { error, type RequestHandler } from '@sveltejs/kit';
-import { potMatesIn } from '$lib/core/orders';
+import { mateWords, potMatesIn } from '$lib/core/orders';
 import { PART_WORDS } from '$lib/core/orders/words';
 import { addressOf } from '$lib/server/address';
 import { asker } from '$lib/server/heavy/asker';
@@ -41,7 +41,7 @@ export const GET: RequestHandler = async (event) => {
 				start: at(a.startMs),
 				duration: { minutes: Math.max(1, Math.round((a.endMs - a.startMs) / MINUTE_MS)) },
 				description: a.orderId
-					? `For ${names.get(a.orderId) ?? 'an order'}${a.number ? `, pull ${a.number}` : ''}${a.part === 'cast' && matesOf(a).length > 0 ? `; goes into the pot with ${matesOf(a).join(' and ')}` : ''}`
+					? `For ${names.get(a.orderId) ?? 'an order'}${a.number ? `, pull ${a.number}` : ''}${a.part === 'cast' && matesOf(a).length > 0 ? `; goes into the pot with ${mateWords(matesOf(a))}` : ''}`
 					: '',
 				url: `${base}/orders/today`
 			})),

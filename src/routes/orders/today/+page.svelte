@@ -28,14 +28,14 @@
 			return `${does} ${(l.copies ?? 1) > 1 ? `${l.copies} ` : ''}${l.pieceName ?? ''} from ${(l.moulds ?? []).join(', ')}`;
 		return l.part === 'prep' && l.then.length === 0
 			? `${does} ${(l.moulds ?? []).join(', ')} for the next ${l.pieceName ?? 'cast'}`
-			: `${does} ${l.pieceName ?? ''} in ${(l.moulds ?? []).join(', ')}${isCast(l) ? l.potMates.map((m) => `, then ${m}`).join('') : ''}`;
+			: `${does} ${l.pieceName ?? ''} in ${(l.moulds ?? []).join(', ')}${isCast(l) ? l.potMates.map((m) => `, then ${m.pieceName} in ${m.moulds}`).join('') : ''}`;
 	};
 	const isCast = (l: Line) => [l.part, ...l.then].includes('cast');
 	/** What is cast for the same closing is said where it is poured, and before that of whatever is prepared for it. */
 	const closing = (l: Line) => {
 		if (l.potMates.length === 0) return '';
 		if (isCast(l)) return 'one closing of the pot';
-		return l.part === 'prep' ? `goes into the pot with ${l.potMates.join(' and ')}` : '';
+		return l.part === 'prep' ? `goes into the pot with ${l.potMates.map((m) => m.moulds).join(', ')}` : '';
 	};
 	const details = (l: Line) =>
 		[
