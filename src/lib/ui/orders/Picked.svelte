@@ -35,8 +35,8 @@
 					{activity.pieceName ?? ''}{#if activity.number}, pull {activity.number}{/if}
 				</p>
 				<p class="soft">
-					{activity.moulds?.join(', ') ?? ''}{#if order}, for {order}{/if}{#if mates.length > 0}, goes into the pot with {mates.join(
-							' and '
+					{activity.moulds?.join(', ') ?? ''}{#if order}, for {order}{/if}{#if mates.length > 0}, goes into the pot with {mateWords(
+							mates
 						)}{/if}, {formatTime((activity.endMs - activity.startMs) / 1000)}
 				</p>
 				<p class="num text-[1.4rem] font-bold">
