@@ -3,7 +3,6 @@ import { sveltekit } from '@sveltejs/kit/vite';
 import { build, type Plugin } from 'vite';
 import { defineConfig } from 'vitest/config';
 import { BaseSequencer, type TestSpecification } from 'vitest/node';
-import { workshops } from './tests/workshopOf';
 
 /** `virtual:thread-NAME`: src/lib/server/NAME/thread.ts with all that it imports, as text for a node thread. */
 const threadSource: Plugin = {
@@ -142,10 +141,7 @@ export default defineConfig({
 					environment: 'node',
 					testTimeout: 60_000,
 					hookTimeout: 60_000,
-					setupFiles: './tests/api/takeWorkshop.ts',
-					// files that write to one database run one after another
-					maxWorkers: workshops.length || 1,
-					fileParallelism: workshops.length > 1
+					fileParallelism: false
 				}
 			}
 		]

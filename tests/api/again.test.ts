@@ -1,18 +1,20 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { reducePour, stepsOf, type PourEvent } from '$lib/core/bench';
-import { WORKSHOP_DEFAULTS } from '$lib/core/workshop';
 import { closeDb } from '$lib/server/db/connection';
 import { emptyMoulds } from '$lib/server/repositories/moulds';
 import { beginToday } from '$lib/server/repositories/beginPour';
 import { addEvents, getPour, listPours, readEvents } from '$lib/server/repositories/pours';
+import { readSettings } from '$lib/server/repositories/settings';
 import { listShots } from '$lib/server/repositories/shots';
 import { sendForm } from './http';
 
 // pull after pull of the same cast, as the press at the end of a pour begins it
-const settings = WORKSHOP_DEFAULTS;
+let settings: Awaited<ReturnType<typeof readSettings>>['settings'];
 let first = '';
 beforeAll(async () => {
+	// those that the page reads: another height above the sea would be another plan for a pot
+	({ settings } = await readSettings());
 	const free = new Set((await emptyMoulds()).map((m) => m.id));
 	// one cup into moulds that are free: nothing is begun that would hold a mould afterwards
 	for (const { id, inputs, planned } of await listShots(60)) {

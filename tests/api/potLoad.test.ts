@@ -178,7 +178,10 @@ describe('two shots in one closing of the pot', () => {
 			true
 		]);
 		const calendar = (await get('/orders/plan.ics')).text.replaceAll('\r\n\t', '').replaceAll('\r\n ', '');
-		expect(calendar.match(/goes into the pot with Harbour buoy/g)).toHaveLength(2);
+		expect(calendar.match(/goes into the pot with .*Harbour buoy/g)).toHaveLength(2);
+		const today = await get('/orders/today');
+		expect(today.text).toMatch(/, then (.*, then )?Harbour buoy, (first|second) in M\d+/);
+		expect(today.text).toContain('one closing of the pot');
 		// whichever of them is pressed, and pressed twice
 		const prep = `${load![1]}/prep`;
 		const { pourId } = await beginPlanned(prep, settings);

@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test';
-import { takeWorkshop, workshops } from '../workshopOf';
+import { takeWorkshop, workshops } from './workshopOf';
 
 takeWorkshop(Number(process.env.TEST_PARALLEL_INDEX ?? 0));
 
