@@ -10,6 +10,8 @@
 	import DiskLine from '$lib/ui/DiskLine.svelte';
 	import OutboxLine from '$lib/ui/OutboxLine.svelte';
 	import { gloves } from '$lib/ui/gloves.svelte';
+	import Island from '$lib/ui/island/Island.svelte';
+	import { allAwake } from '$lib/ui/island/waking';
 	import Rail from '$lib/ui/Rail.svelte';
 	import Finder from '$lib/ui/search/Finder.svelte';
 	import { followPrint } from '$lib/ui/print';
@@ -36,10 +38,11 @@
 	let finder: Finder | undefined = $state.raw();
 	onMount(() => {
 		// all fields change at once: in a task of its own, not at the end of the one that brought the page to life
-		const waking = setTimeout(() => (awake = true));
+		let gone = false;
+		void allAwake().then(() => setTimeout(() => (awake = !gone)));
 		const quiet = followPrint(document.documentElement);
 		return () => {
-			clearTimeout(waking);
+			gone = true;
 			quiet();
 		};
 	});
@@ -70,7 +73,7 @@
 				<div class={bare && !framed && !data.isStranger ? 'h-full' : 'mx-auto max-w-[74rem]'}>
 					{#if !framed && !data.isStranger}<DraftOffers
 							nowMs={data.nowMs} />{/if}<!-- without a theme every button and field of the library asks for one, and fails, by throwing an error -->
-					<ThemeProvider theme={{}}>{@render children()}</ThemeProvider>
+					<ThemeProvider theme={{}}><Island>{@render children()}</Island></ThemeProvider>
 				</div>
 			</fieldset>
 		</main>

@@ -1,0 +1,25 @@
+import { expect, it } from 'vitest';
+import { allAwake, wake } from './waking';
+
+it('parts wake one after another, each in a task of its own, and those within them after all that asked before', async () => {
+	const seen: string[] = [];
+	wake(() => {
+		seen.push('first');
+		// what a task leaves behind runs before the next part
+		void Promise.resolve().then(() => seen.push('after first'));
+		wake(() => seen.push('within first'));
+	});
+	wake(() => seen.push('second'));
+	expect(seen).toEqual([]);
+	await allAwake();
+	expect(seen).toEqual(['first', 'after first', 'second', 'within first']);
+});
+
+it('with nothing to wake all is awake, and what asks later is waited for by whoever asks later', async () => {
+	await allAwake();
+	let woken = false;
+	wake(() => (woken = true));
+	expect(woken).toBe(false);
+	await allAwake();
+	expect(woken).toBe(true);
+});
