@@ -4,6 +4,7 @@
 	import { PART_WORDS } from '$lib/core/orders/words';
 	import { countdown, counted, wallTime } from '$lib/ui/clockText';
 	import { Now } from '$lib/ui/now.svelte';
+	import Island from '$lib/ui/island/Island.svelte';
 	import AtBench from '$lib/ui/AtBench.svelte';
 	import DemoLine from '$lib/ui/DemoLine.svelte';
 	import PieceFace from '$lib/ui/PieceFace.svelte';
@@ -135,92 +136,94 @@
 {#if data.fresh && data.WhatToMix}
 	<data.WhatToMix resins={data.fresh.resins} settings={data.settings} />
 {:else}
-	<section class="grid items-start gap-6 lg:grid-cols-[1.5fr_1fr]">
-		<div>
-			<h2 class="mb-2 flow-root">
-				<Button href="/quick" color="alternative" class="float-right">What do I mix?</Button>
-				Can be poured next
-				<span class="soft text-[0.93rem] font-normal"
-					>with what they were poured with, at {units.show(settings.roomTempC, 'temperature')}{bench.freeCount > bench.free.length
-						? `; ${bench.free.length} of ${bench.freeCount}`
-						: ''}</span>
-			</h2>
-			<ul class="slab divide-y divide-(--line)">
-				{#each bench.free as mould (mould.id)}
-					{@const now = data.today[mould.id]}
-					<!-- the button stands at the right at every width -->
-					<li class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 px-5 py-1.5 xl:flex">
-						<a class="flex min-w-0 flex-1 items-center gap-3 xl:min-w-[13rem]" href="/moulds/{mould.id}"
-							><PieceFace {...data.faces[mould.masterId]} rem={2.4} /><span
-								class="plain min-w-0 underline decoration-(--line-strong) underline-offset-3"
-								><strong class="text-[1.15rem]">M{mould.number}</strong> {mould.label}</span
-							></a>
-						<span class={['col-start-1 min-w-0 text-[0.93rem]', now?.wait ? 'font-semibold' : 'soft']}
-							>{#if now}{now.resinName}
-								{units.weighed(now.massG)}{now.potLifeS === null ? '' : `, ${units.show(now.potLifeS, 'time')} to pour`}{now.wait
-									? `; ${now.wait}`
-									: now.enoughFor === null
-										? ''
-										: `; ${now.enoughFor} on the shelf`}{:else}{counted(mould.pulls, 'pull')}{mould.lastResin
-									? ` · ${mould.lastResin}`
-									: ''}{/if}</span>
-						<Button
-							href="/shots/new?mould={mould.id}"
-							color="alternative"
-							size="sm"
-							class="col-start-2 row-span-2 row-start-1 min-h-[2.4rem] shrink-0">Size a shot</Button>
-					</li>
-				{:else}
-					<li class="soft p-5">No mould stands ready. <a class="plain" href="/moulds">See the moulds</a>.</li>
+	<Island>
+		<section class="grid items-start gap-6 lg:grid-cols-[1.5fr_1fr]">
+			<div>
+				<h2 class="mb-2 flow-root">
+					<Button href="/quick" color="alternative" class="float-right">What do I mix?</Button>
+					Can be poured next
+					<span class="soft text-[0.93rem] font-normal"
+						>with what they were poured with, at {units.show(settings.roomTempC, 'temperature')}{bench.freeCount > bench.free.length
+							? `; ${bench.free.length} of ${bench.freeCount}`
+							: ''}</span>
+				</h2>
+				<ul class="slab divide-y divide-(--line)">
+					{#each bench.free as mould (mould.id)}
+						{@const now = data.today[mould.id]}
+						<!-- the button stands at the right at every width -->
+						<li class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 px-5 py-1.5 xl:flex">
+							<a class="flex min-w-0 flex-1 items-center gap-3 xl:min-w-[13rem]" href="/moulds/{mould.id}"
+								><PieceFace {...data.faces[mould.masterId]} rem={2.4} /><span
+									class="plain min-w-0 underline decoration-(--line-strong) underline-offset-3"
+									><strong class="text-[1.15rem]">M{mould.number}</strong> {mould.label}</span
+								></a>
+							<span class={['col-start-1 min-w-0 text-[0.93rem]', now?.wait ? 'font-semibold' : 'soft']}
+								>{#if now}{now.resinName}
+									{units.weighed(now.massG)}{now.potLifeS === null ? '' : `, ${units.show(now.potLifeS, 'time')} to pour`}{now.wait
+										? `; ${now.wait}`
+										: now.enoughFor === null
+											? ''
+											: `; ${now.enoughFor} on the shelf`}{:else}{counted(mould.pulls, 'pull')}{mould.lastResin
+										? ` · ${mould.lastResin}`
+										: ''}{/if}</span>
+							<Button
+								href="/shots/new?mould={mould.id}"
+								color="alternative"
+								size="sm"
+								class="col-start-2 row-span-2 row-start-1 min-h-[2.4rem] shrink-0">Size a shot</Button>
+						</li>
+					{:else}
+						<li class="soft p-5">No mould stands ready. <a class="plain" href="/moulds">See the moulds</a>.</li>
+					{/each}
+				</ul>
+			</div>
+			<div class="flex flex-col gap-6">
+				{#each [{ title: 'Due', list: data.due }, { title: 'Running out', list: data.out }] as part (part.title)}
+					{#if part.list.length > 0}
+						<div>
+							<h2 class="mb-2">{part.title}</h2>
+							<ul class="slab divide-y divide-(--line)">
+								{#each part.list.slice(0, 5) as item, i (i)}
+									<li class="px-5 py-2"><a class={['plain', item.late && 'font-semibold']} href={item.href}>{item.what}</a></li>
+								{/each}
+								{#if part.list.length > 5}<li class="soft px-5 py-2">and {part.list.length - 5} more</li>{/if}
+							</ul>
+						</div>
+					{/if}
 				{/each}
-			</ul>
-		</div>
-		<div class="flex flex-col gap-6">
-			{#each [{ title: 'Due', list: data.due }, { title: 'Running out', list: data.out }] as part (part.title)}
-				{#if part.list.length > 0}
+				{#if bench.coming.length > 0}
 					<div>
-						<h2 class="mb-2">{part.title}</h2>
+						<h2 class="mb-2">Moulds on the way</h2>
 						<ul class="slab divide-y divide-(--line)">
-							{#each part.list.slice(0, 5) as item, i (i)}
-								<li class="px-5 py-2"><a class={['plain', item.late && 'font-semibold']} href={item.href}>{item.what}</a></li>
+							{#each bench.coming as mould (mould.id)}
+								<li class="px-5 py-2.5">
+									<a class="plain" href="/moulds/{mould.id}"><strong>M{mould.number}</strong> {mould.label}</a>
+									<span class="soft block text-[0.93rem]">
+										{#if mould.state === 'being-made'}<a class="plain" href="/moulds/{mould.id}/make">being made: go on</a>
+										{:else if mould.readyAtMs === null && mould.rubberMassG === 0}planned
+										{:else if mould.readyAtMs === null}planned, {units.weighed(mould.rubberMassG)} to {mould.verb}
+										{:else if mould.readyAtMs > now.ms}rubber cures until {wallTime(mould.readyAtMs, now.ms)}
+										{:else}cured: open it and take it into use{/if}
+									</span>
+								</li>
 							{/each}
-							{#if part.list.length > 5}<li class="soft px-5 py-2">and {part.list.length - 5} more</li>{/if}
 						</ul>
 					</div>
 				{/if}
-			{/each}
-			{#if bench.coming.length > 0}
 				<div>
-					<h2 class="mb-2">Moulds on the way</h2>
+					<h2 class="mb-2">Last pulls</h2>
 					<ul class="slab divide-y divide-(--line)">
-						{#each bench.coming as mould (mould.id)}
-							<li class="px-5 py-2.5">
-								<a class="plain" href="/moulds/{mould.id}"><strong>M{mould.number}</strong> {mould.label}</a>
-								<span class="soft block text-[0.93rem]">
-									{#if mould.state === 'being-made'}<a class="plain" href="/moulds/{mould.id}/make">being made: go on</a>
-									{:else if mould.readyAtMs === null && mould.rubberMassG === 0}planned
-									{:else if mould.readyAtMs === null}planned, {units.weighed(mould.rubberMassG)} to {mould.verb}
-									{:else if mould.readyAtMs > now.ms}rubber cures until {wallTime(mould.readyAtMs, now.ms)}
-									{:else}cured: open it and take it into use{/if}
-								</span>
+						{#each bench.lastPulls as pull (pull.id)}
+							<li class="flex items-center gap-3 px-5 py-2.5">
+								<a class="plain min-w-0 flex-1" href="/ledger/{pull.id}"
+									><strong>M{pull.mouldNumber}</strong>
+									{pull.masterName}<span class="soft block text-[0.93rem]">{wallTime(pull.combinedAtMs, now.ms)}</span></a>
+								<Tag word={pull.grade} />
 							</li>
-						{/each}
+						{:else}<li class="soft p-5">Nothing was pulled yet.</li>{/each}
 					</ul>
 				</div>
-			{/if}
-			<div>
-				<h2 class="mb-2">Last pulls</h2>
-				<ul class="slab divide-y divide-(--line)">
-					{#each bench.lastPulls as pull (pull.id)}
-						<li class="flex items-center gap-3 px-5 py-2.5">
-							<a class="plain min-w-0 flex-1" href="/ledger/{pull.id}"
-								><strong>M{pull.mouldNumber}</strong>
-								{pull.masterName}<span class="soft block text-[0.93rem]">{wallTime(pull.combinedAtMs, now.ms)}</span></a>
-							<Tag word={pull.grade} />
-						</li>
-					{:else}<li class="soft p-5">Nothing was pulled yet.</li>{/each}
-				</ul>
 			</div>
-		</div>
-	</section>
+		</section>
+	</Island>
 {/if}

@@ -28,6 +28,7 @@
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import SliderField from '$lib/ui/SliderField.svelte';
+	import Island from '$lib/ui/island/Island.svelte';
 	import { useUnits } from '$lib/ui/units.svelte';
 	import Warnings from '$lib/ui/Warnings.svelte';
 	import Working from '$lib/ui/Working.svelte';
@@ -239,112 +240,116 @@
 			</section>
 		</div>
 
-		<div class="slab grid gap-x-7 gap-y-1 p-5 sm:grid-cols-2 lg:grid-cols-4">
-			<ChoiceField
-				label="Resin"
-				name="resin"
-				bind:value={resinId}
-				options={data.resins.map((r) => ({ value: r.id, label: r.record.name }))}
-				hint="{resin.record.family}, {resin.record.character}" />
-			<ChoiceField
-				label="Mould of"
-				name="cureWallOf"
-				bind:value={wall}
-				options={WALL_KINDS.map((value) => ({ value, label: WALLS[value].name }))} />
-			<QuantityField
-				label="Pour at a temperature"
-				kind="temperature"
-				name="curePour"
-				bind:value={pourTempC}
-				error={problem('pourTempC')}
-				hint={now?.reachesPourTempS === undefined
-					? 'leave empty to go by the clock'
-					: `reached after ${units.show(now.reachesPourTempS, 'time')}`} />
-			<ChoiceField
-				label="Lay another over it"
-				name="other"
-				bind:value={otherId}
-				placeholder="None"
-				options={data.resins.filter((r) => r.id !== resinId).map((r) => ({ value: r.id, label: r.record.name }))} />
-			<SliderField label="In the cup" kind="mass" name="cureMass" bind:value={massG} min={5} max={5000} log error={problem('massG')} />
-			<SliderField
-				label="Resin"
-				kind="temperature"
-				name="cureStart"
-				bind:value={startTempC}
-				min={5}
-				max={45}
-				error={problem('startTempC')} />
-			<SliderField label="Room" kind="temperature" name="cureRoom" bind:value={roomTempC} min={5} max={45} error={problem('roomTempC')} />
-			<SliderField
-				label="Mould"
-				kind="temperature"
-				name="cureMould"
-				bind:value={mouldTempC}
-				min={5}
-				max={60}
-				error={problem('mouldTempC')} />
-			<SliderField
-				label="Section"
-				kind="length"
-				name="cureSection"
-				bind:value={thicknessMm}
-				min={1}
-				max={100}
-				log
-				error={problem('thicknessMm')} />
-			<SliderField
-				label="Mould wall"
-				kind="length"
-				name="cureWall"
-				bind:value={mouldWallMm}
-				min={1}
-				max={80}
-				log
-				error={problem('mouldWallMm')} />
-			{#if catalysed}
+		<Island>
+			<div class="slab grid gap-x-7 gap-y-1 p-5 sm:grid-cols-2 lg:grid-cols-4">
+				<ChoiceField
+					label="Resin"
+					name="resin"
+					bind:value={resinId}
+					options={data.resins.map((r) => ({ value: r.id, label: r.record.name }))}
+					hint="{resin.record.family}, {resin.record.character}" />
+				<ChoiceField
+					label="Mould of"
+					name="cureWallOf"
+					bind:value={wall}
+					options={WALL_KINDS.map((value) => ({ value, label: WALLS[value].name }))} />
+				<QuantityField
+					label="Pour at a temperature"
+					kind="temperature"
+					name="curePour"
+					bind:value={pourTempC}
+					error={problem('pourTempC')}
+					hint={now?.reachesPourTempS === undefined
+						? 'leave empty to go by the clock'
+						: `reached after ${units.show(now.reachesPourTempS, 'time')}`} />
+				<ChoiceField
+					label="Lay another over it"
+					name="other"
+					bind:value={otherId}
+					placeholder="None"
+					options={data.resins.filter((r) => r.id !== resinId).map((r) => ({ value: r.id, label: r.record.name }))} />
+				<SliderField label="In the cup" kind="mass" name="cureMass" bind:value={massG} min={5} max={5000} log error={problem('massG')} />
 				<SliderField
-					label="Catalyst"
-					kind="percent"
-					name="cureCatalyst"
-					bind:value={catalystPercent}
-					min={0.5}
-					max={3}
-					step={0.1}
-					error={problem('resin.catalyst.percent')} />
-			{/if}
-		</div>
-		<div class="flex min-w-0 flex-col gap-5">
-			{#if errors.length > 0}<p class="font-semibold text-(--harm)" role="alert">{errors[0]!.message}</p>{/if}
-			{#if main}
-				<Warnings warnings={main.warnings} />
-			{/if}
-			{#if plan}
-				<!-- while something is dragged it is the one of before -->
-				<div class={['transition-opacity', moving && 'opacity-50']}><CatalystCard {plan} bind:crackLimitC bind:neededS {problem} /></div>
-			{/if}
-			<CureReadings bind:readings fit={main?.fit} {tins} asked={{ massG, startTempC, roomTempC, catalystPercent }} />
-			{#if now && main}
-				<section class="slab p-5">
-					{#if bands}
-						<h2>What would make it surer</h2>
-						<ul class="mb-3 list-disc pl-5">
-							{#each bands.surer as line (line)}<li>{line}</li>{/each}
-						</ul>
-						<p class="soft mb-3">
-							The pot life’s band comes mostly from {bands.potLife.mostly}, the demould’s from {bands.demould.mostly}.
-						</p>
-					{/if}
-					<Working lines={now.working} />
-					{#if main.defaulted.length}<p class="soft mt-2">
-							Defaults, not from your sheet: {main.defaulted.join(', ')}.
-							<a class="plain" href="/shelf/resins/{resin.id}">Enter your own</a>.
-						</p>{/if}
-					<div class="mt-3">
-						<Caution topics={[...cautionsFor(chemistryOf(resin.record.family)), 'heat']} />
-					</div>
-				</section>
-			{/if}
-		</div>
+					label="Resin"
+					kind="temperature"
+					name="cureStart"
+					bind:value={startTempC}
+					min={5}
+					max={45}
+					error={problem('startTempC')} />
+				<SliderField label="Room" kind="temperature" name="cureRoom" bind:value={roomTempC} min={5} max={45} error={problem('roomTempC')} />
+				<SliderField
+					label="Mould"
+					kind="temperature"
+					name="cureMould"
+					bind:value={mouldTempC}
+					min={5}
+					max={60}
+					error={problem('mouldTempC')} />
+				<SliderField
+					label="Section"
+					kind="length"
+					name="cureSection"
+					bind:value={thicknessMm}
+					min={1}
+					max={100}
+					log
+					error={problem('thicknessMm')} />
+				<SliderField
+					label="Mould wall"
+					kind="length"
+					name="cureWall"
+					bind:value={mouldWallMm}
+					min={1}
+					max={80}
+					log
+					error={problem('mouldWallMm')} />
+				{#if catalysed}
+					<SliderField
+						label="Catalyst"
+						kind="percent"
+						name="cureCatalyst"
+						bind:value={catalystPercent}
+						min={0.5}
+						max={3}
+						step={0.1}
+						error={problem('resin.catalyst.percent')} />
+				{/if}
+			</div>
+		</Island>
+		<Island>
+			<div class="flex min-w-0 flex-col gap-5">
+				{#if errors.length > 0}<p class="font-semibold text-(--harm)" role="alert">{errors[0]!.message}</p>{/if}
+				{#if main}
+					<Warnings warnings={main.warnings} />
+				{/if}
+				{#if plan}
+					<!-- while something is dragged it is the one of before -->
+					<div class={['transition-opacity', moving && 'opacity-50']}><CatalystCard {plan} bind:crackLimitC bind:neededS {problem} /></div>
+				{/if}
+				<CureReadings bind:readings fit={main?.fit} {tins} asked={{ massG, startTempC, roomTempC, catalystPercent }} />
+				{#if now && main}
+					<section class="slab p-5">
+						{#if bands}
+							<h2>What would make it surer</h2>
+							<ul class="mb-3 list-disc pl-5">
+								{#each bands.surer as line (line)}<li>{line}</li>{/each}
+							</ul>
+							<p class="soft mb-3">
+								The pot life’s band comes mostly from {bands.potLife.mostly}, the demould’s from {bands.demould.mostly}.
+							</p>
+						{/if}
+						<Working lines={now.working} />
+						{#if main.defaulted.length}<p class="soft mt-2">
+								Defaults, not from your sheet: {main.defaulted.join(', ')}.
+								<a class="plain" href="/shelf/resins/{resin.id}">Enter your own</a>.
+							</p>{/if}
+						<div class="mt-3">
+							<Caution topics={[...cautionsFor(chemistryOf(resin.record.family)), 'heat']} />
+						</div>
+					</section>
+				{/if}
+			</div>
+		</Island>
 	</div>
 {/if}

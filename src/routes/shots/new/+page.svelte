@@ -28,6 +28,7 @@
 	import InsertList from '$lib/ui/shot/InsertList.svelte';
 	import CupList from '$lib/ui/shot/CupList.svelte';
 	import HowFields from '$lib/ui/shot/HowFields.svelte';
+	import Island from '$lib/ui/island/Island.svelte';
 	import HeedLeft from '$lib/ui/shot/HeedLeft.svelte';
 	import KindFields from '$lib/ui/shot/KindFields.svelte';
 	import MouldChoice from '$lib/ui/shot/MouldChoice.svelte';
@@ -269,81 +270,85 @@
 				fillers={data.fillers.map((f) => ({ value: f.id, label: f.record.name }))}
 				recipes={recipeOptions}
 				last={data.lastLayers.find((l) => l.masterId === master?.id)} />{/if}
-		<HeedLeft {form} {told} batch={shown?.shot.batches[0]} />
-		<div class="grid items-start gap-x-5 gap-y-1 sm:grid-cols-3">
-			{#if !layered && !taken}<div class="sm:col-span-2">
-					<Segments
-						label="What stays in the cup"
-						name="lossBy"
-						bind:value={$form.lossBy}
-						options={[
-							{ value: 'film', label: 'A film, by viscosity' },
-							{ value: 'percent', label: 'A fixed share' }
-						]} />
-				</div>{/if}
-			{#if layered || (!taken && $form.lossBy === 'percent')}
-				<QuantityField
-					label="Share lost"
-					kind="percent"
-					name="lossPercent"
-					bind:value={$form.lossPercent}
-					error={problemAt('lossPercent')}
-					hint="10–20 % for a small one" />
-			{/if}
-		</div>
-		<AddedFields
-			{form}
-			{problemAt}
-			releaseError={$errors.releaseId}
-			releases={data.releases}
-			fillers={data.fillers}
-			recipes={recipeOptions} />
-		{#if !layered}
-			<div class="mb-3">
-				<CupList bind:cups={$form.cups} recipes={recipeOptions} problem={(i, field) => problemIn('cups', i, field)} />
-				{#if $form.cups.length > 0}<div class="mt-2 grid items-start gap-x-5 sm:grid-cols-2">
-						<ChoiceField
-							label="Combined"
-							name="colourSchool"
-							bind:value={$form.colourSchool}
-							options={Object.entries(COLOUR_SCHOOLS).map(([value, s]) => ({ value, label: s.words }))}
-							hint={COLOUR_SCHOOLS[$form.colourSchool ?? 'in-turn'].risk} />
-						<QuantityField
-							label="Poured when the cups read"
-							kind="temperature"
-							name="pourTempC"
-							bind:value={$form.pourTempC}
-							error={problemAt('pourTempC')}
-							hint="{units.show(35, 'temperature')} to {units.show(38, 'temperature')} keeps swirls apart; empty: at once" />
+		<Island>
+			<HeedLeft {form} {told} batch={shown?.shot.batches[0]} />
+			<div class="grid items-start gap-x-5 gap-y-1 sm:grid-cols-3">
+				{#if !layered && !taken}<div class="sm:col-span-2">
+						<Segments
+							label="What stays in the cup"
+							name="lossBy"
+							bind:value={$form.lossBy}
+							options={[
+								{ value: 'film', label: 'A film, by viscosity' },
+								{ value: 'percent', label: 'A fixed share' }
+							]} />
 					</div>{/if}
+				{#if layered || (!taken && $form.lossBy === 'percent')}
+					<QuantityField
+						label="Share lost"
+						kind="percent"
+						name="lossPercent"
+						bind:value={$form.lossPercent}
+						error={problemAt('lossPercent')}
+						hint="10–20 % for a small one" />
+				{/if}
 			</div>
-		{/if}
-		{#if $form.kind === 'solid' && $form.cups.length === 0}
-			<div class="mt-2">
-				<AlsoList
-					bind:also={$form.also}
-					others={otherPieces}
-					leftMl={shown && usuallyLeftMl(shown.shot.batches[0]!.volumeMl)}
-					problem={(i, field) => problemIn('also', i, field)} />
-			</div>
-		{/if}
-		{#if $form.kind !== 'clear' || $form.inserts.length > 0}
-			<div class="mt-2">
-				<InsertList bind:inserts={$form.inserts} problem={(i, field) => problemIn('inserts', i, field)} />
-				<p class="min-h-[1.35rem] text-[0.85rem] font-semibold text-(--harm)" aria-live="polite">
-					{planning.problems.find((p) => p.path === 'inserts')?.message ?? ''}
-				</p>
-			</div>
-		{/if}
-		<HowFields
-			{form}
-			{problemAt}
-			{layered}
-			pots={data.pots}
-			cups={data.cups}
-			refused={pot?.refused ?? ''}
-			potWords="{settings.potName}, {units.show(settings.potTargetGaugeKpa, 'pressure')}" />
-		<AirFields {form} {problemAt} />
+			<AddedFields
+				{form}
+				{problemAt}
+				releaseError={$errors.releaseId}
+				releases={data.releases}
+				fillers={data.fillers}
+				recipes={recipeOptions} />
+		</Island>
+		<Island>
+			{#if !layered}
+				<div class="mb-3">
+					<CupList bind:cups={$form.cups} recipes={recipeOptions} problem={(i, field) => problemIn('cups', i, field)} />
+					{#if $form.cups.length > 0}<div class="mt-2 grid items-start gap-x-5 sm:grid-cols-2">
+							<ChoiceField
+								label="Combined"
+								name="colourSchool"
+								bind:value={$form.colourSchool}
+								options={Object.entries(COLOUR_SCHOOLS).map(([value, s]) => ({ value, label: s.words }))}
+								hint={COLOUR_SCHOOLS[$form.colourSchool ?? 'in-turn'].risk} />
+							<QuantityField
+								label="Poured when the cups read"
+								kind="temperature"
+								name="pourTempC"
+								bind:value={$form.pourTempC}
+								error={problemAt('pourTempC')}
+								hint="{units.show(35, 'temperature')} to {units.show(38, 'temperature')} keeps swirls apart; empty: at once" />
+						</div>{/if}
+				</div>
+			{/if}
+			{#if $form.kind === 'solid' && $form.cups.length === 0}
+				<div class="mt-2">
+					<AlsoList
+						bind:also={$form.also}
+						others={otherPieces}
+						leftMl={shown && usuallyLeftMl(shown.shot.batches[0]!.volumeMl)}
+						problem={(i, field) => problemIn('also', i, field)} />
+				</div>
+			{/if}
+			{#if $form.kind !== 'clear' || $form.inserts.length > 0}
+				<div class="mt-2">
+					<InsertList bind:inserts={$form.inserts} problem={(i, field) => problemIn('inserts', i, field)} />
+					<p class="min-h-[1.35rem] text-[0.85rem] font-semibold text-(--harm)" aria-live="polite">
+						{planning.problems.find((p) => p.path === 'inserts')?.message ?? ''}
+					</p>
+				</div>
+			{/if}
+			<HowFields
+				{form}
+				{problemAt}
+				{layered}
+				pots={data.pots}
+				cups={data.cups}
+				refused={pot?.refused ?? ''}
+				potWords="{settings.potName}, {units.show(settings.potTargetGaugeKpa, 'pressure')}" />
+			<AirFields {form} {problemAt} />
+		</Island>
 		<Save label={data.changed ? 'Keep the changes' : 'Keep this shot'} submitting={$submitting} />
 	</div>
 	<AnswerPane
