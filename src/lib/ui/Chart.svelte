@@ -76,7 +76,7 @@
 		}
 		const soon = () =>
 			drawSoon(box, () => {
-				draw(library, pictureAt(next, steps));
+				draw(library, next, pictureAt(next, steps));
 				if (steps++ >= FIRST_STEPS) told();
 				else soon();
 			});
@@ -86,12 +86,14 @@
 	/** Whoever measures how soon a chart follows hears of each picture. */
 	const told = () => box.dispatchEvent(new CustomEvent('drawn'));
 
-	function draw(library: typeof PlotlyTypes, { traces, layout, height }: Pick<Props, 'traces' | 'layout'> & { height: number }) {
+	type Whole = Pick<Props, 'traces' | 'layout'> & { height: number };
+	/** Draws it, or a part of it in the room of the whole: nothing jumps when the rest comes. */
+	function draw(library: typeof PlotlyTypes, whole: Whole, { traces, layout, height }: Whole = whole) {
 		drawn = { traces, layout };
 		const css = getComputedStyle(document.documentElement);
 		const colour = (name: string) => css.getPropertyValue(name).trim();
 		// names that stand over the plot, each on a line of its own
-		const names = layout.annotations?.filter((a) => a.yref === 'paper' && Number(a.y) >= 1).length ?? 0;
+		const names = whole.layout.annotations?.filter((a) => a.yref === 'paper' && Number(a.y) >= 1).length ?? 0;
 		const axis = {
 			gridcolor: colour('--line'),
 			zerolinecolor: colour('--line'),
@@ -113,7 +115,7 @@
 					l: 50,
 					r: layout.yaxis2 ? 50 : 16,
 					t: 12 + LINE_PX * names,
-					b: 42 + (traces.length > 1 ? 6 + LINE_PX * Math.ceil(traces.length / 3) : 0)
+					b: 42 + (whole.traces.length > 1 ? 6 + LINE_PX * Math.ceil(whole.traces.length / 3) : 0)
 				},
 				xaxis: { ...axis, ...layout.xaxis },
 				yaxis: { ...axis, ...layout.yaxis },

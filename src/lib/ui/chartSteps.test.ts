@@ -3,7 +3,7 @@ import { FIRST_STEPS, pictureAt } from './chartSteps';
 
 const whole = {
 	height: 320,
-	traces: [{ x: [0, 1, 2], y: [20, 40, 30], name: 'core' }],
+	traces: ['core', 'face', 'cup'].map((name) => ({ x: [0, 1, 2], y: [20, 40, 30], name })),
 	layout: {
 		shapes: [{ type: 'line' as const, x0: 1, x1: 1 }],
 		annotations: [{ text: 'gel', x: 1, y: 1 }],
@@ -17,15 +17,18 @@ it('a first picture comes to the whole by small steps, each of which only adds',
 	const steps = Array.from({ length: FIRST_STEPS + 1 }, (_, step) => pictureAt(whole, step));
 	const counts = steps.map(({ traces, layout }) => [
 		'visible' in layout.xaxis ? 0 : 1,
+		'visible' in layout.yaxis ? 0 : 1,
 		traces.length,
 		layout.annotations?.length ?? 0,
 		layout.shapes?.length ?? 0
 	]);
 	expect(counts).toEqual([
-		[0, 0, 0, 0],
-		[1, 0, 0, 0],
-		[1, 1, 0, 0],
-		[1, 1, 1, 1]
+		[0, 0, 0, 0, 0],
+		[1, 0, 0, 0, 0],
+		[1, 1, 0, 0, 0],
+		[1, 1, 2, 0, 0],
+		[1, 1, 3, 0, 0],
+		[1, 1, 3, 1, 1]
 	]);
 	expect(steps.at(-1)).toBe(whole);
 });

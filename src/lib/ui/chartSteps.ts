@@ -4,22 +4,23 @@ import type { Picture } from './chartMotion';
  * The first picture is drawn in so many steps before the whole, a frame each: code that no browser has compiled yet takes
  * its time, and one long task would hold up whatever is pressed.
  */
-export const FIRST_STEPS = 3;
+export const FIRST_STEPS = 5;
 
-/** A picture as far as it goes at a step of its first drawing: an empty frame, its axes, its curves, all of it. */
+/** A picture as far as it goes at a step of its first drawing: an empty frame, one axis, both, half of its curves, all of them, and its words. */
 export function pictureAt<P extends Picture>(whole: P, step: number): P {
 	if (step >= FIRST_STEPS) return whole;
 	const { annotations: _notes, shapes: _shapes, ...layout } = whole.layout;
-	if (step === 2) return { ...whole, layout };
-	const hidden = step === 0 ? { visible: false } : {};
+	const curves = [0, 0, 0, Math.ceil(whole.traces.length / 2)][step] ?? whole.traces.length;
+	const [x, y] = [step === 0 ? { visible: false } : {}, step <= 1 ? { visible: false } : {}];
 	return {
 		...whole,
-		traces: [],
+		traces: whole.traces.slice(0, curves),
 		layout: {
 			...layout,
-			xaxis: { ...layout.xaxis, ...hidden },
-			yaxis: { ...layout.yaxis, ...hidden },
-			...(layout.yaxis2 ? { yaxis2: { ...layout.yaxis2, ...hidden } } : {})
+			showlegend: false,
+			xaxis: { ...layout.xaxis, ...x },
+			yaxis: { ...layout.yaxis, ...y },
+			...(layout.yaxis2 ? { yaxis2: { ...layout.yaxis2, ...y } } : {})
 		}
 	};
 }
