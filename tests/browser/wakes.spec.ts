@@ -1,0 +1,56 @@
+import { expect, test } from '@playwright/test';
+
+for (const path of ['/', '/shots/new', '/cure', '/mix', '/settings'])
+	test(`what the server drew of ${path} stays where it is when the page wakes part by part`, async ({
+		page
+	}) => {
+		const said: string[] = [];
+		page.on('console', (m) => m.type() !== 'log' && said.push(m.text()));
+		page.on('pageerror', (e) => said.push(e.message));
+		await page.addInitScript(() => {
+			// the page's own scripts are modules: they begin after this
+			document.addEventListener('readystatechange', () => {
+				if (document.readyState !== 'interactive') return;
+				for (const el of document.querySelectorAll('main *')) (el as { drawn?: true }).drawn = true;
+			});
+		});
+		await page.goto(path);
+		// nothing can be typed before all parts listen
+		await page.locator('fieldset.waking:enabled').waitFor({ state: 'attached' });
+		const parts = await page.evaluate(() => {
+			const isPart = (el: Element) =>
+				el.firstChild instanceof Comment && el.firstChild.data === '[' && el.classList.contains('contents');
+			const drawn = (el: Element) => (el as { drawn?: true }).drawn === true;
+			const all = [...document.querySelectorAll('main *')].filter(isPart);
+			return all.map((part) => {
+				const within = [...part.querySelectorAll('h1, h2, label, button')];
+				return {
+					kept: drawn(part) && drawn(part.firstElementChild!),
+					share: within.filter(drawn).length / within.length
+				};
+			});
+		});
+		expect(parts.length).toBeGreaterThan(0);
+		for (const { kept, share } of parts) {
+			expect(kept).toBe(true);
+			expect(share).toBeGreaterThan(0.8);
+		}
+		expect(said).toEqual([]);
+	});
+
+test('a part that wakes later does what it is asked: what is chosen above changes it, and what is typed in it counts', async ({
+	page
+}) => {
+	await page.goto('/shots/new');
+	await page.locator('fieldset.waking:enabled').waitFor({ state: 'attached' });
+	await page.getByLabel('Piece').selectOption({ label: 'Rope fender' });
+	await page.getByLabel('Resin', { exact: true }).first().selectOption({ label: 'Fender flexible' });
+	const answer = page.getByRole('complementary', { name: 'To mix' });
+	await expect(answer).toContainText('pot life');
+	const before = await answer.innerText();
+	// the room stands in the last part
+	await page.getByLabel('Room', { exact: true }).fill('30');
+	await expect.poll(() => answer.innerText()).not.toBe(before);
+	await page.getByText('Hollow, in rolled layers').click();
+	await expect(page.getByLabel('Share lost')).toBeVisible();
+});
