@@ -104,8 +104,11 @@
 			<div class="sticky left-0 z-10 w-36 shrink-0 border-r border-(--line) bg-(--paper)"></div>
 			<div class="relative flex-1">
 				{#each days0 as day (day)}<span
-						class="absolute top-0 border-l border-(--line-strong) pl-1 text-[0.93rem] font-bold whitespace-nowrap"
-						style:left="{x(day)}px">{weekday.format(day)}</span
+						class="absolute top-0 border-l border-(--line-strong) text-[0.93rem] font-bold whitespace-nowrap"
+						style:left="{x(day)}px"
+						style:width="{24 * 3_600_000 * pxPerMs}px"
+						><!-- which day it is stays in sight -->
+						<span class="sticky left-36 inline-block px-1">{weekday.format(day)}</span></span
 					>{/each}
 				{#each hours as hour (hour)}<span class="soft num absolute bottom-0 -translate-x-1/2 text-[0.85rem]" style:left="{x(hour)}px"
 						>{new Date(hour).getHours()}</span
