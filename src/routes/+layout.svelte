@@ -6,7 +6,8 @@
 	import { ThemeProvider } from 'flowbite-svelte';
 	import { setClockHours } from '$lib/ui/clockText';
 	import ClockStrip from '$lib/ui/ClockStrip.svelte';
-	import DraftOffers from '$lib/ui/draft/DraftOffers.svelte';
+	import type DraftOffers from '$lib/ui/draft/DraftOffers.svelte';
+	import { drafts } from '$lib/ui/draft/drafts.svelte';
 	import DiskLine from '$lib/ui/DiskLine.svelte';
 	import OutboxLine from '$lib/ui/OutboxLine.svelte';
 	import { gloves } from '$lib/ui/gloves.svelte';
@@ -36,6 +37,15 @@
 	$effect(() => gloves.known(data.marks, data.person?.mark));
 	let awake = $state(false);
 	let finder: Finder | undefined = $state.raw();
+	/** Fetched where something was left unfinished; whoever has no network then is asked when there is one. */
+	let Offers: typeof DraftOffers | undefined = $state.raw();
+	$effect(() => {
+		if (drafts.offers.length === 0 || Offers) return;
+		import('$lib/ui/draft/DraftOffers.svelte').then(
+			(m) => (Offers = m.default),
+			() => {}
+		);
+	});
 	onMount(() => {
 		// all fields change at once: in a task of its own, not at the end of the one that brought the page to life
 		let gone = false;
@@ -71,7 +81,7 @@
 			<!-- until the page listens nothing can be typed that it would then forget -->
 			<fieldset class="waking contents" disabled={!awake}>
 				<div class={bare && !framed && !data.isStranger ? 'h-full' : 'mx-auto max-w-[74rem]'}>
-					{#if !framed && !data.isStranger}<DraftOffers
+					{#if Offers && !framed && !data.isStranger}<Offers
 							nowMs={data.nowMs} />{/if}<!-- without a theme every button and field of the library asks for one, and fails, by throwing an error -->
 					<ThemeProvider theme={{}}><Island>{@render children()}</Island></ThemeProvider>
 				</div>
