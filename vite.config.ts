@@ -43,6 +43,8 @@ const asksFirst: Plugin = {
 
 /** Larger files are libraries of which a page calls a part; the chart library, one function that holds all others, is not. */
 const AHEAD_BYTES = 200_000;
+/** Smaller ones are compiled in no time: the hint would weigh more than it brings. */
+const WORTH_BYTES = 2000;
 const isCharts = ({ moduleIds }: { moduleIds: string[] }) =>
 	moduleIds.some((id) => id.includes('/plotly.js-'));
 /**
@@ -57,6 +59,7 @@ const compiledAhead: Plugin = {
 			if (
 				made.type === 'chunk' &&
 				file.startsWith('_app/immutable/') &&
+				made.code.length > WORTH_BYTES &&
 				(made.code.length < AHEAD_BYTES || isCharts(made))
 			)
 				made.code = `//# allFunctionsCalledOnLoad\n${made.code}`;
