@@ -37,32 +37,16 @@ const FAULTS = [
 	['campaign', 'campaign.mjs', '--short']
 ];
 
-/** So many checks run beside each other: one waits for a page while the other computes. */
-const WORKSHOPS = 2;
-
-/** Checks against the built application, each of those that run beside each other on a database of its own, filled with the demo workshop. */
+/** Checks against the built application on a database of its own, filled with the demo workshop. */
 async function served(parts) {
 	const dir = join(stateDir, 'test');
 	rmSync(dir, { recursive: true, force: true });
-	const stops = [];
-	const serve = async (database) => {
-		const web = await startWeb({ databaseUrl: database.url, port: await freePort(), demo: true });
-		stops.unshift(web.stop);
-		return { ANTHYPOS_URL: web.url, DATABASE_URL: database.url };
-	};
+	const database = await startDatabase(dir);
+	let web;
 	try {
 		await ensureBuild();
-		const databases = [];
-		for (let n = 1; n <= WORKSHOPS; n++) {
-			const database = await startDatabase(join(dir, String(n)));
-			stops.push(database.stop);
-			databases.push(database);
-		}
-		const started = await Promise.allSettled(databases.map(serve));
-		const failed = started.find((s) => s.status === 'rejected');
-		if (failed) throw failed.reason;
-		const workshops = started.map((s) => s.value);
-		const env = { ...workshops[0], TEST_WORKSHOPS: JSON.stringify(workshops) };
+		web = await startWeb({ databaseUrl: database.url, port: await freePort(), demo: true });
+		const env = { ANTHYPOS_URL: web.url, DATABASE_URL: database.url };
 		const results = [];
 		for (const part of parts) {
 			say(`\n— ${part}`);
@@ -74,7 +58,8 @@ async function served(parts) {
 		}
 		return results;
 	} finally {
-		for (const stop of stops) await stop();
+		await web?.stop();
+		await database.stop();
 		rmSync(dir, { recursive: true, force: true });
 	}
 }

@@ -37,10 +37,10 @@
 	$effect(() => gloves.known(data.marks, data.person?.mark));
 	let awake = $state(false);
 	let finder: Finder | undefined = $state.raw();
-	/** Fetched where something was left unfinished; whoever has no network then is asked when there is one. */
+	/** Fetched where something was left unfinished, or cannot be kept; whoever has no network then is asked when there is one. */
 	let Offers: typeof DraftOffers | undefined = $state.raw();
 	$effect(() => {
-		if (drafts.offers.length === 0 || Offers) return;
+		if ((drafts.offers.length === 0 && !drafts.trouble) || Offers) return;
 		import('$lib/ui/draft/DraftOffers.svelte').then(
 			(m) => (Offers = m.default),
 			() => {}

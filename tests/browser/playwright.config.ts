@@ -1,12 +1,9 @@
 import { defineConfig } from '@playwright/test';
-import { takeWorkshop, workshops } from './workshopOf';
-
-takeWorkshop(Number(process.env.TEST_PARALLEL_INDEX ?? 0));
 
 export default defineConfig({
 	testDir: '.',
 	outputDir: '../../test-results',
-	workers: workshops.length || 1,
+	workers: 1,
 	fullyParallel: false,
 	timeout: 150_000,
 	expect: { timeout: 25_000 },
