@@ -4,6 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { reducePour, stepsOf, type PourEvent } from '$lib/core/bench';
 import { masterRecord } from '$lib/core/master';
 import { mouldInputs } from '$lib/core/mould';
+import type { OrderState } from '$lib/core/orders';
 import { resinRecord } from '$lib/core/shelf';
 import { shotInputs } from '$lib/core/shot';
 import { closeDb, db } from '$lib/server/db/connection';
@@ -12,7 +13,7 @@ import { beginPlanned } from '$lib/server/repositories/beginPlanned';
 import { saveMaster } from '$lib/server/repositories/masters';
 import { listRubbers, saveMaterial } from '$lib/server/repositories/materials';
 import { getMould, saveMould, setMouldState } from '$lib/server/repositories/moulds';
-import { getOrder, saveOrder } from '$lib/server/repositories/orders';
+import { getOrder, listOrders, saveOrder } from '$lib/server/repositories/orders';
 import { planFollowed } from '$lib/server/repositories/plans';
 import { addEvents, getPour, readEvents } from '$lib/server/repositories/pours';
 import { addEventsOfLoad, potMates } from '$lib/server/repositories/sameLoad';
@@ -28,6 +29,7 @@ const orderId = randomUUID();
 const lines: { id: string; shotId: string }[] = [];
 const mouldIds: string[] = [];
 const open: string[] = [];
+const paused: { id: string; state: OrderState }[] = [];
 let potId = '';
 let settings: Awaited<ReturnType<typeof readSettings>>['settings'];
 
@@ -109,8 +111,18 @@ beforeAll(async () => {
 		dueAtMs: Date.now() - 40 * 86_400_000,
 		lines: lines.map((l) => ({ ...l, copies: 1, finishMinutes: 0, hardenHours: 0 }))
 	});
+	// what else is asked for would have a say in which plan is the better one
+	for (const { id, record, version } of await listOrders(true)) {
+		if (id === orderId) continue;
+		paused.push({ id, state: record.state });
+		await saveOrder(id, { ...record, state: 'called-off' }, { version });
+	}
 });
 afterAll(async () => {
+	for (const { id, state } of paused) {
+		const { record, version } = await getOrder(id);
+		await saveOrder(id, { ...record, state }, { version });
+	}
 	for (const id of open)
 		await addEvents(id, [
 			{ id: randomUUID(), atMs: Date.now(), kind: 'abandoned', reason: 'end of the check' }
