@@ -14,29 +14,60 @@ import {
 } from './settled';
 import type { Workshop } from './snapshot';
 
-/** So long a closing waits for a mould that is about to be empty, s. */
-const WAITS_S = 900;
+/** What may share a closing is tried in turn, each with less at stake than the one before. */
+const WAYS = [
+	// a closing waits for a mould that is about to be empty
+	{ waitS: 900, lateToo: true },
+	{ waitS: 0, lateToo: true },
+	{ waitS: 0, lateToo: false }
+];
 
-/** The plan whose pulls share closings; where those that wait a little make it later, those alone for which nothing waits. */
-export function joined(
+/**
+ * The plan whose pulls share closings where that brings something: those that shared one before still do, unless that
+ * makes anything later than it was; others join them.
+ * @param list with what could share a closing at all
+ */
+export function withClosings(
 	workshop: Workshop,
 	list: PullList,
 	openings: Openings,
 	like: Starts,
-	budget: PlanBudget,
-	apart: Candidate
+	budget: PlanBudget
 ): Candidate {
-	const { made, found } = apart;
-	if (found.status !== 'feasible') return apart;
-	const alone = plannedAlone(made, found.starts);
-	let together = apart;
-	for (const waitS of [WAITS_S, 0]) {
-		const { loads } = potLoadsOf(workshop, list.pulls, like, { ...alone, waitS });
-		if (loads.length > 0)
-			together = settled(workshop, { ...list, loads }, openings, like, budget, found.starts);
-		if (isNoLater(together, apart)) break;
+	if (list.joinable?.size === 0) return settled(workshop, list, openings, like, budget);
+	const turn = turnsOf(budget);
+	const { kept } = potLoadsOf(workshop, list.pulls, like);
+	const asBefore = settled(workshop, { ...list, loads: kept }, openings, like, turn());
+	const before = { made: asBefore.made, found: { ...asBefore.found, starts: like } };
+	if (kept.length === 0 || isNoLater(asBefore, before)) return joined(asBefore, like);
+	// something came between: they may do better each for itself
+	const apart = settled(workshop, list, openings, like, turn());
+	const best = better(like, apart, asBefore);
+	return joined(best, best === apart ? {} : like);
+
+	/** Of those that share more closings than this the first that makes nothing later. */
+	function joined(plan: Candidate, shared: Starts): Candidate {
+		const { made, found } = plan;
+		if (found.status !== 'feasible') return plan;
+		const alone = plannedAlone(made, found.starts);
+		let tried = '';
+		let together = plan;
+		for (const way of WAYS) {
+			const { loads, kept: had } = potLoadsOf(workshop, list.pulls, shared, { ...alone, ...way });
+			if (loads.length === had.length) break;
+			if (tried === (tried = loads.join(';'))) continue;
+			together = settled(workshop, { ...list, loads }, openings, like, turn(), found.starts);
+			if (isNoLater(together, plan)) break;
+		}
+		return together === plan ? plan : better(like, plan, together);
 	}
-	return together;
+}
+
+/** How long each plan may take of several of which nobody knows how many they are: half of what is left. */
+function turnsOf({ budgetMs, clockMs, ...budget }: PlanBudget): () => PlanBudget {
+	if (budgetMs === undefined || !clockMs) return () => budget;
+	const untilMs = clockMs() + budgetMs;
+	return () => ({ ...budget, clockMs, budgetMs: Math.max(0, untilMs - clockMs()) / 2 });
 }
 
 const lateS = ({ found }: Candidate) => (found.status === 'feasible' ? found.lateWeightedS! : Infinity);
@@ -63,7 +94,7 @@ function lateByLine({ made, found }: Candidate): Map<string, { lateS: number; pu
 	return lines;
 }
 
-function plannedAlone(made: OrdersProject, starts: Starts): Omit<PlannedAlone, 'waitS'> {
+function plannedAlone(made: OrdersProject, starts: Starts): Pick<PlannedAlone, 'times' | 'lateLines'> {
 	const byId = new Map(made.project.activities.map((a) => [a.id, a]));
 	const times = new Map<string, { castS: number; outS: number }>();
 	for (const { id, part, pull } of made.about) {

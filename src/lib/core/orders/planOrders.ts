@@ -1,10 +1,10 @@
 import { breaches, endsNoSoonerS, type Schedule, type Starts } from '../schedule';
-import { better, joined } from './closings';
+import { withClosings } from './closings';
 import type { Part } from './parts';
 import { potLoadsOf } from './potLoads';
 import { openingsOf, projectOf, type ActivityOf, type OrdersProject } from './project';
 import { pullsWanted, type Hindrance, type PullList } from './pulls';
-import { settled, STAYS_MS, type PlanBudget } from './settled';
+import { STAYS_MS, type PlanBudget } from './settled';
 import type { Workshop } from './snapshot';
 
 /** Something that is done at a time, or goes on by itself. */
@@ -82,14 +82,7 @@ export function planOrders(workshop: Workshop, before: Starts = {}, budget: Plan
 	);
 	const { joinable } = potLoadsOf(workshop, list.pulls, like);
 	const alone = { ...list, joinable };
-	// each closing for itself, or several in one where that brings something
-	const share =
-		joinable.size === 0 || budget.budgetMs === undefined
-			? budget
-			: { ...budget, budgetMs: budget.budgetMs / 2 };
-	const apart = settled(workshop, alone, openings, like, share);
-	const { made, found } =
-		joinable.size === 0 ? apart : better(like, apart, joined(workshop, alone, openings, like, share, apart));
+	const { made, found } = withClosings(workshop, alone, openings, like, budget);
 	if (found.status !== 'feasible') return notPlanned(workshop, list, made, found);
 	const wrong = breaches(made.project, found.starts);
 	if (wrong.length > 0) throw new Error(`planOrders: the checker refuses the plan: ${wrong[0]!.message}`);

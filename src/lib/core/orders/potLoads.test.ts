@@ -2,12 +2,12 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { pressure } from '../examples.testing';
 import { breaches } from '../schedule';
-import { outlooks, planFrom, planOrders, type Workshop } from '.';
+import { outlooks, planFrom, planOrders, type OrdersPlan, type Workshop } from '.';
 import { castTogether, potLoadsAt, potLoadsOf, untangled } from './potLoads';
 import { projectAt } from './planFrom';
 import { pullsWanted } from './pulls';
 import type { PullRecipe } from './snapshot';
-import { DAY, line, NOW, order, recipe, workshop } from './workshop.testing';
+import { DAY, HOUR, line, NOW, order, recipe, workshop } from './workshop.testing';
 
 // two pieces that go into a pot: the resin is liquid for five minutes, and each cup takes one to mix and pour
 const potted = (
@@ -47,6 +47,7 @@ const shop = (
 };
 const two = (a: PullRecipe = potted('a'), b: PullRecipe = potted('b'), more: Partial<Workshop> = {}) =>
 	shop([line('l1', 1, [a]), line('l2', 1, [b])], more);
+const startsOf = ({ activities }: OrdersPlan) => Object.fromEntries(activities.map((a) => [a.id, a.startMs]));
 const loadsOf = (w: Workshop) => potLoadsOf(w, pullsWanted(w).pulls).loads;
 
 describe('what goes in with one closing', () => {
@@ -175,7 +176,12 @@ describe('the plan', () => {
 			]);
 		const w = two();
 		const loads = (second: number, late: string[] = [], takesS = 4000) =>
-			potLoadsOf(w, pulls, {}, { times: times(second, takesS), lateLines: new Set(late), waitS: 900 }).loads;
+			potLoadsOf(
+				w,
+				pulls,
+				{},
+				{ times: times(second, takesS), lateLines: new Set(late), waitS: 900, lateToo: true }
+			).loads;
 		// b is empty at first; poured beside a, it is out again when a is poured for the second time
 		expect(loads(2000)).toEqual([
 			['l1/1', 'l2/1'],
@@ -191,7 +197,7 @@ describe('the plan', () => {
 	it('is told again from its starts alone, and what breaks its closing is refused', () => {
 		const w = forty(3);
 		const plan = planOrders(w);
-		const starts = Object.fromEntries(plan.activities.map((a) => [a.id, a.startMs]));
+		const starts = startsOf(plan);
 		const again = planFrom(w, starts, {});
 		expect(again.ok).toBe(true);
 		if (again.ok)
@@ -205,7 +211,7 @@ describe('the plan', () => {
 	it('a closing that has no room for it is not believed, whoever worked it out', () => {
 		const w = forty(1);
 		const plan = planOrders(w);
-		const starts = Object.fromEntries(plan.activities.map((a) => [a.id, a.startMs]));
+		const starts = startsOf(plan);
 		expect(planFrom(w, starts, {}).ok).toBe(true);
 		const wider = { ...w, moulds: w.moulds.map((m) => ({ ...m, body: body(wide * 0.8) })) };
 		expect(planFrom(wider, starts, {}).ok).toBe(false);
@@ -214,10 +220,52 @@ describe('the plan', () => {
 	it('stays as it was when it is planned again: who went in together goes in together', () => {
 		const w = forty(4);
 		const plan = planOrders(w);
-		const before = Object.fromEntries(plan.activities.map((a) => [a.id, a.startMs]));
-		const again = planOrders(w, before);
+		const again = planOrders(w, startsOf(plan));
 		expect(again.moved).toBe(0);
 		expect(again.activities.map((a) => [a.id, a.load])).toEqual(plan.activities.map((a) => [a.id, a.load]));
+	});
+
+	it('who went in together still does while all orders are late, as the clock goes on', () => {
+		// found by trial: each for itself they would all be ready a little sooner
+		const now = [
+			line('l0', 1, [recipe('a')], { hardenS: 3600 }),
+			line('l1', 2, [potted('d', {}, { holdS: 1200 })], { hardenS: 0 }),
+			line('l2', 1, [potted('c', {}, { holdS: 3600 })], { hardenS: 0 }),
+			line('l3', 4, [potted('c', {}, { holdS: 1200 })], { hardenS: 0 })
+		];
+		const w = shop([], {}, wide * 0.3);
+		const late = {
+			...w,
+			orders: [
+				{ ...order('o1', 0, now.slice(0, 2), 5), dueAtMs: NOW - 3.5727 * HOUR },
+				{ ...order('o2', 0, now.slice(2), 4), dueAtMs: NOW - 2.9334 * HOUR }
+			]
+		};
+		const shared = ({ activities }: OrdersPlan) =>
+			activities
+				.filter((a) => a.part === 'cast' && a.load?.[0] === a.id.slice(0, -5))
+				.map((a) => a.load!.join());
+		let plan = planOrders(late);
+		const first = shared(plan);
+		expect(first.length).toBeGreaterThan(0);
+		for (let k = 1; k <= 4; k++) {
+			const nowMs = NOW + k * 20_000;
+			plan = planOrders({ ...late, nowMs }, startsOf(plan), { seed: k + 1 });
+			expect(shared(plan)).toEqual(expect.arrayContaining(first));
+		}
+	});
+
+	it('they part where one of them would wait too long for the other by now', () => {
+		const w = shop(['a', 'b'].map((m, i) => line(`l${i}`, 1, [potted(m)], { hardenS: 0 })));
+		const plan = planOrders(w);
+		expect(plan.activities.filter((a) => a.load)).toHaveLength(2);
+		// what is in the second mould comes out five hours later than was thought
+		const moulds = w.moulds.map((m) => (`M${m.number}` === 'M2' ? { ...m, freeAtMs: NOW + 5 * HOUR } : m));
+		const soon = { ...w.orders[0]!, dueAtMs: NOW + 4 * HOUR };
+		const again = planOrders({ ...w, moulds, orders: [soon] }, startsOf(plan));
+		const [a, b] = again.activities.filter((x) => x.part === 'cast');
+		expect([a!.load, b!.load]).toEqual([undefined, undefined]);
+		expect(b!.startMs - a!.startMs).toBeGreaterThan(3 * HOUR);
 	});
 
 	it('chance plays its closings through, too', () => {

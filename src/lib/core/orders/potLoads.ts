@@ -114,8 +114,10 @@ export interface PlannedAlone {
 	/** When hands turn to each pull's cast, and until when its moulds are taken, s, by pull. */
 	times: ReadonlyMap<string, { castS: number; outS: number }>;
 	lateLines: ReadonlySet<string>;
-	/** For a mould that is taken no longer than this a closing waits, s; where nothing waits, what is late goes in alone. */
+	/** For a mould that is taken no longer than this a closing waits, s. */
 	waitS: number;
+	/** Whether what is late shares a closing with what is late, too. */
+	lateToo: boolean;
 }
 
 /**
@@ -154,7 +156,10 @@ export function potLoadsOf(
 	const turns = new Turns(potted, alone);
 	const isLate = (p: PullToPlan) => alone?.lateLines.has(p.line.id) ?? false;
 	const isOpen = (a: PullToPlan, b: PullToPlan) =>
-		!taken.has(a.id) && !taken.has(b.id) && isLate(a) === isLate(b) && !(isLate(a) && alone?.waitS === 0);
+		!taken.has(a.id) &&
+		!taken.has(b.id) &&
+		isLate(a) === isLate(b) &&
+		(alone?.lateToo !== false || !isLate(a));
 	for (const [i, pull] of potted.entries()) {
 		const group = [pull];
 		for (const other of potted.slice(i + 1)) {
