@@ -1,26 +1,23 @@
-import type { Starts } from '../schedule';
+import { follow, type Starts } from '../schedule';
 import { potLoadsOf, type PlannedAlone } from './potLoads';
-import type { OrdersProject } from './project';
+import { projectOf, type OrdersProject } from './project';
 import type { PullList } from './pulls';
 import {
 	lateLines,
 	lineOf,
 	movedFrom,
+	curesOf,
+	pullsOf,
 	settled,
 	STAYS_MS,
 	type Candidate,
 	type Openings,
 	type PlanBudget
 } from './settled';
-import type { Workshop } from './snapshot';
+import type { PotLoad, Workshop } from './snapshot';
 
-/** What may share a closing is tried in turn, each with less at stake than the one before. */
-const WAYS = [
-	// a closing waits for a mould that is about to be empty
-	{ waitS: 900, lateToo: true },
-	{ waitS: 0, lateToo: true },
-	{ waitS: 0, lateToo: false }
-];
+/** So many times at most it is tried what of new closings does no harm. */
+const MOST_TRIALS = 40;
 
 /**
  * The plan whose pulls share closings where that brings something: those that shared one before still do, unless that
@@ -45,21 +42,42 @@ export function withClosings(
 	const best = better(like, apart, asBefore);
 	return joined(best, best === apart ? {} : like);
 
-	/** Of those that share more closings than this the first that makes nothing later. */
+	/** The one in which others share closings, too: whatever of that makes nothing later. */
 	function joined(plan: Candidate, shared: Starts): Candidate {
 		const { made, found } = plan;
 		if (found.status !== 'feasible') return plan;
-		const alone = plannedAlone(made, found.starts);
-		let tried = '';
-		let together = plan;
-		for (const way of WAYS) {
-			const { loads, kept: had } = potLoadsOf(workshop, list.pulls, shared, { ...alone, ...way });
-			if (loads.length === had.length) break;
-			if (tried === (tried = loads.join(';'))) continue;
-			together = settled(workshop, { ...list, loads }, openings, like, turn(), found.starts);
-			if (isNoLater(together, plan)) break;
-		}
-		return together === plan ? plan : better(like, plan, together);
+		const { loads: all, kept: had } = potLoadsOf(
+			workshop,
+			list.pulls,
+			shared,
+			plannedAlone(made, found.starts)
+		);
+		let [chosen, sofar] = [had, plan];
+		let trials = 0;
+		const take = (asked: readonly PotLoad[]): void => {
+			if (asked.length === 0 || trials++ >= MOST_TRIALS) return;
+			const loads = [...chosen, ...asked];
+			const tried = trial(loads, sofar, loads.slice(had.length));
+			if (tried && isNoLater(tried, plan)) [chosen, sofar] = [loads, tried];
+			else if (asked.length > 1) {
+				const half = Math.ceil(asked.length / 2);
+				take(asked.slice(0, half));
+				take(asked.slice(half));
+			}
+		};
+		take(all.slice(had.length));
+		if (chosen === had) return plan;
+		const of = { ...list, pulls: pullsOf(made), loads: chosen };
+		return better(like, plan, settled(workshop, of, openings, like, turn(), sofar));
+	}
+
+	/** A plan with these closings, all else as it is; what joins may begin earlier. */
+	function trial(loads: PotLoad[], plan: Candidate, joining: readonly PotLoad[]): Candidate | undefined {
+		const of = { ...list, pulls: pullsOf(plan.made), loads };
+		const made = projectOf(workshop, of, { cureS: curesOf(plan) }, openings);
+		const lines = new Set(joining.flatMap((load) => load.map(lineOf)));
+		const found = follow(made.project, plan.found.starts, (id) => lines.has(lineOf(id)));
+		return found && { made, found };
 	}
 }
 
@@ -94,7 +112,7 @@ function lateByLine({ made, found }: Candidate): Map<string, { lateS: number; pu
 	return lines;
 }
 
-function plannedAlone(made: OrdersProject, starts: Starts): Pick<PlannedAlone, 'times' | 'lateLines'> {
+function plannedAlone(made: OrdersProject, starts: Starts): PlannedAlone {
 	const byId = new Map(made.project.activities.map((a) => [a.id, a]));
 	const times = new Map<string, { castS: number; outS: number }>();
 	for (const { id, part, pull } of made.about) {

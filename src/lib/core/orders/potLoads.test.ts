@@ -165,6 +165,24 @@ describe('the plan', () => {
 		expect(together.lateWeightedS).toBeLessThan(apart.lateWeightedS);
 	});
 
+	it('one closing that would make something late spoils no other', () => {
+		const w = shop(
+			['a', 'b', 'c', 'd'].map((m, i) => line(`l${i}`, 1, [potted(m)], { hardenS: 0 })),
+			{},
+			wide * 0.42
+		);
+		// the fourth mould is taken until the afternoon: whatever waited for it would be late
+		const moulds = w.moulds.map((m) => (m.id === 'd' ? { ...m, freeAtMs: NOW + 5 * HOUR } : m));
+		const due = { ...w.orders[0]!, dueAtMs: NOW + 4 * HOUR };
+		const casts = planOrders({ ...w, moulds, orders: [due] }).activities.filter((a) => a.part === 'cast');
+		expect(Object.fromEntries(casts.map((a) => [a.id.slice(0, 2), a.load?.length]))).toEqual({
+			l0: 2,
+			l1: 2,
+			l2: undefined,
+			l3: undefined
+		});
+	});
+
 	it('nothing waits for a mould that is still taken, to go in with another', () => {
 		const pulls = pullsWanted(shop([line('l1', 2, [potted('a')]), line('l2', 2, [potted('b')])])).pulls;
 		const times = (second: number, takesS: number) =>
@@ -176,12 +194,7 @@ describe('the plan', () => {
 			]);
 		const w = two();
 		const loads = (second: number, late: string[] = [], takesS = 4000) =>
-			potLoadsOf(
-				w,
-				pulls,
-				{},
-				{ times: times(second, takesS), lateLines: new Set(late), waitS: 900, lateToo: true }
-			).loads;
+			potLoadsOf(w, pulls, {}, { times: times(second, takesS), lateLines: new Set(late) }).loads;
 		// b is empty at first; poured beside a, it is out again when a is poured for the second time
 		expect(loads(2000)).toEqual([
 			['l1/1', 'l2/1'],

@@ -109,15 +109,14 @@ class Joins {
 	}
 }
 
+/** So long a closing waits for a mould that is about to be empty, s. */
+const WAITS_S = 900;
+
 /** A plan in which every closing is for itself: what is cast when, and which lines are late all the same. */
 export interface PlannedAlone {
 	/** When hands turn to each pull's cast, and until when its moulds are taken, s, by pull. */
 	times: ReadonlyMap<string, { castS: number; outS: number }>;
 	lateLines: ReadonlySet<string>;
-	/** For a mould that is taken no longer than this a closing waits, s. */
-	waitS: number;
-	/** Whether what is late shares a closing with what is late, too. */
-	lateToo: boolean;
 }
 
 /**
@@ -156,10 +155,7 @@ export function potLoadsOf(
 	const turns = new Turns(potted, alone);
 	const isLate = (p: PullToPlan) => alone?.lateLines.has(p.line.id) ?? false;
 	const isOpen = (a: PullToPlan, b: PullToPlan) =>
-		!taken.has(a.id) &&
-		!taken.has(b.id) &&
-		isLate(a) === isLate(b) &&
-		(alone?.lateToo !== false || !isLate(a));
+		!taken.has(a.id) && !taken.has(b.id) && isLate(a) === isLate(b);
 	for (const [i, pull] of potted.entries()) {
 		const group = [pull];
 		for (const other of potted.slice(i + 1)) {
@@ -201,9 +197,7 @@ class Turns {
 	/** Whether it can be poured beside the first, or all but so. */
 	isFree(other: PullToPlan, first: PullToPlan): boolean {
 		if (!this.#alone) return true;
-		return this.#from
-			.get(other.id)!
-			.every((id) => this.#outS(id) <= this.#castS(first.id) + this.#alone!.waitS);
+		return this.#from.get(other.id)!.every((id) => this.#outS(id) <= this.#castS(first.id) + WAITS_S);
 	}
 
 	/** It goes in with the first, and comes out so much sooner. */

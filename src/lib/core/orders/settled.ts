@@ -33,7 +33,7 @@ export const movedFrom = (like: Starts, { found: { starts } }: Candidate) =>
 
 /**
  * The best plan of these pulls whose cures are those of the hours at which they fall.
- * @param first starts whose order is tried first where nothing was planned before
+ * @param from a plan of them whose order and cures are tried first
  */
 export function settled(
 	workshop: Workshop,
@@ -41,12 +41,12 @@ export function settled(
 	openings: Openings,
 	like: Starts,
 	budget: PlanBudget,
-	first?: Starts
+	from?: Candidate
 ): Candidate {
-	const cures = new Map(list.pulls.map((p) => [p.id, Math.round(p.recipe.cureS.day)]));
+	const cures = from ? curesOf(from) : new Map(list.pulls.map((p) => [p.id, Math.round(p.recipe.cureS.day)]));
 	const make = (of: PullList) => projectOf(workshop, of, { cureS: cures }, openings);
-	let { made, found } = solved(list, make, like, budget, first);
-	const kept = { ...list, pulls: made.about.flatMap((a) => (a.part === 'prep' && a.pull ? [a.pull] : [])) };
+	let { made, found } = solved(list, make, like, budget, from?.found.starts);
+	const kept = { ...list, pulls: pullsOf(made) };
 	for (let round = 0; found.status === 'feasible' && round < MOST_ROUNDS; round++) {
 		if (!cureTold(cures, made, found, round === MOST_ROUNDS - 1)) break;
 		made = make(kept);
@@ -69,7 +69,10 @@ function solved(
 	const work =
 		clockMs && budgetMs !== undefined ? { budgetMs, nowMs: clockMs } : { iterations: iterations ?? 100 };
 	const known = made.project.activities.some((a) => like[a.id] !== undefined);
-	const fresh = schedule(made.project, seed, work, known ? like : first);
+	let fresh = schedule(made.project, seed, work, first ?? (known ? like : undefined));
+	const asFirst = first && follow(made.project, first);
+	if (asFirst && asFirst.lateWeightedS! < (fresh.lateWeightedS ?? Infinity))
+		fresh = withBound(asFirst, fresh);
 	if (!known || fresh.status !== 'feasible') return { made, found: fresh };
 	const lateIds = lateLines(made, fresh.starts);
 	const out = outOfPlace(made, like);
@@ -99,12 +102,29 @@ function solved(
 		if (count < best.moves)
 			best = {
 				made: of,
-				found: { ...found, lowerBoundS: fresh.lowerBoundS, lateBoundS: fresh.lateBoundS },
+				found: withBound(found, fresh),
 				moves: count
 			};
 	}
 	return best;
 }
+
+/** The pulls of a plan in the order in which moulds take them. */
+export const pullsOf = ({ about }: OrdersProject) =>
+	about.flatMap((a) => (a.part === 'prep' && a.pull ? [a.pull] : []));
+
+/** How long each of its pulls cures, s. */
+export function curesOf({ made: { project, about } }: Candidate): Map<string, number> {
+	const byId = new Map(project.activities.map((a) => [a.id, a.durationS]));
+	return new Map(about.flatMap((a) => (a.part === 'cure' && a.pull ? [[a.pull.id, byId.get(a.id)!]] : [])));
+}
+
+/** What follows others knows no bound of its own. */
+const withBound = (found: Schedule, { lowerBoundS, lateBoundS }: Schedule): Schedule => ({
+	...found,
+	lowerBoundS,
+	lateBoundS
+});
 
 /** The line of an activity, or of a pull. */
 export const lineOf = (id: string) => id.slice(0, id.indexOf('/'));
