@@ -4,7 +4,6 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { reducePour, stepsOf, type PourEvent } from '$lib/core/bench';
 import { masterRecord } from '$lib/core/master';
 import { mouldInputs } from '$lib/core/mould';
-import type { OrderState } from '$lib/core/orders';
 import { resinRecord } from '$lib/core/shelf';
 import { shotInputs } from '$lib/core/shot';
 import { closeDb, db } from '$lib/server/db/connection';
@@ -13,7 +12,7 @@ import { beginPlanned } from '$lib/server/repositories/beginPlanned';
 import { saveMaster } from '$lib/server/repositories/masters';
 import { listRubbers, saveMaterial } from '$lib/server/repositories/materials';
 import { getMould, saveMould, setMouldState } from '$lib/server/repositories/moulds';
-import { getOrder, listOrders, saveOrder } from '$lib/server/repositories/orders';
+import { getOrder, saveOrder } from '$lib/server/repositories/orders';
 import { planFollowed } from '$lib/server/repositories/plans';
 import { addEvents, getPour, readEvents } from '$lib/server/repositories/pours';
 import { addEventsOfLoad, potMates } from '$lib/server/repositories/sameLoad';
@@ -29,7 +28,6 @@ const orderId = randomUUID();
 const lines: { id: string; shotId: string }[] = [];
 const mouldIds: string[] = [];
 const open: string[] = [];
-const paused: { id: string; state: OrderState }[] = [];
 let potId = '';
 let settings: Awaited<ReturnType<typeof readSettings>>['settings'];
 
@@ -111,18 +109,8 @@ beforeAll(async () => {
 		dueAtMs: Date.now() - 40 * 86_400_000,
 		lines: lines.map((l) => ({ ...l, copies: 1, finishMinutes: 0, hardenHours: 0 }))
 	});
-	// what else is asked for would have a say in which plan is the better one
-	for (const { id, record, version } of await listOrders(true)) {
-		if (id === orderId) continue;
-		paused.push({ id, state: record.state });
-		await saveOrder(id, { ...record, state: 'called-off' }, { version });
-	}
 });
 afterAll(async () => {
-	for (const { id, state } of paused) {
-		const { record, version } = await getOrder(id);
-		await saveOrder(id, { ...record, state }, { version });
-	}
 	for (const id of open)
 		await addEvents(id, [
 			{ id: randomUUID(), atMs: Date.now(), kind: 'abandoned', reason: 'end of the check' }
@@ -189,6 +177,11 @@ describe('two shots in one closing of the pot', () => {
 			true,
 			true
 		]);
+		const calendar = (await get('/orders/plan.ics')).text.replaceAll(/\r\n[\t ]/g, '');
+		expect(calendar.match(new RegExp(`goes into the pot with .*${name}`, 'g'))).toHaveLength(2);
+		const today = (await get('/orders/today')).text;
+		expect(today).toMatch(new RegExp(`, then (.*, then )?${name}, (first|second) in M\\d+`));
+		expect(today).toContain('one closing of the pot');
 		// whichever of them is pressed, and pressed twice
 		const prep = `${load![1]}/prep`;
 		const { pourId } = await beginPlanned(prep, settings);

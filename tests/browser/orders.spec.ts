@@ -22,6 +22,7 @@ test('an order is taken, planned, begun from the list of today, and called off',
 	await expect(page.getByText(/sooner|bring it forward/).first()).toBeVisible({ timeout: 30_000 });
 
 	await page.getByRole('link', { name: 'Orders', exact: true }).first().click();
+	await expect(heading(page)).toHaveText('Orders');
 	await expect(page.getByRole('heading', { name: 'Lighthouse shop' })).toBeVisible();
 	const follow = page.getByRole('button', { name: 'Follow it' });
 	if (await follow.isVisible()) await follow.click();

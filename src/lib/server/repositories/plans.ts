@@ -141,7 +141,8 @@ export const dayIn = (zone: string) => (ms: number) => {
 
 /**
  * The plan as it stands: where what it rests on has moved, a new one is made. One that moves nothing of weight is followed
- * at once, and so is every one where the workshop wants that; another waits until somebody takes it.
+ * at once, as is one where nothing was left to do before, and every one where the workshop wants that; another waits until
+ * somebody takes it.
  */
 export async function planNow(settings: WorkshopSettings, asker: Asker, now = new Date()): Promise<PlanNow> {
 	const [{ hours }, last] = await Promise.all([readHours(), readPlan(FOLLOWED)]);
@@ -154,7 +155,8 @@ export async function planNow(settings: WorkshopSettings, asker: Asker, now = ne
 	if (followed?.restsOn === restsOn) return { workshop, followed, proposed: null, restsOn };
 	const waiting = await readPlan(PROPOSED);
 	const kept = waiting?.restsOn === restsOn ? waiting : await made(workshop, followed, restsOn, asker);
-	if (!followed || hours.acceptsItself || !isWeighty(workshop, followed, kept)) {
+	const isLeft = followed && followed.plan.activities.length > 0;
+	if (!isLeft || hours.acceptsItself || !isWeighty(workshop, followed, kept)) {
 		// what was overdue by the plan before is so no more
 		const taken = { ...kept, restsOn: digest(workshop, kept) };
 		await keepPlan(FOLLOWED, taken);
