@@ -22,6 +22,7 @@
 	import ChoiceField from './ChoiceField.svelte';
 	import { benchForm } from './form';
 	import FormErrors from './FormErrors.svelte';
+	import Island from './island/Island.svelte';
 	import PhotoInput from './PhotoInput.svelte';
 	import QuantityField from './QuantityField.svelte';
 	import ReadingFields from './ReadingFields.svelte';
@@ -120,98 +121,104 @@
 				{#snippet add()}<AddInPlace kind="release" {form} field="releaseId" />{/snippet}
 			</ChoiceField>
 		</div>
-		<h2 class="mt-4 mb-2">Outer sizes, as it stands on the base board</h2>
-		<Segments
-			label="Footprint"
-			name="footprint"
-			bind:value={$form.footprint}
-			options={[
-				{ value: 'rectangular', label: 'Rectangular' },
-				{ value: 'round', label: 'Round' }
-			]} />
-		<div class="mt-3 grid gap-x-5 gap-y-1 sm:grid-cols-3">
-			<QuantityField
-				label={$form.footprint === 'round' ? 'Diameter' : 'Length'}
-				kind="length"
-				name="lengthMm"
-				bind:value={$form.lengthMm}
-				error={$errors.lengthMm} />
-			{#if $form.footprint !== 'round'}
-				<QuantityField label="Width" kind="length" name="widthMm" bind:value={$form.widthMm} error={$errors.widthMm} />
-			{/if}
-			<QuantityField label="Height" kind="length" name="heightMm" bind:value={$form.heightMm} error={$errors.heightMm} />
-		</div>
-		<h2 class="mt-4 mb-2">Volume</h2>
-		<ReadingList bind:readings={$form.readings} bind:used={$form.used} problem={($errors.used as string[] | undefined)?.[0]} />
-		<ReadingFields bind:form={$form} {problem} {densities} />
-		<div class="flex flex-wrap items-center gap-4">
-			<Button color="alternative" onclick={addReading}>Add this reading to the list</Button>
-			<span class="soft">{hasDraft($form) && drafted ? `${units.show(readVolume(drafted).volumeMl, 'volume')} by this one` : ''}</span>
-		</div>
-		<h2 class="mt-5 mb-2">Sizes to measure copies against</h2>
-		{#each $form.references as _, i (i)}
-			<div class="grid grid-cols-[1fr_1fr_auto] items-start gap-x-4">
-				<TextField
-					label="What is measured"
-					name="reference-{i}"
-					bind:value={$form.references[i]!.name}
-					error={problem('references', i, 'name')}
-					hint="such as across the shoulders" />
+		<Island>
+			<h2 class="mt-4 mb-2">Outer sizes, as it stands on the base board</h2>
+			<Segments
+				label="Footprint"
+				name="footprint"
+				bind:value={$form.footprint}
+				options={[
+					{ value: 'rectangular', label: 'Rectangular' },
+					{ value: 'round', label: 'Round' }
+				]} />
+			<div class="mt-3 grid gap-x-5 gap-y-1 sm:grid-cols-3">
 				<QuantityField
-					label="On the master"
+					label={$form.footprint === 'round' ? 'Diameter' : 'Length'}
 					kind="length"
-					name="referenceMm-{i}"
-					bind:value={$form.references[i]!.lengthMm}
-					error={problem('references', i, 'lengthMm')} />
-				<Button
-					color="alternative"
-					class="mt-[1.62rem] min-h-[2.75rem]"
-					aria-label="Remove size {i + 1}"
-					onclick={() => ($form.references = $form.references.filter((_, k) => k !== i))}>Remove</Button>
+					name="lengthMm"
+					bind:value={$form.lengthMm}
+					error={$errors.lengthMm} />
+				{#if $form.footprint !== 'round'}
+					<QuantityField label="Width" kind="length" name="widthMm" bind:value={$form.widthMm} error={$errors.widthMm} />
+				{/if}
+				<QuantityField label="Height" kind="length" name="heightMm" bind:value={$form.heightMm} error={$errors.heightMm} />
 			</div>
-		{/each}
-		<Button color="alternative" onclick={() => ($form.references = [...$form.references, { name: '', lengthMm: undefined }])}
-			>Add a size</Button>
-		<div class="mt-3 grid gap-x-5 sm:grid-cols-2">
-			<TextField label="Note" name="note" rows={3} bind:value={$form.note} error={$errors.note} />
-			<PhotoInput label="Photo, if you like" bind:problem={photoError} />
-		</div>
+		</Island><Island>
+			<h2 class="mt-4 mb-2">Volume</h2>
+			<ReadingList bind:readings={$form.readings} bind:used={$form.used} problem={($errors.used as string[] | undefined)?.[0]} />
+			<ReadingFields bind:form={$form} {problem} {densities} />
+			<div class="flex flex-wrap items-center gap-4">
+				<Button color="alternative" onclick={addReading}>Add this reading to the list</Button>
+				<span class="soft">{hasDraft($form) && drafted ? `${units.show(readVolume(drafted).volumeMl, 'volume')} by this one` : ''}</span>
+			</div>
+		</Island><Island>
+			<h2 class="mt-5 mb-2">Sizes to measure copies against</h2>
+			{#each $form.references as _, i (i)}
+				<div class="grid grid-cols-[1fr_1fr_auto] items-start gap-x-4">
+					<TextField
+						label="What is measured"
+						name="reference-{i}"
+						bind:value={$form.references[i]!.name}
+						error={problem('references', i, 'name')}
+						hint="such as across the shoulders" />
+					<QuantityField
+						label="On the master"
+						kind="length"
+						name="referenceMm-{i}"
+						bind:value={$form.references[i]!.lengthMm}
+						error={problem('references', i, 'lengthMm')} />
+					<Button
+						color="alternative"
+						class="mt-[1.62rem] min-h-[2.75rem]"
+						aria-label="Remove size {i + 1}"
+						onclick={() => ($form.references = $form.references.filter((_, k) => k !== i))}>Remove</Button>
+				</div>
+			{/each}
+			<Button color="alternative" onclick={() => ($form.references = [...$form.references, { name: '', lengthMm: undefined }])}
+				>Add a size</Button>
+			<div class="mt-3 grid gap-x-5 sm:grid-cols-2">
+				<TextField label="Note" name="note" rows={3} bind:value={$form.note} error={$errors.note} />
+				<PhotoInput label="Photo, if you like" bind:problem={photoError} />
+			</div>
+		</Island>
 		<Save label={submit} submitting={$submitting} disabled={!!photoError} />
 	</div>
 	<AnswerPane label="Volume of one copy" value={volume ? units.show(volume.volumeMl, 'volume') : '–'} class="h-fit">
-		<div>
-			<p class="label">Volume of one copy</p>
-			<p class="answer mt-2 text-[3.2rem] break-words">
-				{volume ? units.show(volume.volumeMl, 'volume') : '–'}
-			</p>
-			{#if volume}
-				<p class="soft mt-1">{units.other(volume.volumeMl, 'volume')}</p>
-				<div class="mt-3"><Working lines={[volume.working]} open /></div>
-			{:else}
-				<p class="soft mt-2">
-					It appears as soon as the fields beside it are filled. It may stay empty: a mould can be planned for the most rubber that it
-					takes, and its water tells the volume. A shot waits for it.
+		<Island>
+			<div>
+				<p class="label">Volume of one copy</p>
+				<p class="answer mt-2 text-[3.2rem] break-words">
+					{volume ? units.show(volume.volumeMl, 'volume') : '–'}
 				</p>
-			{/if}
-			{#if meets.length > 0}
-				<h2 class="mt-5 mb-1">Under your rubbers</h2>
-				<ul>
-					{#each meets as m (m.id)}
-						<li class="border-t border-(--line) py-1.5">
-							<details>
-								<summary
-									><strong>{m.name}</strong>:
-									<span class={m.harm ? 'text-(--harm)' : m.said.length > 0 ? 'text-(--hot)' : 'text-(--work)'}
-										>{m.harm ? 'will not cure or bonds' : m.said.length > 0 ? 'with care' : 'nothing against it'}</span
-									></summary>
-								<Warnings warnings={m.said} />
-							</details>
-						</li>
-					{/each}
-				</ul>
-				<p class="soft mt-1 text-[0.93rem]">Always a small trial patch first.</p>
-			{/if}
-		</div>
+				{#if volume}
+					<p class="soft mt-1">{units.other(volume.volumeMl, 'volume')}</p>
+					<div class="mt-3"><Working lines={[volume.working]} open /></div>
+				{:else}
+					<p class="soft mt-2">
+						It appears as soon as the fields beside it are filled. It may stay empty: a mould can be planned for the most rubber that it
+						takes, and its water tells the volume. A shot waits for it.
+					</p>
+				{/if}
+				{#if meets.length > 0}
+					<h2 class="mt-5 mb-1">Under your rubbers</h2>
+					<ul>
+						{#each meets as m (m.id)}
+							<li class="border-t border-(--line) py-1.5">
+								<details>
+									<summary
+										><strong>{m.name}</strong>:
+										<span class={m.harm ? 'text-(--harm)' : m.said.length > 0 ? 'text-(--hot)' : 'text-(--work)'}
+											>{m.harm ? 'will not cure or bonds' : m.said.length > 0 ? 'with care' : 'nothing against it'}</span
+										></summary>
+									<Warnings warnings={m.said} />
+								</details>
+							</li>
+						{/each}
+					</ul>
+					<p class="soft mt-1 text-[0.93rem]">Always a small trial patch first.</p>
+				{/if}
+			</div>
+		</Island>
 		{#snippet action()}<button type="submit" class="slim-action">{submit}</button>{/snippet}
 	</AnswerPane>
 </form>

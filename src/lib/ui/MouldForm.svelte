@@ -41,6 +41,7 @@
 	import ChoiceField from './ChoiceField.svelte';
 	import { benchForm } from './form';
 	import FormErrors from './FormErrors.svelte';
+	import Island from './island/Island.svelte';
 	import CutList from './mould/CutList.svelte';
 	import KindPicker from './mould/KindPicker.svelte';
 	import KindFields from './mould/KindFields.svelte';
@@ -231,67 +232,71 @@
 				<RubberChoices {choices} chosen={$form.rubberId} onpick={(id) => ($form.rubberId = id)} />
 			</details>
 		{/if}
-		{#if !fixed}
-			<KindFields
-				{form}
-				{said}
-				thermoplastics={shelf.thermoplastics}
-				resins={shelf.resins}
-				fillers={shelf.fillers}
-				{plan}
-				areaFromFile={master?.record.shape !== undefined} />
-		{/if}
-		{#if drawing && master}
-			<div class="my-2 rounded-lg border border-(--line) p-2">
-				<MouldDrawing {drawing} label="Section and plan of the mould round {master.record.name}, to scale" />
-				<p class="soft text-center text-[0.93rem]">To scale. Orange: where it opens. Green: pour opening, vents, level of the pour.</p>
-			</div>
-		{/if}
-		{#if plan}
-			<details class="mb-3" open>
-				<summary class="font-semibold text-(--work)">What to cut and count out</summary>
-				<CutList {plan} />
-			</details>
-		{/if}
-		{#if kind.asksForSprue}<SprueFields {form} {said} {master} resins={shelf.resins} />{/if}
-		<h2 class="mt-2 mb-2">Opening and closing</h2>
-		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-[16rem_1fr]">
-			<ChoiceField
-				label="Closed for a pour with"
-				name="closing"
-				bind:value={$form.closing}
-				options={[
-					{ value: 'usual', label: `${CLOSING_WORDS[USUAL_CLOSING[$form.kind]]} (usual)` },
-					...CLOSINGS.map((c) => ({ value: c, label: CLOSING_WORDS[c] }))
-				]}
-				error={said('closing')} />
-			<p class="self-center">
-				{#if closed}<strong>{closed.how}</strong> <span class="soft">{closed.little} {closed.much}</span>{/if}
-				{#if plan?.seam}<span class="soft"
-						>Cut wavy, never a sharp corner; leave a hinge of {units.show(plan.seam.hingeMm, 'length')} uncut on the far side.</span
-					>{/if}
-				{#if reliefs.length > 0 && from !== 'nothing'}<span class="soft">Relief cuts {reliefs.join('; ')}.</span>{/if}
-			</p>
-		</div>
-		<div class="mt-2 grid gap-x-5 gap-y-1 sm:grid-cols-2">
-			<TextField label="Label on the mould" name="label" bind:value={$form.label} error={said('label')} />
-			<TextField label="Kept where" name="place" bind:value={$form.place} error={said('place')} hint="such as shelf 2, left" />
-			{#if inRubber($form.kind)}<TextField
-					label="Lot of the rubber"
-					name="rubberLot"
-					bind:value={$form.rubberLot}
-					error={said('rubberLot')}
-					hint="as its tin says" />{/if}
-			{#if family.length > 0}
-				<ChoiceField
-					label="Follows"
-					name="predecessorId"
-					bind:value={$form.predecessorId}
-					options={[{ value: '', label: 'no other mould' }, ...family.map((o) => ({ value: o.id, label: `M${o.number} ${o.label}` }))]}
-					error={said('predecessorId')} />
+		<Island>
+			{#if !fixed}
+				<KindFields
+					{form}
+					{said}
+					thermoplastics={shelf.thermoplastics}
+					resins={shelf.resins}
+					fillers={shelf.fillers}
+					{plan}
+					areaFromFile={master?.record.shape !== undefined} />
 			{/if}
-		</div>
-		<TextField label="Note" name="note" bind:value={$form.note} error={said('note')} />
+		</Island><Island>
+			{#if drawing && master}
+				<div class="my-2 rounded-lg border border-(--line) p-2">
+					<MouldDrawing {drawing} label="Section and plan of the mould round {master.record.name}, to scale" />
+					<p class="soft text-center text-[0.93rem]">To scale. Orange: where it opens. Green: pour opening, vents, level of the pour.</p>
+				</div>
+			{/if}
+			{#if plan}
+				<details class="mb-3" open>
+					<summary class="font-semibold text-(--work)">What to cut and count out</summary>
+					<CutList {plan} />
+				</details>
+			{/if}
+			{#if kind.asksForSprue}<SprueFields {form} {said} {master} resins={shelf.resins} />{/if}
+		</Island><Island>
+			<h2 class="mt-2 mb-2">Opening and closing</h2>
+			<div class="grid gap-x-5 gap-y-1 sm:grid-cols-[16rem_1fr]">
+				<ChoiceField
+					label="Closed for a pour with"
+					name="closing"
+					bind:value={$form.closing}
+					options={[
+						{ value: 'usual', label: `${CLOSING_WORDS[USUAL_CLOSING[$form.kind]]} (usual)` },
+						...CLOSINGS.map((c) => ({ value: c, label: CLOSING_WORDS[c] }))
+					]}
+					error={said('closing')} />
+				<p class="self-center">
+					{#if closed}<strong>{closed.how}</strong> <span class="soft">{closed.little} {closed.much}</span>{/if}
+					{#if plan?.seam}<span class="soft"
+							>Cut wavy, never a sharp corner; leave a hinge of {units.show(plan.seam.hingeMm, 'length')} uncut on the far side.</span
+						>{/if}
+					{#if reliefs.length > 0 && from !== 'nothing'}<span class="soft">Relief cuts {reliefs.join('; ')}.</span>{/if}
+				</p>
+			</div>
+			<div class="mt-2 grid gap-x-5 gap-y-1 sm:grid-cols-2">
+				<TextField label="Label on the mould" name="label" bind:value={$form.label} error={said('label')} />
+				<TextField label="Kept where" name="place" bind:value={$form.place} error={said('place')} hint="such as shelf 2, left" />
+				{#if inRubber($form.kind)}<TextField
+						label="Lot of the rubber"
+						name="rubberLot"
+						bind:value={$form.rubberLot}
+						error={said('rubberLot')}
+						hint="as its tin says" />{/if}
+				{#if family.length > 0}
+					<ChoiceField
+						label="Follows"
+						name="predecessorId"
+						bind:value={$form.predecessorId}
+						options={[{ value: '', label: 'no other mould' }, ...family.map((o) => ({ value: o.id, label: `M${o.number} ${o.label}` }))]}
+						error={said('predecessorId')} />
+				{/if}
+			</div>
+			<TextField label="Note" name="note" bind:value={$form.note} error={said('note')} />
+		</Island>
 		<div class="flex items-center gap-4">
 			<Save label={submit} submitting={$submitting} />
 			<span role="status" class="font-semibold text-(--work)">{$message ?? ''}</span>
@@ -301,9 +306,17 @@
 		label={kind.words.answer}
 		value={figure && shown && rubberFigure(units, shown.plan, figure)}
 		problem={outcome?.ok === false ? problem?.message : undefined}>
-		{#if shown}
-			<MouldAnswer plan={shown.plan} inputs={$form} {materials} {settings} mixing={shown.mixing} touching={plan ? touching : []} {nowMs} />
-		{/if}
+		<Island
+			>{#if shown}
+				<MouldAnswer
+					plan={shown.plan}
+					inputs={$form}
+					{materials}
+					{settings}
+					mixing={shown.mixing}
+					touching={plan ? touching : []}
+					{nowMs} />
+			{/if}</Island>
 		{#snippet empty()}
 			<p class="soft">{kind.words.choose}</p>
 			<AnswerOutline boxes={from === 'rubber' ? ['A', 'B'] : [kind.words.answer]} lines="Its box to scale, when it opens, what it costs" />

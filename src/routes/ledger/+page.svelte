@@ -6,6 +6,7 @@
 	import { FAULT_WORDS } from '$lib/core/faults';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import DayField from '$lib/ui/DayField.svelte';
+	import Island from '$lib/ui/island/Island.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import PullTable from '$lib/ui/PullTable.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
@@ -73,59 +74,64 @@
 	</ul>
 {/if}
 <form method="GET" class="no-print">
-	<div class="grid items-start gap-x-4 sm:grid-cols-[2fr_2fr_1fr_auto]">
-		<TextField label="Piece, resin, label, lot or note" name="text" bind:value={f['text']} />
-		<ChoiceField
-			label="Mould"
-			name="mould"
-			bind:value={f['mould']}
-			options={[{ value: '', label: 'All moulds' }, ...data.moulds.map((m) => ({ value: m.id, label: `M${m.number} ${m.label}` }))]} />
-		<ChoiceField
-			label="Grade"
-			name="grade"
-			bind:value={f['grade']}
-			options={[{ value: '', label: 'All' }, ...GRADES.map((value) => ({ value: value as string, label: GRADE_WORDS[value] }))]} />
-		<Button type="submit" color="alternative" class="mt-[1.62rem] min-h-[2.75rem]">Show these</Button>
-	</div>
-	<details bind:open={more}>
-		<summary class="w-fit font-semibold">Fault, resin, days</summary>
-		<div class="mt-1 grid items-start gap-x-4 sm:grid-cols-4">
+	<Island>
+		<div class="grid items-start gap-x-4 sm:grid-cols-[2fr_2fr_1fr_auto]">
+			<TextField label="Piece, resin, label, lot or note" name="text" bind:value={f['text']} />
 			<ChoiceField
-				label="Fault"
-				name="fault"
-				bind:value={f['fault']}
-				options={[
-					{ value: '', label: 'Any or none' },
-					...FAULTS.map((value) => ({ value: value as string, label: FAULT_WORDS[value] }))
-				]} />
+				label="Mould"
+				name="mould"
+				bind:value={f['mould']}
+				options={[{ value: '', label: 'All moulds' }, ...data.moulds.map((m) => ({ value: m.id, label: `M${m.number} ${m.label}` }))]} />
 			<ChoiceField
-				label="Resin"
-				name="resin"
-				bind:value={f['resin']}
-				options={[{ value: '', label: 'All resins' }, ...data.resins.map((value) => ({ value, label: value }))]} />
-			<DayField label="From" name="from" bind:value={f['from']} />
-			<DayField label="To" name="to" bind:value={f['to']} />
+				label="Grade"
+				name="grade"
+				bind:value={f['grade']}
+				options={[{ value: '', label: 'All' }, ...GRADES.map((value) => ({ value: value as string, label: GRADE_WORDS[value] }))]} />
+			<Button type="submit" color="alternative" class="mt-[1.62rem] min-h-[2.75rem]">Show these</Button>
 		</div>
-	</details>
+	</Island><Island>
+		<details bind:open={more}>
+			<summary class="w-fit font-semibold">Fault, resin, days</summary>
+			<div class="mt-1 grid items-start gap-x-4 sm:grid-cols-4">
+				<ChoiceField
+					label="Fault"
+					name="fault"
+					bind:value={f['fault']}
+					options={[
+						{ value: '', label: 'Any or none' },
+						...FAULTS.map((value) => ({ value: value as string, label: FAULT_WORDS[value] }))
+					]} />
+				<ChoiceField
+					label="Resin"
+					name="resin"
+					bind:value={f['resin']}
+					options={[{ value: '', label: 'All resins' }, ...data.resins.map((value) => ({ value, label: value }))]} />
+				<DayField label="From" name="from" bind:value={f['from']} />
+				<DayField label="To" name="to" bind:value={f['to']} />
+			</div>
+		</details>
+	</Island>
 </form>
 <div class="mt-3">
-	{#if data.pulls.length === 0}
-		<p class="slab p-8 text-[1.15rem]">
-			{filtered ? 'No pull fits that.' : 'Nothing was pulled yet. Every finished pour is written here by itself.'}
-		</p>
-	{:else}
-		<PullTable pulls={data.pulls} nowMs={data.nowMs} {sort} />
-		<nav class="mt-3 flex flex-wrap items-center gap-4" aria-label="Pages">
-			{#if data.page > 1}<a class="plain font-semibold" data-before href={link(data.page - 1)}>Newer</a>{/if}
-			<span class="soft">Page {data.page} of {data.pages}{data.more ? ' and more' : ''}</span>
-			{#if data.page < data.pages || (data.more && data.pulls.length === 40)}<a
-					class="plain font-semibold"
-					data-next
-					href={link(data.page + 1)}>Older</a
-				>{/if}
-			<span class="soft ml-auto text-[0.93rem]">Keys: j and k walk, Enter opens, / searches, n and p turn</span>
-		</nav>
-	{/if}
+	<Island>
+		{#if data.pulls.length === 0}
+			<p class="slab p-8 text-[1.15rem]">
+				{filtered ? 'No pull fits that.' : 'Nothing was pulled yet. Every finished pour is written here by itself.'}
+			</p>
+		{:else}
+			<PullTable pulls={data.pulls} nowMs={data.nowMs} {sort} />
+			<nav class="mt-3 flex flex-wrap items-center gap-4" aria-label="Pages">
+				{#if data.page > 1}<a class="plain font-semibold" data-before href={link(data.page - 1)}>Newer</a>{/if}
+				<span class="soft">Page {data.page} of {data.pages}{data.more ? ' and more' : ''}</span>
+				{#if data.page < data.pages || (data.more && data.pulls.length === 40)}<a
+						class="plain font-semibold"
+						data-next
+						href={link(data.page + 1)}>Older</a
+					>{/if}
+				<span class="soft ml-auto text-[0.93rem]">Keys: j and k walk, Enter opens, / searches, n and p turn</span>
+			</nav>
+		{/if}
+	</Island>
 </div>
 <form method="POST" action="?/keepView&{query({})}" use:enhance class="no-print mt-4 flex flex-wrap items-start gap-3">
 	<div class="w-64">

@@ -8,6 +8,7 @@
 	import { benchForm } from '$lib/ui/form';
 	import DeviceSignals from '$lib/ui/DeviceSignals.svelte';
 	import FormErrors from '$lib/ui/FormErrors.svelte';
+	import Island from '$lib/ui/island/Island.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import QuantityField from '$lib/ui/QuantityField.svelte';
@@ -63,137 +64,147 @@
 			bind:value={$form.paper}
 			options={PAPERS.map((value) => ({ value, label: value }))} />
 	</div>
-	<h2 class="mt-5 mb-2">Room and bench</h2>
-	<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
-		<QuantityField label="Room temperature" kind="temperature" name="roomTempC" bind:value={$form.roomTempC} error={$errors.roomTempC} />
-		<QuantityField
-			label="Relative humidity"
-			kind="percent"
-			name="relativeHumidity"
-			bind:value={$form.relativeHumidity}
-			error={$errors.relativeHumidity} />
-		<QuantityField
-			label="Urethane is not poured from"
-			kind="percent"
-			name="stopHumidityPercent"
-			bind:value={$form.stopHumidityPercent}
-			error={$errors.stopHumidityPercent}
-			hint="40 % in dry country, 50 % elsewhere: common practice" />
-		<QuantityField
-			label="Altitude in metres"
-			kind="number"
-			name="altitudeM"
-			bind:value={$form.altitudeM}
-			error={$errors.altitudeM}
-			hint="thins the air that squeezes bubbles" />
-		<QuantityField
-			label="Smallest step of the scale"
-			kind="mass"
-			name="scaleResolutionG"
-			bind:value={$form.scaleResolutionG}
-			error={$errors.scaleResolutionG} />
-		<QuantityField
-			label="Kept back from pot life"
-			kind="percent"
-			name="marginPercent"
-			bind:value={$form.marginPercent}
-			error={$errors.marginPercent}
-			hint="15 % is a default, no source" />
-	</div>
-	<h2 class="mt-5 mb-2">Pressure pot</h2>
-	<p class="soft mb-2">
-		For a workshop without a pot in the books. Pots have <a class="plain" href="/pots">pages of their own</a>, with looks and cycles, and go
-		before these figures.
-	</p>
-	<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
-		<TextField label="Name of the pot" name="potName" bind:value={$form.potName} error={$errors.potName} />
-		<QuantityField
-			label="Its volume"
-			kind="volume"
-			name="potVolumeL"
-			bind:value={
-				() => ($form.potVolumeL === undefined ? undefined : $form.potVolumeL * 1000),
-				(v) => ($form.potVolumeL = (v === undefined ? undefined : v / 1000) as number)
-			}
-			error={$errors.potVolumeL} />
-		<QuantityField
-			label="Rating on the plate, gauge"
-			kind="pressure"
-			name="potRatedGaugeKpa"
-			bind:value={$form.potRatedGaugeKpa}
-			error={$errors.potRatedGaugeKpa} />
-		<QuantityField
-			label="You cast at, gauge"
-			kind="pressure"
-			name="potTargetGaugeKpa"
-			bind:value={$form.potTargetGaugeKpa}
-			error={$errors.potTargetGaugeKpa} />
-		<QuantityField
-			label="Compressor delivers"
-			kind="flow"
-			name="freeAirLPerMin"
-			bind:value={$form.freeAirLPerMin}
-			error={$errors.freeAirLPerMin}
-			hint="free air, not displacement" />
-	</div>
-	<h2 class="mt-5 mb-2">Scale, cups and vacuum</h2>
-	<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
-		<QuantityField
-			label="Scale weighs at most"
-			kind="mass"
-			name="scaleCapacityG"
-			bind:value={$form.scaleCapacityG}
-			error={$errors.scaleCapacityG} />
-		<QuantityField label="Largest mixing cup" kind="volume" name="mixingCupMl" bind:value={$form.mixingCupMl} error={$errors.mixingCupMl} />
-		<ChoiceField
-			label="Parts are measured"
-			name="measuring"
-			bind:value={$form.measuring}
-			options={Object.entries(MEASURING).map(([value, m]) => ({ value: value as Measuring, label: m.words }))}
-			hint={MEASURING[$form.measuring ?? 'two-cups'].risk} />
-		<QuantityField
-			label="Vessel for degassing"
-			kind="volume"
-			name="vacuumVesselMl"
-			bind:value={$form.vacuumVesselMl}
-			error={$errors.vacuumVesselMl} />
-		<QuantityField
-			label="Vacuum chamber"
-			kind="volume"
-			name="vacuumChamberL"
-			bind:value={
-				() => ($form.vacuumChamberL === undefined ? undefined : $form.vacuumChamberL * 1000),
-				(v) => ($form.vacuumChamberL = (v === undefined ? undefined : v / 1000) as number)
-			}
-			error={$errors.vacuumChamberL} />
-		<QuantityField
-			label="Its pump moves"
-			kind="flow"
-			name="vacuumPumpLPerMin"
-			bind:value={$form.vacuumPumpLPerMin}
-			error={$errors.vacuumPumpLPerMin} />
-		<QuantityField
-			label="It reaches, absolute"
-			kind="pressure"
-			name="vacuumKpa"
-			bind:value={$form.vacuumKpa}
-			error={$errors.vacuumKpa}
-			hint="what is left, not what is gone" />
-	</div>
-	<div class="mt-3"><Caution topics={['pressure', 'vacuum']} /></div>
-	<h2 class="mt-5 mb-2">Papers and prices</h2>
-	<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
-		<QuantityField label="An hour costs" kind="number" name="hourly" bind:value={$form.hourly} error={$errors.hourly} />
-		<TextField label="Money" name="currency" bind:value={$form.currency} error={$errors.currency} />
-		<TextField
-			label="Address of the workshop"
-			name="address"
-			bind:value={$form.address}
-			error={$errors.address}
-			hint={$form.address
-				? 'printed codes and calendar links lead there'
-				: `empty: printed codes lead to ${data.address.base}${data.address.loopback ? ', which only this machine knows' : ''}`} />
-	</div>
+	<Island>
+		<h2 class="mt-5 mb-2">Room and bench</h2>
+		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
+			<QuantityField label="Room temperature" kind="temperature" name="roomTempC" bind:value={$form.roomTempC} error={$errors.roomTempC} />
+			<QuantityField
+				label="Relative humidity"
+				kind="percent"
+				name="relativeHumidity"
+				bind:value={$form.relativeHumidity}
+				error={$errors.relativeHumidity} />
+			<QuantityField
+				label="Urethane is not poured from"
+				kind="percent"
+				name="stopHumidityPercent"
+				bind:value={$form.stopHumidityPercent}
+				error={$errors.stopHumidityPercent}
+				hint="40 % in dry country, 50 % elsewhere: common practice" />
+			<QuantityField
+				label="Altitude in metres"
+				kind="number"
+				name="altitudeM"
+				bind:value={$form.altitudeM}
+				error={$errors.altitudeM}
+				hint="thins the air that squeezes bubbles" />
+			<QuantityField
+				label="Smallest step of the scale"
+				kind="mass"
+				name="scaleResolutionG"
+				bind:value={$form.scaleResolutionG}
+				error={$errors.scaleResolutionG} />
+			<QuantityField
+				label="Kept back from pot life"
+				kind="percent"
+				name="marginPercent"
+				bind:value={$form.marginPercent}
+				error={$errors.marginPercent}
+				hint="15 % is a default, no source" />
+		</div>
+	</Island><Island>
+		<h2 class="mt-5 mb-2">Pressure pot</h2>
+		<p class="soft mb-2">
+			For a workshop without a pot in the books. Pots have <a class="plain" href="/pots">pages of their own</a>, with looks and cycles, and
+			go before these figures.
+		</p>
+		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
+			<TextField label="Name of the pot" name="potName" bind:value={$form.potName} error={$errors.potName} />
+			<QuantityField
+				label="Its volume"
+				kind="volume"
+				name="potVolumeL"
+				bind:value={
+					() => ($form.potVolumeL === undefined ? undefined : $form.potVolumeL * 1000),
+					(v) => ($form.potVolumeL = (v === undefined ? undefined : v / 1000) as number)
+				}
+				error={$errors.potVolumeL} />
+			<QuantityField
+				label="Rating on the plate, gauge"
+				kind="pressure"
+				name="potRatedGaugeKpa"
+				bind:value={$form.potRatedGaugeKpa}
+				error={$errors.potRatedGaugeKpa} />
+			<QuantityField
+				label="You cast at, gauge"
+				kind="pressure"
+				name="potTargetGaugeKpa"
+				bind:value={$form.potTargetGaugeKpa}
+				error={$errors.potTargetGaugeKpa} />
+			<QuantityField
+				label="Compressor delivers"
+				kind="flow"
+				name="freeAirLPerMin"
+				bind:value={$form.freeAirLPerMin}
+				error={$errors.freeAirLPerMin}
+				hint="free air, not displacement" />
+		</div>
+	</Island><Island>
+		<h2 class="mt-5 mb-2">Scale, cups and vacuum</h2>
+		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
+			<QuantityField
+				label="Scale weighs at most"
+				kind="mass"
+				name="scaleCapacityG"
+				bind:value={$form.scaleCapacityG}
+				error={$errors.scaleCapacityG} />
+			<QuantityField
+				label="Largest mixing cup"
+				kind="volume"
+				name="mixingCupMl"
+				bind:value={$form.mixingCupMl}
+				error={$errors.mixingCupMl} />
+			<ChoiceField
+				label="Parts are measured"
+				name="measuring"
+				bind:value={$form.measuring}
+				options={Object.entries(MEASURING).map(([value, m]) => ({ value: value as Measuring, label: m.words }))}
+				hint={MEASURING[$form.measuring ?? 'two-cups'].risk} />
+			<QuantityField
+				label="Vessel for degassing"
+				kind="volume"
+				name="vacuumVesselMl"
+				bind:value={$form.vacuumVesselMl}
+				error={$errors.vacuumVesselMl} />
+			<QuantityField
+				label="Vacuum chamber"
+				kind="volume"
+				name="vacuumChamberL"
+				bind:value={
+					() => ($form.vacuumChamberL === undefined ? undefined : $form.vacuumChamberL * 1000),
+					(v) => ($form.vacuumChamberL = (v === undefined ? undefined : v / 1000) as number)
+				}
+				error={$errors.vacuumChamberL} />
+			<QuantityField
+				label="Its pump moves"
+				kind="flow"
+				name="vacuumPumpLPerMin"
+				bind:value={$form.vacuumPumpLPerMin}
+				error={$errors.vacuumPumpLPerMin} />
+			<QuantityField
+				label="It reaches, absolute"
+				kind="pressure"
+				name="vacuumKpa"
+				bind:value={$form.vacuumKpa}
+				error={$errors.vacuumKpa}
+				hint="what is left, not what is gone" />
+		</div>
+		<div class="mt-3"><Caution topics={['pressure', 'vacuum']} /></div>
+	</Island><Island>
+		<h2 class="mt-5 mb-2">Papers and prices</h2>
+		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
+			<QuantityField label="An hour costs" kind="number" name="hourly" bind:value={$form.hourly} error={$errors.hourly} />
+			<TextField label="Money" name="currency" bind:value={$form.currency} error={$errors.currency} />
+			<TextField
+				label="Address of the workshop"
+				name="address"
+				bind:value={$form.address}
+				error={$errors.address}
+				hint={$form.address
+					? 'printed codes and calendar links lead there'
+					: `empty: printed codes lead to ${data.address.base}${data.address.loopback ? ', which only this machine knows' : ''}`} />
+		</div>
+	</Island>
 	<div class="mt-4 flex items-center gap-4">
 		<Save label="Keep the settings" submitting={$submitting} />
 		<span role="status" class="font-semibold text-(--work)">{$message ?? ''}</span>

@@ -10,6 +10,7 @@
 	import { FreshPlanner } from '$lib/workers/planner';
 	import ChoiceField from '../ChoiceField.svelte';
 	import { drafts } from '../draft/drafts.svelte';
+	import Island from '../island/Island.svelte';
 	import { newId } from '../newId';
 	import QuantityField from '../QuantityField.svelte';
 	import Segments from '../Segments.svelte';
@@ -90,94 +91,97 @@
 
 <div class="grid items-start gap-5 lg:grid-cols-[1fr_26rem]">
 	<section class="slab p-5">
-		<Segments
-			label="How much"
-			name="by"
-			paired="three"
-			bind:value={q.by}
-			options={AMOUNT_WAYS.map((value) => ({ value, label: AMOUNT_WORDS[value] }))} />
-		<div class="mt-3 grid gap-x-5 gap-y-1 sm:grid-cols-3">
-			{#if q.by === 'volume'}
-				<QuantityField label="Volume" kind="volume" name="volumeMl" bind:value={q.volumeMl} error={said('volumeMl')} />
-			{:else if q.by === 'water'}
-				<QuantityField
-					label="Water that it spilled"
-					kind="mass"
-					name="waterMassG"
-					bind:value={q.waterMassG}
-					error={said('waterMassG')}
-					hint="brim-full vessel, piece pushed under, spill weighed" />
-			{:else if q.by === 'cast'}
-				<QuantityField
-					label="It weighs"
-					kind="mass"
-					name="castMassG"
-					bind:value={q.castMassG}
-					error={said('castMassG')}
-					hint="solid, in the resin below" />
-			{:else if q.by === 'skin'}
-				<QuantityField label="Skin" kind="area" name="areaMm2" bind:value={q.areaMm2} error={said('areaMm2')} />
-				<QuantityField label="Wall" kind="length" name="wallMm" bind:value={q.wallMm} error={said('wallMm')} />
-			{:else}
-				{#if q.by === 'box'}
-					<QuantityField label="Length inside" kind="length" name="lengthMm" bind:value={q.lengthMm} error={said('lengthMm')} />
-					<QuantityField label="Width inside" kind="length" name="widthMm" bind:value={q.widthMm} error={said('widthMm')} />
-				{:else}
-					<QuantityField label="Diameter inside" kind="length" name="diameterMm" bind:value={q.diameterMm} error={said('diameterMm')} />
-				{/if}
-				<QuantityField label="Filled to" kind="length" name="heightMm" bind:value={q.heightMm} error={said('heightMm')} />
-			{/if}
-		</div>
-		<div class="mt-3">
+		<Island>
 			<Segments
-				label="Of what"
-				name="resinBy"
-				bind:value={q.resinBy}
-				options={[
-					...(resins.length > 0 ? [{ value: 'shelf' as const, label: 'From the shelf' }] : []),
-					{ value: 'typical' as const, label: 'Typical of its kind' },
-					{ value: 'label' as const, label: 'By the tin’s label' }
-				]} />
-		</div>
-		<div class="mt-3 grid gap-x-5 gap-y-1 sm:grid-cols-3">
-			{#if q.resinBy === 'shelf'}
-				<div class="sm:col-span-2">
-					<ChoiceField
-						label="Resin"
-						name="resinId"
-						bind:value={q.resinId!}
-						options={resins.map((r) => ({ value: r.id, label: r.record.name }))}
-						error={said('resinId')} />
-				</div>
-			{:else if q.resinBy === 'typical'}
-				<div class="sm:col-span-2">
-					<ChoiceField
-						label="Resin"
-						name="typical"
-						bind:value={q.typical!}
-						options={TYPICAL_RESIN_NAMES.map((value) => ({ value, label: typicalResin(value).name }))} />
-				</div>
-			{:else}
-				<QuantityField label="Parts of A" kind="number" name="ratioA" bind:value={q.ratioA} error={said('ratioA')} />
-				<QuantityField label="Parts of B" kind="number" name="ratioB" bind:value={q.ratioB} error={said('ratioB')} />
-				<ChoiceField
-					label="Counted"
-					name="ratioBy"
-					bind:value={q.ratioBy!}
+				label="How much"
+				name="by"
+				paired="three"
+				bind:value={q.by}
+				options={AMOUNT_WAYS.map((value) => ({ value, label: AMOUNT_WORDS[value] }))} />
+			<div class="mt-3 grid gap-x-5 gap-y-1 sm:grid-cols-3">
+				{#if q.by === 'volume'}
+					<QuantityField label="Volume" kind="volume" name="volumeMl" bind:value={q.volumeMl} error={said('volumeMl')} />
+				{:else if q.by === 'water'}
+					<QuantityField
+						label="Water that it spilled"
+						kind="mass"
+						name="waterMassG"
+						bind:value={q.waterMassG}
+						error={said('waterMassG')}
+						hint="brim-full vessel, piece pushed under, spill weighed" />
+				{:else if q.by === 'cast'}
+					<QuantityField
+						label="It weighs"
+						kind="mass"
+						name="castMassG"
+						bind:value={q.castMassG}
+						error={said('castMassG')}
+						hint="solid, in the resin below" />
+				{:else if q.by === 'skin'}
+					<QuantityField label="Skin" kind="area" name="areaMm2" bind:value={q.areaMm2} error={said('areaMm2')} />
+					<QuantityField label="Wall" kind="length" name="wallMm" bind:value={q.wallMm} error={said('wallMm')} />
+				{:else}
+					{#if q.by === 'box'}
+						<QuantityField label="Length inside" kind="length" name="lengthMm" bind:value={q.lengthMm} error={said('lengthMm')} />
+						<QuantityField label="Width inside" kind="length" name="widthMm" bind:value={q.widthMm} error={said('widthMm')} />
+					{:else}
+						<QuantityField label="Diameter inside" kind="length" name="diameterMm" bind:value={q.diameterMm} error={said('diameterMm')} />
+					{/if}
+					<QuantityField label="Filled to" kind="length" name="heightMm" bind:value={q.heightMm} error={said('heightMm')} />
+				{/if}
+			</div>
+		</Island><Island>
+			<div class="mt-3">
+				<Segments
+					label="Of what"
+					name="resinBy"
+					bind:value={q.resinBy}
 					options={[
-						{ value: 'volume', label: 'by volume' },
-						{ value: 'weight', label: 'by weight' }
+						...(resins.length > 0 ? [{ value: 'shelf' as const, label: 'From the shelf' }] : []),
+						{ value: 'typical' as const, label: 'Typical of its kind' },
+						{ value: 'label' as const, label: 'By the tin’s label' }
 					]} />
-				<QuantityField label="Pot life" kind="time" name="potLifeS" bind:value={q.potLifeS} error={said('potLifeS')} />
-			{/if}
-			<QuantityField
-				label="Room and resin"
-				kind="temperature"
-				name="roomTempC"
-				bind:value={q.roomTempC}
-				error={said('roomTempC')}
-				hint="warmer is quicker" />
-		</div>
+			</div>
+			<div class="mt-3 grid gap-x-5 gap-y-1 sm:grid-cols-3">
+				{#if q.resinBy === 'shelf'}
+					<div class="sm:col-span-2">
+						<ChoiceField
+							label="Resin"
+							name="resinId"
+							bind:value={q.resinId!}
+							options={resins.map((r) => ({ value: r.id, label: r.record.name }))}
+							error={said('resinId')} />
+					</div>
+				{:else if q.resinBy === 'typical'}
+					<div class="sm:col-span-2">
+						<ChoiceField
+							label="Resin"
+							name="typical"
+							bind:value={q.typical!}
+							options={TYPICAL_RESIN_NAMES.map((value) => ({ value, label: typicalResin(value).name }))} />
+					</div>
+				{:else}
+					<QuantityField label="Parts of A" kind="number" name="ratioA" bind:value={q.ratioA} error={said('ratioA')} />
+					<QuantityField label="Parts of B" kind="number" name="ratioB" bind:value={q.ratioB} error={said('ratioB')} />
+					<ChoiceField
+						label="Counted"
+						name="ratioBy"
+						bind:value={q.ratioBy!}
+						options={[
+							{ value: 'volume', label: 'by volume' },
+							{ value: 'weight', label: 'by weight' }
+						]} />
+					<QuantityField label="Pot life" kind="time" name="potLifeS" bind:value={q.potLifeS} error={said('potLifeS')} />
+				{/if}
+				<QuantityField
+					label="Room and resin"
+					kind="temperature"
+					name="roomTempC"
+					bind:value={q.roomTempC}
+					error={said('roomTempC')}
+					hint="warmer is quicker" />
+			</div>
+		</Island>
 		{#each elsewhere as words (words)}<p class="mt-2 font-semibold text-(--harm)" role="alert">{words}</p>{/each}
 		<form
 			method="POST"
@@ -196,26 +200,30 @@
 			}}>
 			<input type="hidden" name="id" value={id} />
 			<input type="hidden" name="asked" value={body} />
-			<div class="max-w-[26rem]">
-				<TextField label="What it is for" name="name" bind:value={q.name!} error={said('name')} hint="may stay empty" />
-			</div>
-			<div class="mt-2 flex flex-wrap gap-3">
-				<Button type="submit" size="xl" name="do" value="pour">Pour it</Button>
-				<Button type="submit" size="xl" color="alternative" name="do" value="keep">Keep it</Button>
-			</div>
-			<p class="soft mt-2 text-[0.93rem]">
-				<strong>Pour it</strong> opens the bench with these amounts; nothing else goes into the books.
-				<strong>Keep it</strong> makes a master, a mould and a shot of what is known.
-			</p>
+			<Island>
+				<div class="max-w-[26rem]">
+					<TextField label="What it is for" name="name" bind:value={q.name!} error={said('name')} hint="may stay empty" />
+				</div>
+				<div class="mt-2 flex flex-wrap gap-3">
+					<Button type="submit" size="xl" name="do" value="pour">Pour it</Button>
+					<Button type="submit" size="xl" color="alternative" name="do" value="keep">Keep it</Button>
+				</div>
+				<p class="soft mt-2 text-[0.93rem]">
+					<strong>Pour it</strong> opens the bench with these amounts; nothing else goes into the books.
+					<strong>Keep it</strong> makes a master, a mould and a shot of what is known.
+				</p>
+			</Island>
 			{#if problem}<p class="mt-2 font-semibold text-(--harm)" role="alert">{problem}</p>{/if}
 		</form>
 	</section>
 	<aside class="slab p-5 lg:sticky lg:top-4">
-		{#if answer}
-			<QuickAnswer {...answer} {stale} />
-		{:else}
-			<p class="soft mb-3">Type one amount: A and B stand here at once.</p>
-			<AnswerOutline boxes={['A', 'B']} lines="Pot life, slack, demould" />
-		{/if}
+		<Island>
+			{#if answer}
+				<QuickAnswer {...answer} {stale} />
+			{:else}
+				<p class="soft mb-3">Type one amount: A and B stand here at once.</p>
+				<AnswerOutline boxes={['A', 'B']} lines="Pot life, slack, demould" />
+			{/if}
+		</Island>
 	</aside>
 </div>

@@ -2,6 +2,7 @@
 	import { cards } from '$lib/ui/table/cards';
 	import type { Snippet } from 'svelte';
 	import { Button } from 'flowbite-svelte';
+	import Island from '../island/Island.svelte';
 	import TableBar from '../table/TableBar.svelte';
 	import TableHead from '../table/TableHead.svelte';
 	import { TableView, type Column } from '../table/tableView.svelte';
@@ -29,21 +30,24 @@
 </script>
 
 <section class="mb-7 scroll-mt-20" {id}>
-	<div class="mb-2 flex flex-wrap items-end justify-between gap-2">
-		<h2>{title}</h2>
-		<span class="flex gap-2">{@render beside?.()}<Button href={add.href}>{add.label}</Button></span>
-	</div>
-	{#if rows.length > GLANCE}<TableBar {view} found={found.length} of={rows.length} />{/if}
-	<div class="slab overflow-x-auto">
-		<table class="bench" {@attach cards}>
-			<TableHead {view} />
-			<tbody>
-				{#each found as row (row.id)}
-					<tr>
-						{#each view.shown as c (c.key)}<td class={c.num ? 'num' : ''}>{@render cell(row, c.key)}</td>{/each}
-					</tr>
-				{:else}<tr><td colspan={view.shown.length} class="soft py-6!">{rows.length ? 'None has all of these words.' : none}</td></tr>{/each}
-			</tbody>
-		</table>
-	</div>
+	<Island>
+		<div class="mb-2 flex flex-wrap items-end justify-between gap-2">
+			<h2>{title}</h2>
+			<span class="flex gap-2">{@render beside?.()}<Button href={add.href}>{add.label}</Button></span>
+		</div>
+		{#if rows.length > GLANCE}<TableBar {view} found={found.length} of={rows.length} />{/if}
+		<div class="slab overflow-x-auto">
+			<table class="bench" {@attach cards}>
+				<TableHead {view} />
+				<tbody>
+					{#each found as row (row.id)}
+						<tr>
+							{#each view.shown as c (c.key)}<td class={c.num ? 'num' : ''}>{@render cell(row, c.key)}</td>{/each}
+						</tr>
+					{:else}<tr><td colspan={view.shown.length} class="soft py-6!">{rows.length ? 'None has all of these words.' : none}</td></tr
+						>{/each}
+				</tbody>
+			</table>
+		</div>
+	</Island>
 </section>

@@ -13,6 +13,7 @@
 	import SpareRubber from '$lib/ui/mould/SpareRubber.svelte';
 	import MouldForm from '$lib/ui/MouldForm.svelte';
 	import PieceFace from '$lib/ui/PieceFace.svelte';
+	import Island from '$lib/ui/island/Island.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import PullTable from '$lib/ui/PullTable.svelte';
 	import Tag from '$lib/ui/Tag.svelte';
@@ -140,49 +141,55 @@
 	<a class={paper} href="/moulds/labels.pdf?ids={mould.id}" target="_blank" rel="noopener"
 		><FileDown class="size-5" aria-hidden="true" />Label</a>
 </div>
-{#if data.wear}
-	<InUse
-		{mould}
-		wear={data.wear}
-		pulls={data.pulls.pulls}
-		pourable={data.pourable}
-		refuses={MOULD_MODULES[kind].refusesResin}
-		nowMs={data.nowMs} />
-	<details class="mb-5" bind:open={howOpen}>
-		<summary class="slab mb-3 px-4 py-3 text-[1.15rem] font-bold">How it was made</summary>
+<Island>
+	{#if data.wear}
+		<InUse
+			{mould}
+			wear={data.wear}
+			pulls={data.pulls.pulls}
+			pourable={data.pourable}
+			refuses={MOULD_MODULES[kind].refusesResin}
+			nowMs={data.nowMs} />
+		<details class="mb-5" bind:open={howOpen}>
+			<summary class="slab mb-3 px-4 py-3 text-[1.15rem] font-bold">How it was made</summary>
+			{@render making()}
+		</details>
+	{:else}
 		{@render making()}
-	</details>
-{:else}
-	{@render making()}
-{/if}
-<div class="mt-5 grid items-start gap-5 lg:grid-cols-2">
-	<section class="slab p-5" aria-label="Family">
-		<h2 class="mb-2">From the same master</h2>
-		{#if before}<p class="mb-2">
-				It follows <a class="plain font-semibold" href="/moulds/{before.id}">M{before.number} {before.label}</a>.
-			</p>{/if}
-		{#if family.length === 0}<p class="soft">It is the only mould of {mould.masterName}.</p>{/if}
-		<ul class="flex flex-col gap-1">
-			{#each family as o (o.id)}
-				<li class="flex flex-wrap items-center gap-2">
-					<a class="plain font-semibold" href="/moulds/{o.id}">M{o.number} {o.label}</a><Tag word={o.state} />
-				</li>
-			{/each}
-		</ul>
-		<p class="mt-3">
-			<a class={paper} href="/moulds/new?after={mould.id}&kind={kind}&rubber={mould.rubberId ?? ''}">Plan its successor</a>
-		</p>
-	</section>
-	{#if mould.rubberId && inRubber(kind)}
-		<SpareRubber rubberId={mould.rubberId} rubberName={mould.rubberName} {waiting} usualG={wasteG} />
 	{/if}
-</div>
-<div class="mt-5"><Pictures photos={data.photos} problem={said('photoProblem')} /></div>
-{#if data.pulls.pulls.length > 0}
-	<h2 class="mt-6 mb-2">Last pulls</h2>
-	<PullTable pulls={data.pulls.pulls} nowMs={data.nowMs} showMould={false} />
-	<p class="mt-2">
-		<a class="plain" href="/ledger?mould={mould.id}"
-			>{data.pulls.total === 1 ? 'Its one pull' : `All ${data.pulls.total} pulls`} in the ledger</a>
-	</p>
-{/if}
+</Island>
+<Island>
+	<div class="mt-5 grid items-start gap-5 lg:grid-cols-2">
+		<section class="slab p-5" aria-label="Family">
+			<h2 class="mb-2">From the same master</h2>
+			{#if before}<p class="mb-2">
+					It follows <a class="plain font-semibold" href="/moulds/{before.id}">M{before.number} {before.label}</a>.
+				</p>{/if}
+			{#if family.length === 0}<p class="soft">It is the only mould of {mould.masterName}.</p>{/if}
+			<ul class="flex flex-col gap-1">
+				{#each family as o (o.id)}
+					<li class="flex flex-wrap items-center gap-2">
+						<a class="plain font-semibold" href="/moulds/{o.id}">M{o.number} {o.label}</a><Tag word={o.state} />
+					</li>
+				{/each}
+			</ul>
+			<p class="mt-3">
+				<a class={paper} href="/moulds/new?after={mould.id}&kind={kind}&rubber={mould.rubberId ?? ''}">Plan its successor</a>
+			</p>
+		</section>
+		{#if mould.rubberId && inRubber(kind)}
+			<SpareRubber rubberId={mould.rubberId} rubberName={mould.rubberName} {waiting} usualG={wasteG} />
+		{/if}
+	</div>
+</Island>
+<Island>
+	<div class="mt-5"><Pictures photos={data.photos} problem={said('photoProblem')} /></div>
+	{#if data.pulls.pulls.length > 0}
+		<h2 class="mt-6 mb-2">Last pulls</h2>
+		<PullTable pulls={data.pulls.pulls} nowMs={data.nowMs} showMould={false} />
+		<p class="mt-2">
+			<a class="plain" href="/ledger?mould={mould.id}"
+				>{data.pulls.total === 1 ? 'Its one pull' : `All ${data.pulls.total} pulls`} in the ledger</a>
+		</p>
+	{/if}
+</Island>

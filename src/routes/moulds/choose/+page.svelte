@@ -15,6 +15,7 @@
 	import { digits } from '$lib/core/units';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import { benchForm } from '$lib/ui/form';
+	import Island from '$lib/ui/island/Island.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import Segments from '$lib/ui/Segments.svelte';
@@ -86,78 +87,83 @@
 					'length'
 				)} tall, {LOCKS[locksOf(master.record, $form.undercuts ?? 'as its file')]}
 			</p>{/if}
-		<ChoiceField
-			label="Undercuts"
-			name="undercuts"
-			bind:value={$form.undercuts}
-			options={[
-				{ value: 'as its file', label: 'as its 3D file shows' },
-				{ value: 'none', label: 'none: it draws from both sides' },
-				{ value: 'shallow', label: 'shallow' },
-				{ value: 'deep', label: 'deep' }
-			]} />
-		<div class="mb-3 grid grid-cols-2 gap-3">
-			<Segments label="Flat back" name="flatBack" bind:value={$form.flatBack} options={yesNo} />
-			<Segments label="Fragile" name="fragile" bind:value={$form.fragile} options={yesNo} />
-			<Segments label="Cast hollow" name="hollow" bind:value={$form.hollow} options={yesNo} />
-			<Segments label="Metal skin" name="metalSkin" bind:value={$form.metalSkin} options={yesNo} />
-		</div>
-		<QuantityField label="Copies" kind="number" name="copies" bind:value={$form.copies} error={copiesProblem} />
-		<ChoiceField
-			label="In which rubber"
-			name="rubberId"
-			bind:value={$form.rubberId}
-			options={data.shelf.rubbers.map((r) => ({ value: r.id, label: r.record.name }))} />
-		{#if data.shelf.thermoplastics.length > 0}<ChoiceField
-				label="Or pressed from"
-				name="thermoplasticId"
-				bind:value={$form.thermoplasticId}
-				options={data.shelf.thermoplastics.map((t) => ({ value: t.id, label: t.record.name }))} />{/if}
-		<ChoiceField
-			label="Poured with"
-			name="resinId"
-			bind:value={$form.resinId}
-			options={[{ value: '', label: 'Not known yet' }, ...data.shelf.resins.map((r) => ({ value: r.id, label: r.record.name }))]} />
+		<Island>
+			<ChoiceField
+				label="Undercuts"
+				name="undercuts"
+				bind:value={$form.undercuts}
+				options={[
+					{ value: 'as its file', label: 'as its 3D file shows' },
+					{ value: 'none', label: 'none: it draws from both sides' },
+					{ value: 'shallow', label: 'shallow' },
+					{ value: 'deep', label: 'deep' }
+				]} />
+			<div class="mb-3 grid grid-cols-2 gap-3">
+				<Segments label="Flat back" name="flatBack" bind:value={$form.flatBack} options={yesNo} />
+				<Segments label="Fragile" name="fragile" bind:value={$form.fragile} options={yesNo} />
+				<Segments label="Cast hollow" name="hollow" bind:value={$form.hollow} options={yesNo} />
+				<Segments label="Metal skin" name="metalSkin" bind:value={$form.metalSkin} options={yesNo} />
+			</div>
+		</Island><Island>
+			<QuantityField label="Copies" kind="number" name="copies" bind:value={$form.copies} error={copiesProblem} />
+			<ChoiceField
+				label="In which rubber"
+				name="rubberId"
+				bind:value={$form.rubberId}
+				options={data.shelf.rubbers.map((r) => ({ value: r.id, label: r.record.name }))} />
+			{#if data.shelf.thermoplastics.length > 0}<ChoiceField
+					label="Or pressed from"
+					name="thermoplasticId"
+					bind:value={$form.thermoplasticId}
+					options={data.shelf.thermoplastics.map((t) => ({ value: t.id, label: t.record.name }))} />{/if}
+			<ChoiceField
+				label="Poured with"
+				name="resinId"
+				bind:value={$form.resinId}
+				options={[{ value: '', label: 'Not known yet' }, ...data.shelf.resins.map((r) => ({ value: r.id, label: r.record.name }))]} />
+		</Island>
 	</div>
 	<div class="flex min-w-0 flex-col gap-3">
-		{#if !master}
-			<div class="slab flex flex-col gap-4 p-5">
-				<p class="text-[1.15rem]">Choose a master: the ways that fit it appear here.</p>
-				<AnswerOutline boxes={['The first choice', 'The next']} lines="Why, what mostly goes wrong, rubber, hours, cost" />
-			</div>
-		{/if}
-		{#each options as o, i (o.kind)}
-			<section
-				class={['slab grid gap-x-5 gap-y-1 p-4 sm:grid-cols-[1fr_auto]', o.fit === 'does not fit' && 'opacity-80']}
-				aria-label={KIND_WORDS[o.kind]}>
-				<div>
-					<p class={['font-bold', TONE[o.fit]]}>
-						<span aria-hidden="true">{MARK[o.fit]}</span>
-						{o.fit}{i === 0 && o.fit !== 'does not fit' ? ', first choice' : ''}
-					</p>
-					<h2 class="text-[1.4rem]!">{KIND_WORDS[o.kind]}</h2>
-					<p class="mt-1">{o.why.join('; ')}.</p>
-					<p class="soft text-[0.93rem]">What mostly goes wrong: {o.risk}.</p>
+		<Island>
+			{#if !master}
+				<div class="slab flex flex-col gap-4 p-5">
+					<p class="text-[1.15rem]">Choose a master: the ways that fit it appear here.</p>
+					<AnswerOutline boxes={['The first choice', 'The next']} lines="Why, what mostly goes wrong, rubber, hours, cost" />
 				</div>
-				<div class="flex flex-col items-start gap-1 sm:items-end">
-					<p class="text-[1.4rem] leading-tight font-bold">{o.massG > 0 ? units.weighed(o.massG) : 'no rubber'}</p>
-					{#if o.massG > 0}<p class="soft text-[0.93rem]">of {OF[MADE_OF[o.kind]]}</p>{/if}
-					<p class="soft text-[0.93rem]">and {units.show(Math.round(o.handsS / 900) * 900, 'time')} of work</p>
-					<p class="font-semibold">{money(o.cost)} together</p>
-					{#if o.readyInS > 0}<p class="soft text-[0.93rem]">ready {units.show(o.readyInS, 'time')} after the first pour</p>{/if}
-					<a
-						class="mt-1 inline-flex min-h-[2.75rem] items-center rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-4 font-semibold hover:bg-(--work-soft)"
-						href={link(o)}>Plan it this way</a>
-				</div>
-			</section>
-		{/each}
-		{#if master}<p class="soft text-[0.93rem]">
-				Ranked by material and work together: an hour at {money(data.settings.hourly || USUAL_HOURLY)}{data.settings.hourly
-					? ''
-					: ', as is usual; set yours under Settings'}, rubber at {money(rubberPrice)} a kilogram{priceKnown
-					? ''
-					: ', as is usual; set it on its page'}. Rubber with 12 mm of clearance and cover; reasons and hours are common practice, no
-				source.
-			</p>{/if}
+			{/if}
+			{#each options as o, i (o.kind)}
+				<section
+					class={['slab grid gap-x-5 gap-y-1 p-4 sm:grid-cols-[1fr_auto]', o.fit === 'does not fit' && 'opacity-80']}
+					aria-label={KIND_WORDS[o.kind]}>
+					<div>
+						<p class={['font-bold', TONE[o.fit]]}>
+							<span aria-hidden="true">{MARK[o.fit]}</span>
+							{o.fit}{i === 0 && o.fit !== 'does not fit' ? ', first choice' : ''}
+						</p>
+						<h2 class="text-[1.4rem]!">{KIND_WORDS[o.kind]}</h2>
+						<p class="mt-1">{o.why.join('; ')}.</p>
+						<p class="soft text-[0.93rem]">What mostly goes wrong: {o.risk}.</p>
+					</div>
+					<div class="flex flex-col items-start gap-1 sm:items-end">
+						<p class="text-[1.4rem] leading-tight font-bold">{o.massG > 0 ? units.weighed(o.massG) : 'no rubber'}</p>
+						{#if o.massG > 0}<p class="soft text-[0.93rem]">of {OF[MADE_OF[o.kind]]}</p>{/if}
+						<p class="soft text-[0.93rem]">and {units.show(Math.round(o.handsS / 900) * 900, 'time')} of work</p>
+						<p class="font-semibold">{money(o.cost)} together</p>
+						{#if o.readyInS > 0}<p class="soft text-[0.93rem]">ready {units.show(o.readyInS, 'time')} after the first pour</p>{/if}
+						<a
+							class="mt-1 inline-flex min-h-[2.75rem] items-center rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-4 font-semibold hover:bg-(--work-soft)"
+							href={link(o)}>Plan it this way</a>
+					</div>
+				</section>
+			{/each}
+			{#if master}<p class="soft text-[0.93rem]">
+					Ranked by material and work together: an hour at {money(data.settings.hourly || USUAL_HOURLY)}{data.settings.hourly
+						? ''
+						: ', as is usual; set yours under Settings'}, rubber at {money(rubberPrice)} a kilogram{priceKnown
+						? ''
+						: ', as is usual; set it on its page'}. Rubber with 12 mm of clearance and cover; reasons and hours are common practice, no
+					source.
+				</p>{/if}
+		</Island>
 	</div>
 </div>

@@ -4,6 +4,7 @@
 	import { Button } from 'flowbite-svelte';
 	import Better from '$lib/ui/orders/Better.svelte';
 	import Board from '$lib/ui/orders/Board.svelte';
+	import Island from '$lib/ui/island/Island.svelte';
 	import KeptOut from '$lib/ui/orders/KeptOut.svelte';
 	import { PinRun } from '$lib/ui/orders/pinRun.svelte';
 	import Picked from '$lib/ui/orders/Picked.svelte';
@@ -56,14 +57,18 @@
 					)} sooner{/if}.
 			</p>{/if}
 	</div>
-	<Board {rows} {run} {zoom} startMs={data.startMs} days={data.days} openings={data.openings} orders={data.orders} nowMs={data.nowMs} />
-	{#if data.finishMs && data.boundMs && !data.proven}<Better
-			workshop={data.workshop}
-			startsMs={Object.fromEntries(data.activities.map((a) => [a.id, a.startMs]))}
-			lateWeightedS={data.lateWeightedS}
-			finishMs={data.finishMs}
-			boundMs={data.boundMs}
-			nowMs={data.nowMs}
-			ondone={() => invalidateAll()} />{/if}
-	<Picked activity={picked} mates={picked ? matesOf(picked) : []} {run} orders={data.orders} nowMs={data.nowMs} />
+	<Island>
+		<Board {rows} {run} {zoom} startMs={data.startMs} days={data.days} openings={data.openings} orders={data.orders} nowMs={data.nowMs} />
+	</Island>
+	<Island>
+		{#if data.finishMs && data.boundMs && !data.proven}<Better
+				workshop={data.workshop}
+				startsMs={Object.fromEntries(data.activities.map((a) => [a.id, a.startMs]))}
+				lateWeightedS={data.lateWeightedS}
+				finishMs={data.finishMs}
+				boundMs={data.boundMs}
+				nowMs={data.nowMs}
+				ondone={() => invalidateAll()} />{/if}
+		<Picked activity={picked} mates={picked ? matesOf(picked) : []} {run} orders={data.orders} nowMs={data.nowMs} />
+	</Island>
 {/if}

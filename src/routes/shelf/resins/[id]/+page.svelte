@@ -21,9 +21,11 @@
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import { benchForm } from '$lib/ui/form';
 	import FormErrors from '$lib/ui/FormErrors.svelte';
+	import Island from '$lib/ui/island/Island.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import Segments from '$lib/ui/Segments.svelte';
+	import ConstantFields, { CONSTANTS } from '$lib/ui/shelf/ConstantFields.svelte';
 	import SurerFields from '$lib/ui/shelf/SurerFields.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
 	import TypicalNote from '$lib/ui/shelf/TypicalNote.svelte';
@@ -48,14 +50,6 @@
 		const checked = resinRecord.safeParse(withUsual('resin', { ...$form, ...stand }));
 		return checked.success ? ratiosOf(checked.data) : undefined;
 	});
-	const CONSTANTS = [
-		['heatOfCureJPerG', 'Heat of cure, J/g'],
-		['activationKjPerMol', 'Activation energy, kJ/mol'],
-		['specificHeatJPerGK', 'Specific heat, J/g·K'],
-		['potLifeConversion', 'Conversion, too thick'],
-		['gelConversion', 'Conversion at gel'],
-		['recoatConversion', 'Conversion, last recoat']
-	] as const;
 	/** The catalyst for 100 g of resin, once its figures are in range. */
 	const catalyst = $derived.by(() => {
 		const checked = catalystInput.safeParse({
@@ -101,244 +95,231 @@
 				options={FAMILIES.map((value) => ({ value, label: value }))}
 				error={$errors.family} />
 		</div>
-		{#if catalysed}
-			<h2 class="mt-4 mb-2">Catalyst</h2>
-			<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
-				<QuantityField label="Gel time" kind="time" name="referenceGelS" bind:value={$form.referenceGelS} error={$errors.referenceGelS} />
-				<QuantityField
-					label="with catalyst of"
-					kind="percent"
-					name="referencePercent"
-					bind:value={$form.referencePercent}
-					error={$errors.referencePercent} />
-				<QuantityField
-					label="at"
-					kind="temperature"
-					name="referenceTempC"
-					bind:value={$form.referenceTempC}
-					error={$errors.referenceTempC}
-					hint="25 °C unless said" />
-				<QuantityField
-					label="You use"
-					kind="percent"
-					name="catalystPercent"
-					bind:value={$form.catalystPercent}
-					error={$errors.catalystPercent}
-					hint="of the resin, by weight" />
-				<QuantityField
-					label="Density of the catalyst"
-					kind="density"
-					name="catalystDensityGPerMl"
-					bind:value={$form.catalystDensityGPerMl}
-					error={$errors.catalystDensityGPerMl}
-					inForce={DEFAULT_CATALYST_DENSITY}
-					hint={$form.catalystDensityGPerMl === undefined ? 'a default, not from its sheet' : ''} />
-				<QuantityField
-					label="Drops in a millilitre"
-					kind="number"
-					name="dropsPerMl"
-					bind:value={$form.dropsPerMl}
-					error={$errors.dropsPerMl}
-					hint="count with your dropper; droppers give {DEFAULT_DROPS_PER_ML} to {MOST_DROPS_PER_ML}" />
-			</div>
-			<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
-				<QuantityField
-					label="Density of the resin"
-					kind="density"
-					name="densityAGPerMl"
-					bind:value={$form.densityAGPerMl}
-					error={$errors.densityAGPerMl}
-					usual={usual.densityAGPerMl} />
-				<QuantityField
-					label="Demould"
-					kind="time"
-					name="demouldS"
-					bind:value={$form.demouldS}
-					error={$errors.demouldS}
-					onRange={(ends) => ([$form.demouldLowS, $form.demouldHighS] = [ends?.low, ends?.high])}
-					hint="a range as it is printed, such as 3–4 h" />
-				<QuantityField
-					label="Viscosity"
-					kind="viscosity"
-					name="viscosityMpaS"
-					bind:value={$form.viscosityMpaS}
-					error={$errors.viscosityMpaS}
-					usual={usual.viscosityMpaS} />
-			</div>
-		{:else}
-			<h2 class="mt-4 mb-1">Ratio</h2>
-			<p class="soft mb-2">
-				Give it by weight, by volume or both. With both densities the third figure is worked out; a contradiction is refused.
-			</p>
-			<div class="grid grid-cols-2 gap-x-5 gap-y-1 sm:grid-cols-4">
-				<QuantityField label="A, weight" kind="number" name="weightA" bind:value={$form.weightA} error={$errors.weightA} />
-				<QuantityField label="B, weight" kind="number" name="weightB" bind:value={$form.weightB} error={$errors.weightB} />
-				<QuantityField label="A, volume" kind="number" name="volumeA" bind:value={$form.volumeA} error={$errors.volumeA} />
-				<QuantityField label="B, volume" kind="number" name="volumeB" bind:value={$form.volumeB} error={$errors.volumeB} />
-			</div>
-			<div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
-				<QuantityField
-					label="Density of A"
-					kind="density"
-					name="densityAGPerMl"
-					bind:value={$form.densityAGPerMl}
-					error={$errors.densityAGPerMl}
-					usual={usual.densityAGPerMl}
-					hint="or in³/lb" />
-				<QuantityField
-					label="Density of B"
-					kind="density"
-					name="densityBGPerMl"
-					bind:value={$form.densityBGPerMl}
-					error={$errors.densityBGPerMl}
-					usual={usual.densityBGPerMl}
-					hint={usual.densityBGPerMl === undefined ? 'follows from both ratios' : ''} />
-				<QuantityField
-					label="Price of a kilogram"
-					kind="number"
-					name="pricePerKg"
-					bind:value={$form.pricePerKg}
-					error={$errors.pricePerKg}
-					hint="if you want costs" />
-			</div>
-			<h2 class="mt-4 mb-2">Cure</h2>
-			<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
-				<QuantityField
-					label="Pot life"
-					kind="time"
-					name="potLifeS"
-					bind:value={$form.potLifeS}
-					error={$errors.potLifeS}
-					onRange={(ends) => ([$form.potLifeLowS, $form.potLifeHighS] = [ends?.low, ends?.high])}
-					hint="a range as it is printed, such as 2–3 min" />
-				<QuantityField label="for a mass of" kind="mass" name="potLifeMassG" bind:value={$form.potLifeMassG} error={$errors.potLifeMassG} />
-				<QuantityField
-					label="at"
-					kind="temperature"
-					name="potLifeTempC"
-					bind:value={$form.potLifeTempC}
-					error={$errors.potLifeTempC}
-					onRange={() => {}} />
-				<QuantityField
-					label="Demould"
-					kind="time"
-					name="demouldS"
-					bind:value={$form.demouldS}
-					error={$errors.demouldS}
-					onRange={(ends) => ([$form.demouldLowS, $form.demouldHighS] = [ends?.low, ends?.high])}
-					hint="a range as it is printed, such as 3–4 h" />
-				<QuantityField
-					label="for a section of"
-					kind="length"
-					name="demouldSectionMm"
-					bind:value={$form.demouldSectionMm}
-					error={$errors.demouldSectionMm}
-					hint="6 mm is a default" />
-				<QuantityField
-					label="Viscosity, mixed"
-					kind="viscosity"
-					name="viscosityMpaS"
-					bind:value={$form.viscosityMpaS}
-					error={$errors.viscosityMpaS}
-					usual={usual.viscosityMpaS} />
-			</div>
-		{/if}
-		<Segments
-			label="It sets"
-			name="character"
-			bind:value={$form.character}
-			options={[
-				{ value: 'snap', label: 'Snap: liquid, then all at once' },
-				{ value: 'quick', label: 'Quick' },
-				{ value: 'gradual', label: 'Gradual' }
-			]} />
-		<details class="mt-4">
-			<summary class="font-semibold text-(--work)">Viscosity at a second temperature, colour and cured shade</summary>
-			<div class="mt-2 grid gap-x-5 gap-y-1 sm:grid-cols-3">
-				<QuantityField
-					label="The viscosity is at"
-					kind="temperature"
-					name="viscosityTempC"
-					bind:value={$form.viscosityTempC}
-					error={$errors.viscosityTempC}
-					inForce={$form.potLifeTempC}
-					hint={$form.viscosityTempC === undefined ? 'the temperature of the pot life' : ''} />
-				<QuantityField
-					label="A second viscosity"
-					kind="viscosity"
-					name="viscosity2MpaS"
-					bind:value={$form.viscosity2MpaS}
-					error={$errors.viscosity2MpaS}
-					hint={flow
-						? `${digits(flow.atRoom, 0)} mPa·s at your room’s temperature`
-						: `default ${DEFAULT_FLOW_KJ_PER_MOL} kJ/mol, not from your sheet`} />
-				<QuantityField
-					label="at"
-					kind="temperature"
-					name="viscosity2TempC"
-					bind:value={$form.viscosity2TempC}
-					error={$errors.viscosity2TempC} />
-				<ChoiceField
-					label="Cured without colour it is"
-					name="curedShade"
-					bind:value={$form.curedShade}
-					options={(['not said', 'white', 'off-white', 'amber', 'clear', 'dark'] as const).map((value) => ({ value, label: value }))}
-					error={$errors.curedShade} />
-				{#if !catalysed}
+		<Island>
+			{#if catalysed}
+				<h2 class="mt-4 mb-2">Catalyst</h2>
+				<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
+					<QuantityField label="Gel time" kind="time" name="referenceGelS" bind:value={$form.referenceGelS} error={$errors.referenceGelS} />
 					<QuantityField
-						label="The ratio may be off by"
+						label="with catalyst of"
 						kind="percent"
-						name="ratioTolerancePercent"
-						bind:value={$form.ratioTolerancePercent}
-						error={$errors.ratioTolerancePercent}
-						inForce={RATIO_TOLERANCE_PERCENT}
-						hint={$form.ratioTolerancePercent === undefined ? '2 % is the usual, not from its sheet' : ''} />
-					<ChoiceField
-						label="Colour goes into"
-						name="colourSide"
-						bind:value={$form.colourSide}
-						options={[
-							{ value: 'B', label: 'B, as in most systems' },
-							{ value: 'A', label: 'A' }
-						]}
-						error={$errors.colourSide} />
-					<ChoiceField
-						label="Mica goes into"
-						name="micaSide"
-						bind:value={$form.micaSide}
-						options={[
-							{ value: 'where colour goes', label: 'where colour goes' },
-							{ value: 'A', label: 'A' },
-							{ value: 'B', label: 'B' }
-						]}
-						error={$errors.micaSide} />
-				{/if}
-			</div>
-		</details>
-		<SurerFields {form} errors={$errors} {catalysed} />
-		<details class="mt-4">
-			<summary class="font-semibold text-(--work)">Constants of the cure model</summary>
-			<p class="soft my-2">Empty fields keep the default, which is not from your sheet.</p>
-			<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
-				{#each CONSTANTS as [field, label] (field)}
+						name="referencePercent"
+						bind:value={$form.referencePercent}
+						error={$errors.referencePercent} />
 					<QuantityField
-						{label}
+						label="at"
+						kind="temperature"
+						name="referenceTempC"
+						bind:value={$form.referenceTempC}
+						error={$errors.referenceTempC}
+						hint="25 °C unless said" />
+					<QuantityField
+						label="You use"
+						kind="percent"
+						name="catalystPercent"
+						bind:value={$form.catalystPercent}
+						error={$errors.catalystPercent}
+						hint="of the resin, by weight" />
+					<QuantityField
+						label="Density of the catalyst"
+						kind="density"
+						name="catalystDensityGPerMl"
+						bind:value={$form.catalystDensityGPerMl}
+						error={$errors.catalystDensityGPerMl}
+						inForce={DEFAULT_CATALYST_DENSITY}
+						hint={$form.catalystDensityGPerMl === undefined ? 'a default, not from its sheet' : ''} />
+					<QuantityField
+						label="Drops in a millilitre"
 						kind="number"
-						name={field}
-						bind:value={$form[field]}
-						error={$errors[field]}
-						inForce={defaults[field]}
-						hint={$form[field] === undefined ? `default ${defaults[field]}, not from your sheet` : ''} />
-				{/each}
-				<QuantityField
-					label="Additives lengthen it by"
-					kind="percent"
-					name="lengtheningPercent"
-					bind:value={$form.lengtheningPercent}
-					error={$errors.lengtheningPercent}
-					hint="heavy pigment about a third" />
-			</div>
-		</details>
+						name="dropsPerMl"
+						bind:value={$form.dropsPerMl}
+						error={$errors.dropsPerMl}
+						hint="count with your dropper; droppers give {DEFAULT_DROPS_PER_ML} to {MOST_DROPS_PER_ML}" />
+				</div>
+				<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
+					<QuantityField
+						label="Density of the resin"
+						kind="density"
+						name="densityAGPerMl"
+						bind:value={$form.densityAGPerMl}
+						error={$errors.densityAGPerMl}
+						usual={usual.densityAGPerMl} />
+					<QuantityField
+						label="Demould"
+						kind="time"
+						name="demouldS"
+						bind:value={$form.demouldS}
+						error={$errors.demouldS}
+						onRange={(ends) => ([$form.demouldLowS, $form.demouldHighS] = [ends?.low, ends?.high])}
+						hint="a range as it is printed, such as 3–4 h" />
+					<QuantityField
+						label="Viscosity"
+						kind="viscosity"
+						name="viscosityMpaS"
+						bind:value={$form.viscosityMpaS}
+						error={$errors.viscosityMpaS}
+						usual={usual.viscosityMpaS} />
+				</div>
+			{:else}
+				<h2 class="mt-4 mb-1">Ratio</h2>
+				<p class="soft mb-2">
+					Give it by weight, by volume or both. With both densities the third figure is worked out; a contradiction is refused.
+				</p>
+				<div class="grid grid-cols-2 gap-x-5 gap-y-1 sm:grid-cols-4">
+					<QuantityField label="A, weight" kind="number" name="weightA" bind:value={$form.weightA} error={$errors.weightA} />
+					<QuantityField label="B, weight" kind="number" name="weightB" bind:value={$form.weightB} error={$errors.weightB} />
+					<QuantityField label="A, volume" kind="number" name="volumeA" bind:value={$form.volumeA} error={$errors.volumeA} />
+					<QuantityField label="B, volume" kind="number" name="volumeB" bind:value={$form.volumeB} error={$errors.volumeB} />
+				</div>
+				<div class="grid gap-x-5 gap-y-1 sm:grid-cols-2">
+					<QuantityField
+						label="Density of A"
+						kind="density"
+						name="densityAGPerMl"
+						bind:value={$form.densityAGPerMl}
+						error={$errors.densityAGPerMl}
+						usual={usual.densityAGPerMl}
+						hint="or in³/lb" />
+					<QuantityField
+						label="Density of B"
+						kind="density"
+						name="densityBGPerMl"
+						bind:value={$form.densityBGPerMl}
+						error={$errors.densityBGPerMl}
+						usual={usual.densityBGPerMl}
+						hint={usual.densityBGPerMl === undefined ? 'follows from both ratios' : ''} />
+					<QuantityField
+						label="Price of a kilogram"
+						kind="number"
+						name="pricePerKg"
+						bind:value={$form.pricePerKg}
+						error={$errors.pricePerKg}
+						hint="if you want costs" />
+				</div>
+				<h2 class="mt-4 mb-2">Cure</h2>
+				<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
+					<QuantityField
+						label="Pot life"
+						kind="time"
+						name="potLifeS"
+						bind:value={$form.potLifeS}
+						error={$errors.potLifeS}
+						onRange={(ends) => ([$form.potLifeLowS, $form.potLifeHighS] = [ends?.low, ends?.high])}
+						hint="a range as it is printed, such as 2–3 min" />
+					<QuantityField
+						label="for a mass of"
+						kind="mass"
+						name="potLifeMassG"
+						bind:value={$form.potLifeMassG}
+						error={$errors.potLifeMassG} />
+					<QuantityField
+						label="at"
+						kind="temperature"
+						name="potLifeTempC"
+						bind:value={$form.potLifeTempC}
+						error={$errors.potLifeTempC}
+						onRange={() => {}} />
+					<QuantityField
+						label="Demould"
+						kind="time"
+						name="demouldS"
+						bind:value={$form.demouldS}
+						error={$errors.demouldS}
+						onRange={(ends) => ([$form.demouldLowS, $form.demouldHighS] = [ends?.low, ends?.high])}
+						hint="a range as it is printed, such as 3–4 h" />
+					<QuantityField
+						label="for a section of"
+						kind="length"
+						name="demouldSectionMm"
+						bind:value={$form.demouldSectionMm}
+						error={$errors.demouldSectionMm}
+						hint="6 mm is a default" />
+					<QuantityField
+						label="Viscosity, mixed"
+						kind="viscosity"
+						name="viscosityMpaS"
+						bind:value={$form.viscosityMpaS}
+						error={$errors.viscosityMpaS}
+						usual={usual.viscosityMpaS} />
+				</div>
+			{/if}
+		</Island><Island>
+			<Segments
+				label="It sets"
+				name="character"
+				bind:value={$form.character}
+				options={[
+					{ value: 'snap', label: 'Snap: liquid, then all at once' },
+					{ value: 'quick', label: 'Quick' },
+					{ value: 'gradual', label: 'Gradual' }
+				]} />
+			<details class="mt-4">
+				<summary class="font-semibold text-(--work)">Viscosity at a second temperature, colour and cured shade</summary>
+				<div class="mt-2 grid gap-x-5 gap-y-1 sm:grid-cols-3">
+					<QuantityField
+						label="The viscosity is at"
+						kind="temperature"
+						name="viscosityTempC"
+						bind:value={$form.viscosityTempC}
+						error={$errors.viscosityTempC}
+						inForce={$form.potLifeTempC}
+						hint={$form.viscosityTempC === undefined ? 'the temperature of the pot life' : ''} />
+					<QuantityField
+						label="A second viscosity"
+						kind="viscosity"
+						name="viscosity2MpaS"
+						bind:value={$form.viscosity2MpaS}
+						error={$errors.viscosity2MpaS}
+						hint={flow
+							? `${digits(flow.atRoom, 0)} mPa·s at your room’s temperature`
+							: `default ${DEFAULT_FLOW_KJ_PER_MOL} kJ/mol, not from your sheet`} />
+					<QuantityField
+						label="at"
+						kind="temperature"
+						name="viscosity2TempC"
+						bind:value={$form.viscosity2TempC}
+						error={$errors.viscosity2TempC} />
+					<ChoiceField
+						label="Cured without colour it is"
+						name="curedShade"
+						bind:value={$form.curedShade}
+						options={(['not said', 'white', 'off-white', 'amber', 'clear', 'dark'] as const).map((value) => ({ value, label: value }))}
+						error={$errors.curedShade} />
+					{#if !catalysed}
+						<QuantityField
+							label="The ratio may be off by"
+							kind="percent"
+							name="ratioTolerancePercent"
+							bind:value={$form.ratioTolerancePercent}
+							error={$errors.ratioTolerancePercent}
+							inForce={RATIO_TOLERANCE_PERCENT}
+							hint={$form.ratioTolerancePercent === undefined ? '2 % is the usual, not from its sheet' : ''} />
+						<ChoiceField
+							label="Colour goes into"
+							name="colourSide"
+							bind:value={$form.colourSide}
+							options={[
+								{ value: 'B', label: 'B, as in most systems' },
+								{ value: 'A', label: 'A' }
+							]}
+							error={$errors.colourSide} />
+						<ChoiceField
+							label="Mica goes into"
+							name="micaSide"
+							bind:value={$form.micaSide}
+							options={[
+								{ value: 'where colour goes', label: 'where colour goes' },
+								{ value: 'A', label: 'A' },
+								{ value: 'B', label: 'B' }
+							]}
+							error={$errors.micaSide} />
+					{/if}
+				</div>
+			</details>
+		</Island><Island>
+			<SurerFields {form} errors={$errors} {catalysed} />
+			<ConstantFields {form} errors={$errors} {defaults} />
+		</Island>
 		<div class="mt-3">
 			<TextField label="Note" name="note" rows={2} bind:value={$form.note} error={$errors.note} />
 		</div>
