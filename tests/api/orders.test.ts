@@ -5,9 +5,11 @@ import { stepsOf, type PourEvent } from '$lib/core/bench';
 import { breaches } from '$lib/core/schedule';
 import type { KeptOrdersPlan } from '$lib/core/orders';
 import { closeDb } from '$lib/server/db/connection';
+import { tables } from '$lib/server/db/models';
 import { listResins } from '$lib/server/repositories/materials';
 import { emptyMoulds, listMoulds } from '$lib/server/repositories/moulds';
 import { getOrder, saveOrder } from '$lib/server/repositories/orders';
+import { planFollowed } from '$lib/server/repositories/plans';
 import { addEvents, getPour } from '$lib/server/repositories/pours';
 import { listShots } from '$lib/server/repositories/shots';
 import { readHours, saveHours } from '$lib/server/repositories/workHours';
@@ -256,6 +258,20 @@ describe('the plan', () => {
 		} finally {
 			await saveHours({ ...hours, acceptsItself: true }, (await readHours()).version);
 			await plan();
+			await saveHours(hours, (await readHours()).version);
+		}
+	});
+	it('gives way at once where nothing was left to do in it', async () => {
+		const { hours, version } = await readHours();
+		const followed = (await planFollowed())!;
+		await saveHours({ ...hours, acceptsItself: false }, version);
+		try {
+			const done = { ...followed, restsOn: 'before', plan: { ...followed.plan, activities: [] } };
+			await tables.plans().update({ body: done }, { where: { id: 1 } });
+			const { proposed, plan: made } = await plan();
+			expect(proposed).toBeNull();
+			expect(made.activities.length).toBeGreaterThan(50);
+		} finally {
 			await saveHours(hours, (await readHours()).version);
 		}
 	});
