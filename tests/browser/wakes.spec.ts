@@ -1,6 +1,10 @@
 import { expect, test } from '@playwright/test';
 
-for (const path of ['/', '/shots/new', '/cure', '/mix', '/settings'])
+const PAGES = [
+	...['/', '/shots/new', '/cure', '/mix', '/quick', '/settings', '/shelf', '/shelf/resins/new'],
+	...['/masters/new', '/moulds/new', '/moulds/choose', '/pots/load', '/orders/board', '/ledger']
+];
+for (const path of PAGES)
 	test(`what the server drew of ${path} stays where it is when the page wakes part by part`, async ({
 		page
 	}) => {
@@ -21,9 +25,10 @@ for (const path of ['/', '/shots/new', '/cure', '/mix', '/settings'])
 			const isPart = (el: Element) =>
 				el.firstChild instanceof Comment && el.firstChild.data === '[' && el.classList.contains('contents');
 			const drawn = (el: Element) => (el as { drawn?: true }).drawn === true;
-			const all = [...document.querySelectorAll('main *')].filter(isPart);
+			// one may wait for something that is not chosen yet, and hold nothing
+			const all = [...document.querySelectorAll('main *')].filter((el) => isPart(el) && el.firstElementChild);
 			return all.map((part) => {
-				const within = [...part.querySelectorAll('h1, h2, label, button')];
+				const within = [...part.querySelectorAll('*')];
 				return {
 					kept: drawn(part) && drawn(part.firstElementChild!),
 					share: within.filter(drawn).length / within.length

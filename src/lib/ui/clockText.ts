@@ -49,10 +49,16 @@ export function wallTime(atMs: number, nowMs: number): string {
 	const at = new Date(atMs);
 	const time = timeOf(at);
 	if (at.toDateString() === new Date(nowMs).toDateString()) return time;
-	return `${DAYS[at.getDay()]!} ${dayMonth(at)}, ${time}`;
+	return `${dayName(atMs)}, ${time}`;
 }
 
-/** The same, short enough for a column: `22 Nov 14:05`, with the year once it is another one. */
+/** A day of this device's wall clock: `Tue 1 Dec`. */
+export function dayName(atMs: number): string {
+	const at = new Date(atMs);
+	return `${DAYS[at.getDay()]!} ${dayMonth(at)}`;
+}
+
+/** A moment short enough for a column: `22 Nov 14:05`, with the year once it is another one. */
 export function shortTime(atMs: number, nowMs: number): string {
 	const at = new Date(atMs);
 	const otherYear = at.getFullYear() !== new Date(nowMs).getFullYear();

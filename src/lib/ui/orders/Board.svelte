@@ -2,7 +2,7 @@
 	import { onMount } from 'svelte';
 	import type { Planned } from '$lib/core/orders';
 	import { PART_WORDS } from '$lib/core/orders/words';
-	import { wallTime } from '$lib/ui/clockText';
+	import { dayName, wallTime } from '$lib/ui/clockText';
 	import { hoursBetween, midnights, ZOOMS, type Row, type Zoom } from './board';
 	import type { PinRun } from './pinRun.svelte';
 
@@ -27,7 +27,6 @@
 	const width = $derived(x(untilMs));
 	const days0 = $derived(midnights(startMs, untilMs));
 	const hours = $derived(zoom === 'month' ? [] : hoursBetween(startMs, untilMs, zoom === 'hour' ? 1 : zoom === 'day' ? 2 : 6));
-	const weekday = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
 	/** Times when nobody is there. */
 	const nights = $derived.by(() => {
 		const out: { fromMs: number; untilMs: number }[] = [];
@@ -108,7 +107,7 @@
 						style:left="{x(day)}px"
 						style:width="{24 * 3_600_000 * pxPerMs}px"
 						><!-- which day it is stays in sight -->
-						<span class="sticky left-36 inline-block px-1">{weekday.format(day)}</span></span
+						<span class="sticky left-36 inline-block px-1">{dayName(day)}</span></span
 					>{/each}
 				{#each hours as hour (hour)}<span class="soft num absolute bottom-0 -translate-x-1/2 text-[0.85rem]" style:left="{x(hour)}px"
 						>{new Date(hour).getHours()}</span
