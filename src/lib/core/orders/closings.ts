@@ -90,26 +90,28 @@ function turnsOf({ budgetMs, clockMs, ...budget }: PlanBudget): () => PlanBudget
 
 const lateS = ({ found }: Candidate) => (found.status === 'feasible' ? found.lateWeightedS! : Infinity);
 
-/** No line is late that was not, and what of one is late is on average not noticeably later. */
+/** No order is late that was not, and what of one is late is on average not noticeably later. */
 function isNoLater(plan: Candidate, than: Candidate): boolean {
 	if (plan.found.status !== 'feasible') return false;
-	const was = lateByLine(than);
-	return [...lateByLine(plan)].every(([line, { lateS: late, pulls }]) => {
-		const before = was.get(line)?.lateS ?? 0;
+	const was = lateByOrder(than);
+	return [...lateByOrder(plan)].every(([order, { lateS: late, pulls }]) => {
+		const before = was.get(order)?.lateS ?? 0;
 		return late <= before || (before > 0 && ((late - before) * 1000) / pulls <= STAYS_MS);
 	});
 }
 
-function lateByLine({ made, found }: Candidate): Map<string, { lateS: number; pulls: number }> {
-	const lines = new Map<string, { lateS: number; pulls: number }>();
-	for (const a of made.project.activities) {
-		if (a.dueS === undefined) continue;
-		const of = lines.get(lineOf(a.id)) ?? { lateS: 0, pulls: 0 };
-		of.lateS += Math.max(0, (found.starts[a.id] ?? 0) + a.durationS - a.dueS);
+function lateByOrder({ made, found }: Candidate): Map<string, { lateS: number; pulls: number }> {
+	const orders = new Map<string, { lateS: number; pulls: number }>();
+	made.about.forEach(({ id, pull, begun }, i) => {
+		const { durationS, dueS } = made.project.activities[i]!;
+		const order = (pull ?? begun)?.order.id;
+		if (dueS === undefined || order === undefined) return;
+		const of = orders.get(order) ?? { lateS: 0, pulls: 0 };
+		of.lateS += Math.max(0, (found.starts[id] ?? 0) + durationS - dueS);
 		of.pulls += 1;
-		lines.set(lineOf(a.id), of);
-	}
-	return lines;
+		orders.set(order, of);
+	});
+	return orders;
 }
 
 function plannedAlone(made: OrdersProject, starts: Starts): PlannedAlone {

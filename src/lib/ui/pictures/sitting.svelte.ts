@@ -38,6 +38,7 @@ export interface Before {
 const MOST = 40;
 /** Steps of the grid: while pictures are still being cut, and at last. */
 const STEPS = { preview: 44, last: 112 } as const;
+const FINDING = { what: 'Finding from where each was taken', share: 0.5 } as const;
 /** From so many outlines on a first body is shown, and again after so many more. */
 const PREVIEW_EVERY = 4;
 
@@ -178,9 +179,13 @@ export class PictureSitting {
 		URL.revokeObjectURL(gone.url);
 		this.pictures = this.pictures.filter((p) => p.id !== id);
 		this.#stale();
+		const mine = this.#asked;
+		// until all is placed anew nothing is worked out of it
+		this.busy = { ...FINDING };
 		await this.#keeping(this.#store.drop(this.#piece, id));
 		await this.#start().api.remove(id);
 		await this.place();
+		if (mine === this.#asked) this.busy = undefined;
 	}
 
 	/** The body is no longer that of these pictures; it stays in sight, faded. */
@@ -206,7 +211,7 @@ export class PictureSitting {
 	async place(): Promise<void> {
 		if (this.pictures.length === 0) return;
 		const alone = !this.busy;
-		this.busy ??= { what: 'Finding from where each was taken', share: 0.5 };
+		this.busy ??= { ...FINDING };
 		this.#see(await this.#start().api.place(this.#scale));
 		this.pictures = this.pictures.map((p) => ({ ...p, outlined: false }));
 		if (alone) this.busy = undefined;
@@ -224,7 +229,12 @@ export class PictureSitting {
 	 */
 	async #cutAll(mine: number, share: number, each?: (done: number) => Promise<void>): Promise<boolean> {
 		const { api } = this.#start();
-		if (!this.pictures.some((p) => p.outlined)) await this.place();
+		if (!this.pictures.some((p) => p.outlined)) {
+			// said without a break: a button that is made anew under the finger is not pressed
+			this.busy = { ...FINDING, share: 0 };
+			await this.place();
+			if (mine !== this.#asked) return false;
+		}
 		const todo = this.sound.filter((p) => !p.outlined);
 		for (const [i, { id }] of todo.entries()) {
 			this.busy = {
