@@ -7,7 +7,8 @@ import {
 	lowerFirst,
 	setClockHours,
 	shortTime,
-	wallTime
+	wallTime,
+	dayName
 } from './clockText';
 
 // local time of the machine throughout: that is what a wall clock shows
@@ -17,6 +18,8 @@ const now = at(2026, 3, 14, 16, 30);
 
 it('today needs no day, another day is named', () => {
 	expect(wallTime(at(2026, 3, 14, 9, 5), now)).toBe('09:05');
+	// by the calendar of 2026: 1 December is a Tuesday, 29 February 2028 too
+	expect([at(2026, 12, 1, 23, 59), at(2028, 2, 29, 0, 0)].map(dayName)).toEqual(['Tue 1 Dec', 'Tue 29 Feb']);
 	expect(wallTime(at(2026, 3, 13, 23, 59), now)).toMatch(/^Fri,? 13 Mar, 23:59$/);
 	expect(wallTime(at(2026, 3, 15, 0, 0), now)).toMatch(/^Sun,? 15 Mar, 00:00$/);
 });
