@@ -26,6 +26,7 @@ it('a first picture comes to the whole by small steps, each of which only adds',
 		[0, 0, 0, 0, 0],
 		[1, 0, 0, 0, 0],
 		[1, 1, 0, 0, 0],
+		[1, 1, 1, 0, 0],
 		[1, 1, 2, 0, 0],
 		[1, 1, 3, 0, 0],
 		[1, 1, 3, 1, 1]

@@ -87,7 +87,7 @@
 				name="grade"
 				bind:value={f['grade']}
 				options={[{ value: '', label: 'All' }, ...GRADES.map((value) => ({ value: value as string, label: GRADE_WORDS[value] }))]} />
-			<Button type="submit" color="alternative" class="mt-[1.62rem] min-h-[2.75rem]">Show these</Button>
+			<Button type="submit" color="alternative" class="mt-6 min-h-[2.75rem]">Show these</Button>
 		</div>
 	</Island><Island>
 		<details bind:open={more}>
@@ -141,6 +141,6 @@
 			value=""
 			error={form && 'viewProblem' in form && form.viewProblem ? [String(form.viewProblem)] : undefined} />
 	</div>
-	<Button type="submit" color="alternative" class="mt-[1.62rem] min-h-[2.75rem]">Keep it</Button>
+	<Button type="submit" color="alternative" class="mt-6 min-h-[2.75rem]">Keep it</Button>
 	<span role="status" class="mt-[2rem] font-semibold text-(--work)">{form && 'viewKept' in form ? `Kept as ${form.viewKept}.` : ''}</span>
 </form>

@@ -9,9 +9,20 @@
 	let { data } = $props();
 	let fault = $derived<string>(data.fault);
 	const what = $derived(data.fault ? FAULT_WORDS[data.fault as Fault] : 'scrap');
+	type Row = (typeof data.rows)[number];
+	const isSure = (r: Row) => !r.small && r.p < 0.01;
+	/** What is told first: what is sure, else what comes nearest to it. */
+	const first = $derived(data.rows.find(isSure) ?? data.rows.find((r) => !r.small));
+	const alsoSure = $derived(data.rows.filter((r) => r !== first && isSure(r)));
 	const percent = (x: number) => `${Math.round(100 * x)}\u00a0%`;
 	const faults = $derived([...new Set(data.causes.map((c) => c.fault))]);
 	const causes = $derived([...new Set(data.causes.map((c) => c.cause))]);
+	/** Each fault's name has its place before there is a bar beside it. */
+	const names = $derived({
+		type: 'category' as const,
+		categoryarray: faults.map((f) => FAULT_WORDS[f]),
+		range: [faults.length - 0.5, -0.5]
+	});
 	const COLOURS = ['--ink-soft', '--work', '--ink', '--part-a', '--part-b', '--resin'];
 	const SHAPES = ['', '/', 'x', '.', '-', '+'];
 </script>
@@ -27,11 +38,27 @@
 			bind:value={fault}
 			options={[{ value: '', label: 'Any scrap' }, ...FAULTS.map((value) => ({ value: value as string, label: FAULT_WORDS[value] }))]} />
 	</div>
-	<Button type="submit" color="alternative" class="mt-[1.62rem] min-h-[2.75rem]">Look</Button>
+	<Button type="submit" color="alternative" class="mt-6 min-h-[2.75rem]">Look</Button>
 </form>
 {#if data.rows.length === 0}
 	<p class="slab p-6 text-[1.15rem]">There are too few pulls to compare anything yet.</p>
 {:else}
+	<section class="slab mb-5 p-5">
+		{#if first && isSure(first)}
+			<p class="label">Surest: {what} with {first.name}</p>
+			<p class="answer text-[3.2rem] text-(--work)">{percent(first.withShare)} <span class="text-[1.4rem]">with it</span></p>
+			<p class="mt-2 text-[1.15rem]">
+				<strong>{percent(first.withoutShare)}</strong> without it: {first.withHits} of {first.withAll} pulls against {first.withoutHits}
+				of {first.withoutAll}{#if alsoSure.length > 0}. And with {alsoSure.map((r) => r.name).join(', ')}{/if}.
+			</p>
+		{:else}
+			<p class="answer text-[2rem]">Nothing is sure yet</p>
+			<p class="mt-2 text-[1.15rem]">
+				{#if first}Nearest to it: {first.name}, <strong>{percent(first.withShare)}</strong> with it and
+					<strong>{percent(first.withoutShare)}</strong> without; that could be chance.{:else}Each circumstance was met too seldom to tell.{/if}
+			</p>
+		{/if}
+	</section>
 	<div class="slab overflow-x-auto">
 		<table class="bench" {@attach cards}>
 			<thead
@@ -39,7 +66,7 @@
 				></thead>
 			<tbody>
 				{#each data.rows as r (r.name)}
-					{@const sure = !r.small && r.p < 0.01}
+					{@const sure = isSure(r)}
 					<tr class={sure ? 'bg-(--work-soft)' : ''}>
 						<td class={sure ? 'text-[1.15rem] font-bold text-(--work)' : ''}>{r.name}</td>
 						<td class="num"
@@ -81,6 +108,6 @@
 				name: cause === null ? 'not confirmed' : CAUSE_WORDS[cause],
 				marker: { color: COLOURS[i % COLOURS.length]!, pattern: { shape: SHAPES[i % SHAPES.length]! as never } }
 			}))}
-			layout={{ barmode: 'stack', xaxis: { title: { text: 'pulls' } }, yaxis: { automargin: true, autorange: 'reversed' } }} />
+			layout={{ barmode: 'stack', xaxis: { title: { text: 'pulls' } }, yaxis: { automargin: true, ...names } }} />
 	</section>
 {/if}
