@@ -169,7 +169,7 @@
 						error={problem('references', i, 'lengthMm')} />
 					<Button
 						color="alternative"
-						class="mt-[1.62rem] min-h-[2.75rem]"
+						class="mt-6 min-h-[2.75rem]"
 						aria-label="Remove size {i + 1}"
 						onclick={() => ($form.references = $form.references.filter((_, k) => k !== i))}>Remove</Button>
 				</div>

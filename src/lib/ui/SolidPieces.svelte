@@ -62,7 +62,7 @@
 		<Button
 			color="alternative"
 			size="sm"
-			class="mt-[1.62rem] min-h-[2.75rem] sm:col-start-6"
+			class="mt-6 min-h-[2.75rem] sm:col-start-6"
 			aria-label="Remove solid {i + 1}"
 			onclick={() => (pieces = pieces.filter((_, k) => k !== i))}>Remove</Button>
 	</div>

@@ -116,7 +116,7 @@
 						bind:value={tempC}
 						hint={sheet?.freshMpaS ? `${units.show(sheet.freshMpaS, 'viscosity')} when fresh` : ''} />
 					{#if by === 'volume'}
-						<label class="mt-[1.62rem] flex min-h-[2.75rem] cursor-pointer items-center gap-2 font-semibold">
+						<label class="mt-6 flex min-h-[2.75rem] cursor-pointer items-center gap-2 font-semibold">
 							<Checkbox bind:checked={addLoss} /> Add what stays in the cup and on tools
 						</label>
 					{/if}
@@ -133,7 +133,7 @@
 							hint={recipe && recipe.resinId !== resinId
 								? `judged in ${data.resins.find((r) => r.id === recipe.resinId)?.record.name ?? 'another resin'}: try a small cup`
 								: ''} />
-						<p class="soft sm:mt-[1.62rem]">{recipe && resin ? shadeAdvice(resin.record.curedShade, 1) : ''}</p>
+						<p class="soft sm:mt-6">{recipe && resin ? shadeAdvice(resin.record.curedShade, 1) : ''}</p>
 					</div>
 				{:else}<p class="soft mb-2">
 						No recipe is kept yet. <a class="plain" href="/shelf/recipes/new">Build one up in doses</a>.
@@ -148,7 +148,7 @@
 							options={data.fillers.map((f) => ({ value: f.id, label: f.record.name }))} />
 						<QuantityField label="How much" kind="number" name="amount-{i}" bind:value={row.amount} error={problem(`fillers.${i}`)} />
 						<ChoiceField label="Counted as" name="per-{i}" bind:value={row.per} options={PERS} />
-						<Button color="alternative" class="mt-[1.62rem] min-h-[2.75rem]" onclick={() => (chosen = chosen.filter((_, k) => k !== i))}
+						<Button color="alternative" class="mt-6 min-h-[2.75rem]" onclick={() => (chosen = chosen.filter((_, k) => k !== i))}
 							>Remove</Button>
 					</div>
 				{/each}

@@ -45,7 +45,7 @@
 		}}>
 		<QuantityField label="After combining" kind="time" name="readingTime" bind:value={newTimeS} error={newProblem.get('time')} />
 		<QuantityField label="It shows" kind="temperature" name="readingTemp" bind:value={newTempC} error={newProblem.get('temp')} />
-		<Button type="submit" class="mt-[1.62rem] min-h-[2.75rem]">Add it</Button>
+		<Button type="submit" class="mt-6 min-h-[2.75rem]">Add it</Button>
 	</form>
 	{#if readings.length > 0}
 		<ul class="flex flex-wrap gap-2">

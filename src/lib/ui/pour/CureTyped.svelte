@@ -35,6 +35,6 @@
 		bind:value={tempC}
 		error={tempC === undefined ? undefined : problem} />
 	<TextField label="What you saw" name="cureNote" bind:value={text} error={text.length > 400 ? problem : undefined} />
-	<Button class="mt-[1.62rem] min-h-[2.75rem]" onclick={keep}>Note it</Button>
+	<Button class="mt-6 min-h-[2.75rem]" onclick={keep}>Note it</Button>
 </div>
 <p class="min-h-[1.6rem] text-center font-semibold text-(--work)" role="status">{said}</p>

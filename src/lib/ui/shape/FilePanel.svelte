@@ -33,7 +33,7 @@
 	{/if}
 	<div class="mt-2 grid grid-cols-[1fr_auto] items-start gap-3">
 		<QuantityField label="Make it this tall" kind="length" name="tallMm" bind:value={tallMm} />
-		<Button color="alternative" class="mt-[1.62rem] min-h-[2.75rem]" onclick={() => void scaleTo()}>Scale</Button>
+		<Button color="alternative" class="mt-6 min-h-[2.75rem]" onclick={() => void scaleTo()}>Scale</Button>
 	</div>
 	<DropZone small onfile={(f) => ontake(f)} />
 </section>

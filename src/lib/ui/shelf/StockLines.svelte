@@ -94,7 +94,7 @@
 			bind:value={note}
 			error={refused?.field === 'note' ? [refused.words] : undefined}
 			hint="skinned over, spilled, a trial cup" />
-		<Button type="submit" color="alternative" class="min-h-[2.75rem] sm:mt-[1.62rem]">Book it out</Button>
+		<Button type="submit" color="alternative" class="min-h-[2.75rem] sm:mt-6">Book it out</Button>
 	</form>
 	<div class="overflow-x-auto">
 		<table class="bench">

@@ -44,7 +44,7 @@
 		<Button
 			color="alternative"
 			size="sm"
-			class="mt-[1.62rem] min-h-[2.75rem] justify-self-start"
+			class="mt-6 min-h-[2.75rem] justify-self-start"
 			aria-label="Remove what is filled as well {i + 1}"
 			onclick={() => (also = also.filter((_, k) => k !== i))}>Remove</Button>
 	</div>

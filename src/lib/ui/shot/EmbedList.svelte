@@ -34,7 +34,7 @@
 			<Button
 				color="alternative"
 				size="sm"
-				class="mt-[1.62rem] min-h-[2.75rem]"
+				class="mt-6 min-h-[2.75rem]"
 				aria-label="Remove what is cast in {i + 1}"
 				onclick={() => (embeds = embeds.filter((_, k) => k !== i))}>Remove</Button>
 		</div>

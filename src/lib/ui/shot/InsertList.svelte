@@ -89,7 +89,7 @@
 		<Button
 			color="alternative"
 			size="sm"
-			class="mt-[1.62rem] min-h-[2.75rem] justify-self-start"
+			class="mt-6 min-h-[2.75rem] justify-self-start"
 			aria-label="Remove what is set in {i + 1}"
 			onclick={() => (inserts = inserts.filter((_, k) => k !== i))}>Remove</Button>
 	</div>

@@ -57,7 +57,7 @@
 					options={CURES.map((value) => ({ value, label: value }))} />
 				<Button
 					color="alternative"
-					class="mt-[1.62rem] min-h-[2.75rem]"
+					class="mt-6 min-h-[2.75rem]"
 					aria-label="Remove place {i + 1}"
 					onclick={() => ($form.places = $form.places.filter((_, k) => k !== i))}>Remove</Button>
 			</div>

@@ -40,7 +40,7 @@
 			<WearBand pulls={mould.pulls} forecast={f} inspections={wear.inspections} />
 			<form method="GET" class="mt-3 flex flex-wrap items-start gap-3">
 				<div class="w-44"><QuantityField label="Pulls still wanted" kind="number" name="wanted" bind:value={wanted} /></div>
-				<Button type="submit" color="alternative" class="mt-[1.62rem] min-h-[2.75rem]">Will it last</Button>
+				<Button type="submit" color="alternative" class="mt-6 min-h-[2.75rem]">Will it last</Button>
 				{#if f.chanceToFinish !== undefined}<p class="mt-[1.9rem] text-[1.15rem]" role="status">
 						<strong class={f.chanceToFinish < 0.5 ? 'text-(--hot)' : 'text-(--work)'}>{Math.round(100 * f.chanceToFinish)} %</strong>
 						to give {data.wanted} more

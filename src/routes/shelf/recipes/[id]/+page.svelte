@@ -155,7 +155,7 @@
 			<div class="sm:col-span-2">
 				<TextField label="The stick shows" name="nextLook" bind:value={nextLook} error={problems.get('look')} />
 			</div>
-			<Button class="mt-[1.62rem] min-h-[2.75rem]" onclick={addDose}>Add dose</Button>
+			<Button class="mt-6 min-h-[2.75rem]" onclick={addDose}>Add dose</Button>
 		</div>
 		{#if data.colours.length === 0}<p class="soft">
 				The shelf holds no colour. <a class="plain" href="/shelf/colours/new">Enter one</a>.
