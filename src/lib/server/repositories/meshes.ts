@@ -1,7 +1,7 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
 import { formatOf, MESH_LIMITS } from '$lib/core/mesh';
-import { db } from '../db/connection';
+import { db, inTransaction } from '../db/connection';
 import { NotFoundError, RefusedError } from '../errors';
 import { note, type Actor } from '../people/audit';
 
@@ -55,7 +55,14 @@ export async function saveMesh(
 	const hash = createHash('sha256');
 	let sizeBytes = 0;
 	let n = 0;
-	const forget = () => db().query('DELETE FROM mesh_chunks WHERE uploadId = ?', { replacements: [uploadId] });
+	// a line that broke after the row was written leaves it: what names the pieces keeps them
+	const forget = () =>
+		db().query(
+			'DELETE FROM mesh_chunks WHERE uploadId = ? AND uploadId NOT IN (SELECT uploadId FROM meshes)',
+			{
+				replacements: [uploadId]
+			}
+		);
 	try {
 		for await (const chunk of inChunks(body)) {
 			sizeBytes += chunk.length;
@@ -76,16 +83,19 @@ export async function saveMesh(
 		}
 		if (n === 0) throw new RefusedError('This file is empty.', 'file', 422);
 		const sha256 = hash.digest('hex');
-		await db().query(
-			'INSERT IGNORE INTO meshes (sha256, uploadId, fileName, sizeBytes, chunks, createdAt) VALUES (?, ?, ?, ?, ?, ?)',
-			{
-				replacements: [sha256, uploadId, fileName.slice(0, 200), sizeBytes, n, new Date()],
-				type: QueryTypes.INSERT
-			}
-		);
+		await inTransaction(async (transaction) => {
+			const [, made] = await db().query(
+				'INSERT IGNORE INTO meshes (sha256, uploadId, fileName, sizeBytes, chunks, createdAt) VALUES (?, ?, ?, ?, ?, ?)',
+				{
+					replacements: [sha256, uploadId, fileName.slice(0, 200), sizeBytes, n, new Date()],
+					type: QueryTypes.INSERT,
+					transaction
+				}
+			);
+			if (made) await note(actor, 'file-kept', fileName, transaction);
+		});
 		const kept = (await find(sha256))!;
 		if (kept.uploadId !== uploadId) await forget();
-		else await note(actor, 'file-kept', kept.fileName);
 		return { sha256, fileName: kept.fileName, sizeBytes: kept.sizeBytes };
 	} catch (failure) {
 		await forget().catch(() => undefined);

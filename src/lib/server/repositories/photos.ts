@@ -1,5 +1,6 @@
 import { createHash, randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
+import { inTransaction } from '../db/connection';
 import { plain, tables } from '../db/models';
 import { RefusedError } from '../errors';
 import { note, type Actor } from '../people/audit';
@@ -15,13 +16,16 @@ export async function savePhoto(bytes: Buffer, transaction?: Transaction, actor?
 	const mime = pictureTypeOf(bytes);
 	if (!mime) throw new RefusedError('This file is not a JPEG, PNG or WebP picture.', 'photo');
 	const sha256 = createHash('sha256').update(bytes).digest('hex');
-	const [row, made] = await tables.photos().findOrCreate({
-		where: { sha256 },
-		defaults: { id: randomUUID(), sha256, mime, sizeBytes: bytes.length, bytes },
-		...(transaction ? { transaction } : {})
-	});
-	if (made) await note(actor, 'file-kept', mime, transaction);
-	return plain(row).id;
+	const keep = async (transaction: Transaction) => {
+		const [row, made] = await tables.photos().findOrCreate({
+			where: { sha256 },
+			defaults: { id: randomUUID(), sha256, mime, sizeBytes: bytes.length, bytes },
+			transaction
+		});
+		if (made) await note(actor, 'file-kept', mime, transaction);
+		return plain(row).id;
+	};
+	return transaction ? keep(transaction) : inTransaction(keep);
 }
 
 /** Of the ids of photos those that are here: a book that was read in without its pictures has none of them. */
