@@ -28,7 +28,7 @@
 	<button
 		bind:this={button}
 		type="button"
-		class="explain ml-1 inline-grid size-[1.35rem] shrink-0 cursor-pointer place-items-center rounded-full border-[1.5px] border-(--line-strong) text-[0.85rem] leading-none font-bold text-(--ink-soft) hover:text-(--work)"
+		class="explain -my-1 ml-1 inline-grid size-[1.35rem] shrink-0 cursor-pointer place-items-center rounded-full border-[1.5px] border-(--line-strong) text-[0.85rem] leading-none font-bold text-(--ink-soft) hover:text-(--work)"
 		title="What is that: {word}?"
 		aria-expanded={open}
 		aria-controls={open ? uid : undefined}

@@ -178,7 +178,7 @@
 			<Answer
 				label="Pot life of this cup"
 				value={now ? units.show(now.potLifeS, 'time') : '…'}
-				note={bands && now ? `${units.band(bands.potLife)}, four of five · gel ${units.show(now.gelTimeS, 'time')}` : ''} />
+				note={bands && now ? `${units.band(bands.potLife)}, four of five · gel\u00a0${units.show(now.gelTimeS, 'time')}` : ''} />
 		</div>
 		{#if main && now}
 			<dl class="contents">

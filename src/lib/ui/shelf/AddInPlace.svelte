@@ -53,7 +53,7 @@
 <svelte:window onmessage={heard} />
 <button
 	type="button"
-	class="plain -my-2 inline-flex min-h-[2.4rem] shrink-0 cursor-pointer items-center gap-1 text-[0.93rem] font-semibold text-(--work)"
+	class="plain -my-3 inline-flex min-h-[2.4rem] shrink-0 cursor-pointer items-center gap-1 text-[0.93rem] font-semibold text-(--work)"
 	aria-label="Add a {kind}"
 	onclick={show}><Plus class="size-4" aria-hidden="true" /> Add</button>
 {#if open}

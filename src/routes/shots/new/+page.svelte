@@ -272,7 +272,7 @@
 				last={data.lastLayers.find((l) => l.masterId === master?.id)} />{/if}
 		<Island>
 			<HeedLeft {form} {told} batch={shown?.shot.batches[0]} />
-			<div class="grid items-start gap-x-5 gap-y-1 sm:grid-cols-3">
+			<div class="mt-3 grid items-start gap-x-5 gap-y-1 sm:grid-cols-3">
 				{#if !layered && !taken}<div class="sm:col-span-2">
 						<Segments
 							label="What stays in the cup"
