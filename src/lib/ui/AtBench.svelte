@@ -35,7 +35,10 @@
 					'col-start-1 text-[1.4rem] leading-none font-bold tabular-nums',
 					pour.clock && pour.clock.endsAtMs <= nowMs && 'text-(--hot)',
 					!pour.clock && 'max-sm:hidden'
-				]}>{pour.clock ? countdown((pour.clock.endsAtMs - nowMs) / 1000) : ''}</span>
+				]}
+				>{#if pour.clock}{countdown((pour.clock.endsAtMs - nowMs) / 1000)}{:else}<span class="soft text-[0.93rem] font-normal"
+						>no clock runs</span
+					>{/if}</span>
 			<span class="min-w-0 max-sm:col-start-1"
 				><strong class="text-[1.15rem]">{pour.wants}</strong>
 				<span class="block break-words"

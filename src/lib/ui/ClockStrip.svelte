@@ -63,8 +63,10 @@
 		<p class="self-center px-4 text-[0.93rem] opacity-80">Nothing is running.</p>
 	{/if}
 	{#if shown.length > 0 && sound.blocked && sound.way !== 'muted'}
-		<button type="button" class="shrink-0 cursor-pointer bg-white/15 px-4 text-[0.93rem] font-semibold hover:bg-white/25"
-			>Sound is blocked here: press once</button>
+		<button
+			type="button"
+			class="shrink-0 cursor-pointer bg-white/15 px-4 text-[0.93rem] font-semibold hover:bg-white/25 max-sm:max-w-[7rem] max-sm:px-3 max-sm:text-left max-sm:leading-tight"
+			>Sound<span class="max-sm:sr-only"> is blocked here</span>: press once</button>
 	{/if}
 	{#each shown as clock (clock.id)}
 		{@const leftS = (clock.endsAtMs - now.ms) / 1000}
@@ -74,7 +76,7 @@
 		<a
 			href={clock.href}
 			class={[
-				'relative flex min-w-[15.5rem] shrink-0 items-center gap-3 px-4 py-1',
+				'relative flex min-w-[15.5rem] shrink-0 items-center gap-3 px-4 py-1 max-sm:gap-2 max-sm:px-3',
 				late ? 'late' : 'hover:bg-white/10',
 				late === 'due' && 'bg-[#a33a06] text-white hover:bg-[#8c3205]',
 				late === 'long' && 'long-late bg-[#8f1417] text-white hover:bg-[#761013]'
@@ -83,7 +85,7 @@
 			<!-- what to do comes first and whole; which piece and when may be cut -->
 			<span class="shrink-0 leading-tight">
 				<span class="block text-[1rem] font-bold whitespace-nowrap first-letter:uppercase">{clock.then}</span>
-				<span class="block max-w-[14rem] truncate text-[0.85rem]">
+				<span class="block max-w-[14rem] truncate text-[0.85rem] max-sm:max-w-[9.6rem]">
 					{clock.label}{late ? '' : `, at ${wallTime(clock.endsAtMs, now.ms)}`}
 				</span>
 			</span>

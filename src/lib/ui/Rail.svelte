@@ -43,7 +43,7 @@
 		onclick={() => more.showModal()}
 		aria-haspopup="dialog"
 		class={[
-			'flex min-w-0 flex-1 cursor-pointer flex-col items-center gap-0.5 px-1 py-2 text-[0.85rem] font-semibold sm:hidden',
+			'flex min-w-0 flex-1 cursor-pointer flex-col items-center gap-0.5 px-1 py-2 text-[0.85rem] font-semibold sm:hidden short:py-0.5',
 			elsewhere && 'text-(--work)'
 		]}>
 		<span

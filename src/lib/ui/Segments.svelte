@@ -15,15 +15,15 @@
 	<legend class="label mb-1">{label}</legend>
 	<div
 		class={[
-			'segments overflow-hidden rounded-lg border-[1.5px] border-(--line-strong)',
-			paired ? 'grid grid-cols-2 gap-px bg-(--line)' : 'inline-flex flex-wrap',
+			'segments gap-px overflow-hidden rounded-lg border-[1.5px] border-(--line-strong) bg-(--line)',
+			paired ? 'grid grid-cols-2' : 'inline-flex flex-wrap',
 			paired === 'three' && 'sm:grid-cols-3'
 		]}>
 		{#each options as option (option.value)}
 			<label
 				class={[
-					'flex min-h-[2.65rem] cursor-pointer items-center bg-(--paper) px-4 font-semibold has-checked:bg-(--work) has-checked:text-(--work-ink)',
-					paired ? 'py-1.5 leading-tight' : 'border-r border-(--line) last:border-r-0'
+					'flex min-h-[2.65rem] grow cursor-pointer items-center bg-(--paper) px-4 font-semibold has-checked:bg-(--work) has-checked:text-(--work-ink)',
+					paired && 'py-1.5 leading-tight'
 				]}>
 				<input class="sr-only" type="radio" {name} value={option.value} bind:group={value} />
 				{option.label}

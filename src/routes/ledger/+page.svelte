@@ -87,7 +87,7 @@
 				name="grade"
 				bind:value={f['grade']}
 				options={[{ value: '', label: 'All' }, ...GRADES.map((value) => ({ value: value as string, label: GRADE_WORDS[value] }))]} />
-			<Button type="submit" color="alternative" class="mt-6 min-h-[2.75rem]">Show these</Button>
+			<Button type="submit" color="alternative" class="min-h-[2.75rem] sm:mt-6">Show these</Button>
 		</div>
 	</Island><Island>
 		<details bind:open={more}>

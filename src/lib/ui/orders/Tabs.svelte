@@ -19,7 +19,7 @@
 					href={view.href}
 					aria-current={here ? 'page' : undefined}
 					class={[
-						'flex min-h-[2.65rem] items-center px-5 font-semibold no-underline',
+						'flex min-h-[2.65rem] items-center px-5 font-semibold no-underline max-sm:px-3.5',
 						here ? 'here bg-(--work) text-(--work-ink)' : 'bg-(--paper) text-(--ink) hover:text-(--work)'
 					]}>{view.name}</a>
 			</li>

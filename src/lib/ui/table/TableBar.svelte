@@ -25,7 +25,7 @@
 	{#if groups.length > 0}
 		<div>
 			<Label class="label text-(--ink)!" for="{uid}-group">Grouped by</Label>
-			<Select id="{uid}-group" classes={{ select: fieldClass(false) }} placeholder="" bind:value={view.group}>
+			<Select id="{uid}-group" classes={{ select: `${fieldClass(false)} pr-9!` }} placeholder="" bind:value={view.group}>
 				<option value="">nothing</option>
 				{#each view.columns.filter((c) => groups.includes(c.key)) as c (c.key)}<option value={c.key}>{c.label.toLowerCase()}</option>{/each}
 			</Select>
