@@ -9,8 +9,7 @@ function shortOfRoom(): { freeBytes: number; state: 'low' | 'short' | 'full' } |
 	return !now || now.state === 'fine' ? undefined : { freeBytes: now.freeBytes, state: now.state };
 }
 
-export const load: LayoutServerLoad = async ({ locals, depends, request }) => {
-	depends('bench:clocks');
+export const load: LayoutServerLoad = async ({ locals, request }) => {
 	// a page on a sheet over another has neither rail nor search of its own
 	const framed = request.headers.get('sec-fetch-dest') === 'iframe';
 	/** Somebody who is not known sees the page that asks who they are, and nothing of the workshop. */

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
-	import { untrack } from 'svelte';
+	import { onMount, untrack } from 'svelte';
+	import { invalidateAll } from '$app/navigation';
 	import { PART_WORDS } from '$lib/core/orders/words';
 	import { countdown, counted, wallTime } from '$lib/ui/clockText';
 	import { Now } from '$lib/ui/now.svelte';
@@ -11,6 +12,7 @@
 	import Unfinished from '$lib/ui/draft/Unfinished.svelte';
 	import Tag from '$lib/ui/Tag.svelte';
 	import { useUnits } from '$lib/ui/units.svelte';
+	import { watchBench } from '$lib/ui/watchBench';
 
 	let { data } = $props();
 	const units = useUnits();
@@ -18,6 +20,8 @@
 		untrack(() => data.nowMs),
 		1000
 	);
+	// what another device does, or what was pressed at the bench a moment ago, is seen without looking twice
+	onMount(() => watchBench(() => void invalidateAll()));
 	const bench = $derived(data.bench);
 	const settings = $derived(data.settings);
 	/** The soonest thing that wants hands. */

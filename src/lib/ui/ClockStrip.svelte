@@ -7,7 +7,7 @@
 	import Hourglass from '@lucide/svelte/icons/hourglass';
 	import Layers from '@lucide/svelte/icons/layers-2';
 	import { Alarms } from './alarms';
-	import { CLOCKS_CHANGED, countdown, lateness, wallTime } from './clockText';
+	import { CLOCKS_CHANGED, CLOCKS_MOVED, countdown, lateness, wallTime } from './clockText';
 	import { Now } from './now.svelte';
 	import { ownClocks } from './ownClocks.svelte';
 	import { sound } from './sound.svelte';
@@ -38,7 +38,10 @@
 		const ask = async () => {
 			try {
 				const response = await fetch('/api/clocks');
-				if (response.ok) fresh = ((await response.json()) as { clocks: Clock[] }).clocks;
+				if (!response.ok) return;
+				const before = JSON.stringify(fresh ?? clocks);
+				fresh = ((await response.json()) as { clocks: Clock[] }).clocks;
+				if (JSON.stringify(fresh) !== before) window.dispatchEvent(new Event(CLOCKS_MOVED));
 			} catch {
 				// without a network the clocks that are known go on running
 			}
@@ -66,7 +69,7 @@
 		<button
 			type="button"
 			class="shrink-0 cursor-pointer bg-white/15 px-4 text-[0.93rem] font-semibold hover:bg-white/25 max-sm:max-w-[7rem] max-sm:px-3 max-sm:text-left max-sm:leading-tight"
-			>Sound<span class="max-sm:sr-only"> is blocked here</span>: press once</button>
+			>Sound<span class="max-sm:sr-only">&nbsp;is blocked here</span>: press once</button>
 	{/if}
 	{#each shown as clock (clock.id)}
 		{@const leftS = (clock.endsAtMs - now.ms) / 1000}

@@ -1,5 +1,7 @@
 /** Said on the window when what runs may have changed, so that the strip asks again at once. */
 export const CLOCKS_CHANGED = 'anthypos-clocks';
+/** Said on the window when the strip heard of other clocks than before: somebody did something, on whatever device. */
+export const CLOCKS_MOVED = 'anthypos-clocks-moved';
 
 /** From here on seconds say nothing, s. */
 const DAYS_FROM_S = 48 * 3600;

@@ -1,5 +1,7 @@
 <script lang="ts">
+	import { onMount } from 'svelte';
 	import { enhance } from '$app/forms';
+	import { invalidateAll } from '$app/navigation';
 	import { Button } from 'flowbite-svelte';
 	import { GRADE_WORDS, GRADES } from '$lib/core/bench';
 	import { FAULTS } from '$lib/core/faults';
@@ -10,6 +12,7 @@
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import PullTable from '$lib/ui/PullTable.svelte';
 	import TextField from '$lib/ui/TextField.svelte';
+	import { watchBench } from '$lib/ui/watchBench';
 
 	let { data, form } = $props();
 	const filtered = $derived(Object.values(data.filter).some((v) => v !== ''));
@@ -26,8 +29,11 @@
 			mark: here ? (data.order.down ? 'falling' : 'rising') : ''
 		};
 	};
-	let f = $derived({ ...data.filter } as Record<string, string>);
-	let more = $derived(Boolean(data.filter['fault'] || data.filter['resin'] || data.filter['from'] || data.filter['to']));
+	// what was written into the ledger a moment ago may arrive after its page; what is typed into the filter stays
+	onMount(() => watchBench(() => void invalidateAll()));
+	const asked = $derived(JSON.stringify(data.filter));
+	let f = $derived(JSON.parse(asked) as Record<string, string>);
+	let more = $derived(['fault', 'resin', 'from', 'to'].some((key) => f[key]));
 
 	/** j and k walk the rows, Enter opens one, / goes to the search, n and p turn the pages. */
 	function key(event: KeyboardEvent) {

@@ -1,14 +1,17 @@
 <script lang="ts">
-	import { untrack } from 'svelte';
+	import { onMount, untrack } from 'svelte';
+	import { invalidateAll } from '$app/navigation';
 	import AtBench from '$lib/ui/AtBench.svelte';
 	import { Now } from '$lib/ui/now.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
+	import { watchBench } from '$lib/ui/watchBench';
 
 	let { data } = $props();
 	const now = new Now(
 		untrack(() => data.nowMs),
 		1000
 	);
+	onMount(() => watchBench(() => void invalidateAll()));
 </script>
 
 <PageHead title="Pour" about="What is at the bench now, and what could be." />

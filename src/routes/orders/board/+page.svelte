@@ -10,7 +10,7 @@
 	import Picked from '$lib/ui/orders/Picked.svelte';
 	import Proposal from '$lib/ui/orders/Proposal.svelte';
 	import Tabs from '$lib/ui/orders/Tabs.svelte';
-	import { watchPlan } from '$lib/ui/orders/watchPlan';
+	import { watchBench } from '$lib/ui/watchBench';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import Segments from '$lib/ui/Segments.svelte';
 	import { rowsOf, type Zoom } from '$lib/ui/orders/board';
@@ -32,7 +32,7 @@
 		{ value: 'month', label: 'Month' }
 	];
 	// what is being moved is not asked for anew beneath the finger
-	onMount(() => watchPlan(() => !run.isMoving && void invalidateAll()));
+	onMount(() => watchBench(() => !run.isMoving && void invalidateAll()));
 </script>
 
 <PageHead title="Board" about="Who and what is wanted when: hands, moulds, pots.">

@@ -9,7 +9,7 @@
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import PieceFace from '$lib/ui/PieceFace.svelte';
 	import Proposal from '$lib/ui/orders/Proposal.svelte';
-	import { watchPlan } from '$lib/ui/orders/watchPlan';
+	import { watchBench } from '$lib/ui/watchBench';
 	import Tabs from '$lib/ui/orders/Tabs.svelte';
 
 	let { data, form: answer } = $props();
@@ -52,7 +52,7 @@
 	/** Free for so long it is worth saying, s. */
 	const FREE_S = 8 * 60;
 	const OPEN_SHOWN = 4;
-	onMount(() => watchPlan(() => void invalidateAll()));
+	onMount(() => watchBench(() => void invalidateAll()));
 </script>
 
 {#snippet line(l: Line)}

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
 	import { invalidateAll } from '$app/navigation';
-	import { watchPlan } from '$lib/ui/orders/watchPlan';
+	import { watchBench } from '$lib/ui/watchBench';
 	import Meanwhile from '$lib/ui/pour/Meanwhile.svelte';
 	import PotMates from '$lib/ui/pour/PotMates.svelte';
 	import OnePour from '$lib/ui/pour/OnePour.svelte';
@@ -10,7 +10,7 @@
 	/** In less nothing else is begun, s. */
 	const WORTH_S = 120;
 	// what stands in the same pot moves on at its own bench
-	onMount(() => watchPlan(() => data.mates.length > 0 && void invalidateAll()));
+	onMount(() => watchBench(() => data.mates.length > 0 && void invalidateAll()));
 </script>
 
 <svelte:head><title>Pour {data.pour.plan.masterName} · Anthypos</title></svelte:head>
