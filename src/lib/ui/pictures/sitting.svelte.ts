@@ -49,6 +49,8 @@ export class PictureSitting {
 	readonly #piece: string;
 	/** Rises with all that makes a body stale: what comes of an older question is dropped. */
 	#asked = 0;
+	/** Names of those that are still to be looked at. */
+	#waiting: readonly string[] = [];
 
 	pictures = $state.raw<readonly Picture[]>([]);
 	refused = $state.raw<readonly Refused[]>([]);
@@ -142,6 +144,7 @@ export class PictureSitting {
 		this.refused = [];
 		this.#stale();
 		for (const [i, file] of files.entries()) {
+			this.#waiting = files.slice(i).map((f) => f.name);
 			this.busy = { what: `Looking at picture ${i + 1} of ${files.length}`, share: i / files.length };
 			if (this.pictures.length >= MOST) {
 				this.refused = [
@@ -168,6 +171,7 @@ export class PictureSitting {
 			this.#show({ ...row, url: URL.createObjectURL(kept), sight, outlined: false });
 			await this.#keeping(this.#store.put({ ...row, piece: this.#piece }));
 		}
+		this.#waiting = [];
 		this.busy = { what: 'Finding from where each was taken', share: 1 };
 		await this.place();
 		this.busy = undefined;
@@ -292,9 +296,15 @@ export class PictureSitting {
 		this.settled = true;
 	}
 
-	/** Ends what is going on; pictures and what was painted stay. */
+	/** Ends what is going on; pictures and what was painted stay. What was not looked at yet is named. */
 	async stop(): Promise<void> {
 		this.#asked++;
+		const unseen = this.#waiting.map((name) => ({
+			name,
+			why: 'Stopped before it was looked at: add it again.'
+		}));
+		this.#waiting = [];
+		this.refused = [...this.refused, ...unseen];
 		this.#worker?.end();
 		this.#worker = undefined;
 		this.busy = { what: 'Stopped; taking the pictures up again', share: 0 };
