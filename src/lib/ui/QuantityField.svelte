@@ -6,7 +6,7 @@
 	import FieldNote from './FieldNote.svelte';
 	import { PasteGuard } from './paste.svelte';
 	import { useUnits } from './units.svelte';
-	import { rememberedUnit, rememberUnit, textForEdit } from './quantityText';
+	import { rememberedUnit, rememberUnit, textForEdit, textInForce } from './quantityText';
 
 	interface Props {
 		label: string;
@@ -134,7 +134,7 @@
 		autocomplete="off"
 		spellcheck="false"
 		value={text}
-		placeholder={inForce === undefined || !Number.isFinite(inForce) ? '' : textForEdit(inForce, kind, units.system)}
+		placeholder={textInForce(inForce, kind, units.system)}
 		aria-invalid={problem ? 'true' : undefined}
 		aria-describedby="{uid}-note"
 		oninput={(e: Event) => take((e.currentTarget as HTMLInputElement).value)}

@@ -28,6 +28,10 @@ export function textForEdit(value: number | undefined, kind: QuantityKind, syste
 	return `${Number(value.toPrecision(6))} ${KINDS[kind].canonical}`.trim();
 }
 
+/** What an empty field goes by, greyed in it: often worked out, so that more than four digits would look surer than it is. */
+export const textInForce = (value: number | undefined, kind: QuantityKind, system: UnitSystem): string =>
+	textForEdit(value === undefined ? undefined : Number(value.toPrecision(4)), kind, system);
+
 const PREFIX = 'unit:';
 
 /** The unit last typed into this field on this device, if it still fits the kind. */

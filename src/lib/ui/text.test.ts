@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { KINDS, parseQuantity, type QuantityKind } from '../core/units';
 import { counted, countdown, shortTime, wallTime } from './clockText';
 import { newId } from './newId';
-import { rememberedUnit, textForEdit } from './quantityText';
+import { rememberedUnit, textForEdit, textInForce } from './quantityText';
 
 describe('clocks', () => {
 	it.each([
@@ -47,6 +47,17 @@ describe('fields', () => {
 		[undefined, 'mass', 'metric', '']
 	] as const)('%s %s in %s is shown for editing as %j', (value, kind, system, text) => {
 		expect(textForEdit(value, kind, system)).toBe(text);
+	});
+
+	it.each([
+		[41.1797, 'length', '41.18 mm'],
+		[1.055, 'density', '1.055 g/ml'],
+		[812.3456, 'mass', '812.3 g'],
+		[57_600, 'time', '16 h'],
+		[NaN, 'mass', ''],
+		[undefined, 'mass', '']
+	] as const)('%s %s that an empty field goes by is greyed in it as %j', (value, kind, text) => {
+		expect(textInForce(value, kind, 'metric')).toBe(text);
 	});
 
 	it('what a field shows for editing reads back as what it was', () => {
