@@ -120,7 +120,7 @@
 				xaxis: { ...axis, ...layout.xaxis },
 				yaxis: { ...axis, ...layout.yaxis },
 				...(layout.yaxis2 ? { yaxis2: { ...axis, showgrid: false, ...layout.yaxis2 } } : {}),
-				legend: { orientation: 'h', yref: 'container', y: 0, yanchor: 'bottom', x: 0, font: { size: 13 } },
+				legend: { orientation: 'h', yref: 'container', y: 0, yanchor: 'bottom', x: 0, traceorder: 'normal', font: { size: 13 } },
 				hovermode: 'x unified',
 				hoverlabel: { bgcolor: colour('--paper') }
 			} as Partial<PlotlyTypes.Layout>,

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { cards } from '$lib/ui/table/cards';
 	import { Button } from 'flowbite-svelte';
-	import { CAUSE_WORDS, FAULT_WORDS, FAULTS, type Fault } from '$lib/core/faults';
+	import { CAUSE_IDS, CAUSE_WORDS, FAULT_WORDS, FAULTS, type Fault } from '$lib/core/faults';
 	import Chart from '$lib/ui/Chart.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
@@ -16,14 +16,15 @@
 	const alsoSure = $derived(data.rows.filter((r) => r !== first && isSure(r)));
 	const percent = (x: number) => `${Math.round(100 * x)}\u00a0%`;
 	const faults = $derived([...new Set(data.causes.map((c) => c.fault))]);
-	const causes = $derived([...new Set(data.causes.map((c) => c.cause))]);
+	/** What nobody confirmed comes first, plain; the causes after it in their own order, so that each keeps its pattern. */
+	const causes = $derived([null, ...CAUSE_IDS].filter((cause) => data.causes.some((c) => c.cause === cause)));
 	/** Each fault's name has its place before there is a bar beside it. */
 	const names = $derived({
 		type: 'category' as const,
 		categoryarray: faults.map((f) => FAULT_WORDS[f]),
 		range: [faults.length - 0.5, -0.5]
 	});
-	const COLOURS = ['--ink-soft', '--work', '--ink', '--part-a', '--part-b', '--resin'];
+	const COLOURS = ['--ink-soft', '--work', '--ink', '--part-a', '--part-b', '--work'];
 	const SHAPES = ['', '/', 'x', '.', '-', '+'];
 </script>
 
