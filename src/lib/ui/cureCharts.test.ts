@@ -42,6 +42,17 @@ describe('the cup', () => {
 		});
 	});
 
+	it('no line of a mark runs through the name of an earlier one, which stands to the right of its own', () => {
+		const heated = { ...main, cup: { ...main.cup, reachesPourTempS: main.cup.potLifeS * 0.8 } };
+		for (const f of [main, heated]) {
+			const { annotations: notes, shapes } = cupChart(f, undefined, cup()).layout;
+			expect(new Set(notes!.map((n) => n.y)).size).toBe(notes!.length);
+			for (const n of notes!)
+				for (const s of shapes!.slice(0, notes!.length))
+					if ((s.x0 as number) > (n.x as number)) expect(s.y1 as number).toBeLessThan(n.y as number);
+		}
+	});
+
 	it('gel and pot life lie inside the chart, also those of a slower one beside it', () => {
 		for (const other of [undefined, slow]) {
 			const { layout, traces } = cupChart(main, other, cup());

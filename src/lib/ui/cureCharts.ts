@@ -93,8 +93,15 @@ export function cupChart(main: Forecast, other: Forecast | undefined, options: C
 	const now = main.fit ?? main.cup;
 	const minutes = (f: { series: { timeS: number }[] }) => f.series.map((p) => p.timeS / MINUTE);
 	const temps = (f: { series: { tempC: number }[] }) => f.series.map((p) => show(p.tempC));
-	const marks = [mark(now.potLifeS, 'too thick', '--hot', 0), mark(now.gelTimeS, 'gel', '--ink', 1)];
-	if (now.reachesPourTempS !== undefined) marks.push(mark(now.reachesPourTempS, 'pour by heat', '--work', 2));
+	const told: [timeS: number, text: string, colour: string][] = [
+		[now.potLifeS, 'too thick', '--hot'],
+		[now.gelTimeS, 'gel', '--ink']
+	];
+	if (now.reachesPourTempS !== undefined) told.push([now.reachesPourTempS, 'pour by heat', '--work']);
+	// a name goes to the right of its line: the earlier stands over the later, whose line would run through it
+	const marks = told.map(([timeS, text, colour], i) =>
+		mark(timeS, text, colour, told.filter(([other], j) => other > timeS || (other === timeS && j > i)).length)
+	);
 	const traces: Partial<PlotData>[] = [
 		{
 			x: minutes(now),

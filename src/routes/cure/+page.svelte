@@ -189,7 +189,9 @@
 				</div>
 				<div>
 					<dt class="label">Gives when bent</dt>
-					<dd class="text-[1.15rem] leading-tight font-bold">from {units.show(main.flexibleS, 'time')}</dd>
+					<dd class="text-[1.15rem] leading-tight font-bold">
+						from <span class="whitespace-nowrap">{units.show(main.flexibleS, 'time')}</span>
+					</dd>
 					<dd class="soft text-[0.93rem]">until it is stiff</dd>
 				</div>
 				<div>
