@@ -16,7 +16,7 @@
 
 <svelte:head><title>{title} · Anthypos</title></svelte:head>
 <header class="mb-5 flex flex-wrap items-end justify-between gap-x-6 gap-y-3">
-	<div class="flex min-w-0 items-center gap-4">
+	<div class="flex min-w-0 flex-1 basis-[20rem] items-center gap-4">
 		{@render face?.()}
 		<div class="min-w-0">
 			<h1 class="break-words">{title}</h1>

@@ -62,14 +62,14 @@
 			{#each pulls as pull (pull.id)}
 				<tr>
 					{#each shown as { key } (key)}
-						{#if key === 'when'}<td class="whitespace-nowrap"
+						{#if key === 'when'}<td class="min-w-0! whitespace-nowrap"
 								><a class="plain font-semibold" data-pull href="/ledger/{pull.id}">{shortTime(pull.combinedAtMs, nowMs)}</a></td>
 						{:else if key === 'grade'}<td
 								><Tag word={pull.grade} />{#if pull.faults.length}<span class="soft ml-1 text-[0.85rem]"
 										>{pull.faults.map((f) => FAULT_WORDS[f]).join(', ')}</span
 									>{/if}</td>
 						{:else if key === 'piece'}<td
-								><a class="plain block min-w-[11rem]" href="/moulds/{pull.mouldId}"
+								><a class="plain block min-w-[9.5rem]" href="/moulds/{pull.mouldId}"
 									><strong>M{pull.mouldNumber}</strong> {pull.mouldLabel}</a
 								>{#if pull.order}<a class="soft inline-block min-h-[1.6rem] text-[0.85rem]" href="/orders/{pull.order.id}"
 										>for {pull.order.name}</a
@@ -80,7 +80,7 @@
 						{:else if key === 'room'}<td class="num">{units.show(pull.roomTempC, 'temperature')}</td>
 						{:else if key === 'humidity'}<td class="num"
 								>{pull.relativeHumidity === null ? '–' : `${Math.round(pull.relativeHumidity)} %`}</td>
-						{:else if key === 'pouredBy'}<td class={['num', pull.late && 'font-bold']}
+						{:else if key === 'pouredBy'}<td class={['num whitespace-nowrap', pull.late && 'font-bold']}
 								>{pull.pouredByS === undefined ? '–' : units.show(pull.pouredByS, 'time')}</td>
 						{:else}<td class="num whitespace-nowrap">{pull.potGaugeKpa === undefined ? '–' : units.show(pull.potGaugeKpa, 'pressure')}</td
 							>{/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { cards } from '$lib/ui/table/cards';
 	import { orderPrice, type CopyParts, type OrderForm } from '$lib/core/orders';
 	import { digits } from '$lib/core/units';
 
@@ -23,7 +24,7 @@
 		<p class="answer mt-1 text-[2rem]">{money(price.total)}</p>
 		<p class="soft">at a margin of {margin} %; it costs you {money(price.cost)}</p>
 		<div class="mt-2 overflow-x-auto">
-			<table class="bench w-full">
+			<table class="bench w-full" {@attach cards}>
 				<thead
 					><tr
 						><th>Line</th><th class="num">Material</th><th class="num">Mould</th><th class="num">Hands</th><th class="num">A good one</th

@@ -2,6 +2,7 @@
 	import { holdFloorKpa } from '$lib/core/plan';
 	import type { Cycle } from '$lib/core/ledger';
 	import { shortTime } from '../clockText';
+	import { cards } from '../table/cards';
 	import { useUnits } from '../units.svelte';
 
 	let { cycles, nowMs }: { cycles: readonly Cycle[]; nowMs: number } = $props();
@@ -15,7 +16,7 @@
 	<p class="slab p-5">No cycle yet. Every pour that goes into it writes its own.</p>
 {:else}
 	<div class="slab overflow-x-auto">
-		<table class="bench text-[0.93rem]">
+		<table class="bench text-[0.93rem]" {@attach cards}>
 			<thead>
 				<tr>
 					<th>When</th><th>Load</th><th class="num">Target</th><th class="num">To pressure</th><th class="num">Lowest in the hold</th>

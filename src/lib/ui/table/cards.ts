@@ -1,6 +1,9 @@
+/** Up to here a row is always a card: a telephone, or a tablet held upright. */
+const NARROW = '(max-width: 56rem)';
+
 /**
- * A table that turns into cards on a narrow screen: each cell learns the head of its column, which stands before it
- * there. Rows that come later learn theirs too.
+ * A table that turns into cards on a narrow screen, or where its last column would be out of sight: each cell learns the
+ * head of its column, which stands before it there. Rows that come later learn theirs too.
  */
 export function cards(table: HTMLTableElement): () => void {
 	const label = () => {
@@ -15,9 +18,26 @@ export function cards(table: HTMLTableElement): () => void {
 					cell.setAttribute('data-label', heads[i] ?? '');
 			});
 	};
-	label();
-	table.classList.add('cards');
-	const watch = new MutationObserver(label);
-	watch.observe(table, { childList: true, subtree: true });
-	return () => watch.disconnect();
+	const parent = table.parentElement!;
+	let roomPx = 0;
+	const fit = () => {
+		roomPx = parent.clientWidth;
+		if (roomPx === 0) return;
+		const narrow = matchMedia(NARROW).matches;
+		if (!narrow) table.classList.remove('cards');
+		table.classList.toggle('cards', narrow || table.scrollWidth > roomPx + 1);
+	};
+	const all = () => {
+		label();
+		fit();
+	};
+	all();
+	const rows = new MutationObserver(all);
+	rows.observe(table, { childList: true, subtree: true });
+	const room = new ResizeObserver(() => parent.clientWidth !== roomPx && fit());
+	room.observe(parent);
+	return () => {
+		rows.disconnect();
+		room.disconnect();
+	};
 }

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { cards } from '$lib/ui/table/cards';
 	import Papa from 'papaparse';
 	import { Button } from 'flowbite-svelte';
 	import { enhance } from '$app/forms';
@@ -67,7 +68,7 @@
 			Days as 2026-03-31 or 31.3.2026; grades {GRADES.join(', ')}, or words like fine and reject; weights and temperatures in any unit.
 		</p>
 		<div class="overflow-x-auto">
-			<table class="bench max-w-[46rem]" aria-label="How such a file may look">
+			<table class="bench max-w-[46rem]" {@attach cards} aria-label="How such a file may look">
 				<thead
 					><tr
 						>{#each IMPORT_SAMPLE[0] as head (head)}<th>{head}</th>{/each}</tr
@@ -135,7 +136,7 @@
 	{/if}
 	<section class="slab overflow-x-auto p-5">
 		<h2 class="mb-2">As the file has it: {name}</h2>
-		<table class="bench text-[0.93rem]">
+		<table class="bench text-[0.93rem]" {@attach cards}>
 			<thead
 				><tr
 					>{#each heads as h, i (i)}<th>{h}</th>{/each}</tr
