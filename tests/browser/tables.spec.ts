@@ -1,0 +1,46 @@
+import { expect, test, type Page } from '@playwright/test';
+
+/** The first entry of a list. */
+async function first(page: Page, list: string, entry: RegExp): Promise<string> {
+	await page.goto(list);
+	const hrefs = await page
+		.locator('main a')
+		.evaluateAll((all) => all.map((a) => a.getAttribute('href') ?? ''));
+	return hrefs.find((h) => entry.test(h))!;
+}
+
+test('no table hides its last column, and a wider window makes rows of cards again', async ({ page }) => {
+	const paths = [
+		...['/ledger', '/shots', '/shelf', '/masters', '/moulds', '/ledger/import', '/ledger/faults'],
+		await first(page, '/pots', /^\/pots\/[0-9a-f-]{36}$/),
+		await first(page, '/orders', /^\/orders\/[0-9a-f-]{36}$/)
+	];
+	for (const path of paths) {
+		await page.setViewportSize({ width: 1280, height: 800 });
+		await page.goto(path);
+		await expect(page.locator('fieldset.waking:enabled')).toBeAttached();
+		for (const width of [1280, 1024, 820]) {
+			await page.setViewportSize({ width, height: 800 });
+			await expect
+				.poll(
+					() =>
+						page.evaluate(() => {
+							const tables = [...document.querySelectorAll('main table.bench')];
+							return tables.filter((t) => t.scrollWidth > t.parentElement!.clientWidth + 1).length;
+						}),
+					{ message: `${path} at ${width} px` }
+				)
+				.toBe(0);
+		}
+	}
+	// cards where there is no room, each cell with its column's name; a table where there is
+	await page.setViewportSize({ width: 1024, height: 800 });
+	await page.goto('/ledger');
+	const table = page.locator('table.bench');
+	await expect(table).toHaveClass(/cards/);
+	const cell = table.locator('tbody tr').first().locator('td').last();
+	await expect(cell).toHaveAttribute('data-label', 'Pot');
+	await page.setViewportSize({ width: 1366, height: 800 });
+	await expect(table).not.toHaveClass(/cards/);
+	await expect(page.getByRole('columnheader', { name: 'Pot' })).toBeVisible();
+});
