@@ -20,8 +20,9 @@
 		untrack(() => data.nowMs),
 		1000
 	);
-	// what another device does, or what was pressed at the bench a moment ago, is seen without looking twice
-	onMount(() => watchBench(() => void invalidateAll()));
+	// what another device does, or what was pressed at the bench a moment ago, is seen without looking twice; whoever is asked
+	// for a first amount is not interrupted
+	onMount(() => watchBench(() => !data.fresh && void invalidateAll()));
 	const bench = $derived(data.bench);
 	const settings = $derived(data.settings);
 	/** The soonest thing that wants hands. */
