@@ -20,9 +20,10 @@
 		untrack(() => data.nowMs),
 		1000
 	);
-	// what another device does, or what was pressed at the bench a moment ago, is seen without looking twice; whoever is asked
-	// for a first amount is not interrupted
-	onMount(() => watchBench(() => !data.fresh && void invalidateAll()));
+	// what another device does, or what was pressed at the bench a moment ago, is seen without looking twice
+	onMount(() => watchBench(() => void invalidateAll()));
+	/** Whoever is asked for a first amount goes on being asked, also when another device puts something into the books. */
+	const first = untrack(() => (data.fresh && data.WhatToMix ? { Form: data.WhatToMix, resins: data.fresh.resins } : undefined));
 	const bench = $derived(data.bench);
 	const settings = $derived(data.settings);
 	/** The soonest thing that wants hands. */
@@ -138,8 +139,8 @@
 	</section>
 {/if}
 
-{#if data.fresh && data.WhatToMix}
-	<data.WhatToMix resins={data.fresh.resins} settings={data.settings} />
+{#if first}
+	<first.Form resins={data.fresh?.resins ?? first.resins} settings={data.settings} />
 {:else}
 	<Island>
 		<section class="grid items-start gap-6 lg:grid-cols-[1.5fr_1fr]">

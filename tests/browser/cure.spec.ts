@@ -86,7 +86,11 @@ test('a chart follows what is dragged at once, and is fitted anew once that rest
 	await expect(line).toHaveAttribute('d', /L/);
 	// the bands are there: from now on it follows
 	await expect(page.getByTestId('cure-answer').getByText(/four of five/)).toBeVisible();
-	const marks = page.locator('.js-plotly-plot').first().locator('.shapelayer path[transform]');
+	const chart = page.locator('.js-plotly-plot').first();
+	// its first picture comes by steps, its words and marks last, and the band of the pot life with the answer
+	await expect(chart.locator('.infolayer .annotation')).toHaveCount(2);
+	await expect(chart.locator('.shapelayer path')).toHaveCount(3);
+	const marks = chart.locator('.shapelayer path[transform]');
 	await expect(marks).toHaveCount(0);
 	const moved = await page.evaluate(async () => {
 		const [chart] = document.querySelectorAll('.js-plotly-plot');

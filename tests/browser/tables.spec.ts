@@ -40,7 +40,7 @@ test('no table hides its last column, and a wider window makes rows of cards aga
 	await expect(table).toHaveClass(/cards/);
 	const cell = table.locator('tbody tr').first().locator('td').last();
 	await expect(cell).toHaveAttribute('data-label', 'Pot');
-	await page.setViewportSize({ width: 1366, height: 800 });
+	await page.setViewportSize({ width: 1600, height: 800 });
 	await expect(table).not.toHaveClass(/cards/);
 	await expect(page.getByRole('columnheader', { name: 'Pot' })).toBeVisible();
 });

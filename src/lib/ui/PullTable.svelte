@@ -75,7 +75,7 @@
 										>for {pull.order.name}</a
 									>{/if}</td>
 						{:else if key === 'pull'}<td class="num">{pull.pullNumber}</td>
-						{:else if key === 'resin'}<td class="soft whitespace-nowrap">{pull.resinName}</td>
+						{:else if key === 'resin'}<td class="soft">{pull.resinName}</td>
 						{:else if key === 'shot'}<td class="num whitespace-nowrap">{units.weighed(pull.massG)}</td>
 						{:else if key === 'room'}<td class="num">{units.show(pull.roomTempC, 'temperature')}</td>
 						{:else if key === 'humidity'}<td class="num"
