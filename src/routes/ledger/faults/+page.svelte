@@ -16,7 +16,7 @@
 	const alsoSure = $derived(data.rows.filter((r) => r !== first && isSure(r)));
 	const percent = (x: number) => `${Math.round(100 * x)}\u00a0%`;
 	const faults = $derived([...new Set(data.causes.map((c) => c.fault))]);
-	/** What nobody confirmed comes first, plain; the causes after it in their own order, so that each keeps its pattern. */
+	/** What nobody confirmed comes first, plain; the causes that were seen after it, in an order that no count changes. */
 	const causes = $derived([null, ...CAUSE_IDS].filter((cause) => data.causes.some((c) => c.cause === cause)));
 	/** Each fault's name has its place before there is a bar beside it. */
 	const names = $derived({
