@@ -123,7 +123,9 @@ function isLost(failure: unknown): boolean {
  * two that changed the same row through two nodes; a node that lost the others does nothing at all.
  */
 const TRY_AGAIN = new Set([1205, 1213, NOT_READY]);
-const TRIES = 6;
+const TRIES = 10;
+/** Who was in another's way steps aside for about so long times the tries that it had, ms: at once they would meet again. */
+const ASIDE_MS = 15;
 
 /**
  * Runs writes that belong together: all of them or none. One that MariaDB ended to let another go first
@@ -144,7 +146,7 @@ export async function inTransaction<T>(work: (transaction: Transaction) => Promi
 			const undone = shared.nodes?.several === true && isLost(error) && !atCommit;
 			if (undone) shared.nodes!.doubt();
 			if (attempt === TRIES || !(undone || (code !== undefined && TRY_AGAIN.has(code)))) throw error;
-			if (undone || code === NOT_READY) await pause(AGAIN.afterMs);
+			await pause(undone || code === NOT_READY ? AGAIN.afterMs : ASIDE_MS * attempt * (0.5 + Math.random()));
 		}
 	}
 }
