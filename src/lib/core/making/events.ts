@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { EARLIER_MOULD_FAULTS, idSchema } from '../earlierIds';
+import { MOULD_FAULTS } from './firstLook';
 
 const eventId = z.uuid({ error: 'An event needs an id of its own.' });
 const base = {
@@ -12,27 +13,6 @@ const base = {
 		.min(1.5e12, 'The clock of this device is years off.')
 		.max(4e12, 'The clock of this device is years off.')
 };
-/** What may be wrong with a new mould. */
-export const MOULD_FAULTS = [
-	'inhibited',
-	'face-bubbles',
-	'inner-bubbles',
-	'torn',
-	'joint-step',
-	'leaked',
-	'detail-missing'
-] as const;
-type MouldFault = (typeof MOULD_FAULTS)[number];
-export const MOULD_FAULT_WORDS: Readonly<Record<MouldFault, string>> = {
-	inhibited: 'inhibited, tacky',
-	'face-bubbles': 'bubbles on the face',
-	'inner-bubbles': 'bubbles inside',
-	torn: 'torn',
-	'joint-step': 'step at the joint',
-	leaked: 'leaked',
-	'detail-missing': 'detail missing'
-};
-
 /** The first look at a finished mould. */
 export const inspectionInput = z.strictObject({
 	/** Water that one cavity takes, by weight. */
@@ -47,18 +27,6 @@ export const inspectionInput = z.strictObject({
 	note: z.string().max(2000, 'Keep the note under 2000 characters.')
 });
 export type Inspection = z.infer<typeof inspectionInput>;
-
-/**
- * How much more water a cavity takes than its master displaces, percent; less than nothing: it takes less.
- * @throws RangeError when a number is outside its range.
- * @example
- * waterOffPercent(66, 64); // 3.125
- */
-export function waterOffPercent(waterMl: number, masterVolumeMl: number): number {
-	if (!(waterMl > 0 && masterVolumeMl > 0))
-		throw new RangeError(`waterOffPercent: both over 0, got ${waterMl} ml, ${masterVolumeMl} ml`);
-	return (100 * (waterMl - masterVolumeMl)) / masterVolumeMl;
-}
 
 /** Something that happened while a mould was made. Only ever added; saving one twice changes nothing. */
 export const makingEvent = z.discriminatedUnion('kind', [

@@ -11,7 +11,7 @@ import { faultId, gradeId, pourEvent } from '../bench/events';
 import { CAUSE_IDS } from '../faults';
 import { containerRecord, MOVEMENT_KINDS } from '../shelf';
 import { shotInputs, trialRecord } from '../shot';
-import { mouldInspection } from '../wear/signs';
+import { mouldInspection } from '../wear/inspection';
 import { workshopSettings } from '../workshop/settings';
 import { BACKUP, BACKUP_TABLE_NAMES, type BackupTable } from './tables';
 import {

@@ -1,6 +1,7 @@
 import type { WearForecast } from './forecast';
 import { USUAL_FACE_C } from './prior';
-import { LIMIT, SIGNS, type MouldInspection } from './signs';
+import type { MouldInspection } from './inspection';
+import { LIMIT, SIGNS } from './signs';
 
 export interface Advice {
 	code: 'retire' | 'release' | 'rest' | 'barrier' | 'cooler' | 'patch' | 'successor' | 'close';

@@ -1,15 +1,5 @@
-export {
-	LIMIT,
-	mouldInspection,
-	SIGN_NAMES,
-	SIGNS,
-	signsFor,
-	spot,
-	worstSign,
-	type MouldInspection,
-	type Sign,
-	type Spot
-} from './signs';
+export { LIMIT, SIGN_NAMES, SIGNS, signsFor, worstSign, type Sign } from './signs';
+export { mouldInspection, spot, type MouldInspection, type Spot } from './inspection';
 export {
 	FAMILY_PULLS,
 	heatWeight,
