@@ -42,7 +42,8 @@ export function shoreFor(depthMm: number, smallestMm: number): { least: number; 
 }
 
 /**
- * Every rubber of the shelf for this mould, the best first, each with its reasons (common practice, no source).
+ * Every rubber of the shelf for this mould, the best first and as good ones in the order of the shelf, each with its reasons
+ * (common practice, no source).
  * @example
  * rubberChoices({ master: cube, kind: 'one-piece', undercutMm: 4 }, [{ id: 'b', record: blue }], [])[0]?.id; // 'b'
  */
@@ -52,9 +53,7 @@ export function rubberChoices(
 	experiences: readonly Experience[]
 ): RubberChoice[] {
 	const order = { fits: 0, 'with care': 1, 'does not fit': 2 };
-	return rubbers
-		.map((r) => judged(question, r, experiences))
-		.sort((a, b) => order[a.fit] - order[b.fit] || a.name.localeCompare(b.name));
+	return rubbers.map((r) => judged(question, r, experiences)).sort((a, b) => order[a.fit] - order[b.fit]);
 }
 
 function judged(

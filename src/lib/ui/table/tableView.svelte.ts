@@ -18,6 +18,9 @@ const kept = z.object({
 	group: z.string().catch('')
 });
 
+/** Opened with the first list that is sorted by its words: it takes the browser a twentieth of a second. */
+let alphabet: Intl.Collator | undefined;
+
 /** How a list was left: sorted, grouped, which columns; kept on this device and read again whatever stands there. */
 export class TableView<R> {
 	text = $state('');
@@ -89,7 +92,9 @@ export class TableView<R> {
 			const [x, y] = [by.value(a), by.value(b)];
 			if (x === null || y === null) return x === y ? 0 : x === null ? 1 : -1;
 			if (typeof x === 'number' && typeof y === 'number') return sign * (x - y);
-			return sign * String(x).localeCompare(String(y), undefined, { numeric: true });
+			return (
+				sign * (alphabet ??= new Intl.Collator(undefined, { numeric: true })).compare(String(x), String(y))
+			);
 		});
 	}
 	/** The same under a head for each value of the column by which it is grouped, in the order in which they come. */
