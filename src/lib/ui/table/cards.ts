@@ -27,13 +27,13 @@ export function cards(table: HTMLTableElement): () => void {
 		if (!narrow) table.classList.remove('cards');
 		table.classList.toggle('cards', narrow || table.scrollWidth > roomPx + 1);
 	};
-	const all = () => {
+	label();
+	const rows = new MutationObserver(() => {
 		label();
 		fit();
-	};
-	all();
-	const rows = new MutationObserver(all);
+	});
 	rows.observe(table, { childList: true, subtree: true });
+	// it is told of the room that there is at once: before the first picture, without a layout of its own
 	const room = new ResizeObserver(() => parent.clientWidth !== roomPx && fit());
 	room.observe(parent);
 	return () => {
