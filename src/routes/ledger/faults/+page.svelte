@@ -109,6 +109,6 @@
 				name: cause === null ? 'not confirmed' : CAUSE_WORDS[cause],
 				marker: { color: COLOURS[i % COLOURS.length]!, pattern: { shape: SHAPES[i % SHAPES.length]! as never } }
 			}))}
-			layout={{ barmode: 'stack', xaxis: { title: { text: 'pulls' } }, yaxis: { automargin: true, ...names } }} />
+			layout={{ barmode: 'stack', xaxis: { title: { text: 'pulls' } }, yaxis: names }} />
 	</section>
 {/if}
