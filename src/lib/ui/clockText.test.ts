@@ -5,6 +5,7 @@ import {
 	lateness,
 	longDay,
 	lowerFirst,
+	secondTime,
 	setClockHours,
 	shortTime,
 	wallTime,
@@ -48,9 +49,19 @@ it('every day and hour is written as the locale writes it', () => {
 		const gb = (o: Intl.DateTimeFormatOptions) => date.toLocaleString('en-GB', o);
 		const time = gb({ hour: '2-digit', minute: '2-digit' });
 		expect(plain(wallTime(ms, 0))).toBe(plain(`${gb({ ...day, weekday: 'short' })} ${time}`));
+		expect(plain(secondTime(ms + n * 1000))).toBe(
+			new Date(ms + n * 1000).toLocaleString('en-GB', {
+				hour: '2-digit',
+				minute: '2-digit',
+				second: '2-digit'
+			})
+		);
 		expect(plain(shortTime(ms, 0))).toBe(plain(`${gb({ ...day, year: 'numeric' })} ${time}`));
 		setClockHours('12');
 		expect(plain(wallTime(ms, ms))).toBe(plain(date.toLocaleString('en-US', { ...short, hour12: true })));
+		expect(plain(secondTime(ms))).toBe(
+			plain(date.toLocaleString('en-US', { ...short, second: '2-digit', hour12: true }))
+		);
 		setClockHours('24');
 	}
 });

@@ -43,6 +43,9 @@ export const setClockHours = (hours: ClockHours): void => {
 	clockHours = hours;
 };
 const timeOf = (at: Date) => TIMES[clockHours](at);
+/** A moment of this device's wall clock to the second: `14:05:09`, `2:05:09 PM`. */
+export const secondTime = (atMs: number): string =>
+	timeOf(new Date(atMs)).replace(/:\d\d/, (minutes) => `${minutes}:${two(new Date(atMs).getSeconds())}`);
 const dayMonth = (at: Date) => `${at.getDate()} ${MONTHS[at.getMonth()]!}`;
 const dayYear = (at: Date) => `${dayMonth(at)} ${at.getFullYear()}`;
 

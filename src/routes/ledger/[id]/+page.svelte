@@ -16,7 +16,7 @@
 		SEEN_WORDS
 	} from '$lib/core/bench';
 	import AddFindings from '$lib/ui/ledger/AddFindings.svelte';
-	import { wallTime } from '$lib/ui/clockText';
+	import { dayName, secondTime, wallTime } from '$lib/ui/clockText';
 	import Causes from '$lib/ui/ledger/Causes.svelte';
 	import Correct from '$lib/ui/ledger/Correct.svelte';
 	import PullCurves from '$lib/ui/ledger/PullCurves.svelte';
@@ -148,9 +148,11 @@
 			{#if data.curves}<PullCurves curves={data.curves} />{/if}
 			<h2 class="mt-5 mb-1">What happened</h2>
 			<ol class="text-[0.93rem]">
-				{#each data.events as event (event.id)}
-					<li class="grid grid-cols-[5.5rem_1fr] gap-3 border-t border-(--line) py-1.5">
-						<time class="soft" datetime={new Date(event.atMs).toISOString()}>{new Date(event.atMs).toLocaleTimeString('en-GB')}</time><span
+				{#each data.events as event, i (event.id)}
+					{@const day = dayName(event.atMs)}
+					{#if day !== (i > 0 ? dayName(data.events[i - 1]!.atMs) : '')}<li class="pt-2 font-semibold">{day}</li>{/if}
+					<li class="grid grid-cols-[6.5rem_1fr] gap-3 border-t border-(--line) py-1.5">
+						<time class="soft" datetime={new Date(event.atMs).toISOString()}>{secondTime(event.atMs)}</time><span
 							>{say(event)}{#if sourceWords(event)}&nbsp;<span class="soft">({sourceWords(event)})</span
 								>{/if}{#if data.devices[event.id]}&nbsp;<span class="soft">on {data.devices[event.id]}</span>{/if}</span>
 					</li>
