@@ -153,6 +153,8 @@ test('what changes with what, and the yields, with how sure so few can be', asyn
 	await page.goto('/ledger/faults');
 	await page.getByLabel('Fault', { exact: true }).selectOption('foam');
 	await page.getByRole('button', { name: 'Look' }).click();
+	// the page before has such a row too
+	await expect(page.getByText('how often foam came')).toBeVisible();
 	await expect(page.getByRole('row').filter({ hasText: 'humidity from 50 %' })).toBeVisible();
 	await expect(
 		page.getByText(/small numbers: a hint at most|it changes with it|nothing to be seen/).first()
