@@ -79,3 +79,28 @@ export const png = Buffer.from(
 	'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
 	'base64'
 );
+
+/** Kept a moment after the last key: a draft of that name is in the browser's own database. */
+export const isKept = (page: Page, text: string) =>
+	expect
+		.poll(() =>
+			page.evaluate(
+				(wanted) =>
+					new Promise<boolean>((done) => {
+						const open = indexedDB.open('anthypos-drafts');
+						open.onerror = () => done(false);
+						open.onsuccess = () => {
+							const db = open.result;
+							const [store] = [...db.objectStoreNames];
+							if (!store) return done(false);
+							const all = db.transaction(store).objectStore(store).getAll();
+							all.onsuccess = () => {
+								db.close();
+								done(JSON.stringify(all.result).includes(wanted));
+							};
+						};
+					}),
+				text
+			)
+		)
+		.toBe(true);

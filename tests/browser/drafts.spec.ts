@@ -1,31 +1,8 @@
 import { expect, test, type Page } from '@playwright/test';
+import { isKept } from './bench';
 
 const name = (page: Page) => page.getByRole('textbox', { name: 'Name', exact: true });
 const unfinished = (page: Page) => page.getByRole('region', { name: 'Unfinished' });
-/** Kept a moment after the last key: a draft of that name is in the browser's own database. */
-const isKept = (page: Page, text: string) =>
-	expect
-		.poll(() =>
-			page.evaluate(
-				(wanted) =>
-					new Promise<boolean>((done) => {
-						const open = indexedDB.open('anthypos-drafts');
-						open.onerror = () => done(false);
-						open.onsuccess = () => {
-							const db = open.result;
-							const [store] = [...db.objectStoreNames];
-							if (!store) return done(false);
-							const all = db.transaction(store).objectStore(store).getAll();
-							all.onsuccess = () => {
-								db.close();
-								done(JSON.stringify(all.result).includes(wanted));
-							};
-						};
-					}),
-				text
-			)
-		)
-		.toBe(true);
 
 test('what was typed is there again after a look at the shelf, and after a reload; saved, it is forgotten', async ({
 	page

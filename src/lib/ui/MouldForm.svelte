@@ -40,6 +40,7 @@
 	import AddInPlace from './shelf/AddInPlace.svelte';
 	import ChoiceField from './ChoiceField.svelte';
 	import { benchForm } from './form';
+	import Folded from './Folded.svelte';
 	import FormErrors from './FormErrors.svelte';
 	import Island from './island/Island.svelte';
 	import CutList from './mould/CutList.svelte';
@@ -102,6 +103,7 @@
 		$form.masterId = id ?? '';
 		$form.predecessorId = '';
 	}
+	/** Hottest that its resin makes the mould's face, °C; a long sum, made where it is asked for. */
 	const faceC = $derived(resin ? faceTempC(resin.record, $form.roomTempC, master?.record.shape?.findings.thickestMm) : undefined);
 	/** Fields that no sum is made of. */
 	const WORDS = ['label', 'masterId', 'rubberId', 'thermoplasticId', 'rubberLot', 'place', 'note'];
@@ -112,7 +114,7 @@
 		const wrong = mouldInputs.safeParse($form).error?.issues.find((i) => !WORDS.includes(String(i.path[0])));
 		if (wrong) return refusal(wrong.message, String(wrong.path[0]));
 		return outcomeOf(() => {
-			const plan = planMould($form, master.record, materials, faceC);
+			const plan = planMould($form, master.record, materials, from === 'nothing' ? faceC : undefined);
 			return { plan, mixing: mixingOf(plan, materials, $form.degas, settings) };
 		});
 	});
@@ -226,11 +228,10 @@
 				</ChoiceField>
 			{/if}
 		</div>
-		{#if inRubber($form.kind) && choices.length > 0 && !fixed}
-			<details class="mb-3">
-				<summary class="font-semibold text-(--work)">Every rubber on the shelf for this master</summary>
+		{#if inRubber($form.kind) && master && shelf.rubbers.length > 0 && !fixed}
+			<Folded class="mb-3" look="font-semibold text-(--work)" summary="Every rubber on the shelf for this master">
 				<RubberChoices {choices} chosen={$form.rubberId} onpick={(id) => ($form.rubberId = id)} />
-			</details>
+			</Folded>
 		{/if}
 		<Island>
 			{#if !fixed}

@@ -4,7 +4,14 @@ import { getMaster } from '$lib/server/repositories/masters';
 import { fail, redirect } from '@sveltejs/kit';
 import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
-import { mouldInputs, MOULD_STATES, nextMouldStates, type MouldState } from '$lib/core/mould';
+import {
+	costOf,
+	mouldInputs,
+	MOULD_MODULES,
+	MOULD_STATES,
+	nextMouldStates,
+	type MouldState
+} from '$lib/core/mould';
 import { attempt, orFail, orPage } from '$lib/server/forms';
 import { mouldContext } from '$lib/server/mouldContext';
 import { pourableInto } from '$lib/server/pourable';
@@ -37,6 +44,8 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 		form,
 		mould,
 		pourable,
+		/** It is a plan, or on its way from one: how it is made is what is looked at. */
+		planned: !standing && !(mould.state === 'new' && mould.pouredAt),
 		wear: wear && {
 			forecast: wear.forecast,
 			inspections: wear.inspections,
@@ -50,6 +59,10 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 		cuts,
 		weighed,
 		settings: locals.settings,
+		/** Left in cups when it is mixed as planned, g. */
+		wasteG: costOf(mould.plan, {}, mould.inputs.lossPercent).wasteG,
+		/** Why no resin goes into it at all; empty where one does. */
+		refuses: MOULD_MODULES[mould.inputs.kind].refusesResin,
 		next: nextMouldStates(mould.state)
 	};
 };
