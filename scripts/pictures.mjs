@@ -167,7 +167,21 @@ const VIEWS = [
 			await page.getByText('Why foam').waitFor();
 		}
 	},
-	{ name: 'bench-dark-820', path: '/', dark: true, width: 820, height: 1100 }
+	{
+		name: 'mould-dark-820',
+		path: '/moulds',
+		dark: true,
+		width: 820,
+		height: 1100,
+		async prepare(page) {
+			// the strip of clocks has such a link too
+			await page
+				.locator('main')
+				.getByRole('link', { name: /Ammonite paperweight, fourth/ })
+				.click();
+			await page.getByText('It cures until').waitFor();
+		}
+	}
 ];
 
 main(async () => {
