@@ -1,23 +1,7 @@
-export {
-	masterRecord,
-	displacedMl,
-	masterVolumeMl,
-	referenceSize,
-	SEALINGS,
-	SURFACES,
-	usedReading,
-	type MasterRecord
-} from './master';
-export {
-	METHOD_NAMES,
-	readVolume,
-	SPREAD_LIMIT,
-	spreadOf,
-	volumeReading,
-	type ReadingMethod,
-	type Spread,
-	type VolumeReading
-} from './reading';
+export { masterRecord, referenceSize, SEALINGS, SURFACES, type MasterRecord } from './master';
+export { displacedMl, masterVolumeMl, usedReading } from './volume';
+export { volumeReading, type ReadingMethod, type VolumeReading } from './reading';
+export { METHOD_NAMES, readVolume, SPREAD_LIMIT, spreadOf, type Spread } from './readVolume';
 export {
 	draftProblems,
 	formFromMaster,

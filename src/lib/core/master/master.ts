@@ -3,7 +3,8 @@ import { masterSizeInput, outerVolumeMl } from './sizes';
 import { name, note } from '../shelf/fields';
 import { digits } from '../units';
 import { MASTER_MATERIALS } from './materials';
-import { readVolume, volumeReading, type VolumeReading } from './reading';
+import { volumeReading } from './reading';
+import { readVolume } from './readVolume';
 import { shapeRecord, trapRecord } from './shape';
 
 /** What goes straight into every copy. */
@@ -73,32 +74,3 @@ export const masterRecord = z.preprocess(
 	})
 );
 export type MasterRecord = z.output<typeof masterRecord>;
-
-/**
- * The reading that the shots go by; none while its volume is not known.
- * @example
- * usedReading(cube)?.method; // 'typed'
- */
-export function usedReading(record: Pick<MasterRecord, 'readings' | 'used'>): VolumeReading | undefined {
-	return record.readings[record.used];
-}
-
-/**
- * Volume of one copy, ml, by the reading in use; nothing while it is not known.
- * @example
- * masterVolumeMl(cube); // 64
- */
-export function masterVolumeMl(record: Pick<MasterRecord, 'readings' | 'used'>): number | undefined {
-	const reading = usedReading(record);
-	return reading && readVolume(reading).volumeMl;
-}
-
-/**
- * What a master takes up in its rubber at the least, ml: all that is known of it. While nothing is, the rubber that is
- * worked out with it is the most that the mould can take.
- * @example
- * displacedMl({ readings: [], used: 0 }); // 0
- */
-export function displacedMl(record: Pick<MasterRecord, 'readings' | 'used'>): number {
-	return masterVolumeMl(record) ?? 0;
-}

@@ -1,4 +1,5 @@
-import { displacedMl, type MasterRecord } from '../master/master';
+import type { MasterRecord } from '../master/master';
+import { displacedMl } from '../master/volume';
 import { InputError } from '../working';
 import type { ChooserInput, Lock } from './chooserInput';
 import { mouldInputs } from './inputs';

@@ -1,5 +1,6 @@
 import { part } from '../cure';
-import { cureOf, type ResinRecord } from '../shelf/resin';
+import type { ResinRecord } from '../shelf/resin';
+import { cureOf } from '../shelf/resinSums';
 
 /**
  * Hottest that a resin makes the face of a mould, °C: by the part model in a slab of this section between

@@ -1,6 +1,7 @@
-import { masterVolumeMl, type MasterRecord } from '../master/master';
+import type { MasterRecord } from '../master/master';
+import { masterVolumeMl } from '../master/volume';
 import type { Warning } from '../working';
-import { usualWarnings } from '../shelf/usual';
+import { usualWarnings } from '../shelf/usualWords';
 import type { MouldInputs } from './inputs';
 import { MOULD_MODULES } from './kinds';
 import type { MouldMaterials, MouldPlan } from './planned';

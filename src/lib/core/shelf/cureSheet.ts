@@ -1,6 +1,7 @@
 import { tryForecast, type CureAnswer, type CureQuestion } from '../cure/tryForecast';
 import type { Outcome } from '../outcome';
-import { cureOf, type ResinRecord } from './resin';
+import type { ResinRecord } from './resin';
+import { cureOf } from './resinSums';
 
 type Unresined<T> = Omit<T, 'resin'>;
 

@@ -6,25 +6,14 @@ export {
 	rubberSheet,
 	sheetOf,
 	thermoplasticSheet,
-	USUAL_WORDS,
 	usualOf,
-	usualWarnings,
-	usualWords,
 	withUsual,
 	type SheetKind
 } from './usual';
+export { USUAL_WORDS, usualWarnings, usualWords } from './usualWords';
 export { name, note } from './fields';
-export {
-	cureOf,
-	mixable,
-	mixedDensityGPerMl,
-	ratiosOf,
-	resinRecord,
-	viscosityOf,
-	type MixableResin,
-	type ResinRecord,
-	type TaughtResin
-} from './resin';
+export { resinRecord, type ResinRecord, type TaughtResin } from './resin';
+export { cureOf, mixable, mixedDensityGPerMl, ratiosOf, viscosityOf, type MixableResin } from './resinSums';
 export { chemistryOf, isCatalysed, RESIN_FAMILIES, type ResinFamily } from './chemistry';
 export { tryCure, type ShelfCureQuestion } from './cureSheet';
 export { shotsLeft } from './shotsLeft';

@@ -6,7 +6,8 @@ import { cupLossMl, mix, type MixResult } from '../mix';
 import { fillerMixOf } from '../mix/fillerMixOf';
 import { consistency, FILLER_HEAT, settlingMm, type FillerRecord } from './filler';
 import { colourLoad, scaleRecipe, type ColourRecord, type RecipeRecord } from './colour';
-import { cureOf, mixable, mixedDensityGPerMl, viscosityOf, type ResinRecord } from './resin';
+import type { ResinRecord } from './resin';
+import { cureOf, mixable, mixedDensityGPerMl, viscosityOf } from './resinSums';
 
 /** How much of a filler, and what it is counted against. */
 export type FillerPer = 'total-mass-percent' | 'phr' | 'b-volume-share' | 'b-mass-percent';

@@ -1,4 +1,5 @@
-import { mixable, ratiosOf, type ResinRecord } from './resin';
+import type { ResinRecord } from './resin';
+import { mixable, ratiosOf } from './resinSums';
 
 /**
  * Whole shots that what is left of a resin still gives; the side that runs out first decides. A side of which there

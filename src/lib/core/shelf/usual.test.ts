@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { ratiosOf } from './resin';
+import { ratiosOf } from './resinSums';
 import {
 	colourSheet,
 	fillerSheet,

@@ -3,12 +3,11 @@
  * of its figures are usual, so that nobody takes them for the sheet's.
  */
 import { z } from 'zod';
-import type { Warning } from '../working';
 import { colourFields, colourRecord, type ColourRecord } from './colour';
 import { fillerFields, fillerRecord, type FillerRecord } from './filler';
 import { thermoplasticRecord } from './release';
-import { resinFields, resinRecord, type ResinRecord } from './resin';
-import { rubberRecord, type RubberRecord } from './rubber';
+import { resinFields, resinRecord } from './resin';
+import { rubberRecord } from './rubber';
 import { starterShelf, TYPICAL_RESIN_NAMES, typicalResin } from './starter';
 
 /** Solid and loose density of grains by family, g/ml; metals differ too much to have a usual one. */
@@ -172,41 +171,3 @@ export const thermoplasticSheet = sheet(
 	'thermoplastic',
 	thermoplasticRecord
 );
-
-/** Names of figures that may be usual, as the screens call them. */
-export const USUAL_WORDS: Readonly<Record<string, string>> = {
-	densityAGPerMl: 'density of A',
-	densityBGPerMl: 'density of B',
-	densityGPerMl: 'density',
-	bulkDensityGPerMl: 'loose density',
-	viscosityMpaS: 'viscosity',
-	softenTempC: 'softening',
-	coolS: 'time to cool'
-};
-
-/**
- * Which figures of a record are usual for its kind and not from its sheet, in words; nothing when none is.
- * @example
- * usualWords({ usual: ['densityAGPerMl', 'viscosityMpaS'] }); // 'density of A, viscosity'
- */
-export const usualWords = (record: Pick<ResinRecord | RubberRecord, 'usual'>): string | undefined =>
-	record.usual.length > 0 ? record.usual.map((f) => USUAL_WORDS[f] ?? f).join(', ') : undefined;
-
-/** Two thirds of what is sold of a kind lie this near to its usual density (a judgement of ours). */
-const DENSITY_OFF_PERCENT = 4;
-
-/**
- * A density that no sheet says makes grams that are only about right: said wherever grams follow from it.
- * @example
- * usualWarnings({ name: 'Sea', usual: ['densityGPerMl'] })[0]?.code; // 'usual-density'
- */
-export function usualWarnings({ name, usual }: { name: string; usual: readonly string[] }): Warning[] {
-	if (!usual.some((field) => /density/i.test(field))) return [];
-	return [
-		{
-			code: 'usual-density',
-			message: `The density of ${name} is the usual one of its kind and not from its sheet: grams may be off by ${DENSITY_OFF_PERCENT} % and more.`,
-			action: 'Type it from the sheet, or weigh 100 ml of each part.'
-		}
-	];
-}

@@ -2,7 +2,7 @@ import { cup } from '../cure/cup';
 import { fillerMixOf } from '../mix/fillerMixOf';
 import { mix, type Filler } from '../mix/mix';
 import { FILLER_HEAT } from '../shelf/filler';
-import { cureOf, mixable } from '../shelf/resin';
+import { cureOf, mixable } from '../shelf/resinSums';
 import { InputError } from '../working';
 import { digits } from '../units';
 import type { ColourDose } from './dose';

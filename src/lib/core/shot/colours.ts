@@ -1,5 +1,5 @@
 import { cup } from '../cure/cup';
-import { cureOf } from '../shelf/resin';
+import { cureOf } from '../shelf/resinSums';
 import { digits, formatTime } from '../units';
 import { InputError, type Warning, type WorkingLine } from '../working';
 import { coloursFor, cupOf, fillersOf, lengthened } from './amounts';

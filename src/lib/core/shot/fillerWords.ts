@@ -1,6 +1,6 @@
 import { viscosityFactor } from '../mix/viscosityFactor';
 import { consistency, settlingMm } from '../shelf/filler';
-import { mixedDensityGPerMl, viscosityOf } from '../shelf/resin';
+import { mixedDensityGPerMl, viscosityOf } from '../shelf/resinSums';
 import { digits } from '../units';
 import type { Warning } from '../working';
 import type { Inputs } from './inputs';

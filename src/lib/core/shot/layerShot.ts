@@ -9,7 +9,7 @@ import { cupMarkErrorPercent } from '../mix/weighingError';
 import { WALLS } from '../cure/wall';
 import { bandOfTime, cupBands, type LayersQuestion } from '../cure/bands';
 import { isCatalysed } from '../shelf/chemistry';
-import { cureOf, mixedDensityGPerMl } from '../shelf/resin';
+import { cureOf, mixedDensityGPerMl } from '../shelf/resinSums';
 import { formatTime } from '../units';
 import { InputError, type Warning, type WorkingLine } from '../working';
 import { coloursFor, cupOf, lengthened } from './amounts';

@@ -1,8 +1,9 @@
 import { isTooDamp } from '../humidity';
 import { bandOfTime, layersBand, sectionsBands, type LayersQuestion, type TimeBand } from '../cure/bands';
 import { chemistryOf, isCatalysed } from '../shelf/chemistry';
-import { cureOf, type TaughtResin } from '../shelf/resin';
-import { usualWarnings } from '../shelf/usual';
+import type { TaughtResin } from '../shelf/resin';
+import { cureOf } from '../shelf/resinSums';
+import { usualWarnings } from '../shelf/usualWords';
 import { digits } from '../units';
 import type { Warning } from '../working';
 import type { SolidShot } from './batch';

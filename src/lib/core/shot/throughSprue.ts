@@ -1,5 +1,5 @@
 import { sprue, type SprueResult } from '../flow';
-import { mixedDensityGPerMl, viscosityOf } from '../shelf/resin';
+import { mixedDensityGPerMl, viscosityOf } from '../shelf/resinSums';
 import { digits, formatTime } from '../units';
 import type { Warning } from '../working';
 import type { Inputs } from './inputs';

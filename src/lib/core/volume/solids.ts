@@ -36,6 +36,15 @@ export function solidVolumeMl(solid: Solid): number {
 }
 
 /**
+ * Volume of solids that are added to a piece and taken off it, ml.
+ * @example
+ * solidsVolumeMl([{ sign: 'add', solid: { shape: 'box', lengthMm: 40, widthMm: 40, heightMm: 40 } }]); // 64
+ */
+export function solidsVolumeMl(pieces: readonly { sign: 'add' | 'subtract'; solid: Solid }[]): number {
+	return pieces.reduce((sum, p) => sum + (p.sign === 'add' ? 1 : -1) * solidVolumeMl(p.solid), 0);
+}
+
+/**
  * Skin of a plain solid in mm² without the face that it stands on, which is where a cast is open.
  * Box, wedge and pyramid by their faces; tube, cone and frustum by π·(slant) lateral area and the top;
  * ball πd² (Archimedes), half ball half of it, torus 4π²Rr (Pappus): the last three have no such face but the

@@ -1,4 +1,5 @@
-import { displacedMl, type MasterRecord } from '../../../master/master';
+import type { MasterRecord } from '../../../master/master';
+import { displacedMl } from '../../../master/volume';
 import { rubberForBlock, type RubberRecord } from '../../../shelf/rubber';
 import { digits } from '../../../units';
 import type { Warning } from '../../../working';

@@ -1,7 +1,8 @@
 import { cup } from '../../../cure';
 import { mix } from '../../../mix/mix';
 import type { FillerRecord } from '../../../shelf/filler';
-import { cureOf, mixable, type ResinRecord } from '../../../shelf/resin';
+import type { ResinRecord } from '../../../shelf/resin';
+import { cureOf, mixable } from '../../../shelf/resinSums';
 import { SPREAD_MM2_PER_S } from '../../../shot/kinds/brushed/stands';
 import { scooped } from '../../../shot/scoops';
 import { InputError } from '../../../working';

@@ -1,4 +1,5 @@
-import { displacedMl, type MasterRecord } from '../../../master/master';
+import type { MasterRecord } from '../../../master/master';
+import { displacedMl } from '../../../master/volume';
 import { cavityVolumeMl, type Cavity } from '../../block';
 import { brickCourses } from '../../boxing';
 import { gridFor } from '../../cavities';

@@ -1,4 +1,5 @@
-import { displacedMl, type MasterRecord } from '../../../master/master';
+import type { MasterRecord } from '../../../master/master';
+import { displacedMl } from '../../../master/volume';
 import type { MouldInputs } from '../../inputs';
 import { sizeOf, type MouldPlan } from '../../planned';
 import { planRigid } from './rigid';

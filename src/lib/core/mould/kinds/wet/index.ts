@@ -1,7 +1,7 @@
 import { InputError } from '../../../working';
 import { calculation } from '../../../calculation';
 import { wetThing } from '../../../compatibility/things';
-import { displacedMl, masterVolumeMl } from '../../../master/master';
+import { displacedMl, masterVolumeMl } from '../../../master/volume';
 import { formatTime } from '../../../units';
 import { yes } from '../../chooserInput';
 import { blockReachMm, drawBlock } from '../block/draw';

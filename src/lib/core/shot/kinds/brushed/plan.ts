@@ -1,4 +1,4 @@
-import { mixedDensityGPerMl } from '../../../shelf/resin';
+import { mixedDensityGPerMl } from '../../../shelf/resinSums';
 import type { Filler } from '../../../mix/mix';
 import { digits, formatTime } from '../../../units';
 import { InputError, type Warning } from '../../../working';

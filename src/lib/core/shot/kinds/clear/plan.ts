@@ -1,5 +1,5 @@
 import { CRACK_LIMIT_C } from '../../../cure/heat';
-import { mixedDensityGPerMl } from '../../../shelf/resin';
+import { mixedDensityGPerMl } from '../../../shelf/resinSums';
 import { digits, formatTime } from '../../../units';
 import { InputError, type Warning } from '../../../working';
 import { copyBalance } from '../filled/filled';

@@ -1,4 +1,4 @@
-import { mixedDensityGPerMl, viscosityOf } from '../../../shelf/resin';
+import { mixedDensityGPerMl, viscosityOf } from '../../../shelf/resinSums';
 import { settlingMm } from '../../../shelf/filler';
 import { digits } from '../../../units';
 import { InputError, type Warning, type WorkingLine } from '../../../working';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { planShot, rotocast, type ShotContext } from '../..';
 import { cureOf } from '../../../shelf';
-import { viscosityOf } from '../../../shelf/resin';
+import { viscosityOf } from '../../../shelf/resinSums';
 import { bronze, context, inputs, silica, urethane } from '../shots.testing';
 
 describe('solid casts with filler through and through', () => {

@@ -1,6 +1,6 @@
 import { EINSTEIN_COEFFICIENT, MAX_PACKING } from '../../../mix/viscosityFactor';
 import { CREAMY_MPAS } from '../../../shelf/filler';
-import { mixable, viscosityOf } from '../../../shelf/resin';
+import { mixable, viscosityOf } from '../../../shelf/resinSums';
 import type { ShotContext, ShotFiller, ThickenOffer } from '../../planned';
 
 /**

@@ -1,4 +1,4 @@
-import { mixedDensityGPerMl, viscosityOf, cureOf } from '../../../shelf/resin';
+import { mixedDensityGPerMl, viscosityOf, cureOf } from '../../../shelf/resinSums';
 import { CREAMY_MPAS } from '../../../shelf/filler';
 import { digits } from '../../../units';
 import { InputError } from '../../../working';

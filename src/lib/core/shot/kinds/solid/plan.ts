@@ -1,7 +1,7 @@
 import { digits, formatTime } from '../../../units';
 import { pumpUpS } from '../../../pressurePot/delivery';
 import { pot, type PotResult } from '../../../pressurePot/pressurePot';
-import { cureOf, viscosityOf } from '../../../shelf/resin';
+import { cureOf, viscosityOf } from '../../../shelf/resinSums';
 import { chemistryOf } from '../../../shelf/chemistry';
 import { sections, type Sections } from '../../../cure/sections';
 import { alsoOf, alsoSections, alsoTakes, alsoWorking } from '../../also';
