@@ -244,7 +244,7 @@
 					{plan}
 					areaFromFile={master?.record.shape !== undefined} />
 			{/if}
-		</Island><Island>
+		</Island><Island lateRoom="26rem">
 			{#if drawing && master}
 				<div class="my-2 rounded-lg border border-(--line) p-2">
 					<MouldDrawing {drawing} label="Section and plan of the mould round {master.record.name}, to scale" />
@@ -258,7 +258,7 @@
 				</details>
 			{/if}
 			{#if kind.asksForSprue}<SprueFields {form} {said} {master} resins={shelf.resins} />{/if}
-		</Island><Island>
+		</Island><Island lateRoom="20rem">
 			<h2 class="mt-2 mb-2">Opening and closing</h2>
 			<div class="grid gap-x-5 gap-y-1 sm:grid-cols-[16rem_1fr]">
 				<ChoiceField

@@ -2,7 +2,8 @@
 const waiting: (() => void)[] = [];
 let turns: Promise<void> | undefined;
 
-const nextTask = () => new Promise<void>((go) => setTimeout(go));
+/** Lets the browser answer whoever pressed something meanwhile. */
+export const nextTask = () => new Promise<void>((go) => setTimeout(go));
 
 async function inTurn(): Promise<void> {
 	for (let next = waiting.shift(); next; next = waiting.shift()) {
