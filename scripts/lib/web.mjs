@@ -7,6 +7,12 @@ import { Stop } from './say.mjs';
 /** What is read at all. The application's own, smaller limits answer in words; past this the line is cut. */
 const BODY_LIMIT = '256M';
 
+/**
+ * How long an idle connection is held, s: longer than programs in front hold theirs (a minute is usual), so that none sends
+ * into one that is being closed; and a device at the bench that was quiet for a moment need not connect again.
+ */
+const HELD_S = 65;
+
 // pages are short-lived objects: more room for them means a fraction of the collecting
 const YOUNG = '--max-semi-space-size=64';
 
@@ -35,6 +41,7 @@ export async function startWeb({
 			NODE_ENV: 'production',
 			BODY_SIZE_LIMIT: BODY_LIMIT,
 			SHUTDOWN_TIMEOUT: '3',
+			KEEP_ALIVE_TIMEOUT: String(HELD_S),
 			LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
 			// only who serves people asks them who they are
 			SIGN_IN: '0',

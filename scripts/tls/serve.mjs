@@ -49,6 +49,7 @@ export async function listenTls({ app, host, port, folder, hosts, certFile, keyF
 			app.emit('request', request, response);
 		}
 	);
+	secure.keepAliveTimeout = app.keepAliveTimeout;
 	secure.on('tlsClientError', (_error, socket) => socket.destroy());
 	const plain = plainServer((request, response) => toTls(request, response, () => authority));
 	const outer = netServer((socket) => {

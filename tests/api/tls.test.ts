@@ -1,7 +1,7 @@
 import { X509Certificate } from 'node:crypto';
 import { mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { createServer, request as plainRequest, type IncomingMessage } from 'node:http';
-import { request as tlsRequest } from 'node:https';
+import { Agent, request as tlsRequest } from 'node:https';
 import { connect } from 'node:net';
 import { networkInterfaces, tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -79,6 +79,7 @@ describe('one port for both', () => {
 	let close = () => {};
 	beforeAll(async () => {
 		port = await freePort();
+		app.keepAliveTimeout = 65_000;
 		({ close } = await listenTls({ app, host: '0.0.0.0', port, folder: served, hosts: 'bench.local' }));
 	});
 	afterAll(() => close());
@@ -114,6 +115,18 @@ describe('one port for both', () => {
 		expect(plain.encrypted).toBe(false);
 		expect(plain.from).toContain('127.0.0.1');
 		expect((await ask('127.0.0.1', '/workshop-trusted', { tls: true })).status).toBe(204);
+	});
+	it('a line over TLS is held as long as one of the application', async () => {
+		const agent = new Agent({ keepAlive: true, ca: readFileSync(join(served, 'authority.pem')) });
+		const held = await new Promise<string | undefined>((resolve, reject) =>
+			tlsRequest({ host: '127.0.0.1', port, path: '/x', agent }, (answer) => {
+				answer.resume().on('end', () => resolve(answer.headers['keep-alive']?.toString()));
+			})
+				.on('error', reject)
+				.end()
+		);
+		agent.destroy();
+		expect(held).toBe('timeout=65');
 	});
 	it('a plain line from the network is told how to come with TLS, and reaches nothing', async (t) => {
 		if (!outside) return t.skip('this machine has no address but its own');
