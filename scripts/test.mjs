@@ -1,5 +1,6 @@
 // npm test: sets up a fresh machine and runs every check. Parts: api, browser. The cluster alone: npm run test:cluster.
 import { rmSync } from 'node:fs';
+import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import { stripVTControlCharacters } from 'node:util';
 import { ensureBuild } from './lib/build.mjs';
@@ -31,35 +32,75 @@ const STATIC = [
 	['ui', () => npx(['vitest', 'run', '--project', 'ui', '--reporter=default'])]
 ];
 
+const script = (file, how) => run('node', [join('scripts', file), how], { show: 'both' });
 /** What stands still, breaks or lies: short forms of `npm run test:cluster` and `npm run campaign`. */
 const FAULTS = [
-	['cluster', 'test-cluster.mjs', '--kills=3'],
-	['campaign', 'campaign.mjs', '--short']
+	['cluster', () => script('test-cluster.mjs', '--kills=3')],
+	['campaign', () => script('campaign.mjs', '--short')]
 ];
 
-/** Checks against the built application on a database of its own, filled with the demo workshop. */
-async function served(parts) {
+const api = ['api', (env) => npx(['vitest', 'run', '--project', 'api', '--reporter=default'], env)];
+const BROWSER_PARTS = 4;
+const browser = Array.from({ length: BROWSER_PARTS }, (_, i) => {
+	const part = `${i + 1}/${BROWSER_PARTS}`;
+	const where = [
+		'--config',
+		'tests/browser/playwright.config.ts',
+		'--output',
+		join('test-results', String(i + 1))
+	];
+	return [`browser ${part}`, (env) => npx(['playwright', 'test', ...where, `--shard=${part}`], env)];
+});
+const SERVED = { api: [api], browser };
+
+/** A browser that waits for its server leaves a core idle, and the other way round: two checks go on side by side. */
+const LANES = Math.min(2, availableParallelism());
+
+/**
+ * Runs checks in their order, one in each lane at a time.
+ * @template L
+ * @param {[string, (lane: L) => Promise<{ code: number, output: string }>][]} checks
+ * @param {L[]} lanes what a check is given
+ * @returns {Promise<[string, number, string][]>} name, exit code and output of each, in the order of the checks
+ */
+async function inLanes(checks, lanes) {
+	const results = [];
+	let next = 0;
+	await Promise.all(
+		lanes.map(async (lane) => {
+			while (next < checks.length) {
+				const at = next++;
+				const [name, check] = checks[at];
+				say(`\n— ${name}`);
+				const { code, output } = await check(lane);
+				say(`\n— ${name} ${code === 0 ? 'is done' : 'failed'}`);
+				results[at] = [name, code, output];
+			}
+		})
+	);
+	return results;
+}
+
+/** Checks against the built application; each lane has a server and a database of its own, filled with the demo workshop. */
+async function served(checks) {
 	const dir = join(stateDir, 'test');
 	rmSync(dir, { recursive: true, force: true });
-	const database = await startDatabase(dir);
-	let web;
+	await ensureBuild();
+	const started = [];
+	const start = async (lane) => {
+		const database = await startDatabase(join(dir, String(lane)));
+		started.push(database);
+		const web = await startWeb({ databaseUrl: database.url, port: await freePort(), demo: true });
+		started.push(web);
+		return { ANTHYPOS_URL: web.url, DATABASE_URL: database.url };
+	};
 	try {
-		await ensureBuild();
-		web = await startWeb({ databaseUrl: database.url, port: await freePort(), demo: true });
-		const env = { ANTHYPOS_URL: web.url, DATABASE_URL: database.url };
-		const results = [];
-		for (const part of parts) {
-			say(`\n— ${part}`);
-			const { code, output } =
-				part === 'api'
-					? await npx(['vitest', 'run', '--project', 'api', '--reporter=default'], env)
-					: await npx(['playwright', 'test', '--config', 'tests/browser/playwright.config.ts'], env);
-			results.push([part, code, output]);
-		}
-		return results;
+		const ways = Array.from({ length: Math.min(LANES, checks.length) }, (_, lane) => start(lane + 1));
+		// all of them stand, or fell, before anything is taken down
+		await Promise.allSettled(ways);
+		return await inLanes(checks, await Promise.all(ways));
 	} finally {
-		await web?.stop();
-		await database.stop();
+		for (const part of started.reverse()) await part.stop();
 		rmSync(dir, { recursive: true, force: true });
 	}
 }
@@ -68,7 +109,7 @@ main(async () => {
 	const only = process.argv.slice(2);
 	const all = only.length === 0;
 	for (const part of only) {
-		if (part !== 'api' && part !== 'browser')
+		if (!(part in SERVED))
 			throw new Stop(`There is no part "${part}": api or browser, or none for everything.`);
 	}
 	await ensureNodePackages();
@@ -81,19 +122,12 @@ main(async () => {
 	const results = [];
 	if (all) {
 		await npx(['svelte-kit', 'sync']);
-		for (const [name, check] of STATIC) {
-			say(`\n— ${name}`);
-			const { code, output } = await check();
-			results.push([name, code, output]);
-		}
+		results.push(...(await inLanes(STATIC, Array.from({ length: LANES }))));
 	}
-	results.push(...(await served(all ? ['api', 'browser'] : only)));
-	if (all)
-		for (const [name, file, how] of FAULTS) {
-			say(`\n— ${name}`);
-			const { code, output } = await run('node', [join('scripts', file), how], { show: 'both' });
-			results.push([name, code, output]);
-		}
+	const parts = all ? Object.keys(SERVED) : only;
+	results.push(...(await served(parts.flatMap((part) => SERVED[part]))));
+	// what is killed and timed there has the machine to itself
+	if (all) results.push(...(await inLanes(FAULTS, [undefined])));
 	const broken = results.filter(([, code]) => code !== 0);
 	for (const [name, , output] of broken) {
 		say(`\n— ${name} failed; its last lines once more:`);

@@ -17,14 +17,23 @@ export function run(command, args, { env = {}, show = true, input, cwd = root } 
 			]
 		});
 		let output = '';
+		let unsaid = '';
+		// whole lines: another command may be printing beside it
 		const keep = (part) => {
 			output += part;
-			if (show === 'both') process.stdout.write(part);
+			if (show !== 'both') return;
+			unsaid += part;
+			const whole = unsaid.lastIndexOf('\n') + 1;
+			process.stdout.write(unsaid.slice(0, whole));
+			unsaid = unsaid.slice(whole);
 		};
 		child.stdout?.setEncoding('utf8').on('data', keep);
 		child.stderr?.setEncoding('utf8').on('data', keep);
 		child.on('error', reject);
-		child.on('close', (code) => resolve({ code: code ?? 1, output }));
+		child.on('close', (code) => {
+			process.stdout.write(unsaid);
+			resolve({ code: code ?? 1, output });
+		});
 		if (input !== undefined) child.stdin.end(input);
 	});
 }
