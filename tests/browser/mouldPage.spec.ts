@@ -35,7 +35,7 @@ test('a poured mould says until when it cures, not what to mix for it; how it wa
 	try {
 		await expect(state).toContainText('It cures until');
 		await expect(state.getByTestId('ready-at')).toHaveText(/\d:\d\d/);
-		await expect(state).toContainText(/Poured .*another .*(h|min)/);
+		await expect(state).toContainText(/Poured .*for a room of .*another .*(h|min)/);
 		await expect(page.getByText('not poured yet')).toHaveCount(0);
 		// the same after a load of its own, when the server draws it
 		await page.reload();
@@ -84,4 +84,33 @@ test('paper has how a mould was made, folded or not', async ({ page }) => {
 		})
 		.toBe(true);
 	await expect(fold(page).locator('xpath=..')).not.toHaveAttribute('open');
+});
+
+test('what lies under the edge of a plan comes once the rest is awake, and moves nothing that is seen', async ({
+	page
+}) => {
+	const sent = await (await page.request.get('/moulds/new')).text();
+	expect(sent).toContain('It opens');
+	expect(sent).not.toContain('Opening and closing');
+	await page.addInitScript(() => {
+		const moved: number[] = [];
+		Object.assign(window, { moved });
+		new PerformanceObserver((list) => {
+			for (const entry of list.getEntries())
+				moved.push((entry as PerformanceEntry & { value: number }).value);
+		}).observe({ type: 'layout-shift', buffered: true });
+	});
+	await page.goto('/moulds/new');
+	await isAwake(page);
+	await expect(page.getByRole('heading', { name: 'Opening and closing' })).toBeAttached();
+	// the browser tells of a shift with the next picture
+	await page.evaluate(
+		() => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn)))
+	);
+	const moved = await page.evaluate(() => (window as unknown as { moved: number[] }).moved);
+	expect(moved.reduce((sum, value) => sum + value, 0)).toBeLessThan(0.02);
+	await page.getByLabel('Kept where').fill('shelf 2, left');
+	await page.getByRole('button', { name: 'Keep this mould' }).click();
+	await expect(page.getByText('Choose the master that the mould is made from.')).toBeVisible();
+	await expect(page.getByLabel('Kept where')).toHaveValue('shelf 2, left');
 });

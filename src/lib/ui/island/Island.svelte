@@ -10,8 +10,8 @@
 	interface Props {
 		children: Snippet;
 		/**
-		 * It lies under the edge of every window and is left out of what the server sends: made once the parts before it are
-		 * awake. Until then this much room is kept for it, such as `20rem`.
+		 * It lies under the edge of every window: left out of what the server sends, and made once the parts before it are awake.
+		 * Until then this much room is kept for it, such as `20rem`.
 		 */
 		lateRoom?: string;
 	}
@@ -31,12 +31,13 @@
 	}) as unknown as Snippet;
 
 	const onPage = createRawSnippet(() => ({
-		render: () => `<div ${lateRoom ? `style="min-height: ${lateRoom}"` : 'class="contents"'}></div>`,
+		render: () => '<div class="contents"></div>',
 		setup(target) {
 			let part: object | undefined;
 			let gone = false;
 			const options = { target, props: { children }, context };
-			if (lateRoom)
+			// sent as room alone
+			if (target.hasAttribute('style'))
 				wake(() => {
 					if (gone) return;
 					target.removeAttribute('style');

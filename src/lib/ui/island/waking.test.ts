@@ -1,4 +1,4 @@
-import { expect, it } from 'vitest';
+import { expect, it, vi } from 'vitest';
 import { allAwake, wake } from './waking';
 
 it('parts wake one after another, each in a task of its own, and those within them after all that asked before', async () => {
@@ -22,4 +22,20 @@ it('with nothing to wake all is awake, and what asks later is waited for by whoe
 	expect(woken).toBe(false);
 	await allAwake();
 	expect(woken).toBe(true);
+});
+
+it('paper waits for no turn: all that asked, and those within them, are awake before it is drawn', async () => {
+	const heard = new Map<string, () => void>();
+	vi.stubGlobal('addEventListener', (name: string, listener: () => void) => heard.set(name, listener));
+	const seen: string[] = [];
+	wake(() => {
+		seen.push('first');
+		wake(() => seen.push('within first'));
+	});
+	wake(() => seen.push('second'));
+	heard.get('beforeprint')!();
+	expect(seen).toEqual(['first', 'second', 'within first']);
+	await allAwake();
+	expect(seen).toHaveLength(3);
+	vi.unstubAllGlobals();
 });

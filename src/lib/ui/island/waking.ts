@@ -5,16 +5,22 @@ let turns: Promise<void> | undefined;
 /** Lets the browser answer whoever pressed something meanwhile. */
 export const nextTask = () => new Promise<void>((go) => setTimeout(go));
 
+/** Paper waits for no turns: all wake at once, and those within them. */
+function onPaper(): void {
+	for (let next = waiting.shift(); next; next = waiting.shift()) next();
+}
+
 async function inTurn(): Promise<void> {
-	for (let next = waiting.shift(); next; next = waiting.shift()) {
+	while (waiting.length > 0) {
 		await nextTask();
-		next();
+		waiting.shift()?.();
 	}
 	turns = undefined;
 }
 
 /** Wakes a part in a task of its own, after those that asked before. */
 export function wake(part: () => void): void {
+	if (!turns) globalThis.addEventListener?.('beforeprint', onPaper, { once: true });
 	waiting.push(part);
 	turns ??= inTurn();
 }
