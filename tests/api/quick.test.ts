@@ -7,6 +7,7 @@ import { closeDb } from '$lib/server/db/connection';
 import { plain, tables } from '$lib/server/db/models';
 import { listContainers } from '$lib/server/repositories/containers';
 import { getMaster } from '$lib/server/repositories/masters';
+import { listResins } from '$lib/server/repositories/materials';
 import { getMould } from '$lib/server/repositories/moulds';
 import { addEvents, getPour } from '$lib/server/repositories/pours';
 import { keepQuick, pourQuick } from '$lib/server/repositories/quick';
@@ -75,6 +76,20 @@ describe('kept', () => {
 		// what stood on no shelf stands there now, marked
 		const resin = plain((await tables.materials().findByPk(shot.resinId))!);
 		expect(resin.body).toMatchObject({ typical: true, potLifeS: 150 });
+	});
+	it('pressed twice at once it is one of each, and both presses hear of the same shot', async () => {
+		const id = randomUUID();
+		// a resin that stands on no shelf yet
+		const potLifeS = 187.25;
+		const q = question({ resinBy: 'label', ratioA: 1, ratioB: 1, potLifeS });
+		const [one, two] = await Promise.all([keepQuick(id, q, settings), keepQuick(id, q, settings)]);
+		expect(one).toBe(two);
+		expect(await keepQuick(id, q, settings)).toBe(one);
+		const shot = await getShot(one);
+		expect((await getMould(shot.inputs.mouldIds[0]!)).state).toBe('active');
+		const where = { masterId: id };
+		expect([await tables.moulds().count({ where }), await tables.shots().count({ where })]).toEqual([1, 1]);
+		expect((await listResins()).filter((r) => r.record.potLifeS === potLifeS)).toHaveLength(1);
 	});
 });
 

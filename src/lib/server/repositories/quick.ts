@@ -12,6 +12,7 @@ import { getResin, listResins, saveMaterial } from './materials';
 import { getMould, saveMould, setMouldState } from './moulds';
 import { saveShot } from './shots';
 import { noteBegun } from './takeMoulds';
+import { uuidOf } from '../uuidOf';
 
 /** The resin of the question: from the shelf with its tins, or one that stands on no shelf. */
 async function resinOf(q: QuickInput) {
@@ -48,18 +49,28 @@ export async function pourQuick(
 }
 
 /** The resin's place on the shelf; what is typical or from a label goes there, marked as such. */
-async function onShelf(q: QuickInput, actor?: Actor): Promise<string> {
+async function onShelf(id: string, q: QuickInput, actor?: Actor): Promise<string> {
 	if (q.resinBy === 'shelf') return q.resinId;
 	const record = quickResin(q, undefined);
 	const same = (await listResins()).find(
 		(r) => r.record.name === record.name && r.record.potLifeS === record.potLifeS
 	);
-	return same?.id ?? saveMaterial('resin', record, { actor });
+	return same?.id ?? saveMaterial('resin', record, { id: uuidOf(`${id} resin`), actor });
+}
+
+/** In use, whoever takes it there: of two presses at once the later finds it so. */
+async function takeIntoUse(mouldId: string, actor?: Actor): Promise<void> {
+	const mould = await getMould(mouldId);
+	if (mould.state === 'active') return;
+	await setMouldState(mouldId, mould.version, 'active', { actor }).catch(async (failure: unknown) => {
+		if ((await getMould(mouldId)).state !== 'active') throw failure;
+	});
 }
 
 /**
  * Keeps a question as master, mould and shot with what is known of them.
- * @param id of the master, made in the page: the same press twice is one master
+ * @param id of the master, made in the page; those of what goes with it follow from it: the same press twice, or at once, is
+ * one of each, and one that was cut off is gone on with
  * @returns the shot
  */
 export async function keepQuick(
@@ -70,16 +81,18 @@ export async function keepQuick(
 ): Promise<string> {
 	const known = await tables.shots().findOne({ where: { masterId: id } });
 	if (known) return plain(known).id;
-	const resinId = await onShelf(q, actor);
+	const resinId = await onShelf(id, q, actor);
 	const { record } = await getResin(resinId);
-	if (!(await tables.masters().findByPk(id))) await saveMaster(quickMaster(q, record), null, { id, actor });
+	await saveMaster(quickMaster(q, record), null, { id, actor });
 	const master = await getMaster(id);
-	const kept = await tables.moulds().findOne({ where: { masterId: id } });
-	const mouldId = kept
-		? plain(kept).id
-		: await saveMould(quickMould(id, master.record.name, q.roomTempC), { actor });
-	const mould = await getMould(mouldId);
-	if (mould.state !== 'active') await setMouldState(mouldId, mould.version, 'active', { actor });
+	const mouldId = await saveMould(quickMould(id, master.record.name, q.roomTempC), {
+		id: uuidOf(`${id} mould`),
+		actor
+	});
+	await takeIntoUse(mouldId, actor);
 	const { inputs } = quickShot(q, record, settings);
-	return saveShot({ ...inputs, masterId: id, mouldIds: [mouldId], resinId }, settings, { actor });
+	return saveShot({ ...inputs, masterId: id, mouldIds: [mouldId], resinId }, settings, {
+		id: uuidOf(`${id} shot`),
+		actor
+	});
 }
