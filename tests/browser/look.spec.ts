@@ -72,6 +72,8 @@ test('the chosen theme holds and the keyboard reaches the work', async ({ page }
 	await expect(page.locator('html')).toHaveClass(/dark/);
 	await page.goto('/masters');
 	await expect(page.locator('html')).toHaveClass(/dark/);
+	// before a page wakes nothing has moved on from its top yet
+	await expect(page.locator('fieldset.waking:enabled')).toBeAttached();
 	await page.keyboard.press('Tab');
 	await expect(page.getByRole('link', { name: 'Skip to the work' })).toBeFocused();
 	await page.goto('/settings');

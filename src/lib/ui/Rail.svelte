@@ -15,8 +15,14 @@
 	const elsewhere = $derived([...far, SETTINGS].find((s) => here(s.href)));
 	let more: HTMLDialogElement;
 	let list: HTMLElement;
-	// on a low screen the list scrolls: where one is has to be in sight
-	onMount(() => list.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest' }));
+	// on a low screen the list scrolls: where one is has to be in sight. A browser that is told to show an element lets the
+	// first Tab go on from there, past the way to the work: so it is only scrolled
+	onMount(() => {
+		const current = list.querySelector('[aria-current]')?.getBoundingClientRect();
+		if (!current) return;
+		const { top, bottom } = list.getBoundingClientRect();
+		list.scrollTop += Math.max(0, current.bottom - bottom) + Math.min(0, current.top - top);
+	});
 	const foot =
 		'hidden shrink-0 cursor-pointer flex-col items-center gap-1 px-4 py-2.5 text-[0.85rem] font-semibold hover:text-(--work) sm:flex lg:flex-row lg:gap-3 lg:py-1.5 lg:pl-6 short:py-1.5';
 </script>
