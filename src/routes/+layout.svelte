@@ -18,6 +18,7 @@
 	import { followPrint } from '$lib/ui/print';
 	import { followTheme } from '$lib/ui/theme';
 	import { provideUnits } from '$lib/ui/units.svelte';
+	import { catchUp } from '$lib/ui/watchBench';
 
 	let { data, children } = $props();
 	// a page that began on a sheet stays on it, wherever its form leads
@@ -34,6 +35,7 @@
 		const kept = /^\/shelf\/(\w+)s\/([\da-f-]{36})$/.exec(to?.url.pathname ?? '');
 		if (framed && from && kept) window.parent.postMessage({ added: { kind: kept[1], id: kept[2] } }, location.origin);
 	});
+	catchUp();
 	$effect(() => gloves.known(data.marks, data.person?.mark));
 	let awake = $state(false);
 	let finder: Finder | undefined = $state.raw();

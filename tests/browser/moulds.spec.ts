@@ -118,6 +118,13 @@ test('bricks, cavities and vacuum change the sums; a clearance of nothing is ref
 	await expect(page.getByLabel('Label on the mould')).toHaveValue('Lamplighter figure');
 });
 
+/** Something that is waited for, and when it has come. */
+function signal() {
+	let give = () => {};
+	const given = new Promise<void>((come) => (give = come));
+	return { give: () => give(), given };
+}
+
 let mouldUrl = '';
 test('a mould is made step by step, survives a reload, and is looked over at the end', async ({ page }) => {
 	await plan(page, 'By a cut seam', /Slipway/);
@@ -154,6 +161,22 @@ test('a mould is made step by step, survives a reload, and is looked over at the
 	await expect(page.getByText(/is not understood/)).toBeVisible();
 	await page.getByLabel('Water that one cavity takes').fill('150 ml');
 	await page.getByText('bubbles inside').click();
+	// the last press arrives while the mould's page, read before it, is on its way
+	const [read, arrived] = [signal(), signal()];
+	await page.exposeFunction('itArrived', arrived.give);
+	await page.evaluate(() =>
+		window.addEventListener('anthypos-clocks', () => (window as unknown as { itArrived(): void }).itArrived())
+	);
+	await page.route('**/api/makings/*/events', async (route) => {
+		if (route.request().method() === 'POST') await read.given;
+		await route.continue();
+	});
+	await page.route(`${new URL(mouldUrl).pathname}/__data.json*`, async (route) => {
+		const response = await route.fetch();
+		read.give();
+		await arrived.given;
+		await route.fulfill({ response });
+	});
 	await page.getByRole('button', { name: /It goes on the shelf/ }).click();
 	await expect(page.getByRole('heading', { name: 'The mould is made' })).toBeVisible();
 	await page.getByRole('link', { name: 'To the mould' }).click();
