@@ -30,7 +30,8 @@ for (const path of PAGES)
 			// one may wait for something that is not chosen yet, and hold nothing
 			const all = [...document.querySelectorAll('main *')].filter((el) => isPart(el) && el.firstElementChild);
 			return all.map((part) => {
-				const within = [...part.querySelectorAll('*')];
+				// what is declared late was never sent
+				const within = [...part.querySelectorAll('*')].filter((el) => !el.closest('[data-late]'));
 				return {
 					kept: drawn(part) && drawn(part.firstElementChild!),
 					share: within.filter(drawn).length / within.length
@@ -38,6 +39,7 @@ for (const path of PAGES)
 			});
 		});
 		expect(parts.length).toBeGreaterThan(0);
+		expect(await page.locator('[data-late]:empty').count()).toBe(0);
 		for (const { kept, share } of parts) {
 			expect(kept).toBe(true);
 			expect(share).toBeGreaterThan(0.8);

@@ -24,7 +24,7 @@
 	/** On the server components are functions that write. */
 	type Writes = (out: { push(text: string): void }, props: object) => void;
 	const onServer = ((out: { push(text: string): void }) => {
-		if (lateRoom) return out.push(`<div style="min-height: ${lateRoom}"></div>`);
+		if (lateRoom) return out.push(`<div data-late style="min-height: ${lateRoom}"></div>`);
 		out.push(OPEN);
 		(Body as unknown as Writes)(out, { children });
 		out.push(CLOSE);
@@ -37,7 +37,7 @@
 			let gone = false;
 			const options = { target, props: { children }, context };
 			// sent as room alone
-			if (target.hasAttribute('style'))
+			if (target.hasAttribute('data-late'))
 				wake(() => {
 					if (gone) return;
 					target.removeAttribute('style');
