@@ -12,6 +12,7 @@ import { migrate } from '$lib/server/db/migrate';
 import { noRoomFor } from '$lib/server/disk';
 import { environment } from '$lib/server/environment';
 import { log } from '$lib/server/log';
+import { isNamedAhead } from '$lib/server/namedAhead';
 import { sayFirstCode } from '$lib/server/people/firstCode';
 import { gate } from '$lib/server/people/gate';
 import { readSettings } from '$lib/server/repositories/settings';
@@ -111,7 +112,8 @@ export const handle: Handle = async ({ event, resolve }) => {
 	}
 	const answered = await resolve(event, {
 		// the typeface comes with the page: words that change their width afterwards move all below them
-		preload: ({ type, path }) => type !== 'font' || path.includes('next-latin-wght'),
+		preload: ({ type, path }) =>
+			type === 'font' ? path.includes('next-latin-wght') : type !== 'js' || isNamedAhead(path),
 		transformPageChunk: ({ html }) => html.replace('%theme%', event.locals.theme)
 	});
 	const response = event.locals.away ? asAway(answered) : answered;
