@@ -62,7 +62,6 @@ test('a whole pour with instruments over HTTP: the network is cut, the server is
 	page,
 	context
 }) => {
-	test.setTimeout(240_000);
 	await serve();
 	const id = await begin(page);
 	const released = `Mara ${Date.now() % 100_000}`;
@@ -168,7 +167,6 @@ test('the server is dead and the browser was closed: the bench opens again where
 	page,
 	context
 }) => {
-	test.setTimeout(120_000);
 	await serve();
 	const id = await begin(page);
 	await press(page, /Clean and whole/);
@@ -219,7 +217,6 @@ test('the server is dead and the browser was closed: the bench opens again where
 });
 
 test('a device that says nonsense is noticed, and can be typed instead', async ({ page }) => {
-	test.setTimeout(120_000);
 	await serve();
 	const id = await begin(page);
 	// without an instrument none is offered, and nothing is simulated

@@ -4,7 +4,6 @@ import { everyPage } from './pages';
 const WIDTHS = [1280, 820, 390];
 
 test(`no field of any page cuts its value, at ${WIDTHS.join(', ')} px`, async ({ page }) => {
-	test.setTimeout(300_000);
 	const paths = await everyPage(page);
 	expect(paths.length).toBeGreaterThan(40);
 	const cut: string[] = [];

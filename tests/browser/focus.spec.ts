@@ -44,7 +44,6 @@ for (const scheme of ['light', 'dark'] as const)
 	test(`in ${scheme} the ring of the focus is told from what is there without it, in the picture itself`, async ({
 		browser
 	}) => {
-		test.setTimeout(180_000);
 		const context = await browser.newContext({
 			viewport: { width: 1280, height: 800 },
 			colorScheme: scheme

@@ -124,7 +124,6 @@ test('a knob is measured with pictures, corrected, kept with them, and goes on a
 test('a master that is there already: quick answer, stopped and begun again, its strokes come back with its pictures', async ({
 	page
 }) => {
-	test.setTimeout(300_000);
 	await page.goto('/masters/new');
 	await page.getByLabel('Name').fill('Knob to be measured again');
 	for (const [label, value] of [

@@ -4,7 +4,6 @@ import { heading, press } from './bench';
 test('what is seen while it cures is a press; a wait cut short is asked about and marked; a weight is added later', async ({
 	page
 }) => {
-	test.setTimeout(120_000);
 	await page.goto('/shots/new');
 	await page.getByLabel('Piece').selectOption({ label: 'Rope fender' });
 	await page.getByLabel('Resin', { exact: true }).first().selectOption({ label: 'Fender flexible' });

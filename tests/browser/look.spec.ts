@@ -13,7 +13,6 @@ for (const colorScheme of ['light', 'dark'] as const) {
 	test(`every page in ${colorScheme} passes the accessibility rules of WCAG 2.2 AA and logs no error`, async ({
 		browser
 	}) => {
-		test.setTimeout(180_000);
 		const context = await browser.newContext({ colorScheme });
 		const page = await context.newPage();
 		const errors: string[] = [];
@@ -39,7 +38,6 @@ for (const colorScheme of ['light', 'dark'] as const) {
 }
 
 test('nothing is wider than a tablet of 820 px', async ({ browser }) => {
-	test.setTimeout(180_000);
 	const context = await browser.newContext({ viewport: { width: 820, height: 1100 } });
 	const page = await context.newPage();
 	for (const path of PAGES) {

@@ -5,7 +5,8 @@ export default defineConfig({
 	outputDir: '../../test-results',
 	workers: 1,
 	fullyParallel: false,
-	timeout: 150_000,
+	// what goes through every page takes minutes while the machine is busy
+	timeout: 300_000,
 	expect: { timeout: 25_000 },
 	reporter: [['list']],
 	use: {

@@ -2,7 +2,6 @@ import { expect, test } from '@playwright/test';
 import { everyPage } from './pages';
 
 test('what is smuggled into a page does not run, and nothing of ours is held up', async ({ page }) => {
-	test.setTimeout(240_000);
 	const broken: string[] = [];
 	await page.exposeFunction('heldUp', (what: string) => broken.push(what));
 	await page.addInitScript(() =>

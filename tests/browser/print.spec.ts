@@ -16,7 +16,6 @@ const PAGES = [
 ];
 
 test('a browser print of any page prints all of it, in ink on white', async ({ page }) => {
-	test.setTimeout(120_000);
 	await page.emulateMedia({ colorScheme: 'dark' });
 	for (const path of PAGES) {
 		await page.goto(path);

@@ -17,7 +17,6 @@ for (const [width, height] of SCREENS)
 	test(`at ${width} x ${height} no page scrolls sideways and every station is reached`, async ({
 		browser
 	}) => {
-		test.setTimeout(150_000);
 		const context = await browser.newContext({ viewport: { width, height } });
 		const page = await context.newPage();
 		for (const path of PAGES) {

@@ -45,7 +45,6 @@ test('the end of the hold sounds on whatever page, at each device, once; blocked
 	request,
 	baseURL
 }) => {
-	test.setTimeout(240_000);
 	await counting(page);
 	await page.goto('/shots/new');
 	await page.getByLabel('Piece').selectOption({ label: 'Rope fender' });

@@ -46,7 +46,6 @@ const wipe = () =>
 	});
 
 test.beforeAll(async () => {
-	test.setTimeout(180_000);
 	await wipe();
 	await serve();
 	const certutil = await ensureCommand({
@@ -95,7 +94,6 @@ const kept = (page: Page) =>
 	});
 
 test('signed in over https, the server is killed, the bench is opened offline, and all of it arrives once', async () => {
-	test.setTimeout(180_000);
 	const page = await context.newPage();
 	const origin = `https://${NAME}:${port}`;
 	// nobody is known yet: wrong input is said at its field, and the code makes the first keeper
