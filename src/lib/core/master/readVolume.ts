@@ -28,25 +28,16 @@ export function readVolume(reading: VolumeReading): { volumeMl: number; working:
 		volumeMl,
 		working: { what, sum, result: `${digits(volumeMl)} ml`, ...(source ? { source } : {}) }
 	});
+	const byWater = (what: string, massG: number, tempC: number) => {
+		const density = waterDensityGPerMl(tempC);
+		const sum = `${weight(massG)} of water ÷ ${digits(density, 5)} g/ml at ${digits(tempC)} °C`;
+		return line(what, sum, massG / density, 'Kell 1975');
+	};
 	switch (reading.method) {
-		case 'overflow': {
-			const density = waterDensityGPerMl(reading.waterTempC);
-			return line(
-				'Volume by overflow',
-				`${weight(reading.overflowMassG)} of water ÷ ${digits(density, 5)} g/ml at ${digits(reading.waterTempC)} °C`,
-				reading.overflowMassG / density,
-				'Kell 1975'
-			);
-		}
-		case 'mould-water': {
-			const density = waterDensityGPerMl(reading.waterTempC);
-			return line(
-				'Volume of the cavity',
-				`${weight(reading.waterMassG)} of water ÷ ${digits(density, 5)} g/ml at ${digits(reading.waterTempC)} °C`,
-				reading.waterMassG / density,
-				'Kell 1975'
-			);
-		}
+		case 'overflow':
+			return byWater('Volume by overflow', reading.overflowMassG, reading.waterTempC);
+		case 'mould-water':
+			return byWater('Volume of the cavity', reading.waterMassG, reading.waterTempC);
 		case 'rise':
 			return line(
 				'Volume by rise',
