@@ -63,3 +63,29 @@ test('a part that wakes later does what it is asked: what is chosen above change
 	await page.getByText('Hollow, in rolled layers').click();
 	await expect(page.getByLabel('Share lost')).toBeVisible();
 });
+
+for (const [list, link, line] of [
+	['/masters', 'Ammonite paperweight', 'How it was measured, and its record'],
+	['/ledger', '', 'Fault, resin, days']
+])
+	test(`what is unfolded on ${list} before the page is awake stays unfolded`, async ({ page }) => {
+		await page.goto(list!);
+		const path = link ? await page.getByRole('link', { name: link, exact: true }).getAttribute('href') : list;
+		let wake = () => {};
+		const pressed = new Promise<void>((go) => (wake = go));
+		await page.route('**/_app/**/*.js', async (route) => {
+			await pressed;
+			await route.continue();
+		});
+		await page.goto(path!, { waitUntil: 'commit' });
+		const fold = page.locator('details').filter({ hasText: line! }).last();
+		await fold.locator('summary').filter({ hasText: line! }).click();
+		await expect(fold).toHaveAttribute('open');
+		wake();
+		await page.locator('fieldset.waking:enabled').waitFor({ state: 'attached' });
+		// what this device holds unfinished is read by now
+		await page.waitForFunction(async () => (await indexedDB.databases()).length > 0);
+		await expect(fold).toHaveAttribute('open');
+		await fold.locator('summary').filter({ hasText: line! }).click();
+		await expect(fold).not.toHaveAttribute('open');
+	});

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { flushSync, onMount, type Snippet } from 'svelte';
+	import { staysOpen } from './staysOpen';
 
 	/** What is folded away is made once it is unfolded, or goes to paper: a page's start is spent on what is seen. */
 	interface Props {
@@ -23,7 +24,7 @@
 	});
 </script>
 
-<details class={around} bind:open>
+<details class={around} bind:open {@attach staysOpen}>
 	<summary class={look}>{summary}</summary>
 	{#if open || wasOpen}{@render children()}{/if}
 </details>

@@ -11,6 +11,7 @@
 	import Island from '$lib/ui/island/Island.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import PullTable from '$lib/ui/PullTable.svelte';
+	import { staysOpen } from '$lib/ui/staysOpen';
 	import TextField from '$lib/ui/TextField.svelte';
 	import { watchBench } from '$lib/ui/watchBench';
 
@@ -96,7 +97,7 @@
 			<Button type="submit" color="alternative" class="min-h-[2.75rem] sm:mt-6">Show these</Button>
 		</div>
 	</Island><Island>
-		<details bind:open={more}>
+		<details bind:open={more} {@attach staysOpen}>
 			<summary class="w-fit font-semibold">Fault, resin, days</summary>
 			<div class="mt-1 grid items-start gap-x-4 sm:grid-cols-4">
 				<ChoiceField

@@ -6,6 +6,7 @@
 	import MasterForm from '$lib/ui/MasterForm.svelte';
 	import PieceFace from '$lib/ui/PieceFace.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
+	import { staysOpen } from '$lib/ui/staysOpen';
 	import Tag from '$lib/ui/Tag.svelte';
 	import { digits } from '$lib/core/units';
 	import { useUnits } from '$lib/ui/units.svelte';
@@ -13,8 +14,11 @@
 	let { data, form } = $props();
 	const units = useUnits();
 	const record = $derived(data.master.record);
-	/** A piece that nobody measured, what was typed and refused, and what was left unfinished are not hidden. */
-	let recordOpen = $derived(data.master.volumeMl === null || drafts.offers.length > 0 || form !== null);
+	const isUnmeasured = $derived(data.master.volumeMl === null);
+	const isOffered = $derived(drafts.offers.length > 0);
+	const isAnswered = $derived(form !== null);
+	/** Not hidden: a piece that nobody measured, what was refused or left unfinished. What was unfolded stays so until one of them changes. */
+	let recordOpen = $derived(isUnmeasured || isOffered || isAnswered);
 	const shape = $derived(data.master.record.shape);
 	const used = $derived(data.master.record.readings[data.master.record.used]);
 	const band = $derived(used?.method === 'mesh' ? used.pictured : undefined);
@@ -114,7 +118,7 @@
 		<p class="mt-2"><a class="plain" href="/masters/{data.master.id}/pictures">Look at their outlines, or measure it again</a></p>
 	</section>
 {/if}
-<details bind:open={recordOpen}>
+<details bind:open={recordOpen} {@attach staysOpen}>
 	<summary class="slab mb-3 px-4 py-3 text-[1.15rem] font-bold">How it was measured, and its record</summary>
 	{#key data.master.id}
 		<MasterForm
