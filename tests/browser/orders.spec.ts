@@ -88,15 +88,17 @@ test('a bar is dragged by mouse: it follows the hand, and the workshop says what
 	const board = page.getByRole('region', { name: 'Board by hour' });
 	const picked = page.getByRole('region', { name: 'What is picked' });
 	const hands = board.getByRole('group').first().locator('.bar.movable');
-	await hands.last().evaluate((element) => element.scrollIntoView({ block: 'nearest', inline: 'center' }));
 	const id = await hands.last().getAttribute('data-id');
 	const bar = board.locator(`.bar[data-id="${id}"]`).first();
-	const before = (await bar.boundingBox())!;
-	await page.mouse.move(before.x + before.width / 2, before.y + before.height / 2);
+	await bar.evaluate((element) => element.scrollIntoView({ block: 'nearest', inline: 'center' }));
+	// it stands still, and nothing lies over it
+	await bar.hover();
 	await page.mouse.down();
+	await expect(bar).toHaveClass(/picked/);
+	const before = (await bar.boundingBox())!;
 	await page.mouse.move(before.x + before.width / 2 + 40, before.y + before.height / 2, { steps: 8 });
 	// it follows before anything is asked
-	expect((await bar.boundingBox())!.x - before.x).toBeGreaterThan(25);
+	await expect.poll(async () => (await bar.boundingBox())!.x - before.x).toBeGreaterThan(25);
 	await page.mouse.up();
 	await expect(picked.getByRole('status')).toContainText(
 		/Nothing else moves|moves|later|sooner|cannot go there|No plan was found/,

@@ -43,23 +43,22 @@
 	const short = (a: Planned) => (a.part === 'cast' || a.part === 'layer' ? (a.pieceName ?? '') : PART_WORDS[a.part].is);
 
 	let from = 0;
-	let dragged = $state<string>();
 	function down(event: PointerEvent, a: Planned): void {
 		if (event.button !== 0) return;
 		run.pick(a.id);
 		if (a.hands === 0) return;
 		from = event.clientX;
-		dragged = a.id;
+		run.heldId = a.id;
 		(event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);
 	}
 	function move(event: PointerEvent, a: Planned): void {
-		if (dragged !== a.id) return;
+		if (run.heldId !== a.id) return;
 		const step = zoom === 'hour' ? 60_000 : 5 * 60_000;
 		run.byMs = Math.round((event.clientX - from) / pxPerMs / step) * step;
 	}
 	function up(a: Planned): void {
-		if (dragged !== a.id) return;
-		dragged = undefined;
+		if (run.heldId !== a.id) return;
+		run.heldId = undefined;
 		if (run.byMs !== 0) void run.put(a.id, a.startMs + run.byMs);
 	}
 	/** What hands do, by the clock: what the keys go along. */
@@ -152,7 +151,7 @@
 							onpointermove={(e) => move(e, a)}
 							onpointerup={() => up(a)}
 							onpointercancel={() => {
-								dragged = undefined;
+								run.heldId = undefined;
 								run.byMs = 0;
 							}}>
 							{#if (a.endMs - a.startMs) * pxPerMs > 44}<span class="block truncate px-1">{short(a)}</span>{/if}

@@ -31,6 +31,15 @@ beforeEach(() => {
 afterEach(() => vi.unstubAllGlobals());
 
 describe('a bar of the board', () => {
+	it('is being moved from the press on, before it has moved: nothing is asked for anew beneath the finger', () => {
+		run.pick('l1/1/cast');
+		expect(run.isMoving).toBe(false);
+		run.heldId = 'l1/1/cast';
+		expect(run.isMoving).toBe(true);
+		run.pick('l1/2/cast');
+		expect(run.isMoving).toBe(false);
+	});
+
 	it('moves by quarters of an hour under the keys, and stands still again once another is picked', () => {
 		run.pick('l1/1/cast');
 		run.step(1);

@@ -8,6 +8,8 @@ export class PinRun {
 	pickedId = $state<string>();
 	/** It would begin so much later, ms. */
 	byMs = $state(0);
+	/** What a finger or the mouse holds, moved or not. */
+	heldId = $state<string>();
 	busy = $state(false);
 	/** Why it cannot go there, or what else moved. */
 	said = $state<{ refused: boolean; lines: string[] }>();
@@ -17,10 +19,11 @@ export class PinRun {
 	}
 
 	get isMoving(): boolean {
-		return this.byMs !== 0 || this.busy;
+		return this.heldId !== undefined || this.byMs !== 0 || this.busy;
 	}
 
 	pick(id: string | undefined): void {
+		this.heldId = undefined;
 		if (this.pickedId === id) return;
 		this.pickedId = id;
 		this.byMs = 0;
