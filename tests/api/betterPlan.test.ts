@@ -1,5 +1,6 @@
+import { parse } from 'devalue';
 import { afterAll, describe, expect, it } from 'vitest';
-import type { KeptOrdersPlan } from '$lib/core/orders';
+import type { KeptOrdersPlan, Workshop } from '$lib/core/orders';
 import { closeDb } from '$lib/server/db/connection';
 import { plain, tables } from '$lib/server/db/models';
 import { readHours, saveHours } from '$lib/server/repositories/workHours';
@@ -45,6 +46,22 @@ const improve = (starts: unknown, asOfMs: number) =>
 	]);
 
 describe('a better plan that a page has found', () => {
+	it('is looked for from the workshop and the plan of this moment, sent when it is asked for', async () => {
+		const good = await planned();
+		const { text } = await sendForm('/orders/board?/workshop', []);
+		const sent = JSON.parse(text) as { type: string; data: string };
+		expect(sent.type).toBe('success');
+		const { workshop, startsMs, finishMs } = parse(sent.data) as {
+			workshop: Workshop;
+			startsMs: Record<string, number>;
+			finishMs: number;
+		};
+		expect(startsMs).toEqual(Object.fromEntries(good.plan.activities.map((a) => [a.id, a.startMs])));
+		expect(finishMs).toBe(good.plan.finishMs);
+		const wanted = workshop.orders.flatMap((o) => o.lines.map((l) => l.id));
+		expect(good.plan.activities.every((a) => !a.lineId || wanted.includes(a.lineId))).toBe(true);
+	});
+
 	it('is followed where it is better, and once; what is no better, broken, too old or unreadable is refused', async () => {
 		const good = await planned();
 		expect(good.plan.activities.length).toBeGreaterThan(50);

@@ -9,35 +9,61 @@
 
 	/** Looks for a better plan while one watches: how much is gained, how much could be at most, and stop. */
 	interface Props {
-		workshop: Workshop;
-		startsMs: Record<string, number>;
-		lateWeightedS: number;
-		finishMs: number;
 		boundMs: number;
 		nowMs: number;
 		ondone: () => Promise<unknown>;
 	}
-	let { workshop, startsMs, lateWeightedS, finishMs, boundMs, nowMs, ondone }: Props = $props();
+	let { boundMs, nowMs, ondone }: Props = $props();
+	/** The plan that is followed, and what it rests on. */
+	type Base = {
+		workshop: Workshop;
+		startsMs: Record<string, number>;
+		lateWeightedS: number;
+		finishMs: number;
+	};
 	const search = new PlanSearch();
+	let base = $state.raw<Base>();
 	let said = $state('');
 	let busy = $state(false);
 	onDestroy(() => search.stop());
 	const known = $derived(search.known);
-	const sooner = $derived(known ? finishMs - known.finishMs : 0);
-	const isBetter = $derived(
-		known !== undefined && (known.lateWeightedS < lateWeightedS || (known.lateWeightedS === lateWeightedS && sooner > 0))
-	);
+	const sooner = $derived(known && base ? base.finishMs - known.finishMs : 0);
+	const isLessLate = $derived(known !== undefined && base !== undefined && known.lateWeightedS < base.lateWeightedS);
+	const isBetter = $derived(isLessLate || (known?.lateWeightedS === base?.lateWeightedS && sooner > 0));
 	const at = (ms: number) => wallTime(ms, nowMs);
+
+	/** @returns what the server answers to an action of this page; it throws where there is none */
+	async function ask<T extends Record<string, unknown>>(action: string, fields: Record<string, string>) {
+		const body = new FormData();
+		for (const [key, value] of Object.entries(fields)) body.set(key, value);
+		const answer = await fetch(`?/${action}`, { method: 'POST', body, headers: { 'x-sveltekit-action': 'true' } });
+		return deserialize<T, { refused: string }>(await answer.text());
+	}
+
+	async function look(): Promise<void> {
+		said = '';
+		busy = true;
+		try {
+			const result = await ask<Base>('workshop', {});
+			if (result.type === 'success' && result.data) {
+				base = result.data;
+				search.start(base.workshop, base.startsMs);
+			} else said = 'The workshop could not be read: try again.';
+		} catch {
+			said = 'The workshop does not answer: try again.';
+		} finally {
+			busy = false;
+		}
+	}
 
 	async function take(): Promise<void> {
 		if (!known) return;
 		busy = true;
 		try {
-			const body = new FormData();
-			body.set('starts', JSON.stringify(known.startsMs));
-			body.set('asOfMs', String(search.asOfMs));
-			const answer = await fetch('?/improved', { method: 'POST', body, headers: { 'x-sveltekit-action': 'true' } });
-			const result = deserialize<{ words: string[] }, { refused: string }>(await answer.text());
+			const result = await ask<{ words: string[] }>('improved', {
+				starts: JSON.stringify(known.startsMs),
+				asOfMs: String(search.asOfMs)
+			});
 			said =
 				result.type === 'success'
 					? 'It is followed now.'
@@ -60,20 +86,13 @@
 	{#if search.running}
 		<Button color="alternative" onclick={() => search.stop()}>Stop</Button>
 	{:else}
-		<Button
-			color="alternative"
-			onclick={() => {
-				said = '';
-				search.start(workshop, startsMs);
-			}}>Look for a better plan</Button>
+		<Button color="alternative" disabled={busy} onclick={() => void look()}>Look for a better plan</Button>
 	{/if}
 	{#if known}
 		<p role="status">
 			{known.looked} orders of work looked at:
 			{#if isBetter}
-				<strong>{known.lateWeightedS < lateWeightedS ? 'less is late' : `${formatTime(sooner / 1000)} sooner`}</strong>, done {at(
-					known.finishMs
-				)}.
+				<strong>{isLessLate ? 'less is late' : `${formatTime(sooner / 1000)} sooner`}</strong>, done {at(known.finishMs)}.
 			{:else}none is better.{/if}
 			<span class="soft">No plan ends before {at(boundMs)}.</span>
 		</p>

@@ -14,6 +14,12 @@ export interface Row {
 	lanes: number;
 }
 
+/** A stretch of time, ms since 1970. */
+export interface Stretch {
+	fromMs: number;
+	untilMs: number;
+}
+
 /** Zooms of the board, from an hour to a month: how wide an hour is, px. */
 export const ZOOMS = { hour: 480, day: 56, week: 14, month: 4 } as const;
 export type Zoom = keyof typeof ZOOMS;
@@ -79,4 +85,36 @@ export function hoursBetween(fromMs: number, untilMs: number, every: number): nu
 	for (; hour.getTime() < untilMs; hour.setHours(hour.getHours() + 1))
 		if (hour.getHours() % every === 0 && hour.getHours() !== 0) out.push(hour.getTime());
 	return out;
+}
+
+/**
+ * Whether some of what goes on lies within a stretch.
+ * @example
+ * isWithin({ fromMs: 10, untilMs: 20 })({ startMs: 5, endMs: 11 }) // true
+ */
+export const isWithin = (stretch: Stretch) => (a: { startMs: number; endMs: number }) =>
+	a.endMs > stretch.fromMs && a.startMs < stretch.untilMs;
+
+const HOUR_MS = 3_600_000;
+
+/**
+ * The days of a board on which something begins, each from the hour of the first to the hour after the last of it, or to
+ * midnight: what paper shows of each day.
+ * @example
+ * daysOf({ fromMs: 0, untilMs: 86_400_000 }, []) // []
+ */
+export function daysOf(board: Stretch, activities: readonly { startMs: number; endMs: number }[]): Stretch[] {
+	const edges = [board.fromMs, ...midnights(board.fromMs, board.untilMs), board.untilMs];
+	return edges.slice(1).flatMap((end, i) => {
+		const begun = activities.filter((a) => a.startMs >= edges[i]! && a.startMs < end);
+		if (begun.length === 0) return [];
+		const first = Math.min(...begun.map((a) => a.startMs));
+		const last = Math.max(...begun.map((a) => a.endMs));
+		return [
+			{
+				fromMs: Math.floor(first / HOUR_MS) * HOUR_MS,
+				untilMs: Math.min(end, Math.ceil(last / HOUR_MS) * HOUR_MS)
+			}
+		];
+	});
 }

@@ -1,6 +1,6 @@
 import { fail } from '@sveltejs/kit';
 import { z } from 'zod';
-import { handsTimes } from '$lib/core/orders';
+import { handsTimes, type Planned } from '$lib/core/orders';
 import { asker } from '$lib/server/heavy/asker';
 import { orFail } from '$lib/server/forms';
 import { followImproved, pinActivity, planNow } from '$lib/server/repositories/plans';
@@ -11,6 +11,13 @@ import type { Actions, PageServerLoad } from './$types';
 /** So many days are drawn at most. */
 const MOST_DAYS = 35;
 
+/** What the board shows of an activity: a fortnight has hundreds. */
+function drawnOf(a: Planned): Planned {
+	const { id, part, startMs, endMs, hands, orderId, lineId, number, pieceName, moulds, potId, pinned, load } =
+		a;
+	return { id, part, startMs, endMs, hands, orderId, lineId, number, pieceName, moulds, potId, pinned, load };
+}
+
 export const load: PageServerLoad = async (event) => {
 	const { followed, proposed, workshop } = await planNow(event.locals.settings, asker(event));
 	const { nowMs, hours } = workshop;
@@ -18,11 +25,8 @@ export const load: PageServerLoad = async (event) => {
 	const lastMs = Math.max(plan?.finishMs ?? nowMs, ...workshop.orders.map((o) => o.dueAtMs));
 	const days = Math.min(MOST_DAYS, Math.max(2, Math.ceil((lastMs - nowMs) / 86_400_000) + 1));
 	return {
-		/** What a better plan is looked for from, in this page’s own worker. */
-		workshop,
-		lateWeightedS: plan?.lateWeightedS ?? 0,
 		proven: plan?.proven ?? false,
-		activities: plan?.activities ?? [],
+		activities: (plan?.activities ?? []).map(drawnOf),
 		openings: handsTimes(hours, nowMs, days).map((o) => ({
 			fromMs: nowMs + o.fromS * 1000,
 			untilMs: nowMs + o.untilS * 1000,
@@ -58,6 +62,17 @@ const asked = z.object({
 const improved = z.record(z.string().max(120), z.number().int().min(0).max(4_102_444_800_000));
 
 export const actions: Actions = {
+	/** What a better plan is looked for from, in the page’s own worker. */
+	workshop: async (event) => {
+		const { followed, workshop } = await planNow(event.locals.settings, asker(event));
+		const { activities, lateWeightedS, finishMs } = followed?.plan ?? {};
+		return {
+			workshop,
+			startsMs: Object.fromEntries((activities ?? []).map((a) => [a.id, a.startMs])),
+			lateWeightedS: lateWeightedS ?? 0,
+			finishMs: finishMs ?? workshop.nowMs
+		};
+	},
 	/** Follows a plan that this page has found; it is checked here. */
 	improved: async (event) => {
 		const data = await event.request.formData();

@@ -62,10 +62,6 @@
 	</Island>
 	<Island>
 		{#if data.finishMs && data.boundMs && !data.proven}<Better
-				workshop={data.workshop}
-				startsMs={Object.fromEntries(data.activities.map((a) => [a.id, a.startMs]))}
-				lateWeightedS={data.lateWeightedS}
-				finishMs={data.finishMs}
 				boundMs={data.boundMs}
 				nowMs={data.nowMs}
 				ondone={() => invalidateAll()} />{/if}
