@@ -31,6 +31,7 @@ function places(dir) {
 	return {
 		dir,
 		data: join(dir, 'data'),
+		temporary: join(dir, 'tmp'),
 		socket: near.length <= SOCKET_LIMIT ? near : far,
 		pidFile: join(dir, 'db.pid'),
 		log: join(dir, 'db.log'),
@@ -96,6 +97,18 @@ function runningPid(p) {
 	}
 }
 
+async function give(folder, user) {
+	if (user !== 'mysql') return;
+	const { code, output } = await run('chown', ['mysql:mysql', folder], { show: false });
+	if (code !== 0) throw new Stop(`The data folder cannot be handed to the database: ${output.trim()}`);
+}
+
+/** Where it keeps what it needs for a moment: one that starts clears such a place, also of what another server has there. */
+async function makeTemporaryFolder(p, user) {
+	mkdirSync(p.temporary, { recursive: true });
+	await give(p.temporary, user);
+}
+
 async function makeDataFolder(p, user) {
 	if (existsSync(p.data) && !existsSync(p.ready)) {
 		say('An earlier set-up was cut off before anything was kept: making the data folder anew …');
@@ -105,10 +118,7 @@ async function makeDataFolder(p, user) {
 	say('Making the data folder of the database …');
 	rmSync(p.ready, { force: true });
 	mkdirSync(p.dir, { recursive: true });
-	if (user === 'mysql') {
-		const { code, output } = await run('chown', ['mysql:mysql', p.dir], { show: false });
-		if (code !== 0) throw new Stop(`The data folder cannot be handed to the database: ${output.trim()}`);
-	}
+	await give(p.dir, user);
 	const { code, output } = await run(
 		'mariadb-install-db',
 		[
@@ -119,7 +129,7 @@ async function makeDataFolder(p, user) {
 			'--skip-test-db',
 			...(user ? [`--user=${user}`] : [])
 		],
-		{ show: false }
+		{ show: false, env: { TMPDIR: p.temporary } }
 	);
 	if (code !== 0) throw new Stop(`The data folder could not be made:\n${output.trim().slice(-1200)}`);
 }
@@ -140,6 +150,7 @@ async function launch(p, port, user, more) {
 		[
 			'--no-defaults',
 			`--datadir=${p.data}`,
+			`--tmpdir=${p.temporary}`,
 			'--bind-address=127.0.0.1',
 			`--port=${port}`,
 			`--socket=${p.socket}`,
@@ -215,6 +226,7 @@ export async function startDatabase(dir, { port: wantedPort, more = [], joins = 
 		await end(old, { withinMs: 20_000 });
 	}
 	const user = await serverUser(dir);
+	await makeTemporaryFolder(p, user);
 	await makeDataFolder(p, user);
 	const port = wantedPort && (await isFree(wantedPort)) ? wantedPort : await freePort();
 	if (wantedPort && port !== wantedPort)

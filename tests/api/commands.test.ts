@@ -160,3 +160,14 @@ describe('a workshop of one’s own', () => {
 		}
 	}, 240_000);
 });
+
+describe('databases that are made and started at the same moment', () => {
+	it('do not clear away what the others need for a moment', async () => {
+		const folders = ['beside-1', 'beside-2', 'beside-3', 'beside-4'].map((name) => join(state, name));
+		const started = await Promise.allSettled(folders.map((folder) => startDatabase(folder)));
+		for (const one of started) if (one.status === 'fulfilled') await one.value.stop();
+		expect(started.map((one) => (one.status === 'rejected' ? String(one.reason) : 'up'))).toEqual(
+			folders.map(() => 'up')
+		);
+	}, 240_000);
+});
