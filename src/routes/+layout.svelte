@@ -72,7 +72,7 @@
 		{#if data.disk}<DiskLine {...data.disk} />{/if}
 	{/if}
 	<div class="flex min-h-0 flex-1 flex-col sm:flex-row print:block">
-		{#if !bare}<Rail onfind={() => finder?.show()} />{/if}
+		{#if !bare}<Island><Rail onfind={() => finder?.show()} /></Island>{/if}
 		<main
 			id="main"
 			tabindex="-1"

@@ -111,6 +111,37 @@ test('a bar is dragged by mouse: it follows the hand, and the workshop says what
 	}
 });
 
+test('the board draws what is near what is seen, at each zoom the same moment, and on paper a sheet for each day', async ({
+	page
+}) => {
+	await page.goto('/orders/board');
+	await page.locator('fieldset.waking:enabled').waitFor({ state: 'attached' });
+	const board = page.getByRole('region', { name: 'Board by hour' });
+	const bars = board.locator('.bar');
+	await expect(bars.first()).toBeAttached();
+	// by keys to the last thing that hands do
+	await board.focus();
+	await page.keyboard.press('End');
+	await expect(board.locator('.bar.picked').first()).toBeInViewport();
+	// an hour is 56 px wide, then 14
+	const before = await board.evaluate((el) => el.scrollLeft / 56 / 24);
+	expect(before).toBeGreaterThan(0.5);
+	await page.getByText('Week', { exact: true }).click();
+	const most = await board.evaluate((el) => (el.scrollWidth - el.clientWidth) / 14 / 24);
+	await expect
+		.poll(() => board.evaluate((el) => el.scrollLeft / 14 / 24))
+		.toBeCloseTo(Math.min(before, most), 1);
+	// all bars of the hands stand on paper, each day on a sheet of its own
+	await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));
+	const sheets = page.locator('.board > .break-inside-avoid');
+	await expect(sheets.first()).toBeAttached();
+	const onPaper = await sheets.locator('.bar').count();
+	await page.getByText('Month', { exact: true }).click();
+	await expect.poll(() => bars.count()).toBeLessThanOrEqual(onPaper);
+	await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
+	await expect(sheets).toHaveCount(0);
+});
+
 test('a better plan is looked for beside the page, and stopped', async ({ page }) => {
 	await page.goto('/orders/board');
 	const better = page.getByRole('region', { name: 'A better plan' });

@@ -39,7 +39,10 @@
 	/** What stands at its left edge: each moment, and by larger steps what is drawn around. */
 	let leftMs = opensAtMs;
 	let aroundMs = $state(opensAtMs);
-	const drawn = $derived<Stretch>({ fromMs: aroundMs - seenMs / 2, untilMs: aroundMs + 1.5 * seenMs });
+	/** Whoever comes near it may scroll: half as much is drawn to either side. At a page's start only what is seen is. */
+	let isNear = $state(false);
+	const sideMs = $derived(isNear ? seenMs / 2 : 0);
+	const drawn = $derived<Stretch>({ fromMs: aroundMs - sideMs, untilMs: aroundMs + seenMs + sideMs });
 	let region: HTMLElement;
 	$effect(() => {
 		// at another zoom the same moment stands at the edge
@@ -47,6 +50,8 @@
 	});
 	function scrolled(): void {
 		leftMs = startMs + region.scrollLeft / pxPerMs;
+		// where it opens is no scrolling of anybody's
+		if (Math.abs(leftMs - aroundMs) * pxPerMs > 2) isNear = true;
 		if (Math.abs(leftMs - aroundMs) > seenMs / 4) aroundMs = leftMs;
 	}
 
@@ -94,6 +99,8 @@
 		aria-label="Board by hour"
 		aria-describedby="board-keys"
 		tabindex="0"
+		onpointerenter={() => (isNear = true)}
+		onfocus={() => (isNear = true)}
 		onscroll={scrolled}
 		onkeydown={key}>
 		<BoardSheet {rows} {run} shown={all} {drawn} {pxPerMs} hoursEvery={HOURS_EVERY[zoom]} {stepMs} {openings} {orders} {nowMs} />

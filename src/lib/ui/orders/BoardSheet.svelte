@@ -57,27 +57,48 @@
 		`${PART_WORDS[a.part].is}${a.pieceName ? `: ${a.pieceName}` : ''}${a.number ? `, pull ${a.number}` : ''}, ${wallTime(a.startMs, nowMs)} to ${wallTime(a.endMs, nowMs)}${a.pinned ? ', pinned' : ''}`;
 	const short = (a: Planned) => (a.part === 'cast' || a.part === 'layer' ? (a.pieceName ?? '') : PART_WORDS[a.part].is);
 
+	/** Of a bar that something happens to: what it stands for. One listens for all: there are hundreds. */
+	const over = (event: PointerEvent): Planned | undefined => {
+		const id = (event.target as Element).closest<HTMLElement>('[data-id]')?.dataset['id'];
+		return id === undefined ? undefined : rows.flatMap((r) => r.bars).find((b) => b.activity.id === id)?.activity;
+	};
 	let from = 0;
-	function down(event: PointerEvent, a: Planned): void {
-		if (event.button !== 0) return;
+	let held: Planned | undefined;
+	function down(event: PointerEvent): void {
+		const a = event.button === 0 ? over(event) : undefined;
+		if (!a) return;
 		run.pick(a.id);
 		if (a.hands === 0) return;
 		from = event.clientX;
+		held = a;
 		run.heldId = a.id;
-		(event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);
+		(event.target as Element).closest('[data-id]')!.setPointerCapture(event.pointerId);
 	}
-	function move(event: PointerEvent, a: Planned): void {
-		if (run.heldId !== a.id) return;
-		run.byMs = Math.round((event.clientX - from) / pxPerMs / stepMs) * stepMs;
+	function move(event: PointerEvent): void {
+		if (held) run.byMs = Math.round((event.clientX - from) / pxPerMs / stepMs) * stepMs;
 	}
-	function up(a: Planned): void {
-		if (run.heldId !== a.id) return;
+	function up(): void {
+		const a = held;
+		letGo();
+		if (a && run.byMs !== 0) void run.put(a.id, a.startMs + run.byMs);
+	}
+	function letGo(): void {
+		held = undefined;
 		run.heldId = undefined;
-		if (run.byMs !== 0) void run.put(a.id, a.startMs + run.byMs);
 	}
 </script>
 
-<div class="relative" style:width="calc({x(shown.untilMs)}px + 9rem)">
+<!-- svelte-ignore a11y_no_static_element_interactions (the keys of the board do the same) -->
+<div
+	class="relative"
+	onpointerdown={down}
+	onpointermove={move}
+	onpointerup={up}
+	onpointercancel={() => {
+		letGo();
+		run.byMs = 0;
+	}}
+	style:width="calc({x(shown.untilMs)}px + 9rem)">
 	<div class="sticky top-0 z-20 flex h-12 border-b border-(--line) bg-(--paper)">
 		<div class="sticky left-0 z-10 w-36 shrink-0 border-r border-(--line) bg-(--paper)"></div>
 		<div class="relative flex-1">
@@ -115,7 +136,6 @@
 					{@const moves = run.pickedId === a.id}
 					{@const fromMs = Math.max(a.startMs, shown.fromMs)}
 					{@const untilMs = Math.min(a.endMs, shown.untilMs)}
-					<!-- svelte-ignore a11y_no_static_element_interactions (the keys of the board do the same) -->
 					<div
 						class={['bar', a.part, moves && 'picked', a.pinned && 'pinned', a.hands > 0 && 'movable']}
 						style:left="{x(fromMs)}px"
@@ -123,14 +143,7 @@
 						style:top="{lane * LANE + 3}px"
 						style:transform={moves && run.byMs !== 0 ? `translateX(${run.byMs * pxPerMs}px)` : undefined}
 						title={label(a)}
-						data-id={a.id}
-						onpointerdown={(e) => down(e, a)}
-						onpointermove={(e) => move(e, a)}
-						onpointerup={() => up(a)}
-						onpointercancel={() => {
-							run.heldId = undefined;
-							run.byMs = 0;
-						}}>
+						data-id={a.id}>
 						{#if (untilMs - fromMs) * pxPerMs > 44}<span class="block truncate px-1">{short(a)}</span>{/if}
 					</div>
 				{/each}

@@ -98,7 +98,7 @@ export const isWithin = (stretch: Stretch) => (a: { startMs: number; endMs: numb
 const HOUR_MS = 3_600_000;
 
 /**
- * The days of a board on which something begins, each from the hour of the first to the hour after the last of it, or to
+ * The days of a board on which something begins, each from the hour of the first, or where the board begins, to the hour after the last of it, or to
  * midnight: what paper shows of each day.
  * @example
  * daysOf({ fromMs: 0, untilMs: 86_400_000 }, []) // []
@@ -112,7 +112,7 @@ export function daysOf(board: Stretch, activities: readonly { startMs: number; e
 		const last = Math.max(...begun.map((a) => a.endMs));
 		return [
 			{
-				fromMs: Math.floor(first / HOUR_MS) * HOUR_MS,
+				fromMs: Math.max(board.fromMs, Math.floor(first / HOUR_MS) * HOUR_MS),
 				untilMs: Math.min(end, Math.ceil(last / HOUR_MS) * HOUR_MS)
 			}
 		];
