@@ -71,7 +71,7 @@
 			<QuantityField label="both at" kind="temperature" name="refTempC" bind:value={$form.refTempC} error={$errors.refTempC} />
 		</div>
 	</Island><Island>
-		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
+		<div class="mt-1 grid gap-x-5 gap-y-1 sm:grid-cols-3">
 			<QuantityField
 				label="Viscosity"
 				kind="viscosity"
