@@ -84,7 +84,7 @@ test('a bar is dragged by mouse: it follows the hand, and the workshop says what
 	page
 }) => {
 	await page.goto('/orders/board');
-	await expect(page.locator('fieldset.waking')).toBeEnabled();
+	await page.locator('fieldset.waking:enabled').waitFor({ state: 'attached' });
 	const board = page.getByRole('region', { name: 'Board by hour' });
 	const picked = page.getByRole('region', { name: 'What is picked' });
 	const hands = board.getByRole('group').first().locator('.bar.movable');
