@@ -32,27 +32,31 @@
 	let seenPx = $state(1100);
 	const seenMs = $derived(seenPx / pxPerMs);
 	// a night before the first thing to do is not what one came to see
-	const opensAtMs = untrack(() => {
-		const first = hands[0];
-		return first && (first.startMs - startMs) * pxPerMs > seenPx / 2 ? first.startMs - LEAD_PX / pxPerMs : startMs;
+	const opensAfterMs = untrack(() => {
+		const afterMs = (hands[0]?.startMs ?? startMs) - startMs;
+		return afterMs * pxPerMs > seenPx / 2 ? afterMs - LEAD_PX / pxPerMs : 0;
 	});
-	/** What stands at its left edge: each moment, and by larger steps what is drawn around. */
-	let leftMs = opensAtMs;
-	let aroundMs = $state(opensAtMs);
+	/** How long after its start its left edge stands: at each moment, and by larger steps what is drawn around. Its start moves on. */
+	let leftAfterMs = opensAfterMs;
+	let aroundAfterMs = $state(opensAfterMs);
 	/** Whoever comes near it may scroll: half as much is drawn to either side. At a page's start only what is seen is. */
 	let isNear = $state(false);
 	const sideMs = $derived(isNear ? seenMs / 2 : 0);
-	const drawn = $derived<Stretch>({ fromMs: aroundMs - sideMs, untilMs: aroundMs + seenMs + sideMs });
+	const drawn = $derived<Stretch>({
+		fromMs: startMs + aroundAfterMs - sideMs,
+		untilMs: startMs + aroundAfterMs + seenMs + sideMs
+	});
 	let region: HTMLElement;
 	$effect(() => {
 		// at another zoom the same moment stands at the edge
-		region.scrollLeft = (leftMs - untrack(() => startMs)) * pxPerMs;
+		region.scrollLeft = leftAfterMs * pxPerMs;
 	});
 	function scrolled(): void {
-		leftMs = startMs + region.scrollLeft / pxPerMs;
+		leftAfterMs = region.scrollLeft / pxPerMs;
+		const byMs = Math.abs(leftAfterMs - aroundAfterMs);
 		// where it opens is no scrolling of anybody's
-		if (Math.abs(leftMs - aroundMs) * pxPerMs > 2) isNear = true;
-		if (Math.abs(leftMs - aroundMs) > seenMs / 4) aroundMs = leftMs;
+		if (byMs * pxPerMs > 2) isNear = true;
+		if (byMs > seenMs / 4) aroundAfterMs = leftAfterMs;
 	}
 
 	let sheets = $state<readonly Stretch[]>();
