@@ -21,7 +21,7 @@ test('the cure screen follows mass, temperature and readings', async ({ page }) 
 	await page.getByRole('button', { name: 'Add it' }).click();
 	await expect(page.getByText(/comes mostly from the thermometer/)).toBeVisible();
 	await expect.poll(seconds).toBeLessThan(warm);
-	await page.getByRole('button', { name: /Remove the reading/ }).click();
+	await page.getByRole('button', { name: /remove the reading/ }).click();
 	await expect(page.getByText(/comes mostly from the thermometer/)).toBeHidden();
 
 	await page.locator('input[name=cureMass]').fill('nothing');

@@ -98,7 +98,7 @@ test('why a cast foamed: causes with this pull’s figures; confirmed, corrected
 	await page.keyboard.press('Enter');
 	await expect(page.getByRole('heading', { name: 'Why foam' })).toBeVisible();
 	await expect(page.getByText(/\d+ % humidity/).first()).toBeVisible();
-	await page.getByRole('button', { name: 'damp or cold mould face was it' }).click();
+	await page.getByRole('button', { name: 'This was it: damp or cold mould face' }).click();
 	await expect(page.getByText('Confirmed: damp or cold mould face.')).toBeVisible();
 	await page.getByText('Correct what is written here').click();
 	await page.getByLabel('What', { exact: true }).selectOption('relativeHumidity');

@@ -5,14 +5,14 @@ test('an order is taken, planned, begun from the list of today, and called off',
 	await page.goto('/orders/new');
 	await page.getByLabel('For whom or what').fill('Lighthouse shop');
 	await page.getByLabel('Copies', { exact: true }).fill('0');
-	await page.getByRole('button', { name: 'Take it' }).click();
+	await page.getByRole('button', { name: 'Take it', exact: true }).click();
 	// two fields want a look, and nothing that was typed is gone
 	await expect(page.getByText('At least one copy.')).toBeVisible();
 	await expect(page.getByText(/Choose the shot/)).toBeVisible();
 	await expect(page.getByLabel('For whom or what')).toHaveValue('Lighthouse shop');
 	await choose(page, 'Cast by', /Lamplighter figure, Lantern white/);
 	await page.getByLabel('Copies', { exact: true }).fill('2');
-	await page.getByRole('button', { name: 'Take it' }).click();
+	await page.getByRole('button', { name: 'Take it', exact: true }).click();
 	await expect(page).toHaveURL(/\/orders\/[\da-f-]{36}$/);
 	const url = page.url();
 	await expect(page.getByLabel('Whether the day holds')).toContainText(/%|planned/);
@@ -184,7 +184,7 @@ test('hours: what is wrong is said at its field, and a blocked time is kept', as
 	await expect(page.getByText('Kept. The plan follows.')).toBeVisible();
 	await page.reload();
 	await expect(page.getByLabel('Why')).toHaveValue('dentist');
-	await page.getByRole('button', { name: 'Take exception 1 out' }).click();
+	await page.getByRole('button', { name: 'Take it out: exception 1' }).click();
 	await page.getByRole('button', { name: 'Keep' }).click();
 	await expect(page.getByText('Kept. The plan follows.')).toBeVisible();
 });

@@ -1,5 +1,4 @@
 import { expect, test, type Page } from '@playwright/test';
-import { PAGES } from './pages';
 
 /** Screens on which all of it has to be usable: bench, laptop with bars, tablet, telephone, 400 % and 200 % zoom. */
 const SCREENS = [
@@ -14,16 +13,9 @@ async function awake(page: Page) {
 }
 
 for (const [width, height] of SCREENS)
-	test(`at ${width} x ${height} no page scrolls sideways and every station is reached`, async ({
-		browser
-	}) => {
+	test(`at ${width} x ${height} every station is reached`, async ({ browser }) => {
 		const context = await browser.newContext({ viewport: { width, height } });
 		const page = await context.newPage();
-		for (const path of PAGES) {
-			await page.goto(path);
-			const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-			expect(over, path).toBeLessThanOrEqual(0);
-		}
 		await page.goto('/shelf');
 		await awake(page);
 		if (width < 640) {

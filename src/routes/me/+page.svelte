@@ -45,7 +45,7 @@
 						></span>
 					{#if s.id !== data.here}<form method="POST" action="?/end" use:enhance>
 							<input type="hidden" name="id" value={s.id} />
-							<Button type="submit" size="sm" color="alternative" aria-label="End the session on {s.device}">End it</Button>
+							<Button type="submit" size="sm" color="alternative" aria-label="End it: the session on {s.device}">End it</Button>
 						</form>{/if}
 				</li>
 			{/each}

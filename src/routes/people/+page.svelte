@@ -61,7 +61,11 @@
 									} else leaving = '';
 								}}>
 								<input type="hidden" name="id" value={person.id} />
-								<Button type="submit" size="sm" color="alternative" aria-label="Let {person.name} go"
+								<Button
+									type="submit"
+									size="sm"
+									color="alternative"
+									aria-label="{leaving === person.id ? 'Sure: let go' : 'Let go'}: {person.name}"
 									>{leaving === person.id ? 'Sure: let go' : 'Let go'}</Button>
 							</form>
 						</span>
@@ -80,7 +84,7 @@
 							></span>
 						<form method="POST" action="?/end" use:enhance>
 							<input type="hidden" name="id" value={s.id} />
-							<Button type="submit" size="sm" color="alternative" aria-label="End the session of {nameOf(s.personId)} on {s.device}"
+							<Button type="submit" size="sm" color="alternative" aria-label="End it: the session of {nameOf(s.personId)} on {s.device}"
 								>End it</Button>
 						</form>
 					</li>

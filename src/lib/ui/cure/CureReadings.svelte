@@ -54,7 +54,7 @@
 					<button
 						type="button"
 						class="tag min-h-[2.2rem] cursor-pointer"
-						aria-label="Remove the reading {units.show(reading.tempC, 'temperature')} after {units.show(reading.timeS, 'time')}"
+						aria-label="{units.show(reading.timeS, 'time')} · {units.show(reading.tempC, 'temperature')}: remove the reading"
 						onclick={() => (readings = readings.filter((_, k) => k !== i))}
 						>{units.show(reading.timeS, 'time')} · {units.show(reading.tempC, 'temperature')} ✕</button>
 				</li>

@@ -26,7 +26,7 @@
 					{#if confirmed !== c.id}
 						<form method="POST" action="?/cause" use:enhance>
 							<input type="hidden" name="fault" value={fault} /><input type="hidden" name="cause" value={c.id} />
-							<Button type="submit" color="alternative" size="sm" class="min-h-[2.4rem]" aria-label="{CAUSE_WORDS[c.id]} was it"
+							<Button type="submit" color="alternative" size="sm" class="min-h-[2.4rem]" aria-label="This was it: {CAUSE_WORDS[c.id]}"
 								>This was it</Button>
 						</form>
 					{/if}

@@ -17,7 +17,7 @@
 				type="button"
 				class="min-h-[2.5rem] cursor-pointer rounded-lg border-[1.5px] border-(--line-strong) px-3 font-semibold aria-pressed:bg-(--work) aria-pressed:text-(--work-ink)"
 				aria-pressed={c.id === chosen}
-				aria-label="Take {c.name}"
+				aria-label="{c.id === chosen ? 'Chosen' : 'Take it'}: {c.name}"
 				onclick={() => onpick(c.id)}>{c.id === chosen ? 'Chosen' : 'Take it'}</button>
 		</li>
 	{/each}

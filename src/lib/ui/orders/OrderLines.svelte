@@ -68,7 +68,7 @@
 						size="sm"
 						color="alternative"
 						onclick={() => (lines = lines.filter((l) => l.id !== line.id))}
-						aria-label="Take line {i + 1} out">Take it out</Button
+						aria-label="Take it out: line {i + 1}">Take it out</Button
 					>{/if}
 			</div>
 		</div>

@@ -80,7 +80,7 @@
 					<Button
 						color="alternative"
 						onclick={() => ($form.exceptions = $form.exceptions.filter((x) => x !== e))}
-						aria-label="Take exception {i + 1} out">Take it out</Button>
+						aria-label="Take it out: exception {i + 1}">Take it out</Button>
 				</div>
 			</div>
 		{/each}

@@ -51,7 +51,7 @@
 							<td>
 								<form method="POST" action="?/revoke" use:plainEnhance>
 									<input type="hidden" name="id" value={i.id} />
-									<Button type="submit" color="alternative" aria-label="Take {i.name} out of use">Take out of use</Button>
+									<Button type="submit" color="alternative" aria-label="Take out of use: {i.name}">Take out of use</Button>
 								</form>
 							</td>
 						</tr>

@@ -121,7 +121,7 @@
 					<Button
 						size="sm"
 						color="alternative"
-						aria-label="Take dose {i + 1} off the list"
+						aria-label="Remove dose {i + 1}"
 						onclick={() => ($form.doses = $form.doses.filter((_, k) => k !== i))}>Remove</Button>
 				</li>
 			{:else}<li class="soft">None yet. Begin smaller than you think: a dose cannot be taken back.</li>{/each}
