@@ -28,6 +28,7 @@ const STATIC = [
 	['format', () => npx(['prettier', '--check', '--log-level', 'warn', '.'])],
 	['lint', () => npx(['eslint', '.'])],
 	['types', () => run('npm', ['run', '--silent', 'test:types'], { show: 'both' })],
+	['photo', () => npx(['vitest', 'run', '--project', 'photo', '--reporter=default'])],
 	['core', () => npx(['vitest', 'run', '--project', 'core', '--coverage', '--reporter=default'])],
 	['ui', () => npx(['vitest', 'run', '--project', 'ui', '--reporter=default'])]
 ];
