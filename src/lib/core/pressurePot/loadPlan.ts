@@ -80,24 +80,24 @@ export function planLoad(
 			return false;
 		})
 		.sort((a, b) => b.heightMm - a.heightMm);
-	const on: (typeof byHeight)[] = vessel.shelvesMm.map(() => []);
-	const place = (shelf: number, list: typeof byHeight) =>
+	const on = vessel.shelvesMm.map(() => ({ list: [] as typeof byHeight, placed: [] as Placed[] }));
+	const pack = (list: typeof byHeight) =>
 		packShelf(
 			list.map((l) => l.footprint),
 			vessel.diameterMm,
 			LOAD_GAP_MM
-		).length === list.length
-			? list
-			: undefined;
+		);
 	for (const l of byHeight) {
 		const able = heights.filter((h) => h.clearMm >= l.heightMm).sort((a, b) => a.clearMm - b.clearMm);
 		const home = able.find(({ shelf }) => {
-			const list = place(shelf, [...on[shelf]!, l]);
-			if (list) on[shelf] = list;
-			return list !== undefined;
+			const list = [...on[shelf]!.list, l];
+			const placed = pack(list);
+			const all = placed.length === list.length;
+			if (all) on[shelf] = { list, placed };
+			return all;
 		});
 		if (home) continue;
-		const alone = packShelf([l.footprint], vessel.diameterMm, LOAD_GAP_MM).length === 1;
+		const alone = pack([l]).length === 1;
 		left.push({
 			load: l.load,
 			why: alone
@@ -106,12 +106,7 @@ export function planLoad(
 		});
 	}
 	const shelves = vessel.shelvesMm.map((clearMm, shelf): ShelfPlan => {
-		const list = on[shelf]!;
-		const placed = packShelf(
-			list.map((l) => l.footprint),
-			vessel.diameterMm,
-			LOAD_GAP_MM
-		);
+		const { list, placed } = on[shelf]!;
 		return { clearMm, placed: placed.map((p) => ({ ...p, load: list[p.index]!.load })) };
 	});
 	const inside = shelves.flatMap((s) => s.placed.map((p) => p.load));

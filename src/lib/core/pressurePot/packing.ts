@@ -94,10 +94,13 @@ function crossing(
 /** A grid over the shelf for bodies that are not round, from the wall inwards. */
 function grid(radius: number): [number, number][] {
 	const step = Math.max(radius / 24, 1);
-	const spots: [number, number][] = [];
+	const spots: { at: [number, number]; out: number }[] = [];
 	for (let x = -radius; x <= radius; x += step)
-		for (let y = -radius; y <= radius; y += step) if (Math.hypot(x, y) <= radius) spots.push([x, y]);
-	return spots.sort((a, b) => Math.hypot(...b) - Math.hypot(...a));
+		for (let y = -radius; y <= radius; y += step) {
+			const out = Math.hypot(x, y);
+			if (out <= radius) spots.push({ at: [x, y], out });
+		}
+	return spots.sort((a, b) => b.out - a.out).map(({ at }) => at);
 }
 
 /** Pushes a body that fits as far out as it goes, so that the middle stays free. */
@@ -188,24 +191,21 @@ export function packShelf(things: readonly Footprint[], diameterMm: number, marg
 	const areaOf = (b: Body) => (b.round ? Math.PI * b.hx * b.hx : 4 * b.hx * b.hy);
 	const bySize = [...bodies].sort((a, b) => areaOf(b) - areaOf(a));
 	const spots = bodies.some((b) => !b.round) ? grid(radius) : [];
-	const exact = ring(bodies, radius);
-	const tries = exact
-		? [exact]
-		: [
-				attempt(bySize, radius, spots),
-				attempt(
-					[...bySize].sort((a, b) => Math.max(b.hx, b.hy) - Math.max(a.hx, a.hy)),
-					radius,
-					spots
-				),
-				attempt([...bySize].reverse(), radius, spots),
-				// what does not go in first may go in beside the others
-				...bySize
-					.slice(0, 4)
-					.map((_, k) => attempt([...bySize.slice(k + 1), ...bySize.slice(0, k + 1)], radius, spots))
-			];
+	const orders = [
+		bySize,
+		[...bySize].sort((a, b) => Math.max(b.hx, b.hy) - Math.max(a.hx, a.hy)),
+		[...bySize].reverse(),
+		// what does not go in first may go in beside the others
+		...bySize.slice(0, 4).map((_, k) => [...bySize.slice(k + 1), ...bySize.slice(0, k + 1)])
+	];
 	const worth = (p: readonly Body[]) => p.length * 1e9 + p.reduce((sum, b) => sum + areaOf(b), 0);
-	const best = tries.reduce((a, b) => (worth(b) > worth(a) ? b : a));
+	let best = ring(bodies, radius) ?? [];
+	for (const order of orders) {
+		// nothing is better than all of them
+		if (best.length === bodies.length) break;
+		const tried = attempt(order, radius, spots);
+		if (worth(tried) > worth(best)) best = tried;
+	}
 	return best
 		.map(({ index, x, y, turned }) => ({ index, xMm: x, yMm: y, turned }))
 		.sort((a, b) => a.index - b.index);
