@@ -15,10 +15,11 @@ const whole = {
 
 it('a first picture comes to the whole by small steps, each of which only adds', () => {
 	const steps = Array.from({ length: FIRST_STEPS + 1 }, (_, step) => pictureAt(whole, step));
+	const shown = (axis: object) => ('visible' in axis ? 0 : 'showticklabels' in axis ? 1 : 2);
 	const counts = steps.map(({ traces, layout }) => [
-		'visible' in layout.xaxis ? 0 : 1,
-		'visible' in layout.yaxis ? 0 : 1,
 		traces.length,
+		shown(layout.xaxis),
+		shown(layout.yaxis),
 		layout.annotations?.length ?? 0,
 		layout.shapes?.length ?? 0
 	]);
@@ -26,10 +27,12 @@ it('a first picture comes to the whole by small steps, each of which only adds',
 		[0, 0, 0, 0, 0],
 		[1, 0, 0, 0, 0],
 		[1, 1, 0, 0, 0],
-		[1, 1, 1, 0, 0],
-		[1, 1, 2, 0, 0],
-		[1, 1, 3, 0, 0],
-		[1, 1, 3, 1, 1]
+		[1, 2, 0, 0, 0],
+		[1, 2, 1, 0, 0],
+		[1, 2, 2, 0, 0],
+		[2, 2, 2, 0, 0],
+		[3, 2, 2, 0, 0],
+		[3, 2, 2, 1, 1]
 	]);
 	expect(steps.at(-1)).toBe(whole);
 });

@@ -4,14 +4,32 @@ import type { Picture } from './chartMotion';
  * The first picture is drawn in so many steps before the whole, a frame each: code that no browser has compiled yet takes
  * its time, and one long task would hold up whatever is pressed.
  */
-export const FIRST_STEPS = 6;
+export const FIRST_STEPS = 8;
 
-/** A picture as far as it goes at a step of its first drawing: an empty frame, one axis, both, its first curve, half of them, all, and its words. */
+/** Of the whole at each step: its curves, and of each axis nothing, its line without words, or all. */
+const STEPS = [
+	{ curves: 'none', x: 'none', y: 'none' },
+	{ curves: 'first', x: 'none', y: 'none' },
+	{ curves: 'first', x: 'line', y: 'none' },
+	{ curves: 'first', x: 'all', y: 'none' },
+	{ curves: 'first', x: 'all', y: 'line' },
+	{ curves: 'first', x: 'all', y: 'all' },
+	{ curves: 'half', x: 'all', y: 'all' },
+	{ curves: 'all', x: 'all', y: 'all' }
+] as const;
+const AXIS = { none: { visible: false }, line: { showticklabels: false, title: {} }, all: {} };
+
+/**
+ * A picture as far as it goes at a step of its first drawing, its words last. A curve comes before the axes: they are laid
+ * out once then, for what they will show.
+ */
 export function pictureAt<P extends Picture>(whole: P, step: number): P {
-	if (step >= FIRST_STEPS) return whole;
+	const of = STEPS[step];
+	if (!of) return whole;
 	const { annotations: _notes, shapes: _shapes, ...layout } = whole.layout;
-	const curves = [0, 0, 0, 1, Math.ceil(whole.traces.length / 2)][step] ?? whole.traces.length;
-	const [x, y] = [step === 0 ? { visible: false } : {}, step <= 1 ? { visible: false } : {}];
+	const { length } = whole.traces;
+	const curves = { none: 0, first: 1, half: Math.ceil(length / 2), all: length }[of.curves];
+	const [x, y] = [AXIS[of.x], AXIS[of.y]];
 	return {
 		...whole,
 		traces: whole.traces.slice(0, curves),
