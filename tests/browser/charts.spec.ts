@@ -69,3 +69,49 @@ test('on a telephone the names of a chart stand under it, one beside another onl
 					b.y + b.height <= a.y + 1
 			).toBe(true);
 });
+
+/** What the chart library keeps at a chart's element, as far as it is asked here. */
+interface Drawn extends HTMLElement {
+	layout: { showlegend?: boolean };
+	data: Record<string, unknown>[];
+	_fullLayout: Record<string, { type: string; range: number[]; autorange: boolean }>;
+}
+
+test('the figures along an axis hold all that is drawn over them', async ({ page }) => {
+	const first = async (list: string, of: string) => {
+		await page.goto(list);
+		return (await page.locator(`main a[href^="${of}"]`).first().getAttribute('href'))!;
+	};
+	const paths = [
+		await first('/ledger', '/ledger/'),
+		await first('/pots', '/pots/'),
+		...['/cure', '/moulds/wear', '/ledger/yield', '/ledger/faults']
+	];
+	let axes = 0;
+	for (const path of paths) {
+		await page.goto(path);
+		await expect(page.locator('fieldset.waking:enabled')).toBeAttached();
+		for (const chart of await page.locator('main div[role=img]').all()) {
+			await chart.scrollIntoViewIfNeeded();
+			await expect
+				.poll(() => chart.evaluate((e) => 'layout' in e && (e as Drawn).layout.showlegend === undefined))
+				.toBe(true);
+			const off = await chart.evaluate((e) => {
+				const { data, _fullLayout: full } = e as Drawn;
+				return data.flatMap((trace) =>
+					(['x', 'y'] as const).flatMap((along) => {
+						const axis = full[`${along}axis${String(trace[`${along}axis`] ?? along).slice(1)}`]!;
+						const scaled = (v: number) => (axis.type === 'log' ? Math.log10(v) : v);
+						const values = (trace[along] as unknown[]).filter((v) => typeof v === 'number').map(scaled);
+						if (!axis.autorange || axis.type === 'category' || values.length === 0) return [];
+						const [from, to] = [Math.min(...axis.range), Math.max(...axis.range)];
+						return [Math.max(from - Math.min(...values), Math.max(...values) - to) / (to - from)];
+					})
+				);
+			});
+			axes += off.length;
+			expect(Math.max(-1, ...off), path).toBeLessThan(0.001);
+		}
+	}
+	expect(axes).toBeGreaterThan(8);
+});

@@ -33,6 +33,8 @@
 	let plotly = $state.raw<typeof PlotlyTypes>();
 	/** What the library drew last. */
 	let drawn: Picture | undefined;
+	/** How often it has drawn. */
+	let drawings = 0;
 	let dark = $state(false);
 	/** Between the margins of a sheet of A4, CSS px: a chart of the screen would be cut off at its edge. */
 	const SHEET_PX = 620;
@@ -149,6 +151,8 @@
 			traces.map((t) => recolour(t, colour)) as PlotlyTypes.Data[],
 			{
 				...recolour(layout, colour),
+				// or an axis that fits itself is given the range of an empty chart wherever the curves are those of before
+				datarevision: drawings++,
 				height,
 				// a width that is known spares the library measuring the page at every drawing
 				width: sheetPx ?? widthPx,

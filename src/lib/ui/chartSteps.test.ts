@@ -15,7 +15,7 @@ const whole = {
 
 it('a first picture comes to the whole by small steps, each of which only adds', () => {
 	const steps = Array.from({ length: FIRST_STEPS + 1 }, (_, step) => pictureAt(whole, step));
-	const shown = (axis: object) => ('visible' in axis ? 0 : 'showticklabels' in axis ? 1 : 2);
+	const shown = (axis: object) => ('showgrid' in axis ? 0 : 'showticklabels' in axis ? 1 : 2);
 	const counts = steps.map(({ traces, layout }) => [
 		traces.length,
 		shown(layout.xaxis),

@@ -17,7 +17,13 @@ const STEPS = [
 	{ curves: 'half', x: 'all', y: 'all' },
 	{ curves: 'all', x: 'all', y: 'all' }
 ] as const;
-const AXIS = { none: { visible: false }, line: { showticklabels: false, title: {} }, all: {} };
+/** An axis that is not visible gets no range from its curves, and keeps the one of an empty chart: what is hidden is drawn empty. */
+const WORDLESS = { showticklabels: false, title: {} };
+const AXIS = {
+	none: { ...WORDLESS, showgrid: false, showline: false, zeroline: false },
+	line: WORDLESS,
+	all: {}
+};
 
 /**
  * A picture as far as it goes at a step of its first drawing, its words last. A curve comes before the axes: they are laid
