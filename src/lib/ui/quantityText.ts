@@ -6,6 +6,9 @@ import {
 	type UnitSystem
 } from '$lib/core/units';
 
+/** So large are pots and chambers, which are spoken of in litres; a bare number that is typed over a cup's is in millilitres. */
+const VESSEL_ML = 10_000;
+
 /** Text that a field shows for a value that nobody typed here: with its unit, six digits at most. */
 export function textForEdit(value: number | undefined, kind: QuantityKind, system: UnitSystem): string {
 	if (value === undefined || !Number.isFinite(value)) return '';
@@ -25,6 +28,7 @@ export function textForEdit(value: number | undefined, kind: QuantityKind, syste
 	if (system === 'us' && kind !== 'density' && kind !== 'percent') {
 		return formatQuantity(value, kind, 'us').replace(/\u202f/g, ' ');
 	}
+	if (kind === 'volume' && value >= VESSEL_ML) return `${Number((value / 1000).toPrecision(6))} l`;
 	return `${Number(value.toPrecision(6))} ${KINDS[kind].canonical}`.trim();
 }
 
