@@ -132,7 +132,6 @@ test('a whole pour with instruments over HTTP: the network is cut, the server is
 	await page.getByRole('button', { name: 'Add it' }).click();
 	await expect(page.getByText('marked as written down afterwards')).toBeVisible();
 	await expect(page.getByText('not yet on the server')).toBeHidden();
-	await page.waitForTimeout(2500);
 
 	// the vessel's log has the cycle with who let it out
 	await second.goto(`${web.url}/pots`);

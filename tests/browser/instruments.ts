@@ -87,7 +87,9 @@ export class Instruments {
 		this.#timer = undefined;
 		const page = await this.#page.context().newPage();
 		await page.goto(`${this.#url}/settings/instruments`);
-		const out = page.getByRole('button', { name: /^Take Played/ });
+		const out = page.getByRole('button', { name: /^Take out of use: Played/ });
+		// by another name they would be left in use in silence
+		await expect(out).not.toHaveCount(0);
 		for (let left = await out.count(); left > 0; left--) {
 			await out.first().click();
 			await expect(out).toHaveCount(left - 1);

@@ -163,6 +163,8 @@ test('colours poured together: shares that make a whole, a cup and a clock for e
 	await field(page, 'Colour 2').fill('White');
 	await says(page, 'Share', '70', /The shares make 120/);
 	await page.getByRole('button', { name: 'One more colour' }).click();
+	// the answer goes with it: what is pressed while the page still moves is not what was meant
+	await expect(page.locator('aside > p:not([role])', { hasText: 'Name the colour.' })).toBeVisible();
 	await page.getByRole('button', { name: 'Remove colour 3' }).click();
 	// what the third took was given back in proportion
 	await expect(field(page, 'Share')).toHaveValue(/^58\.[34]/);

@@ -134,6 +134,7 @@ test('a mould is made step by step, survives a reload, and is looked over at the
 	mouldUrl = page.url();
 	await page.getByRole('button', { name: 'Make it, step by step' }).click();
 	await expect(page.getByRole('heading', { name: 'Fix the master down' })).toBeVisible();
+	await page.locator('fieldset.waking:enabled').waitFor({ state: 'attached' });
 	const press = async () => {
 		await page.keyboard.press('Space');
 		await page.waitForTimeout(400);
@@ -141,7 +142,6 @@ test('a mould is made step by step, survives a reload, and is looked over at the
 	for (let i = 0; i < 12 && !(await page.getByRole('heading', { name: 'Mix', exact: true }).isVisible()); i++)
 		await press();
 	await expect(page.getByText('left of its working time')).toBeVisible();
-	await page.waitForTimeout(2500);
 	await page.reload();
 	await expect(page.getByRole('heading', { name: 'Mix', exact: true })).toBeVisible();
 	await page.getByRole('button', { name: 'Back' }).click();
