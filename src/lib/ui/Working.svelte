@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { staysOpen } from './staysOpen';
 	import type { WorkingLine } from '$lib/core/working';
 	import { useUnits } from './units.svelte';
 
@@ -11,7 +12,7 @@
 </script>
 
 <!-- nobody trusts a number at a bench that cannot be checked -->
-<details {open}>
+<details {open} {@attach staysOpen}>
 	<summary class="font-semibold text-(--work)">How it is worked out{units.system === 'us' ? ', in metric units' : ''}</summary>
 	<dl class="mt-1 divide-y divide-(--line) border-y border-(--line) text-[0.93rem]">
 		{#each lines as line, i (i)}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { staysOpen } from '../staysOpen';
 	import { enhance } from '$app/forms';
 	import { Button } from 'flowbite-svelte';
 	import ChoiceField from '../ChoiceField.svelte';
@@ -24,7 +25,7 @@
 </script>
 
 {#if wants.mass || wants.size || wants.rework}
-	<details class="mt-4" open={Object.keys(problems).length > 0}>
+	<details class="mt-4" open={Object.keys(problems).length > 0} {@attach staysOpen}>
 		<summary class="font-semibold text-(--work)">Add a weight, a size or mending</summary>
 		<form
 			method="POST"

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { staysOpen } from '../staysOpen';
 	import { Button } from 'flowbite-svelte';
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
@@ -59,7 +60,7 @@
 	};
 </script>
 
-<details class="mt-5 border-t border-(--line) pt-3" open={corrections.length > 0 || Object.keys(problems).length > 0}>
+<details class="mt-5 border-t border-(--line) pt-3" open={corrections.length > 0 || Object.keys(problems).length > 0} {@attach staysOpen}>
 	<summary class="text-[1rem] font-bold">Correct what is written here</summary>
 	{#if corrections.length > 0}
 		<ul class="mt-2 mb-3">

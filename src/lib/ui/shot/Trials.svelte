@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { staysOpen } from '../staysOpen';
 	import type { SuperValidated } from 'sveltekit-superforms';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
 	import { AFLOAT, foretoldPercent, trialRecord, type TrialRecord } from '$lib/core/shot';
@@ -32,7 +33,7 @@
 	const should = $derived($form.massG && $form.massG > 0 ? foretoldPercent($form.massG, volumeMl) : undefined);
 </script>
 
-<details class="mt-6" {open}>
+<details class="mt-6" {open} {@attach staysOpen}>
 	<summary class="text-[1.15rem] font-bold">Trials afloat</summary>
 	<form method="POST" action="?/trial&trial={id}" use:enhance class="no-print">
 		<FormErrors errors={$errors._errors} />

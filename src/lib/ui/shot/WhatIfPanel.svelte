@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { staysOpen } from '../staysOpen';
 	import type { WhatIf } from '$lib/core/shot';
 	import { useUnits } from '../units.svelte';
 
@@ -8,7 +9,7 @@
 	const slack = (s: number) => (s < 0 ? `${units.show(-s, 'time')} too long` : units.show(s, 'time'));
 </script>
 
-<details open={tight}>
+<details open={tight} {@attach staysOpen}>
 	<summary class="font-semibold text-(--work)">What would give time</summary>
 	{#if helps.length === 0}<p class="soft">Nothing here gives more than a second.</p>{/if}
 	<ul class="divide-y divide-(--line)">
