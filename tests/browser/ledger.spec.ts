@@ -130,6 +130,7 @@ test('the ledger sorts, keeps a view, and takes an old notebook whole or not at 
 
 	await page.goto('/ledger/import');
 	const file = (text: string) => ({ name: 'notebook.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+	await page.locator('fieldset.waking:enabled').waitFor({ state: 'attached' });
 	const input = page.getByLabel('The file');
 	await input.setInputFiles(file('nothing'));
 	await expect(page.getByText('There is no table in it')).toBeVisible();
