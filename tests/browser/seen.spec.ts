@@ -113,7 +113,38 @@ test('in forced colours what is chosen and where one is stay told apart', async 
 			.evaluate((e) => getComputedStyle(e).backgroundColor);
 	const chosen = await ground('label:has(> input.sr-only:checked)');
 	expect(chosen).not.toBe(await ground('label:has(> input.sr-only:not(:checked))'));
+	// what is drawn with colours is dropped there: the device draws its own ticks, and signs take its ink
+	await page.goto('/shots/new');
+	await awake(page);
+	const drawnBy = (of: string) =>
+		page
+			.locator(of)
+			.first()
+			.evaluate((e) => getComputedStyle(e).appearance);
+	expect(await drawnBy("input[type='checkbox']")).toBe('auto');
+	expect(await drawnBy('select')).toBe('auto');
 	await page.goto('/moulds');
 	expect(await ground('[aria-current] .here')).not.toBe(await ground('nav li a:not([aria-current]) span'));
 	await context.close();
+});
+
+test('a page waits for one typeface, and a word with letters from further off still stands in ours', async ({
+	page
+}) => {
+	await page.goto('/shelf/resins/new');
+	await awake(page);
+	await page.evaluate(() => document.fonts.ready);
+	const faces = () =>
+		page.evaluate(() => [...document.fonts].map((f) => [f.family.replaceAll('"', ''), f.status] as const));
+	// a family of two parts has a stand-in made for the part that is not there, in every size
+	const families = (await faces()).map(([family]) => family);
+	expect(new Set(families).size).toBe(families.length);
+	expect((await faces()).filter(([, status]) => status === 'loaded')).toHaveLength(1);
+	// no sign is a picture: each would be opened as a page of its own
+	const pictures = await page
+		.locator('select, input')
+		.evaluateAll((all) => all.filter((e) => getComputedStyle(e).backgroundImage.includes('url(')).length);
+	expect(pictures).toBe(0);
+	await page.locator('input[type="text"], input:not([type])').first().fill('Łódź');
+	await expect.poll(async () => (await faces()).filter(([, status]) => status === 'loaded').length).toBe(2);
 });
