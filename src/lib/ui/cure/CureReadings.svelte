@@ -6,6 +6,7 @@
 	import type { CupFitResult } from '$lib/core/cure';
 	import { digits } from '$lib/core/units';
 	import type { Reading } from '../cureCharts';
+	import Mark from '../Mark.svelte';
 	import QuantityField from '../QuantityField.svelte';
 	import { useUnits } from '../units.svelte';
 
@@ -56,7 +57,7 @@
 						class="tag min-h-[2.2rem] cursor-pointer"
 						aria-label="{units.show(reading.timeS, 'time')} · {units.show(reading.tempC, 'temperature')}: remove the reading"
 						onclick={() => (readings = readings.filter((_, k) => k !== i))}
-						>{units.show(reading.timeS, 'time')} · {units.show(reading.tempC, 'temperature')} ✕</button>
+						>{units.show(reading.timeS, 'time')} · {units.show(reading.tempC, 'temperature')} <Mark outline="cross" /></button>
 				</li>
 			{/each}
 		</ul>

@@ -3,6 +3,7 @@
 	import { PART_WORDS } from '$lib/core/orders/words';
 	import { dayName, wallTime } from '$lib/ui/clockText';
 	import { hoursBetween, isWithin, midnights, type Row, type Stretch } from './board';
+	import Mark from '../Mark.svelte';
 	import type { PinRun } from './pinRun.svelte';
 
 	/** A stretch of the board by the hour: what hands do on it is moved by finger or mouse. */
@@ -115,7 +116,7 @@
 			{#each due as o (o.id)}<span
 					class="absolute bottom-0 z-10 max-w-40 truncate rounded-t bg-(--ink) px-1.5 text-[0.85rem] font-semibold text-(--paper)"
 					style:left="{x(o.dueAtMs)}px"
-					title="{o.name}, wanted {wallTime(o.dueAtMs, nowMs)}">⚑ {o.name}</span
+					title="{o.name}, wanted {wallTime(o.dueAtMs, nowMs)}"><Mark outline="flag" /> {o.name}</span
 				>{/each}
 		</div>
 	</div>

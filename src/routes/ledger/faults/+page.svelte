@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Mark from '$lib/ui/Mark.svelte';
 	import { cards } from '$lib/ui/table/cards';
 	import { Button } from 'flowbite-svelte';
 	import { CAUSE_IDS, CAUSE_WORDS, FAULT_WORDS, FAULTS, type Fault } from '$lib/core/faults';
@@ -82,8 +83,8 @@
 							></td>
 						<td class="num">{r.p < 0.001 ? 'under 0.1 %' : `${(100 * r.p).toFixed(1)} %`}</td>
 						<td
-							>{#if sure}<strong class="text-(--work)">● it changes with it</strong>{:else if r.small}<span class="soft"
-									>small numbers: a hint at most</span
+							>{#if sure}<strong class="text-(--work)"><Mark outline="full" /> it changes with it</strong>{:else if r.small}<span
+									class="soft">small numbers: a hint at most</span
 								>{:else}<span class="soft">nothing to be seen</span>{/if}</td>
 					</tr>
 				{/each}

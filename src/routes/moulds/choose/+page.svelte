@@ -16,6 +16,7 @@
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import { benchForm } from '$lib/ui/form';
 	import Island from '$lib/ui/island/Island.svelte';
+	import Mark from '$lib/ui/Mark.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import QuantityField from '$lib/ui/QuantityField.svelte';
 	import Segments from '$lib/ui/Segments.svelte';
@@ -48,7 +49,7 @@
 		{ value: 'no', label: 'no' },
 		{ value: 'yes', label: 'yes' }
 	] as const;
-	const MARK = { fits: '●', 'with care': '◐', 'does not fit': '✕' };
+	const MARK = { fits: 'full', 'with care': 'left', 'does not fit': 'cross' } as const;
 	const TONE = { fits: 'text-(--work)', 'with care': 'text-(--ink)', 'does not fit': 'text-(--harm)' };
 	const OF: Readonly<Record<MadeOf, string>> = {
 		rubber: 'rubber',
@@ -137,7 +138,7 @@
 					aria-label={KIND_WORDS[o.kind]}>
 					<div>
 						<p class={['font-bold', TONE[o.fit]]}>
-							<span aria-hidden="true">{MARK[o.fit]}</span>
+							<Mark outline={MARK[o.fit]} />
 							{o.fit}{i === 0 && o.fit !== 'does not fit' ? ', first choice' : ''}
 						</p>
 						<h2 class="text-[1.4rem]!">{KIND_WORDS[o.kind]}</h2>
