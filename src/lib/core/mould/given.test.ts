@@ -4,6 +4,7 @@ import { starterShelf } from '../shelf';
 import { InputError } from '../working';
 import { planMould } from './planMould';
 import type { MouldInputs } from './inputs';
+import { MOULD_MODULES } from './kinds';
 
 const planned = (over: Partial<MouldInputs>) =>
 	planMould({ ...mouldOf('one-piece').inputs, shape: 'given', lossPercent: 0, ...over }, cube, {
@@ -93,5 +94,15 @@ describe('a press mould', () => {
 		expect(bricks.brickUnits).toBeGreaterThan(20);
 		if (bricks.cavity?.shape !== 'box') throw new Error('no box');
 		expect(bricks.cavity.lengthMm % 8).toBeCloseTo(0, 9);
+	});
+	it('what is mixed stands in its field with the grams of the answer: A and B, each as it is weighed', () => {
+		const field = MOULD_MODULES['one-piece'].fields.find((f) => f.name === 'rubberMassG')!;
+		// halves of a gram on both parts: the whole is rounded another way than its parts are
+		const plans = Array.from({ length: 60 }, (_, i) =>
+			planned({ givenAs: 'tube', givenDiameterMm: 76.2, givenFillMm: 60 + i / 3 })
+		);
+		for (const plan of plans)
+			expect(field.inForce!(plan)).toBe(Math.round(plan.a.massG) + Math.round(plan.b.massG));
+		expect(plans.some((plan) => field.inForce!(plan) !== Math.round(plan.rubber.massG))).toBe(true);
 	});
 });

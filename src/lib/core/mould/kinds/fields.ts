@@ -1,3 +1,4 @@
+import { weighedTogether } from '../../units';
 import type { MouldInputs } from '../inputs';
 import type { KindField } from './module';
 
@@ -79,7 +80,8 @@ const MIXED: KindField = {
 	label: 'You mix',
 	as: 'quantity',
 	quantity: 'mass',
-	inForce: (plan) => Math.round(plan.rubber.massG),
+	// the same grams as the answer beside it, which adds A and B up as each is weighed
+	inForce: (plan) => Math.round(weighedTogether(plan.rubber.massG, [plan.a.massG, plan.b.massG], 1)),
 	hint: ({ inputs }) => (inputs.rubberMassG === undefined ? 'empty: as worked out' : 'in all')
 };
 const unlessGiven = (field: KindField): KindField => ({ ...field, when: (i) => !isGiven(i) });
