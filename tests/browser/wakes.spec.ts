@@ -1,4 +1,26 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
+
+/** Holds the scripts of the pages that are opened from now on, until they may wake. */
+async function asleep(page: Page): Promise<() => void> {
+	let wake = () => {};
+	const allowed = new Promise<void>((go) => (wake = go));
+	await page.route('**/_app/**/*.js', async (route) => {
+		await allowed;
+		await route.continue();
+	});
+	return wake;
+}
+
+/** Until every part of the page is awake. */
+async function wholly(page: Page): Promise<void> {
+	await page.locator('fieldset.waking:enabled').waitFor({ state: 'attached' });
+	// what this device holds unfinished is read by now
+	await page.waitForFunction(async () => (await indexedDB.databases()).length > 0);
+	// its parts wake one after another, a task each: there are fewer of them than this
+	await page.evaluate(async () => {
+		for (let i = 0; i < 60; i++) await new Promise((go) => setTimeout(go));
+	});
+}
 
 const PAGES = [
 	...['/', '/shots/new', '/cure', '/mix', '/quick', '/settings', '/shelf', '/shelf/resins/new'],
@@ -72,25 +94,37 @@ for (const [list, link, line] of [
 	test(`"${line}" stays unfolded when it is pressed before its page is awake`, async ({ page }) => {
 		await page.goto(list);
 		const path = link ? await page.locator('main').locator(link).first().getAttribute('href') : list;
-		let wake = () => {};
-		const pressed = new Promise<void>((go) => (wake = go));
-		await page.route('**/_app/**/*.js', async (route) => {
-			await pressed;
-			await route.continue();
-		});
+		const wake = await asleep(page);
 		await page.goto(path!, { waitUntil: 'commit' });
 		const fold = page.locator('details').filter({ hasText: line }).last();
 		await fold.locator('summary').filter({ hasText: line }).click();
 		await expect(fold).toHaveAttribute('open');
 		wake();
-		await page.locator('fieldset.waking:enabled').waitFor({ state: 'attached' });
-		// what this device holds unfinished is read by now
-		await page.waitForFunction(async () => (await indexedDB.databases()).length > 0);
-		// its parts wake one after another, a task each: there are fewer of them than this
-		await page.evaluate(async () => {
-			for (let i = 0; i < 60; i++) await new Promise((go) => setTimeout(go));
-		});
+		await wholly(page);
 		await expect(fold).toHaveAttribute('open');
 		await fold.locator('summary').filter({ hasText: line }).click();
 		await expect(fold).not.toHaveAttribute('open');
 	});
+
+test('a board that is moved along before it is awake stays where it was brought', async ({ page }) => {
+	const wake = await asleep(page);
+	await page.goto('/orders/board', { waitUntil: 'commit' });
+	const board = page.getByRole('region', { name: 'Board by hour' });
+	// once its hours have come there is as much of it
+	await expect.poll(() => board.evaluate((e) => ((e.scrollLeft = 700), e.scrollLeft))).toBe(700);
+	wake();
+	await wholly(page);
+	expect(await board.evaluate((e) => e.scrollLeft)).toBe(700);
+	// and its hours are drawn there
+	const hours = board.locator('.num').filter({ visible: true });
+	await expect(async () => {
+		const inSight = await hours.evaluateAll(
+			(all) =>
+				all.filter((e) => {
+					const { left, right } = e.getBoundingClientRect();
+					return left > 0 && right < window.innerWidth;
+				}).length
+		);
+		expect(inSight).toBeGreaterThan(2);
+	}).toPass();
+});

@@ -47,9 +47,13 @@
 		untilMs: startMs + aroundAfterMs + seenMs + sideMs
 	});
 	let region: HTMLElement;
+	let isOpen = false;
 	$effect(() => {
-		// at another zoom the same moment stands at the edge
-		region.scrollLeft = leftAfterMs * pxPerMs;
+		// at another zoom the same moment stands at the edge; a hand that was there before it woke is not sent back
+		const left = leftAfterMs * pxPerMs;
+		if (!isOpen && region.scrollLeft > 0) untrack(scrolled);
+		else region.scrollLeft = left;
+		isOpen = true;
 	});
 	function scrolled(): void {
 		leftAfterMs = region.scrollLeft / pxPerMs;
