@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { benchSteps, type PourEvent } from '$lib/core/bench';
+import { pullLine } from '$lib/core/ledger';
 import { masterRecord } from '$lib/core/master';
 import { mouldInputs } from '$lib/core/mould';
 import { resinRecord } from '$lib/core/shelf';
@@ -181,6 +182,11 @@ describe('shots of every kind', () => {
 		const { pulls } = await listPulls({ mouldId }, { offset: 0, limit: 10 });
 		const good = pulls.filter((p) => p.grade === 'good');
 		expect(good).toHaveLength(1);
+		// each layer has a pot life of its own: that the last came long after the first cup is not late
+		const { planned, real } = good[0]!.body;
+		expect(real.pouredByS!).toBeGreaterThan(planned.potLifeS);
+		expect(real.pouredByS! - real.lastCupFromS!).toBeLessThan(planned.lastCupPotLifeS!);
+		expect(pullLine(good[0]!).late).toBe(false);
 		const pictures = () => listPictures('pull', good[0]!.id);
 		expect(await pictures()).toMatchObject([{ photoId: await savePhoto(PNG), caption: '' }]);
 		// whatever arrives later, the picture stands there once

@@ -15,4 +15,4 @@ export {
 } from './importRow';
 export { safeCell } from './csvCell';
 export { correction, CORRECTABLE, type Correction } from './correction';
-export { pullLine, type Cycle, type KeptCorrection, type Pull, type PullLine } from './pull';
+export { isPastPotLife, pullLine, type Cycle, type KeptCorrection, type Pull, type PullLine } from './pull';

@@ -34,10 +34,30 @@ export interface PullLine {
 	roomTempC: PullBody['roomTempC'];
 	relativeHumidity: PullBody['relativeHumidity'];
 	pouredByS?: number;
-	/** It was settled after its pot life. */
+	/** It was settled, or in layers filled, after the pot life of its cup. */
 	late: boolean;
 	/** Reached, else aimed at. */
 	potGaugeKpa?: number;
+}
+
+/**
+ * Whether something came after the pot life of the cup that fills the cast: of layers each has a cup and a pot life of its
+ * own. A pull of an earlier version says nothing of its cups; whether one that was planned past its pot life, as only
+ * layers are, ran over is not known, and not said.
+ * @param body a pull's own figures, s after its first cup was combined.
+ * @param atS what came then, s; nothing where it did not come.
+ * @example
+ * isPastPotLife(pulled.body, 140); // false
+ * isPastPotLife(pulled.body, 160); // true
+ */
+export function isPastPotLife(
+	{ planned, real }: Pick<PullBody, 'planned' | 'real'>,
+	atS: number | undefined
+): boolean {
+	if (atS === undefined || planned.potLifeS <= 0) return false;
+	if (real.lastCupFromS !== undefined)
+		return atS - real.lastCupFromS > (planned.lastCupPotLifeS ?? planned.potLifeS);
+	return planned.pouredByS <= planned.potLifeS && atS > planned.potLifeS;
 }
 
 /**
@@ -48,7 +68,7 @@ export interface PullLine {
 export function pullLine(pull: Pull): PullLine {
 	const { body } = pull;
 	const { pouredByS, settledByS } = body.real;
-	const potLifeS = body.planned.potLifeS;
+	const inLayers = body.planned.lastCupPotLifeS !== undefined;
 	return {
 		id: pull.id,
 		mouldId: pull.mouldId,
@@ -62,7 +82,8 @@ export function pullLine(pull: Pull): PullLine {
 		massG: body.massG,
 		roomTempC: body.roomTempC,
 		relativeHumidity: body.relativeHumidity,
-		late: settledByS !== undefined && potLifeS > 0 && settledByS > potLifeS,
+		// a layer is turned until it gels: what counts is that it was spread in time
+		late: isPastPotLife(body, inLayers ? pouredByS : settledByS),
 		...(pouredByS === undefined ? {} : { pouredByS }),
 		...(body.pot ? { potGaugeKpa: body.pot.reachedGaugeKpa ?? body.pot.targetGaugeKpa } : {})
 	};

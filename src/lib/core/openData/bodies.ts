@@ -67,9 +67,13 @@ export const pullBody = z.object({
 		pouredByS: seconds,
 		settledByS: seconds,
 		holdUntilS: seconds,
-		demouldS: seconds
+		demouldS: seconds,
+		/** Of the cup that fills a cast in layers. */
+		lastCupPotLifeS: seconds.optional()
 	}),
 	real: z.object({
+		/** When the cup that fills it was combined, after the first: 0 where it is the first. Not in pulls of earlier versions. */
+		lastCupFromS: seconds.optional(),
 		pouredByS: seconds.optional(),
 		settledByS: seconds.optional(),
 		reachedS: seconds.optional(),

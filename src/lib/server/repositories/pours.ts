@@ -5,6 +5,7 @@ import {
 	benchForecast,
 	clocksOf,
 	correctedPlan,
+	cupClocks,
 	demouldTold,
 	mostPressingFirst,
 	partHeat,
@@ -187,6 +188,7 @@ function pullBody(plan: PourPlan, state: PourState, graded: Graded | undefined):
 	const fillIndex = plan.steps.findIndex((step) => step.role === 'pour');
 	const lastLayerS = plan.layers?.at(-1)?.pouredS ?? 0;
 	const told = demouldTold(plan, state);
+	const lastCup = plan.layers && cupClocks(stepsOf(plan), state.doneAtMs).at(-1);
 	return {
 		batchIndex: plan.batchIndex,
 		batchCount: plan.batchCount,
@@ -211,9 +213,12 @@ function pullBody(plan: PourPlan, state: PourState, graded: Graded | undefined):
 			pouredByS: lastLayerS + sumS(plan.steps.slice(0, fillIndex + 1)),
 			settledByS: lastLayerS + sumS(plan.steps),
 			holdUntilS: plan.holdUntilS,
-			demouldS: plan.demouldS
+			demouldS: plan.demouldS,
+			...given('lastCupPotLifeS', plan.layers?.at(-1)?.potLifeS)
 		},
 		real: {
+			// one that was given up before its last cup has no last cup
+			...given('lastCupFromS', since(lastCup ? lastCup.combinedAtMs : state.combinedAtMs)),
 			...given('pouredByS', since(state.pouredAtMs)),
 			...given('settledByS', since(state.settledAtMs)),
 			...given('reachedS', since(state.reached?.atMs)),

@@ -15,6 +15,7 @@
 		GRADE_WORDS,
 		SEEN_WORDS
 	} from '$lib/core/bench';
+	import { isPastPotLife } from '$lib/core/ledger/pull';
 	import AddFindings from '$lib/ui/ledger/AddFindings.svelte';
 	import { dayName, secondTime, wallTime } from '$lib/ui/clockText';
 	import Causes from '$lib/ui/ledger/Causes.svelte';
@@ -44,13 +45,13 @@
 			what: 'In the mould',
 			planned: time(body.planned.pouredByS),
 			real: time(body.real.pouredByS),
-			late: (body.real.pouredByS ?? 0) > body.planned.potLifeS
+			late: isPastPotLife(body, body.real.pouredByS)
 		},
 		{
 			what: 'At pressure',
 			planned: body.pot ? time(body.planned.settledByS) : '–',
 			real: time(body.real.reachedS),
-			late: (body.real.reachedS ?? 0) > body.planned.potLifeS
+			late: isPastPotLife(body, body.real.reachedS)
 		},
 		{
 			what: 'Pressure released',
