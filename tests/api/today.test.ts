@@ -90,11 +90,23 @@ describe('the ledger counted plainly', () => {
 
 	it('foam with and without damp air', async () => {
 		const row = (await whatChanges('foam')).find((c) => c.name === 'humidity from 50 %')!;
-		const damp = all.filter((p) => (p.body.relativeHumidity ?? 0) >= 50);
-		const dry = all.filter((p) => !damp.includes(p));
+		const known = all.filter((p) => p.body.relativeHumidity !== null);
+		const damp = known.filter((p) => p.body.relativeHumidity! >= 50);
+		const dry = known.filter((p) => !damp.includes(p));
 		const foam = (list: Pull[]) => list.filter((p) => p.body.faults.includes('foam')).length;
 		expect([row.withHits, row.withAll]).toEqual([foam(damp), damp.length]);
 		expect([row.withoutHits, row.withoutAll]).toEqual([foam(dry), dry.length]);
+		expect(row.unknown).toBe(all.length - known.length);
+	});
+
+	it('what a pull says nothing of counts neither with nor without: nobody wrote into a notebook whether it stood in the pot', async () => {
+		const row = (await whatChanges('')).find((c) => c.name === 'cured under pressure')!;
+		const known = all.filter((p) => !p.body.imported);
+		expect([row.withAll, row.withoutAll, row.unknown]).toEqual([
+			known.filter((p) => p.body.pot).length,
+			known.filter((p) => !p.body.pot).length,
+			all.length - known.length
+		]);
 	});
 
 	it('each filter finds what the rows say', async () => {

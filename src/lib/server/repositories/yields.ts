@@ -94,12 +94,16 @@ async function addUpCauses(): Promise<{ fault: Fault; cause: CauseId | null; n: 
 	return rows.map((r) => ({ fault: r.fault, cause: r.cause, n: Number(r.n) }));
 }
 
-/** Circumstances that the whole ledger is asked for. */
+/** Circumstances that the whole ledger is asked for; null where a pull says nothing of it. */
 const CIRCUMSTANCES: readonly { name: string; sql: string }[] = [
 	{ name: 'humidity from 50 %', sql: 'p.humidity >= 50' },
 	{ name: 'mould under 20 °C', sql: "JSON_VALUE(p.body, '$.mouldTempC') < 20" },
 	{ name: 'room from 25 °C', sql: "JSON_VALUE(p.body, '$.roomTempC') >= 25" },
-	{ name: 'cured under pressure', sql: "JSON_VALUE(p.body, '$.pot.name') IS NOT NULL" },
+	{
+		name: 'cured under pressure',
+		// a notebook has no column for it
+		sql: "IF(JSON_VALUE(p.body, '$.imported') IS NULL, JSON_VALUE(p.body, '$.pot.name') IS NOT NULL, NULL)"
+	},
 	{
 		name: 'poured past the planned minute',
 		sql: "JSON_VALUE(p.body, '$.real.pouredByS') > JSON_VALUE(p.body, '$.planned.pouredByS') * 1.1"
@@ -114,6 +118,8 @@ const CIRCUMSTANCES: readonly { name: string; sql: string }[] = [
 
 export interface Circumstance extends Association {
 	name: string;
+	/** Pulls that say nothing of it: they count on neither side. */
+	unknown: number;
 }
 
 async function addUpChanges(fault: string): Promise<Circumstance[]> {
@@ -126,10 +132,13 @@ async function addUpChanges(fault: string): Promise<Circumstance[]> {
 	];
 	const hit = fault ? 'f.fault IS NOT NULL' : "p.grade = 'scrap'";
 	const sums = asked
-		.map((c, i) => `SUM(COALESCE(${c.sql}, 0)) AS w${i}, SUM(COALESCE(${c.sql}, 0) AND ${hit}) AS h${i}`)
+		.map(
+			({ sql }, i) =>
+				`SUM(${sql}) AS w${i}, SUM(${sql} AND ${hit}) AS h${i}, SUM(NOT (${sql})) AS o${i}, SUM(NOT (${sql}) AND ${hit}) AS g${i}`
+		)
 		.join(', ');
 	const [row] = await select<Record<string, number>>(
-		`SELECT COUNT(*) AS n, SUM(${hit}) AS hits, ${sums} FROM pulls p
+		`SELECT COUNT(*) AS n, ${sums} FROM pulls p
 		LEFT JOIN pull_faults f ON f.pullId = p.id AND f.fault = :fault`,
 		{ fault, ...Object.fromEntries(resins.map((r, i) => [`resin${i}`, r.resinName])) }
 	);
@@ -137,11 +146,12 @@ async function addUpChanges(fault: string): Promise<Circumstance[]> {
 	return asked
 		.map((c, i) => ({
 			name: c.name,
+			unknown: of('n') - of(`w${i}`) - of(`o${i}`),
 			...associate({
 				withHits: of(`h${i}`),
 				withAll: of(`w${i}`),
-				withoutHits: of('hits') - of(`h${i}`),
-				withoutAll: of('n') - of(`w${i}`)
+				withoutHits: of(`g${i}`),
+				withoutAll: of(`o${i}`)
 			})
 		}))
 		.filter((c) => c.withAll > 0 && c.withoutAll > 0)

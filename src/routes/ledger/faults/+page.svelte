@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { counted } from '$lib/ui/clockText';
 	import Mark from '$lib/ui/Mark.svelte';
 	import { cards } from '$lib/ui/table/cards';
 	import { Button } from 'flowbite-svelte';
@@ -70,7 +71,9 @@
 				{#each data.rows as r (r.name)}
 					{@const sure = isSure(r)}
 					<tr class={sure ? 'bg-(--work-soft)' : ''}>
-						<td class={sure ? 'text-[1.15rem] font-bold text-(--work)' : ''}>{r.name}</td>
+						<td
+							><span class={sure ? 'text-[1.15rem] font-bold text-(--work)' : ''}>{r.name}</span>
+							{#if r.unknown > 0}<span class="soft block text-[0.93rem]">not known of {counted(r.unknown, 'pull')}</span>{/if}</td>
 						<td class="num"
 							><strong>{percent(r.withShare)}</strong>
 							<span class="soft block text-[0.93rem] whitespace-nowrap"
