@@ -151,7 +151,7 @@ describe('shots of every kind', () => {
 		let atMs = Date.now() - 3_000_000;
 		const done = (stepId: string): PourEvent => ({
 			id: randomUUID(),
-			atMs: (atMs += 20_000),
+			atMs: (atMs += 30_000),
 			kind: 'step-done',
 			stepId
 		});
