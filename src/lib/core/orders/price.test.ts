@@ -11,7 +11,8 @@ describe('what an order costs, worked by hand', () => {
 		material: 2,
 		mould: 1,
 		handsS: 540,
-		scrapShare: 0.1
+		scrapShare: 0.1,
+		unpriced: []
 	};
 	it('a quarter of an hour at 20, with material and mould, paid by the nine of ten that are good', () => {
 		// (2 + 1 + 0.25 × 20) / 0.9 = 8.888…; a fifth of the price is margin: 11.111…, asked in whole hundredths
@@ -24,8 +25,25 @@ describe('what an order costs, worked by hand', () => {
 		expect([l!.price, total]).toEqual([11.12, expect.closeTo(111.2, 9)]);
 		expect(cost).toBeCloseTo(88.889, 3);
 	});
+	it('a material without a price is in none of it, and named once', () => {
+		const two = [...lines, { ...lines[0]!, id: 'm' }];
+		const { total, unpriced } = orderPrice(
+			{ lines: two },
+			(id) => ({ ...parts, material: 0, unpriced: id === 'l' ? ['White', 'Blue'] : ['White'] }),
+			20,
+			20
+		);
+		// (1 + 5) / 0.9 / 0.8 = 8.333…, twenty of it
+		expect(total).toBeCloseTo(20 * 8.34, 9);
+		expect(unpriced).toEqual(['White', 'Blue']);
+	});
 	it('a line that nobody can cast has no price, and a margin that is none is refused', () => {
-		expect(orderPrice({ lines }, () => undefined, 20, 20)).toEqual({ lines: [], cost: 0, total: 0 });
+		expect(orderPrice({ lines }, () => undefined, 20, 20)).toEqual({
+			lines: [],
+			cost: 0,
+			total: 0,
+			unpriced: []
+		});
 		expect(() => orderPrice({ lines }, () => parts, 20, 100)).toThrow('a margin is 0 to 95 %, got 100');
 	});
 });

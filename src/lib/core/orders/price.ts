@@ -14,12 +14,16 @@ export interface LineCost {
 	/** What is asked for one, with the margin. */
 	price: number;
 	total: number;
+	/** What of it has no price, so that it is in none of these. */
+	unpriced: readonly string[];
 }
 
 export interface OrderPrice {
 	lines: LineCost[];
 	cost: number;
 	total: number;
+	/** What has no price in any line, each once: with it everything costs more. */
+	unpriced: readonly string[];
 }
 
 /** What a copy of a line is made of. */
@@ -30,6 +34,8 @@ export interface CopyParts {
 	mould: number;
 	handsS: number;
 	scrapShare: number;
+	/** Names of the materials that nobody gave a price. */
+	unpriced: readonly string[];
 }
 
 /**
@@ -66,13 +72,15 @@ export function orderPrice(
 				hands,
 				good,
 				price,
-				total: price * line.copies
+				total: price * line.copies,
+				unpriced: parts.unpriced
 			}
 		];
 	});
 	return {
 		lines: priced,
 		cost: priced.reduce((sum, l) => sum + l.good * l.copies, 0),
-		total: priced.reduce((sum, l) => sum + l.total, 0)
+		total: priced.reduce((sum, l) => sum + l.total, 0),
+		unpriced: [...new Set(priced.flatMap((l) => l.unpriced))]
 	};
 }

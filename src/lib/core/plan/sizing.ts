@@ -56,7 +56,8 @@ export interface SizingQuestion {
 	took?: Parameters<typeof takenOf>[0];
 	experiences: readonly Experience[];
 	/** What money goes by, in the workshop's currency. */
-	cost: { mouldPulls: number; scrapPercent: number; mouldCost: number; hourly: number };
+	/** The mould costs nothing known where nothing is said. */
+	cost: { mouldPulls: number; scrapPercent: number; mouldCost?: number | undefined; hourly: number };
 }
 
 /** What it comes to. What the cost was refused for refuses no shot. */
@@ -137,14 +138,15 @@ function costOfCopy(q: SizingQuestion, { shot }: PlannedShot): CopyCost {
 	);
 	const fillerG = fillers.reduce((sum, f) => sum + f.massG, 0);
 	const records = [...(q.filler ? [q.filler] : []), ...(q.fillers ?? []).map((f) => f.record)];
-	const price = (name: string) => records.find((r) => r.name === name)?.pricePerKg ?? 0;
-	const paid = fillers.reduce((sum, f) => sum + f.massG * price(f.name), 0);
+	// one without a price leaves the whole of them without
+	const price = (name: string) => records.find((r) => r.name === name)?.pricePerKg ?? NaN;
+	const perKg = fillers.reduce((sum, f) => sum + f.massG * price(f.name), 0) / fillerG;
 	return copyCost({
 		...q.cost,
 		resinG: (own * (shot.massG - fillerG)) / copies,
-		resinPerKg: q.resin.record.pricePerKg ?? 0,
+		resinPerKg: q.resin.record.pricePerKg,
 		fillerG: (own * fillerG) / copies,
-		fillerPerKg: fillerG > 0 ? paid / fillerG : 0,
+		fillerPerKg: Number.isNaN(perKg) ? undefined : perKg,
 		handsS: handsPerCopyS(shot.batches[0]!)
 	});
 }

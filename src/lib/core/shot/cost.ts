@@ -28,11 +28,12 @@ export function handsPerCopyS(batch: {
 /** What one good copy costs. */
 export const costInput = z.strictObject({
 	resinG: z.number().min(0).max(1e7),
-	resinPerKg: money('the price of the resin').default(0),
+	/** A price that is left out is not known; what costs nothing costs 0. */
+	resinPerKg: money('the price of the resin').optional(),
 	fillerG: z.number().min(0).max(1e7).default(0),
-	fillerPerKg: money('the price of the filler').default(0),
+	fillerPerKg: money('the price of the filler').optional(),
 	/** Cost of the mould, and the pulls that it is expected to give. */
-	mouldCost: money('what the mould cost').default(0),
+	mouldCost: money('what the mould cost').optional(),
 	mouldPulls: z
 		.number({ error: 'Type how many pulls a mould gives, such as 30.' })
 		.min(1, 'A mould gives at least one pull.')
@@ -60,20 +61,30 @@ export interface CopyCost {
 	pulled: number;
 	/** Of one good copy: the scrapped ones are paid by it. */
 	good: number;
+	/** What is in none of it, since its price is not known. */
+	unpriced: readonly ('resin' | 'filler' | 'mould')[];
 	working: WorkingLine[];
 }
 
+const NOT_KNOWN = 'price not known';
+
 /**
- * Resin, filler, the mould's share by its expected life, labour; divided by what comes out good.
+ * Resin, filler, the mould's share by its expected life, labour; divided by what comes out good. What has no price is left
+ * out and named.
  * @throws ZodError when the input is outside its schema.
  * @example
  * copyCost({ resinG: 190, resinPerKg: 20, mouldCost: 60, mouldPulls: 30, handsS: 600, hourly: 18 }).pulled; // 8.8
  */
 export function copyCost(raw: CostInput): CopyCost {
 	const i = costInput.parse(raw);
-	const resin = (i.resinG * i.resinPerKg) / 1000;
-	const filler = (i.fillerG * i.fillerPerKg) / 1000;
-	const mould = i.mouldCost / (i.mouldPulls * i.copiesPerPull);
+	const resin = (i.resinG * (i.resinPerKg ?? 0)) / 1000;
+	const filler = (i.fillerG * (i.fillerPerKg ?? 0)) / 1000;
+	const mould = (i.mouldCost ?? 0) / (i.mouldPulls * i.copiesPerPull);
+	const weighed = (what: string, massG: number, perKg: number | undefined, paid: number): WorkingLine => ({
+		what,
+		sum: perKg === undefined ? `${digits(massG)} g` : `${digits(massG)} g × ${digits(perKg, 2)} a kg`,
+		result: perKg === undefined ? NOT_KNOWN : digits(paid, 2)
+	});
 	const labour = (i.handsS / 3600) * i.hourly;
 	const pulled = resin + filler + mould + labour;
 	const good = pulled / (1 - i.scrapPercent / 100);
@@ -84,25 +95,18 @@ export function copyCost(raw: CostInput): CopyCost {
 		labour,
 		pulled,
 		good,
+		unpriced: [
+			...(i.resinPerKg === undefined && i.resinG > 0 ? (['resin'] as const) : []),
+			...(i.fillerPerKg === undefined && i.fillerG > 0 ? (['filler'] as const) : []),
+			...(i.mouldCost === undefined ? (['mould'] as const) : [])
+		],
 		working: [
-			{
-				what: 'Resin',
-				sum: `${digits(i.resinG)} g × ${digits(i.resinPerKg, 2)} a kg`,
-				result: digits(resin, 2)
-			},
-			...(filler > 0
-				? [
-						{
-							what: 'Filler',
-							sum: `${digits(i.fillerG)} g × ${digits(i.fillerPerKg, 2)} a kg`,
-							result: digits(filler, 2)
-						}
-					]
-				: []),
+			weighed('Resin', i.resinG, i.resinPerKg, resin),
+			...(i.fillerG > 0 ? [weighed('Filler', i.fillerG, i.fillerPerKg, filler)] : []),
 			{
 				what: 'Mould',
-				sum: `${digits(i.mouldCost, 2)} ÷ (${digits(i.mouldPulls, 0)} pulls × ${digits(i.copiesPerPull, 0)})`,
-				result: digits(mould, 2)
+				sum: `${i.mouldCost === undefined ? 'Its material' : digits(i.mouldCost, 2)} ÷ (${digits(i.mouldPulls, 0)} pulls × ${digits(i.copiesPerPull, 0)})`,
+				result: i.mouldCost === undefined ? NOT_KNOWN : digits(mould, 2)
 			},
 			{
 				what: 'Labour',

@@ -132,7 +132,20 @@ it('a good copy by hand: 120 g at 20, a mould of 60 for 30 pulls, 6 min at 20, o
 	});
 	expect(c.pulled).toBeCloseTo(2.4 + 2 + 2, 9);
 	expect(c.good).toBeCloseTo(6.4 / 0.8, 9);
+	expect(c.unpriced).toEqual([]);
 	expect(() => copyCost({ resinG: 1, scrapPercent: 100 })).toThrow();
+});
+
+it('what has no price is left out and named; what costs nothing costs nothing', () => {
+	const without = copyCost({ resinG: 120, fillerG: 30, handsS: 360, hourly: 20 });
+	expect(without.good).toBeCloseTo(2, 9);
+	expect(without.unpriced).toEqual(['resin', 'filler', 'mould']);
+	expect(without.working.filter((l) => l.result === 'price not known').map((l) => l.what)).toEqual([
+		'Resin',
+		'Filler',
+		'Mould'
+	]);
+	expect(copyCost({ resinG: 120, resinPerKg: 0, mouldCost: 0 }).unpriced).toEqual([]);
 });
 
 it('hands by hand: 60 s a cup, four layers, ten minutes round it, for two copies', () => {

@@ -10,6 +10,13 @@ import { getShot } from './shots';
 import { mouldWear } from './wear';
 import { yieldsSeen } from './toPlan';
 
+/** A material of a cup, and what a kilogram of it costs where that is known. */
+interface Bought {
+	name: string;
+	massG: number;
+	pricePerKg?: number | undefined;
+}
+
 /** What a copy of each line is made of, by the line; nothing for one whose shot cannot be poured as it is. */
 export async function partsOfLines(
 	{ lines }: OrderRecord,
@@ -36,22 +43,29 @@ async function partsOf(shotId: string, settings: WorkshopSettings): Promise<Copy
 		const [plan] = plans;
 		if (!plan) return undefined;
 		const recipe = pullRecipe(plan, 0, null);
-		const fillerG = (plan.fillers ?? []).reduce((sum, f) => sum + f.massG, 0);
-		const fillerCost = (plan.fillers ?? []).reduce(
-			(sum, f) =>
-				sum + (f.massG * (fillers.find((x) => x.record.name === f.name)?.record.pricePerKg ?? 0)) / 1000,
-			0
-		);
-		const resinCost = ((plan.massG - fillerG) * (resin.record.pricePerKg ?? 0)) / 1000;
+		const stirredIn = (plan.fillers ?? []).map((f) => ({
+			...f,
+			pricePerKg: fillers.find((x) => x.record.name === f.name)?.record.pricePerKg
+		}));
+		const fillerG = stirredIn.reduce((sum, f) => sum + f.massG, 0);
+		const materials: Bought[] = [
+			{ name: resin.record.name, massG: plan.massG - fillerG, pricePerKg: resin.record.pricePerKg },
+			...stirredIn
+		];
+		const mould = await mouldShare(recipe.mouldIds);
 		const handsS = recipe.prepS + recipe.demouldS + recipe.blocks.reduce((sum, b) => sum + b.durationS, 0);
 		const { good, scrap } = seen.get(`${master.record.name}\n${resin.record.name}`) ?? { good: 0, scrap: 0 };
 		return {
 			pieceName: master.record.name,
 			resinName: resin.record.name,
-			material: (resinCost + fillerCost) / recipe.copies,
-			mould: (await mouldShare(recipe.mouldIds)) / recipe.copies,
+			material: materials.reduce((sum, m) => sum + (m.massG * (m.pricePerKg ?? 0)) / 1000, 0) / recipe.copies,
+			mould: mould.share / recipe.copies,
 			handsS: handsS / recipe.copies,
-			scrapShare: scrap / Math.max(1, good + scrap)
+			scrapShare: scrap / Math.max(1, good + scrap),
+			unpriced: [
+				...materials.filter((m) => m.pricePerKg === undefined && m.massG > 0).map((m) => m.name),
+				...mould.unpriced
+			]
 		};
 	} catch (error) {
 		if (error instanceof RefusedError || error instanceof NotFoundError) return undefined;
@@ -60,15 +74,17 @@ async function partsOf(shotId: string, settings: WorkshopSettings): Promise<Copy
 }
 
 /** What a pull uses up of its moulds: their material by the pulls that they are expected to give in all. */
-async function mouldShare(mouldIds: readonly string[]): Promise<number> {
+async function mouldShare(mouldIds: readonly string[]): Promise<{ share: number; unpriced: string[] }> {
 	let share = 0;
+	const unpriced: string[] = [];
 	for (const id of mouldIds) {
 		const mould = await getMould(id);
 		if (!mould.rubberId || !inRubber(mould.inputs.kind)) continue;
 		const rubber = await getMaterial('rubber', mould.rubberId);
 		const { cost } = costOf(mould.plan, { rubber: rubber.record }, mould.inputs.lossPercent);
+		if (cost === undefined) unpriced.push(rubber.record.name);
 		const { forecast } = await mouldWear(mould);
 		share += (cost ?? 0) / Math.max(1, mould.pulls + forecast.pullsLeftMedian);
 	}
-	return share;
+	return { share, unpriced };
 }

@@ -128,6 +128,10 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 			locals.settings
 		);
 	};
+	const materialsOf = ({ inputs }: Mould) => ({
+		rubber: rubbers.find((r) => r.id === inputs.rubberId)?.record,
+		thermoplastic: thermoplastics.find((t) => t.id === inputs.thermoplasticId)?.record
+	});
 	const changed = url.searchParams.has('change') && begun ? begun.shot : undefined;
 	return {
 		form,
@@ -174,17 +178,11 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 			masterId: m.masterId,
 			pulls: m.pulls,
 			inPour: full.has(m.id),
-			face:
-				MOULD_MODULES[m.inputs.kind].thing(m.inputs, {
-					rubber: rubbers.find((r) => r.id === m.inputs.rubberId)?.record,
-					thermoplastic: thermoplastics.find((t) => t.id === m.inputs.thermoplasticId)?.record
-				}) ?? null,
+			face: MOULD_MODULES[m.inputs.kind].thing(m.inputs, materialsOf(m)) ?? null,
 			refuses: MOULD_MODULES[m.inputs.kind].refusesResin,
 			...mouldFigures(m, masters.find((a) => a.id === m.masterId)?.volumeMl ?? 0),
 			other: asOther(m, masters),
-			cost:
-				costOf(m.plan, { rubber: rubbers.find((r) => r.id === m.rubberId)?.record }, m.inputs.lossPercent)
-					.cost ?? 0,
+			cost: costOf(m.plan, materialsOf(m), m.inputs.lossPercent).cost ?? null,
 			sprueMl: sprueVolumeMl(m)
 		}))
 	};

@@ -139,7 +139,7 @@
 					// what is typed may be no number: the cost is refused for it at its field, and the shot stands
 					mouldPulls: mouldPulls as number,
 					scrapPercent: scrapPercent as number,
-					mouldCost: chosen[0]?.cost ?? 0,
+					mouldCost: chosen[0]?.cost ?? undefined,
 					hourly: data.settings.hourly
 				}
 			},
@@ -377,12 +377,7 @@
 					]} />{/if}
 			<ShotResult planned={shown} onthicken={thicken} />
 			{#if planning.whatIf}<WhatIfPanel {...planning.whatIf} tight={shown.shot.batches[0]!.slackS < 0} />{/if}
-			<CostPanel
-				outcome={planning.beside?.cost}
-				bind:mouldPulls
-				bind:scrapPercent
-				priced={resin?.record.pricePerKg !== undefined}
-				currency={data.settings.currency} />
+			<CostPanel outcome={planning.beside?.cost} bind:mouldPulls bind:scrapPercent currency={data.settings.currency} />
 			<Warnings warnings={planning.beside?.touching ?? []} />
 			<Caution topics={castCautions($form, resin?.record.family ?? 'fast urethane', powders)} />
 		{/if}
