@@ -30,6 +30,21 @@ const of = (over: Partial<ChooserInput>, master: MasterRecord = piece) =>
 	chooseMould(master, chooserInput.parse({ ...over, masterId: 'm' }), materials, 21);
 const fit = (options: ReturnType<typeof of>, kind: string) => options.find((o) => o.kind === kind)!.fit;
 
+it('a way that cannot be planned says so, costs its work alone, and stands behind those that are known', () => {
+	// what it displaces does not go into four millimetres
+	const tiny = { ...piece, lengthMm: 4, widthMm: 4, heightMm: 4 };
+	const options = of({}, tiny);
+	const unknown = options.filter((o) => o.notKnown);
+	expect(unknown.length).toBeGreaterThan(0);
+	for (const o of unknown) {
+		expect(o.notKnown!.length).toBeGreaterThan(10);
+		expect(o.cost).toBeCloseTo((o.handsS / 3600) * USUAL_HOURLY, 9);
+		const after = options.slice(options.indexOf(o)).filter((b) => b.fit === o.fit);
+		expect(after.every((b) => b.notKnown)).toBe(true);
+	}
+	expect(of({}).every((o) => o.notKnown === undefined)).toBe(true);
+});
+
 describe('which way (common practice, no source)', () => {
 	it('always lines up all six with reasons, fitting ones first', () => {
 		const options = of({ undercuts: 'shallow' });

@@ -14,8 +14,10 @@ export interface MouldOption {
 	kind: MouldKind;
 	fit: 'fits' | 'with care' | 'does not fit';
 	why: string[];
-	/** What is mixed or melted for it, g; nothing where it is bought or printed. */
+	/** What is mixed or melted for it, g; nothing where it is bought or printed, or not known. */
 	massG: number;
+	/** Why nobody knows how much that is: it cannot be planned at usual sizes. */
+	notKnown?: string;
 	/** Of a kilogram of it: from its record, else what is usual. */
 	pricePerKg: number;
 	/** Material and hands together, in the workshop's money: what the ways are ranked by. */
@@ -67,6 +69,8 @@ export function chooseMould(
 ): MouldOption[] {
 	const lock = locksOf(master, answers.undercuts);
 	const order = { fits: 0, 'with care': 1, 'does not fit': 2 };
+	// without its material a way is no cheaper than the others
+	const unknown = (o: MouldOption) => (o.notKnown === undefined ? 0 : 1);
 	return MOULD_KINDS.map((kind): MouldOption => {
 		const { bad, care, good } = reasons(kind, master, answers, lock, materials);
 		const figures = figuresOf(kind, master, materials, roomTempC);
@@ -80,7 +84,7 @@ export function chooseMould(
 			cost: (figures.massG * figures.pricePerKg) / 1000 + (handsS / 3600) * (hourly || USUAL_HOURLY),
 			risk: MOULD_MODULES[kind].words.risk
 		};
-	}).sort((a, b) => order[a.fit] - order[b.fit] || a.cost - b.cost);
+	}).sort((a, b) => order[a.fit] - order[b.fit] || unknown(a) - unknown(b) || a.cost - b.cost);
 }
 
 function figuresOf(kind: MouldKind, master: MasterRecord, materials: MouldMaterials, roomTempC: number) {
@@ -102,7 +106,7 @@ function figuresOf(kind: MouldKind, master: MasterRecord, materials: MouldMateri
 		const plan = planMould(inputs.data!, master, materials);
 		return { massG: plan.rubber.massG, readyInS: plan.readyInS, pricePerKg };
 	} catch (error) {
-		if (error instanceof InputError) return { massG: 0, readyInS: 0, pricePerKg };
+		if (error instanceof InputError) return { massG: 0, readyInS: 0, pricePerKg, notKnown: error.message };
 		throw error;
 	}
 }

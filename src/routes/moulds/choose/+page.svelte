@@ -146,10 +146,13 @@
 						<p class="soft text-[0.93rem]">What mostly goes wrong: {o.risk}.</p>
 					</div>
 					<div class="flex flex-col items-start gap-1 sm:items-end">
-						<p class="text-[1.4rem] leading-tight font-bold">{o.massG > 0 ? units.weighed(o.massG) : 'no rubber'}</p>
+						<p class="text-[1.4rem] leading-tight font-bold">
+							{o.notKnown ? 'How much is not known' : o.massG > 0 ? units.weighed(o.massG) : 'no rubber'}
+						</p>
+						{#if o.notKnown}<p class="soft max-w-[16rem] text-[0.93rem] sm:text-right">{units.text(o.notKnown)}</p>{/if}
 						{#if o.massG > 0}<p class="soft text-[0.93rem]">of {OF[MADE_OF[o.kind]]}</p>{/if}
 						<p class="soft text-[0.93rem]">and {units.show(Math.round(o.handsS / 900) * 900, 'time')} of work</p>
-						<p class="font-semibold">{money(o.cost)} together</p>
+						<p class="font-semibold">{money(o.cost)} {o.notKnown ? 'for the work alone' : 'together'}</p>
 						{#if o.readyInS > 0}<p class="soft text-[0.93rem]">ready {units.show(o.readyInS, 'time')} after the first pour</p>{/if}
 						<a
 							class="mt-1 inline-flex min-h-[2.75rem] items-center rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-4 font-semibold hover:bg-(--work-soft)"
