@@ -4,6 +4,7 @@ import { benchSteps, type PourEvent } from '$lib/core/bench';
 import { pullLine } from '$lib/core/ledger';
 import { masterRecord } from '$lib/core/master';
 import { mouldInputs } from '$lib/core/mould';
+import type { OrderRecord } from '$lib/core/orders';
 import { resinRecord } from '$lib/core/shelf';
 import { shotInputs, type ShotInputs } from '$lib/core/shot';
 import { closeDb } from '$lib/server/db/connection';
@@ -12,6 +13,7 @@ import { listPulls } from '$lib/server/repositories/ledger';
 import { saveMaster } from '$lib/server/repositories/masters';
 import { listMaterials, listRubbers, saveMaterial } from '$lib/server/repositories/materials';
 import { saveMould, setMouldState } from '$lib/server/repositories/moulds';
+import { partsOfLines } from '$lib/server/repositories/orderParts';
 import { beginToday } from '$lib/server/repositories/beginPour';
 import { addEvents, getPour, runningClocks } from '$lib/server/repositories/pours';
 import { readSettings } from '$lib/server/repositories/settings';
@@ -141,6 +143,14 @@ describe('shots of every kind', () => {
 		const steps = benchSteps(plan).map((s) => s.id);
 		expect(steps).toEqual(expect.arrayContaining(['inserts', 'measure-filler-0']));
 		expect(plan.fillers![0]!.massG / plan.massG).toBeCloseTo(0.2, 6);
+	});
+
+	it('a resin without a price is named in the price of an order, and not free', async () => {
+		const shotId = await saveShot(shotOf(), settings);
+		const lines = [{ id: 'l', shotId, copies: 1 }] as OrderRecord['lines'];
+		const { l: parts } = await partsOfLines({ lines } as OrderRecord, settings);
+		expect(parts).toMatchObject({ material: 0, unpriced: [name] });
+		expect(parts!.mould).toBeGreaterThan(0);
 	});
 
 	it('a whole pour in layers: clocks run, and it is one pull of its mould', async () => {
