@@ -1,11 +1,13 @@
 import { reducePour, sourceOf, type NewPourEvent, type PlanWithSteps, type PourEvent } from '$lib/core/bench';
 import { EventRun, type HappeningOf } from './eventRun.svelte';
+import { NextPull } from './pour/nextPull.svelte';
 
 export type Happening = HappeningOf<NewPourEvent>;
 
 /** A pour as this device knows it. */
 export class PourRun extends EventRun<PourEvent, NewPourEvent> {
 	readonly plan: PlanWithSteps;
+	readonly next = new NextPull(() => this.unsent);
 	readonly steps = $derived.by(() => this.plan.bench);
 	/** Devices are simulated, and nothing is kept: what they say counts. */
 	get practice(): boolean {

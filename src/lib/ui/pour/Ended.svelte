@@ -14,13 +14,9 @@
 	/** Poured before anything of it was in the books. */
 	const loose = $derived(plan.moulds.length === 0);
 	let kept = $state('');
-	/** So long what was noted last may take to arrive, in tenths of a second. */
-	const SENT_WITHIN = 50;
 	/** Kept as a shot: it can be poured again as it is. */
 	const again = $derived(!loose && state_.status === 'finished' && plan.shotId !== '');
 	const number = $derived((plan.series?.number ?? 1) + 1);
-	let refused = $state('');
-	let beginning = $state(false);
 </script>
 
 <div class="m-auto max-w-xl text-center">
@@ -50,26 +46,12 @@
 		</form>
 	{/if}
 	{#if again}
-		<form
-			method="POST"
-			action="?/again"
-			class="mt-6"
-			use:enhance={async () => {
-				[refused, beginning] = ['', true];
-				// the server hears of the end of this one first
-				for (let n = 0; n < SENT_WITHIN && run.unsent > 0; n++) await new Promise((r) => setTimeout(r, 100));
-				return async ({ result, update }) => {
-					beginning = false;
-					if (result.type === 'failure') refused = String(result.data?.['refused']);
-					else if (result.type === 'error') refused = 'The server did not answer, so nothing was begun: try again.';
-					else await update();
-				};
-			}}>
+		<form method="POST" action="?/again" class="mt-6" use:enhance={({ cancel }) => run.next.begin(cancel)}>
 			<!-- focused: it is what a hand in a glove wants next -->
-			<Button type="submit" size="xl" disabled={beginning} autofocus>Pour the next one</Button>
+			<Button type="submit" size="xl" disabled={run.next.beginning} autofocus>Pour the next one</Button>
 			<p class="soft mt-2">
-				Pull {number}{plan.series?.wanted ? ` of ${plan.series.wanted}` : ''} of the same cast. The mould looked over, tins stirred and the room
-				read are not asked again while they hold.
+				{run.next.beginning ? 'It is being begun. ' : ''}Pull {number}{plan.series?.wanted ? ` of ${plan.series.wanted}` : ''} of the same cast.
+				The mould looked over, tins stirred and the room read are not asked again while they hold.
 			</p>
 			{#if plan.series?.wanted === undefined}
 				<label class="mt-3 inline-flex items-center gap-2"
@@ -81,7 +63,7 @@
 						class="w-32 rounded-lg border-[1.5px] border-(--line-strong) bg-(--paper) px-3 py-2"
 						placeholder="such as 40" /></label>
 			{/if}
-			<p class="min-h-[1.5rem] font-semibold text-(--harm)" role="alert">{refused}</p>
+			<p class="min-h-[1.5rem] font-semibold text-(--harm)" role="alert">{run.next.refused}</p>
 		</form>
 	{/if}
 	{#if state_.status === 'finished' && plan.netG !== undefined}<div class="mt-6"><LeftOver {run} /></div>{/if}

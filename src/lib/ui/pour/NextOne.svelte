@@ -10,9 +10,6 @@
 	const number = $derived((run.plan.series?.number ?? 1) + 1);
 	const wanted = $derived(run.plan.series?.wanted);
 	const untouched = $derived(desk.grades.every((g) => !g.grade));
-	/** So long what was noted last may take to arrive, in tenths of a second. */
-	const SENT_WITHIN = 50;
-	let beginning = $state(false);
 </script>
 
 <form
@@ -25,12 +22,10 @@
 		await tick();
 		// one that wants a look, such as a mould without a grade, keeps it open
 		if (run.state.status !== 'finished') return cancel();
-		beginning = true;
-		for (let n = 0; n < SENT_WITHIN && run.unsent > 0; n++) await new Promise((r) => setTimeout(r, 100));
-		// the end of this pour stands there by now, with its own way to the next one where this one is refused
-		return ({ update }) => update();
+		// the end of this pour stands there by now, and says it where the next one is refused
+		return run.next.begin(cancel);
 	}}>
 	<span class="soft">Pull {number - 1}{wanted ? ` of ${wanted}` : ''}.</span>
-	<Button type="submit" size="lg" color="alternative" disabled={beginning}
+	<Button type="submit" size="lg" color="alternative" disabled={run.next.beginning}
 		>{untouched ? 'All good: pour the next one' : 'Keep this, pour the next one'}</Button>
 </form>
