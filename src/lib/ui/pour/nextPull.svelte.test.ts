@@ -1,11 +1,11 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { NextPull } from './nextPull.svelte';
+import { NextPull, type Answered } from './nextPull.svelte';
 
 beforeEach(() => void vi.useFakeTimers());
 afterEach(() => void vi.useRealTimers());
 
 const after = (ms: number) => vi.advanceTimersByTimeAsync(ms);
-type Answer = Parameters<NonNullable<Awaited<ReturnType<NextPull['begin']>>>>[0];
+type Answer = Parameters<Answered>[0];
 
 describe('the next pull', () => {
 	it('is asked for once the server knows the end of this one, however busy it is', async () => {

@@ -4,7 +4,8 @@ import type { SubmitFunction } from '@sveltejs/kit';
 const SENT_WITHIN_MS = 45_000;
 const LOOK_MS = 100;
 
-type Sent = ReturnType<SubmitFunction>;
+/** What is done with the answer. */
+export type Answered = Exclude<Awaited<ReturnType<SubmitFunction>>, void>;
 
 /** Beginning the next pull of a pour: asked at its last step or once it is over, one way and one answer for both. */
 export class NextPull {
@@ -23,7 +24,7 @@ export class NextPull {
 	 * Waits until the server knows the end of this pour, and says what comes of the next one.
 	 * @param cancel asks for nothing
 	 */
-	async begin(cancel: () => void): Promise<Awaited<Sent>> {
+	async begin(cancel: () => void): Promise<Answered | undefined> {
 		[this.refused, this.beginning] = ['', true];
 		for (let waitedMs = 0; waitedMs < SENT_WITHIN_MS && this.#unsent() > 0; waitedMs += LOOK_MS)
 			await new Promise((go) => setTimeout(go, LOOK_MS));
@@ -32,7 +33,8 @@ export class NextPull {
 				'The end of this pour is kept on this device and has not reached the server yet: try again once it has.',
 				false
 			];
-			return void cancel();
+			cancel();
+			return undefined;
 		}
 		return async ({ result, update }) => {
 			this.beginning = false;
