@@ -56,7 +56,7 @@ export interface SizingQuestion {
 	took?: Parameters<typeof takenOf>[0];
 	experiences: readonly Experience[];
 	/** What money goes by, in the workshop's currency. */
-	/** The mould costs nothing known where nothing is said. */
+	/** What the mould cost is not known where nothing is said. */
 	cost: { mouldPulls: number; scrapPercent: number; mouldCost?: number | undefined; hourly: number };
 }
 
