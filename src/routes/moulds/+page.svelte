@@ -4,6 +4,7 @@
 	import { untrack } from 'svelte';
 	import { KIND_WORDS, STATE_WORDS } from '$lib/core/mould';
 	import { wallTime } from '$lib/ui/clockText';
+	import Island from '$lib/ui/island/Island.svelte';
 	import PieceFace from '$lib/ui/PieceFace.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
 	import GroupHead from '$lib/ui/table/GroupHead.svelte';
@@ -61,42 +62,47 @@
 		No moulds yet. A mould is planned <a class="plain" href="/moulds/new">round a master</a>.
 	</p>
 {:else}
-	<TableBar {view} groups={['piece', 'state', 'rubber', 'place']} {found} of={data.moulds.length} />
-	<div class="slab overflow-x-auto">
-		<table class="bench" {@attach cards}>
-			<TableHead {view} />
-			{#each drawn as { group, rows } (group.head)}
-				<tbody>
-					<GroupHead {view} {group} />
-					{#each rows as mould (mould.id)}
-						<tr class={mould.state === 'retired' ? 'soft' : ''}>
-							{#each view.shown as { key } (key)}
-								{#if key === 'mould'}<td>
-										<a class="flex items-center gap-3" href="/moulds/{mould.id}">
-											<PieceFace {...data.faces[mould.masterId]} />
-											<span
-												><span class="plain font-bold underline decoration-(--line-strong) underline-offset-3">M{mould.number}</span>
-												<span class="font-semibold">{mould.label}</span></span>
-										</a>
-									</td>
-								{:else if key === 'piece'}<td><a class="plain" href="/masters/{mould.masterId}">{mould.masterName}</a></td>
-								{:else if key === 'state'}<td>
-										<Tag word={mould.state} />
-										{#if mould.state === 'new' && mould.readyAtMs !== null}<span class="soft ml-1 text-[0.93rem]"
-												>ready {wallTime(mould.readyAtMs, data.nowMs)}</span>
-										{:else if mould.state === 'new'}<span class="soft ml-1 text-[0.93rem]">not poured</span>{/if}
-									</td>
-								{:else if key === 'pulls'}<td class="num text-[1.15rem] font-bold">{mould.pulls}</td>
-								{:else if key === 'rubber'}<td class="soft"
-										>{mould.rubberName ? `${mould.rubberName}, ${units.weighed(mould.rubberMassG)}` : KIND_WORDS[mould.kind]}</td>
-								{:else}<td class="soft">{mould.place}</td>{/if}
-							{/each}
-						</tr>
-					{/each}
-				</tbody>
-			{/each}
-		</table>
-		{#if left > 0}<p class="p-4"><Button color="alternative" size="lg" onclick={() => (all = true)}>Show the other {left}</Button></p>{/if}
-		{#if found === 0}<p class="soft p-5">No mould has all of these words.</p>{/if}
-	</div>
+	<Island>
+		<TableBar {view} groups={['piece', 'state', 'rubber', 'place']} {found} of={data.moulds.length} />
+	</Island><Island>
+		<div class="slab overflow-x-auto">
+			<table class="bench" {@attach cards}>
+				<TableHead {view} />
+				{#each drawn as { group, rows } (group.head)}
+					<tbody>
+						<GroupHead {view} {group} />
+						{#each rows as mould (mould.id)}
+							<tr class={mould.state === 'retired' ? 'soft' : ''}>
+								{#each view.shown as { key } (key)}
+									{#if key === 'mould'}<td>
+											<a class="flex items-center gap-3" href="/moulds/{mould.id}">
+												<PieceFace {...data.faces[mould.masterId]} />
+												<span
+													><span class="plain font-bold underline decoration-(--line-strong) underline-offset-3">M{mould.number}</span>
+													<span class="font-semibold">{mould.label}</span></span>
+											</a>
+										</td>
+									{:else if key === 'piece'}<td><a class="plain" href="/masters/{mould.masterId}">{mould.masterName}</a></td>
+									{:else if key === 'state'}<td>
+											<Tag word={mould.state} />
+											{#if mould.state === 'new' && mould.readyAtMs !== null}<span class="soft ml-1 text-[0.93rem]"
+													>ready {wallTime(mould.readyAtMs, data.nowMs)}</span>
+											{:else if mould.state === 'new'}<span class="soft ml-1 text-[0.93rem]">not poured</span>{/if}
+										</td>
+									{:else if key === 'pulls'}<td class="num text-[1.15rem] font-bold">{mould.pulls}</td>
+									{:else if key === 'rubber'}<td class="soft"
+											>{mould.rubberName ? `${mould.rubberName}, ${units.weighed(mould.rubberMassG)}` : KIND_WORDS[mould.kind]}</td>
+									{:else}<td class="soft">{mould.place}</td>{/if}
+								{/each}
+							</tr>
+						{/each}
+					</tbody>
+				{/each}
+			</table>
+			{#if left > 0}<p class="p-4">
+					<Button color="alternative" size="lg" onclick={() => (all = true)}>Show the other {left}</Button>
+				</p>{/if}
+			{#if found === 0}<p class="soft p-5">No mould has all of these words.</p>{/if}
+		</div>
+	</Island>
 {/if}

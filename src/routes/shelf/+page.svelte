@@ -154,6 +154,7 @@
 </ShelfList>
 
 <ShelfList
+	below
 	id="rubbers"
 	title="Mould rubbers"
 	columns={ofRubbers}
@@ -178,6 +179,7 @@
 </ShelfList>
 
 <ShelfList
+	below
 	id="fillers"
 	title="Fillers"
 	columns={ofFillers}
@@ -193,6 +195,7 @@
 </ShelfList>
 
 <ShelfList
+	below
 	id="colours"
 	title="Colours and recipes"
 	columns={ofColours}
@@ -215,6 +218,7 @@
 </ShelfList>
 
 <ShelfList
+	below
 	id="releases"
 	title="Releases and barriers"
 	columns={ofReleases}
@@ -230,6 +234,7 @@
 </ShelfList>
 
 <ShelfList
+	below
 	id="thermoplastics"
 	title="Re-meltable thermoplastics"
 	columns={ofThermoplastics}
@@ -244,6 +249,7 @@
 </ShelfList>
 
 <ShelfList
+	below
 	id="castables"
 	title="Plaster, wax, soap"
 	columns={ofCastables}
@@ -262,6 +268,7 @@
 </ShelfList>
 
 <ShelfList
+	below
 	id="cups"
 	title="Cups with marks"
 	columns={ofCups}

@@ -20,8 +20,10 @@
 		add: { label: string; href: string };
 		/** Beside the button that adds one. */
 		beside?: Snippet;
+		/** It lies under the edge of every window at the page's start. */
+		below?: boolean;
 	}
-	let { id, title, columns, rows, cell, none, add, beside }: Props = $props();
+	let { id, title, columns, rows, cell, none, add, beside, below = false }: Props = $props();
 	/** So few are seen at a glance: what narrows a list would only be in the way. */
 	const GLANCE = 8;
 	// svelte-ignore state_referenced_locally
@@ -29,7 +31,7 @@
 	const found = $derived(view.rows(rows));
 </script>
 
-<section class="mb-7 scroll-mt-20" {id}>
+<section class={['mb-7 scroll-mt-20', below && 'below']} {id}>
 	<Island>
 		<div class="mb-2 flex flex-wrap items-end justify-between gap-2">
 			<h2>{title}</h2>
