@@ -1,4 +1,6 @@
 <script lang="ts">
+	import ArrowDown from '@lucide/svelte/icons/arrow-down';
+	import ArrowUp from '@lucide/svelte/icons/arrow-up';
 	import { cards } from '$lib/ui/table/cards';
 	import { FAULT_WORDS } from '$lib/core/faults';
 	import type { PullLine } from '$lib/core/ledger';
@@ -50,10 +52,12 @@
 				{#each shown as c (c.key)}
 					<th class={c.num ? 'num' : ''}
 						>{#if sort && SORTED.includes(c.key)}{@const to = sort(c.key)}<a
-								class="plain"
+								class="plain inline-flex items-center gap-1"
 								href={to.href}
 								aria-label="Sort by {c.label.toLowerCase()}{to.mark ? `, ${to.mark}` : ''}"
-								>{c.label}{to.mark === 'falling' ? ' ↓' : to.mark === 'rising' ? ' ↑' : ''}</a
+								>{c.label}{#if to.mark === 'falling'}<ArrowDown class="size-4" aria-hidden="true" />{:else if to.mark === 'rising'}<ArrowUp
+										class="size-4"
+										aria-hidden="true" />{/if}</a
 							>{:else}{c.label}{/if}</th>
 				{/each}
 			</tr>

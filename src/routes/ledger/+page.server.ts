@@ -9,7 +9,8 @@ import { mouldNames } from '$lib/server/repositories/moulds';
 import { ordersOfPours } from '$lib/server/repositories/orders';
 import type { Actions, PageServerLoad } from './$types';
 
-const PAGE = 40;
+/** Two windows of rows: a page of more is laid out for longer than anybody waits on a slow processor. */
+const PAGE = 25;
 
 export const load: PageServerLoad = async ({ url }) => {
 	const page = Math.max(1, Math.min(100_000, Math.trunc(Number(url.searchParams.get('page') ?? 1)) || 1));
@@ -27,6 +28,7 @@ export const load: PageServerLoad = async ({ url }) => {
 		total: Math.min(total, COUNTED),
 		more: total > COUNTED,
 		page,
+		isFull: pulls.length === PAGE,
 		pages: Math.max(1, Math.ceil(Math.min(total, COUNTED) / PAGE)),
 		filter: shown,
 		order,

@@ -130,10 +130,8 @@
 			<nav class="mt-3 flex flex-wrap items-center gap-4" aria-label="Pages">
 				{#if data.page > 1}<a class="plain font-semibold" data-before href={link(data.page - 1)}>Newer</a>{/if}
 				<span class="soft">Page {data.page} of {data.pages}{data.more ? ' and more' : ''}</span>
-				{#if data.page < data.pages || (data.more && data.pulls.length === 40)}<a
-						class="plain font-semibold"
-						data-next
-						href={link(data.page + 1)}>Older</a
+				{#if data.page < data.pages || (data.more && data.isFull)}<a class="plain font-semibold" data-next href={link(data.page + 1)}
+						>Older</a
 					>{/if}
 				<span class="soft ml-auto text-[0.93rem]">Keys: j and k walk, Enter opens, / searches, n and p turn</span>
 			</nav>
