@@ -11,7 +11,8 @@ describe('what an order costs, worked by hand', () => {
 		material: 2,
 		mould: 1,
 		handsS: 540,
-		scrapShare: 0.1,
+		// with the prior of four good ones and one scrap nine of ten are expected
+		seen: { good: 5, scrap: 0 },
 		unpriced: []
 	};
 	it('a quarter of an hour at 20, with material and mould, paid by the nine of ten that are good', () => {
@@ -36,6 +37,18 @@ describe('what an order costs, worked by hand', () => {
 		// (1 + 5) / 0.9 / 0.8 = 8.333…, twenty of it
 		expect(total).toBeCloseTo(20 * 8.34, 9);
 		expect(unpriced).toEqual(['White', 'Blue']);
+	});
+	it('what was never cast is taken to come out four times in five, as the plan takes it; one scrap alone is not a scrap for ever', () => {
+		const priceOf = (seen: { good: number; scrap: number }) =>
+			orderPrice({ lines }, () => ({ ...parts, seen }), 20, 0).lines[0]!;
+		// 8 / 0.8
+		expect(priceOf({ good: 0, scrap: 0 })).toMatchObject({
+			good: 10,
+			casts: 0,
+			scrapShare: expect.closeTo(0.2, 9)
+		});
+		// 8 / (4 / 6)
+		expect(priceOf({ good: 0, scrap: 1 }).good).toBeCloseTo(12, 9);
 	});
 	it('a line that nobody can cast has no price, and a margin that is none is refused', () => {
 		expect(orderPrice({ lines }, () => undefined, 20, 20)).toEqual({

@@ -1,3 +1,4 @@
+import { yieldOf } from './needed';
 import type { OrderRecord } from './order';
 
 /** What one good copy of a line costs, by what it is made of. */
@@ -14,6 +15,10 @@ export interface LineCost {
 	/** What is asked for one, with the margin. */
 	price: number;
 	total: number;
+	/** What of the casts is expected to be thrown away, 0 to 1. */
+	scrapShare: number;
+	/** Casts of it so far: with few the share above is mostly what a newcomer is taken for. */
+	casts: number;
 	/** What of it has no price, so that it is in none of these. */
 	unpriced: readonly string[];
 }
@@ -33,14 +38,16 @@ export interface CopyParts {
 	material: number;
 	mould: number;
 	handsS: number;
-	scrapShare: number;
+	/** How its casts came out so far. */
+	seen: { good: number; scrap: number };
 	/** Names of the materials that nobody gave a price. */
 	unpriced: readonly string[];
 }
 
 /**
  * What an order costs and what is asked for it: material, the mould's share by its expected life, hands with finishing, paid
- * by the good ones. A margin is a share of the price, not of the cost.
+ * by the good ones: with the same expected share of good ones by which the plan casts. A margin is a share of the price, not
+ * of the cost.
  * @param marginPercent 0 to 95
  * @throws RangeError for a margin that is none
  * @example
@@ -58,7 +65,8 @@ export function orderPrice(
 		const parts = partsOf(line.id);
 		if (!parts) return [];
 		const hands = ((parts.handsS + line.finishMinutes * 60) / 3600) * hourly;
-		const good = (parts.material + parts.mould + hands) / (1 - Math.min(0.95, parts.scrapShare));
+		const { mean } = yieldOf(parts.seen);
+		const good = (parts.material + parts.mould + hands) / mean;
 		// asked in whole hundredths, so that a total is the sum of what is read
 		const price = Math.ceil((good / (1 - marginPercent / 100)) * 100 - 1e-9) / 100;
 		return [
@@ -73,6 +81,8 @@ export function orderPrice(
 				good,
 				price,
 				total: price * line.copies,
+				scrapShare: 1 - mean,
+				casts: parts.seen.good + parts.seen.scrap,
 				unpriced: parts.unpriced
 			}
 		];

@@ -54,14 +54,13 @@ async function partsOf(shotId: string, settings: WorkshopSettings): Promise<Copy
 		];
 		const mould = await mouldShare(recipe.mouldIds);
 		const handsS = recipe.prepS + recipe.demouldS + recipe.blocks.reduce((sum, b) => sum + b.durationS, 0);
-		const { good, scrap } = seen.get(`${master.record.name}\n${resin.record.name}`) ?? { good: 0, scrap: 0 };
 		return {
 			pieceName: master.record.name,
 			resinName: resin.record.name,
 			material: materials.reduce((sum, m) => sum + (m.massG * (m.pricePerKg ?? 0)) / 1000, 0) / recipe.copies,
 			mould: mould.share / recipe.copies,
 			handsS: handsS / recipe.copies,
-			scrapShare: scrap / Math.max(1, good + scrap),
+			seen: seen.get(`${master.record.name}\n${resin.record.name}`) ?? { good: 0, scrap: 0 },
 			unpriced: [
 				...materials.filter((m) => m.pricePerKg === undefined && m.massG > 0).map((m) => m.name),
 				...mould.unpriced
