@@ -19,15 +19,24 @@ export interface Association extends Counts {
 	withoutHigh: number;
 	/** Chance of a difference as large when there is none (Fisher's exact test, two-sided). */
 	p: number;
-	/** So few pulls that the figure is only a hint. */
-	small: boolean;
+	sureness: Sureness;
 }
+
+/**
+ * What is made of it: so few pulls that nothing can be said; nothing to be seen; a hint that chance alone gives now and then
+ * among so many comparisons; sure.
+ */
+export type Sureness = 'few' | 'nothing' | 'hint' | 'sure';
 
 const lnChoose = (n: number, k: number) => lnGamma(n + 1) - lnGamma(k + 1) - lnGamma(n - k + 1);
 
 /** Fewer pulls in a group, or fewer hits in all, and the numbers are said to be small (a default of ours). */
 const SMALL_GROUP = 20;
 const SMALL_HITS = 5;
+
+/** Chances from which on a difference is a hint, and sure (Fisher, Statistical Methods for Research Workers, 1925, for the first). */
+const HINT = 0.05;
+const SURE = 0.01;
 
 /**
  * Fisher's exact test, two-sided by summing every table no likelier than this one
@@ -50,11 +59,15 @@ export function fisher({ withHits, withAll, withoutHits, withoutAll }: Counts): 
 /**
  * What changes with a circumstance, with how sure so few or many pulls can make one.
  * @example
- * associate({ withHits: 8, withAll: 10, withoutHits: 1, withoutAll: 40 }).small; // true
+ * associate({ withHits: 8, withAll: 10, withoutHits: 1, withoutAll: 40 }).sureness; // 'few'
  */
 export function associate(counts: Counts): Association {
 	const a = wilson(counts.withHits, counts.withAll);
 	const b = wilson(counts.withoutHits, counts.withoutAll);
+	const p = fisher(counts);
+	const few =
+		Math.min(counts.withAll, counts.withoutAll) < SMALL_GROUP ||
+		counts.withHits + counts.withoutHits < SMALL_HITS;
 	return {
 		...counts,
 		withShare: counts.withAll ? counts.withHits / counts.withAll : 0,
@@ -63,9 +76,7 @@ export function associate(counts: Counts): Association {
 		withHigh: a.high,
 		withoutLow: b.low,
 		withoutHigh: b.high,
-		p: fisher(counts),
-		small:
-			Math.min(counts.withAll, counts.withoutAll) < SMALL_GROUP ||
-			counts.withHits + counts.withoutHits < SMALL_HITS
+		p,
+		sureness: few ? 'few' : p < SURE ? 'sure' : p < HINT ? 'hint' : 'nothing'
 	};
 }

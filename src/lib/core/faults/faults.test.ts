@@ -111,10 +111,18 @@ describe('what changes with what', () => {
 			)
 		);
 	});
+	it('between what is sure and nothing to be seen stands a hint', () => {
+		// p of the three by jstat's hypergeometric distribution: 0.013, 0.025, 0.57
+		expect(associate({ withHits: 16, withAll: 102, withoutHits: 1, withoutAll: 47 }).sureness).toBe('hint');
+		expect(associate({ withHits: 8, withAll: 33, withoutHits: 10, withoutAll: 117 }).sureness).toBe('hint');
+		expect(associate({ withHits: 6, withAll: 39, withoutHits: 12, withoutAll: 111 }).sureness).toBe(
+			'nothing'
+		);
+	});
 	it('small numbers are said to be small, and nothing divides by nothing', () => {
-		expect(associate({ withHits: 3, withAll: 6, withoutHits: 1, withoutAll: 40 }).small).toBe(true);
-		expect(associate({ withHits: 9, withAll: 40, withoutHits: 2, withoutAll: 60 }).small).toBe(false);
+		expect(associate({ withHits: 3, withAll: 6, withoutHits: 1, withoutAll: 40 }).sureness).toBe('few');
+		expect(associate({ withHits: 9, withAll: 40, withoutHits: 2, withoutAll: 60 }).sureness).toBe('sure');
 		const empty = associate({ withHits: 0, withAll: 0, withoutHits: 0, withoutAll: 0 });
-		expect(Object.values(empty).every((v) => typeof v === 'boolean' || Number.isFinite(v))).toBe(true);
+		expect(Object.values(empty).every((v) => typeof v === 'string' || Number.isFinite(v))).toBe(true);
 	});
 });

@@ -12,9 +12,9 @@
 	let fault = $derived<string>(data.fault);
 	const what = $derived(data.fault ? FAULT_WORDS[data.fault as Fault] : 'scrap');
 	type Row = (typeof data.rows)[number];
-	const isSure = (r: Row) => !r.small && r.p < 0.01;
+	const isSure = (r: Row) => r.sureness === 'sure';
 	/** What is told first: what is sure, else what comes nearest to it. */
-	const first = $derived(data.rows.find(isSure) ?? data.rows.find((r) => !r.small));
+	const first = $derived(data.rows.find(isSure) ?? data.rows.find((r) => r.sureness === 'hint'));
 	const alsoSure = $derived(data.rows.filter((r) => r !== first && isSure(r)));
 	const percent = (x: number) => `${Math.round(100 * x)}\u00a0%`;
 	const faults = $derived([...new Set(data.causes.map((c) => c.fault))]);
@@ -58,7 +58,8 @@
 			<p class="answer text-[2rem]">Nothing is sure yet</p>
 			<p class="mt-2 text-[1.15rem]">
 				{#if first}Nearest to it: {first.name}, <strong>{percent(first.withShare)}</strong> with it and
-					<strong>{percent(first.withoutShare)}</strong> without; that could be chance.{:else}Each circumstance was met too seldom to tell.{/if}
+					<strong>{percent(first.withoutShare)}</strong> without; that could be chance.{:else if data.rows.every((r) => r.sureness === 'few')}Each
+					circumstance was met too seldom to tell.{:else}With none of them it came much more or less often than without.{/if}
 			</p>
 		{/if}
 	</section>
@@ -86,9 +87,10 @@
 							></td>
 						<td class="num">{r.p < 0.001 ? 'under 0.1 %' : `${(100 * r.p).toFixed(1)} %`}</td>
 						<td
-							>{#if sure}<strong class="text-(--work)"><Mark outline="full" /> it changes with it</strong>{:else if r.small}<span
-									class="soft">small numbers: a hint at most</span
-								>{:else}<span class="soft">nothing to be seen</span>{/if}</td>
+							>{#if sure}<strong class="text-(--work)"><Mark outline="full" /> it changes with it</strong>{:else if r.sureness === 'hint'}a
+								hint: it could be chance{:else if r.sureness === 'few'}<span class="soft">small numbers: a hint at most</span>{:else}<span
+									class="soft">nothing to be seen</span
+								>{/if}</td>
 					</tr>
 				{/each}
 			</tbody>
