@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
-import { holdsWords, placeLabels } from './fuseLabels';
+import { crossings, holdsWords, placeLabels } from './fuseLabels';
 
 it('words that have room stand on one line over their step', () => {
 	const placed = placeLabels(
@@ -35,6 +35,20 @@ it('no label covers another, none leaves the bar, whatever the steps and the scr
 			}
 		)
 	);
+});
+it('a leader goes past the words of the steps under it, in the middle and at either end', () => {
+	for (const shift of [0, 0.35, 0.78]) {
+		const placed = placeLabels(
+			[
+				{ text: 'Fill the halves 0:20', at: shift + 0.05 },
+				{ text: 'Close 0:25', at: shift + 0.1 },
+				{ text: 'Into the pot 0:20', at: shift + 0.15 }
+			],
+			780
+		);
+		expect(crossings(placed, 780), `at ${shift}`).toBe(0);
+		expect(new Set(placed.map((p) => p.row)).size).toBeGreaterThan(1);
+	}
 });
 it('a block holds its words when they fit with their edges', () => {
 	expect(holdsWords(40, 'close it')).toBe(false);
