@@ -71,9 +71,10 @@
 					<span class="soft tabular-nums">{longDay(t.at.getTime())}</span>
 					<strong>{units.show(t.record.addedG, 'mass')}{t.record.where ? ` ${t.record.where}` : ''}: {t.record.sat}</strong>
 					<span
-						>{t.record.underWaterPercent === undefined ? '' : `${t.record.underWaterPercent} % under water`}{t.record.massG
-							? `, foretold ${Math.round(foretoldPercent(t.record.massG, volumeMl))} %`
-							: ''}</span>
+						>{[
+							...(t.record.underWaterPercent === undefined ? [] : [`${t.record.underWaterPercent} % under water`]),
+							...(t.record.massG ? [`foretold ${Math.round(foretoldPercent(t.record.massG, volumeMl))} %`] : [])
+						].join(', ')}</span>
 					{#if t.record.note}<span class="soft">{t.record.note}</span>{/if}
 				</li>
 			{/each}
