@@ -1,4 +1,4 @@
-import { costOf, inRubber } from '$lib/core/mould';
+import { costOf, MADE_OF } from '$lib/core/mould';
 import { pullRecipe, type CopyParts, type OrderRecord } from '$lib/core/orders';
 import type { WorkshopSettings } from '$lib/core/workshop';
 import { NotFoundError, RefusedError } from '../errors';
@@ -72,16 +72,27 @@ async function partsOf(shotId: string, settings: WorkshopSettings): Promise<Copy
 	}
 }
 
-/** What a pull uses up of its moulds: their material by the pulls that they are expected to give in all. */
+/**
+ * What a pull uses up of its moulds: their material by the pulls that they are expected to give in all. Powder and water
+ * cost next to nothing; what one cost that was bought or printed nobody is asked.
+ */
 async function mouldShare(mouldIds: readonly string[]): Promise<{ share: number; unpriced: string[] }> {
 	let share = 0;
 	const unpriced: string[] = [];
 	for (const id of mouldIds) {
 		const mould = await getMould(id);
-		if (!mould.rubberId || !inRubber(mould.inputs.kind)) continue;
-		const rubber = await getMaterial('rubber', mould.rubberId);
-		const { cost } = costOf(mould.plan, { rubber: rubber.record }, mould.inputs.lossPercent);
-		if (cost === undefined) unpriced.push(rubber.record.name);
+		const { inputs } = mould;
+		const madeOf = MADE_OF[inputs.kind];
+		if (madeOf === 'powder') continue;
+		if (madeOf === 'nothing') {
+			unpriced.push(`mould M${mould.number}`);
+			continue;
+		}
+		const { record } = await (madeOf === 'rubber'
+			? getMaterial('rubber', inputs.rubberId)
+			: getMaterial('thermoplastic', inputs.thermoplasticId));
+		const { cost } = costOf(mould.plan, { [madeOf]: record }, inputs.lossPercent);
+		if (cost === undefined) unpriced.push(record.name);
 		const { forecast } = await mouldWear(mould);
 		share += (cost ?? 0) / Math.max(1, mould.pulls + forecast.pullsLeftMedian);
 	}

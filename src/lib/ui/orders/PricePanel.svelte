@@ -36,8 +36,8 @@
 		<p class="answer mt-1 text-[2rem]">{money(price.total)}</p>
 		<p class="soft">at a margin of {margin} %; it costs you {money(price.cost)}{hourly === 0 ? ', without your hands' : ''}</p>
 		{#if price.unpriced.length > 0}<p class="mt-1 font-semibold">
-				Without {price.unpriced.join(', ')}: no price of {price.unpriced.length === 1 ? 'it' : 'them'} is on the
-				<a class="plain" href="/shelf">shelf</a>, so it costs more than this.
+				Without {price.unpriced.join(', ')}: no price of {price.unpriced.length === 1 ? 'it' : 'them'} is known, so it costs more than this. Materials
+				get theirs on the <a class="plain" href="/shelf">shelf</a>.
 			</p>{/if}
 		<div class="mt-2 overflow-x-auto">
 			<table class="bench w-full" {@attach cards}>
