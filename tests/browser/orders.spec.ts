@@ -49,6 +49,7 @@ test('the board is read and moved by keys: what cannot go somewhere says why', a
 	if (await follow.isVisible()) await follow.click();
 	await expect(follow).toBeHidden();
 	await page.goto('/orders/board');
+	await page.locator('fieldset.waking:enabled').waitFor({ state: 'attached' });
 	const board = page.getByRole('region', { name: 'Board by hour' });
 	await board.focus();
 	await page.keyboard.press('End');

@@ -101,7 +101,7 @@
 	}}
 	style:width="calc({x(shown.untilMs)}px + 9rem)">
 	<div class="sticky top-0 z-20 flex h-12 border-b border-(--line) bg-(--paper)">
-		<div class="sticky left-0 z-10 w-36 shrink-0 border-r border-(--line) bg-(--paper)"></div>
+		<div class="sticky left-0 z-20 w-36 shrink-0 border-r border-(--line) bg-(--paper)"></div>
 		<div class="relative flex-1">
 			{#each days as day (day.fromMs)}<span
 					class="absolute top-0 border-l border-(--line-strong) text-[0.93rem] font-bold whitespace-nowrap"
@@ -152,7 +152,7 @@
 		</div>
 	{/each}
 	{#if nowMs >= shown.fromMs && nowMs < shown.untilMs}
-		<div class="pointer-events-none absolute inset-y-0 z-10 w-0.5 bg-(--hot)" style:left="calc(9rem + {x(nowMs)}px)">
+		<div class="pointer-events-none absolute inset-y-0 z-[1] w-0.5 bg-(--hot)" style:left="calc(9rem + {x(nowMs)}px)">
 			<span class="absolute top-0 left-1 text-[0.85rem] font-bold text-(--hot)">now</span>
 		</div>
 	{/if}
