@@ -131,7 +131,9 @@
 	<p class="soft mt-2 flex flex-wrap gap-x-5 gap-y-1 text-[0.93rem]" aria-label="What the bars mean">
 		<span><span class="key cast"></span> cast</span><span><span class="key cure"></span> cures, or in the pot</span><span
 			><span class="key demould"></span> taken out</span>
-		<span><span class="key prep"></span> made ready, finished</span><span><span class="key nightkey"></span> nobody there</span>
+		<span><span class="key prep"></span> made ready, finished</span><span><span class="key nightkey"></span> nobody there</span><span
+			><span class="line bg-(--hot)"></span> now</span
+		><span><span class="line bg-(--ink)"></span> an order is wanted</span>
 	</p>
 </div>
 
@@ -148,5 +150,12 @@
 		border: 1.5px solid var(--ink);
 		border-radius: 3px;
 		vertical-align: -0.05rem;
+	}
+	.line {
+		display: inline-block;
+		width: 2px;
+		height: 1rem;
+		margin-right: 0.3rem;
+		vertical-align: -0.15rem;
 	}
 </style>

@@ -132,6 +132,10 @@
 						style:left="{x(night.fromMs)}px"
 						style:width="{x(night.untilMs) - x(night.fromMs)}px">
 					</div>{/each}
+				{#if nowMs >= shown.fromMs && nowMs < shown.untilMs}<div
+						class="pointer-events-none absolute inset-y-0 z-[1] w-0.5 bg-(--hot)"
+						style:left="{x(nowMs)}px">
+					</div>{/if}
 				{#each due as o (o.id)}<div class="absolute inset-y-0 w-0.5 bg-(--ink)" style:left="{x(o.dueAtMs)}px"></div>{/each}
 				{#each row.bars as { activity: a, lane } (a.id)}
 					{@const moves = run.pickedId === a.id}
@@ -151,9 +155,4 @@
 			</div>
 		</div>
 	{/each}
-	{#if nowMs >= shown.fromMs && nowMs < shown.untilMs}
-		<div class="pointer-events-none absolute inset-y-0 z-[1] w-0.5 bg-(--hot)" style:left="calc(9rem + {x(nowMs)}px)">
-			<span class="absolute top-0 left-1 text-[0.85rem] font-bold text-(--hot)">now</span>
-		</div>
-	{/if}
 </div>
