@@ -204,14 +204,16 @@
 					<ul>
 						{#each meets as m (m.id)}
 							<li class="border-t border-(--line) py-1.5">
-								<details>
-									<summary
-										><strong>{m.name}</strong>:
-										<span class={m.harm ? 'text-(--harm)' : m.said.length > 0 ? 'text-(--hot)' : 'text-(--work)'}
-											>{m.harm ? 'will not cure or bonds' : m.said.length > 0 ? 'with care' : 'nothing against it'}</span
-										></summary>
-									<Warnings warnings={m.said} />
-								</details>
+								{#if m.said.length === 0}<p>
+										<strong>{m.name}:</strong> <span class="text-(--work)">nothing against it</span>
+									</p>{:else}
+									<details>
+										<summary
+											><strong>{m.name}:</strong>
+											<span class={m.harm ? 'text-(--harm)' : 'text-(--hot)'}>{m.harm ? 'will not cure or bonds' : 'with care'}</span
+											></summary>
+										<Warnings warnings={m.said} />
+									</details>{/if}
 							</li>
 						{/each}
 					</ul>
