@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { momentOf, wallMs } from './hours';
+import { momentOf, wallMs } from '../wallClock';
 import { orderRecord, type OrderRecord } from './order';
 
 /** An order as it is typed: its day and hour by the workshop's own clock. */

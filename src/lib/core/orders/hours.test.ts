@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { cureAtS } from './cureAt';
-import { handsTimes, momentOf, USUAL_HOURS, wallMs, workshopHours } from './hours';
+import { handsTimes, USUAL_HOURS, workshopHours } from './hours';
+import { momentOf, wallMs } from '../wallClock';
 import { HOUR, NOW, recipe } from './workshop.testing';
 
 describe('hours of a workshop', () => {

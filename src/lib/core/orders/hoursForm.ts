@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { momentOf, wallMs, workshopHours, type WorkshopHours } from './hours';
+import { momentOf, wallMs } from '../wallClock';
+import { workshopHours, type WorkshopHours } from './hours';
 
 const local = z.string().regex(/^20\d\d-\d\d-\d\dT\d\d:\d\d$/, 'Choose a day and time.');
 

@@ -1,13 +1,5 @@
 export { castsNeeded, yieldOf } from './needed';
-export {
-	handsTimes,
-	momentOf,
-	USUAL_HOURS,
-	wallMs,
-	workshopHours,
-	type HandsTime,
-	type WorkshopHours
-} from './hours';
+export { handsTimes, USUAL_HOURS, workshopHours, type HandsTime, type WorkshopHours } from './hours';
 export { MOST_COPIES, orderLine, orderRecord, type OrderLine, type OrderRecord } from './order';
 export { orderForm, orderTyped, recordTyped, type OrderForm } from './form';
 export { hoursForm, hoursTyped, hoursShown, type HoursForm } from './hoursForm';

@@ -2,13 +2,13 @@ import { createHash } from 'node:crypto';
 import type { Transaction } from 'sequelize';
 import {
 	planDifferences,
-	wallMs,
 	type Help,
 	type KeptOrdersPlan,
 	type OrdersPlan,
 	type PlanDifferences,
 	type Workshop
 } from '$lib/core/orders';
+import { wallMs } from '$lib/core/wallClock';
 import type { WorkshopSettings } from '$lib/core/workshop';
 import { plain, tables } from '../db/models';
 import { RefusedError } from '../errors';

@@ -1,4 +1,5 @@
-import { momentOf, USUAL_HOURS, wallMs, type OrderState } from '$lib/core/orders';
+import { USUAL_HOURS, type OrderState } from '$lib/core/orders';
+import { momentOf, wallMs } from '$lib/core/wallClock';
 import { listMasters } from '../repositories/masters';
 import { listResins } from '../repositories/materials';
 import { getMould } from '../repositories/moulds';

@@ -1,5 +1,6 @@
 import { fail, redirect } from '@sveltejs/kit';
-import { handsTimes, momentOf, potMatesIn, runList, wallMs } from '$lib/core/orders';
+import { handsTimes, potMatesIn, runList } from '$lib/core/orders';
+import { momentOf, wallMs } from '$lib/core/wallClock';
 import { allFaces } from '$lib/server/faces';
 import { asker } from '$lib/server/heavy/asker';
 import { orFail } from '$lib/server/forms';
