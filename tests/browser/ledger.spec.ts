@@ -141,6 +141,14 @@ test('the ledger sorts, keeps a view, and takes an old notebook whole or not at 
 	await expect(page.getByText('1 of 2 rows')).toBeVisible();
 	await expect(page.getByText('There is no mould M999 in the books.')).toBeVisible();
 	await expect(page.getByRole('button', { name: /Take all 2/ })).toBeDisabled();
+	// a day that could be two is asked about, and read as it is said
+	await input.setInputFiles(file(`${heads}03/04/2024;M2;good;Old white;110 g;page 1\n`));
+	await expect(page.getByText('is two days, by which of its numbers is the month')).toBeVisible();
+	await expect(page.getByRole('button', { name: /Take all 1/ })).toBeDisabled();
+	await page.getByRole('group', { name: '“03/04/2024” is' }).getByText('4 Mar 2024').click();
+	await expect(page.getByRole('cell', { name: /^4 Mar 2024, M2, 110/ })).toBeVisible();
+	await expect(page.getByText('1 of 1 rows')).toBeVisible();
+	await expect(page.getByRole('button', { name: /Take all 1/ })).toBeEnabled();
 	await input.setInputFiles(
 		file(`${heads}1.4.2024;M2;good;Old white;110 g;page 1\n2.4.2024;M2;fine;Old white;4 oz;page 1\n`)
 	);

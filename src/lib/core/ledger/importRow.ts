@@ -2,6 +2,8 @@ import { z } from 'zod';
 import { GRADE_WORDS, type Grade } from '../bench/grades';
 import { FAULT_WORDS, FAULTS, type Fault } from '../faults';
 import { parseQuantity, type QuantityKind, type UnitSystem } from '../units';
+import { isZone } from '../wallClock';
+import { parseDay, SLASH_ORDERS, slashOrderOf, twoDays, type SlashOrder } from './notebookDays';
 
 /** What a column of an old notebook can be. */
 export const IMPORT_FIELDS = {
@@ -74,36 +76,6 @@ export function matchColumns(headings: readonly string[]): Partial<Record<Import
 	return found;
 }
 
-/**
- * A day, with a time or not: 2026-03-01, 2026-03-01 14:20, 1.3.2026, 01/03/2026 (day first). UTC; noon where no time
- * is given. Nothing for anything else, and for days that are not.
- * @example
- * new Date(parseDay('2026-03-01')!).toISOString(); // '2026-03-01T12:00:00.000Z'
- */
-export function parseDay(text: string): number | undefined {
-	const iso = /^(\d{4})-(\d{1,2})-(\d{1,2})(?:[T ]+(\d{1,2}):(\d{2})(?::\d{2}(?:\.\d+)?)?Z?)?$/.exec(
-		text.trim()
-	);
-	const dayFirst = /^(\d{1,2})[./](\d{1,2})[./](\d{4})(?: +(\d{1,2}):(\d{2}))?$/.exec(text.trim());
-	const [year, month, day, hour, minute] = iso
-		? [iso[1], iso[2], iso[3], iso[4], iso[5]]
-		: dayFirst
-			? [dayFirst[3], dayFirst[2], dayFirst[1], dayFirst[4], dayFirst[5]]
-			: [];
-	if (year === undefined) return undefined;
-	const [y, mo, d, h, mi] = [year, month, day, hour ?? '12', minute ?? '0'].map(Number) as [
-		number,
-		number,
-		number,
-		number,
-		number
-	];
-	const ms = Date.UTC(y, mo - 1, d, h, mi);
-	const back = new Date(ms);
-	const real = back.getUTCDate() === d && back.getUTCMonth() === mo - 1 && h < 24 && mi < 60;
-	return real ? ms : undefined;
-}
-
 /** What people write for a grade. */
 const GRADES_WRITTEN: Readonly<Record<string, Grade>> = {
 	good: 'good',
@@ -133,7 +105,13 @@ export function readRow(
 	cells: readonly string[],
 	columns: Partial<Record<ImportField, number>>,
 	row: number,
-	about: { moulds: ReadonlySet<number>; nowMs: number; units: UnitSystem }
+	about: {
+		moulds: ReadonlySet<number>;
+		nowMs: number;
+		units: UnitSystem;
+		slashes?: SlashOrder;
+		zone?: string;
+	}
 ): { pull?: ImportedPull; errors: RowError[] } {
 	const errors: RowError[] = [];
 	const cell = (field: ImportField) => {
@@ -151,7 +129,7 @@ export function readRow(
 		else return read.value;
 		return undefined;
 	};
-	const atMs = parseDay(cell('when'));
+	const atMs = parseDay(cell('when'), about.slashes, about.zone);
 	if (atMs === undefined)
 		wrong('when', `“${cell('when').slice(0, 40)}” is no day such as 2026-03-01 or 1.3.2026.`);
 	else if (atMs > about.nowMs + 86_400_000) wrong('when', 'That day is still to come.');
@@ -210,7 +188,11 @@ export const importInput = z.object({
 	columns: z.partialRecord(
 		z.enum(IMPORT_FIELD_NAMES as [ImportField, ...ImportField[]]),
 		z.number().int().min(0).max(99)
-	)
+	),
+	/** Which number of a day with slashes is the day, where its column does not say so itself. */
+	slashes: z.enum(SLASH_ORDERS).optional(),
+	/** The zone that its times of day are meant in. */
+	zone: z.string().max(60).refine(isZone, 'This time zone is not known.').default('UTC')
 });
 export type ImportInput = z.output<typeof importInput>;
 
@@ -223,7 +205,7 @@ export type ImportInput = z.output<typeof importInput>;
  * ).pulls.length; // 1
  */
 export function readNotebook(
-	input: Pick<ImportInput, 'rows' | 'columns'>,
+	input: Pick<ImportInput, 'rows' | 'columns'> & Partial<Pick<ImportInput, 'slashes' | 'zone'>>,
 	about: Parameters<typeof readRow>[3]
 ): { pulls: ImportedPull[]; errors: RowError[] } {
 	const missing = IMPORT_FIELD_NAMES.filter((f) => IMPORT_FIELDS[f].needed && input.columns[f] === undefined);
@@ -236,6 +218,21 @@ export function readNotebook(
 				message: `Say which column is ${IMPORT_FIELDS[field].words.toLowerCase()}.`
 			}))
 		};
-	const read = input.rows.map((cells, i) => readRow(cells, input.columns, i + 2, about));
+	const days = input.rows.map((cells) => cells[input.columns.when!] ?? '');
+	const slashes = input.slashes ?? slashOrderOf(days);
+	const unsure = twoDays(days);
+	if (!slashes && unsure !== undefined)
+		return {
+			pulls: [],
+			errors: [
+				{
+					row: days.indexOf(unsure) + 2,
+					field: 'when',
+					message: `“${unsure.slice(0, 40)}” is two days, by which of its numbers is the month: say which one comes first.`
+				}
+			]
+		};
+	const how = { ...about, ...(slashes ? { slashes } : {}), ...(input.zone ? { zone: input.zone } : {}) };
+	const read = input.rows.map((cells, i) => readRow(cells, input.columns, i + 2, how));
 	return { pulls: read.flatMap((r) => (r.pull ? [r.pull] : [])), errors: read.flatMap((r) => r.errors) };
 }

@@ -5,7 +5,6 @@ export {
 	IMPORT_SAMPLE,
 	importInput,
 	matchColumns,
-	parseDay,
 	readNotebook,
 	readRow,
 	type ImportedPull,
@@ -13,6 +12,7 @@ export {
 	type ImportInput,
 	type RowError
 } from './importRow';
+export { parseDay, slashOrderOf, twoDays, type SlashOrder } from './notebookDays';
 export { safeCell } from './csvCell';
 export { correction, CORRECTABLE, type Correction } from './correction';
 export { isPastPotLife, pullLine, type Cycle, type KeptCorrection, type Pull, type PullLine } from './pull';

@@ -6,6 +6,7 @@ import {
 	matchColumns,
 	parseDay,
 	readNotebook,
+	slashOrderOf,
 	safeCell,
 	type ImportField
 } from '.';
@@ -83,6 +84,33 @@ describe('rows', () => {
 		expect(parseDay('2026-03-01T08:05:00Z')).toBe(Date.UTC(2026, 2, 1, 8, 5));
 		for (const no of ['', 'yesterday', '2026-02-30', '32.1.2026', '2026-01-01 25:00', '3/4/26'])
 			expect(parseDay(no)).toBeUndefined();
+	});
+	it('a day with slashes: which number is the month is what its column says, else what is said of it, and never guessed', () => {
+		expect(slashOrderOf(['03/04/2026', '31/3/2026'])).toBe('day-first');
+		expect(slashOrderOf(['03/04/2026', '3/31/2026 2:20 PM'])).toBe('month-first');
+		expect(slashOrderOf(['03/04/2026', '31/3/2026', '3/31/2026'])).toBeUndefined();
+		const dated = (...days: string[]) => days.map((day) => [day, ...good.slice(1)]);
+		const on = (input: Parameters<typeof readNotebook>[0]) =>
+			readNotebook(input, about).pulls.map((p) => new Date(p.atMs).toISOString().slice(0, 10));
+		const rows = dated('2026-03-01', '03/04/2026');
+		expect(readNotebook({ rows, columns }, about).errors).toMatchObject([{ row: 3, field: 'when' }]);
+		expect(on({ rows, columns, slashes: 'day-first' })).toEqual(['2026-03-01', '2026-04-03']);
+		expect(on({ rows, columns, slashes: 'month-first' })).toEqual(['2026-03-01', '2026-03-04']);
+		expect(on({ rows: dated('03/04/2026', '3/31/2026'), columns })).toEqual(['2026-03-04', '2026-03-31']);
+		// the same day either way, and days that are written otherwise, ask for nothing
+		expect(on({ rows: dated('3/3/2026', '1.4.2026'), columns })).toEqual(['2026-03-03', '2026-04-01']);
+		// what does not fit the rest is wrong, and not turned round
+		expect(
+			readNotebook({ rows: dated('03/31/2026'), columns, slashes: 'day-first' }, about).errors
+		).toMatchObject([{ row: 2, field: 'when' }]);
+	});
+	it('a time of day is meant by the clock of its workshop (IANA time zones; summer time of Directive 2000/84/EC)', () => {
+		const at = (text: string, zone?: string) => new Date(parseDay(text, 'month-first', zone)!).toISOString();
+		expect(at('3/31/2026 12:05 am')).toBe('2026-03-31T00:05:00.000Z');
+		expect(at('3/31/2026 2:20 PM', 'Europe/Berlin')).toBe('2026-03-31T12:20:00.000Z');
+		expect(at('2026-01-31', 'Pacific/Auckland')).toBe('2026-01-30T23:00:00.000Z');
+		expect(at('2026-03-01T08:05:00Z', 'Pacific/Auckland')).toBe('2026-03-01T08:05:00.000Z');
+		expect(parseDay('3/31/2026 13:05 pm', 'month-first')).toBeUndefined();
 	});
 	it('never throws, whatever stands in the cells', () => {
 		fc.assert(

@@ -4,11 +4,24 @@
 	import { Button } from 'flowbite-svelte';
 	import { enhance } from '$app/forms';
 	import { GRADES } from '$lib/core/bench';
-	import { IMPORT_FIELD_NAMES, IMPORT_FIELDS, IMPORT_SAMPLE, matchColumns, readNotebook, type ImportField } from '$lib/core/ledger';
+	import {
+		IMPORT_FIELD_NAMES,
+		IMPORT_FIELDS,
+		IMPORT_SAMPLE,
+		matchColumns,
+		parseDay,
+		readNotebook,
+		readRow,
+		slashOrderOf,
+		twoDays,
+		type ImportField,
+		type SlashOrder
+	} from '$lib/core/ledger';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
-	import { counted } from '$lib/ui/clockText';
+	import { counted, longDay } from '$lib/ui/clockText';
 	import { newId } from '$lib/ui/newId';
 	import PageHead from '$lib/ui/PageHead.svelte';
+	import Segments from '$lib/ui/Segments.svelte';
 	import { useUnits } from '$lib/ui/units.svelte';
 
 	let { data, form } = $props();
@@ -27,6 +40,10 @@
 	let problem = $state('');
 	let entry = $state('');
 	let name = $state('');
+	/** Which number of 03/04/2026 is the day, once somebody said it. */
+	let said = $state<SlashOrder>();
+	/** Times of day are meant by the clock of this device, as the ledger shows them on it. */
+	let zone = $state('UTC');
 
 	async function choose(event: Event) {
 		const file = (event.currentTarget as HTMLInputElement).files?.[0];
@@ -44,13 +61,34 @@
 		}
 		[heads, rows] = [all[0]!, all.slice(1)];
 		columns = matchColumns(heads);
+		said = undefined;
+		zone = new Intl.DateTimeFormat().resolvedOptions().timeZone;
 		entry = newId();
 	}
-	const outcome = $derived(
-		rows.length ? readNotebook({ rows, columns }, { moulds: new Set(data.moulds), nowMs: data.nowMs, units: units.system }) : undefined
+	const days = $derived(columns.when === undefined ? [] : rows.map((row) => row[columns.when!] ?? ''));
+	const slashes = $derived(slashOrderOf(days) ?? said);
+	/** Asked where a day could be two, unless the others say it. */
+	const asked = $derived(slashOrderOf(days) ? undefined : twoDays(days));
+	const both = (order: SlashOrder) => longDay(parseDay(asked ?? '', order, zone) ?? 0);
+	const about = $derived({ moulds: new Set(data.moulds), nowMs: data.nowMs, units: units.system });
+	const outcome = $derived(rows.length ? readNotebook({ rows, columns, ...(slashes ? { slashes } : {}), zone }, about) : undefined);
+	/** How the first rows are understood, in words and units of this workshop. */
+	const readAs = $derived(
+		rows.slice(0, SHOWN).map((row, i) => {
+			if (!slashes && twoDays([days[i] ?? ''])) return '–';
+			const { pull } = readRow(row, columns, i + 2, { ...about, ...(slashes ? { slashes } : {}), zone });
+			if (!pull) return '–';
+			const { atMs, mouldNumber, massG, roomTempC } = pull;
+			return [
+				longDay(atMs),
+				`M${mouldNumber}`,
+				...(massG ? [units.show(massG, 'mass')] : []),
+				...(roomTempC === undefined ? [] : [units.show(roomTempC, 'temperature')])
+			].join(', ');
+		})
 	);
 	const wrongRows = $derived(new Set(outcome?.errors.map((e) => e.row)).size);
-	const notebook = $derived(JSON.stringify({ entry, rows, columns }));
+	const notebook = $derived(JSON.stringify({ entry, rows, columns, slashes, zone }));
 </script>
 
 <PageHead title="An old notebook in" about="A CSV file of pulls: match its columns, see what is read, take all of it or nothing.">
@@ -65,7 +103,8 @@
 			A line of headings, then a line for each pull. {needed.join(', ')} must be there; {others.join(', ')} are taken where they are.
 		</p>
 		<p class="soft mt-1 mb-3">
-			Days as 2026-03-31 or 31.3.2026; grades {GRADES.join(', ')}, or words like fine and reject; weights and temperatures in any unit.
+			Days as 2026-03-31, 31.3.2026 or 31/3/2026; grades {GRADES.join(', ')}, or words like fine and reject; weights and temperatures in any
+			unit.
 		</p>
 		<div class="overflow-x-auto">
 			<table class="bench max-w-[46rem]" {@attach cards} aria-label="How such a file may look">
@@ -105,6 +144,18 @@
 					options={[{ value: '', label: '–' }, ...heads.map((h, i) => ({ value: String(i), label: h || `column ${i + 1}` }))]} />
 			{/each}
 		</div>
+		{#if asked !== undefined}
+			<div class="mb-4 w-fit">
+				<Segments
+					label="“{asked.slice(0, 40)}” is"
+					name="slashes"
+					bind:value={said}
+					options={[
+						{ value: 'day-first', label: both('day-first') },
+						{ value: 'month-first', label: both('month-first') }
+					]} />
+			</div>
+		{/if}
 		<div class="flex flex-wrap items-center gap-4">
 			<p class="text-[1.15rem]">
 				<strong class={outcome.errors.length ? 'text-(--hot)' : 'text-(--work)'}>{outcome.pulls.length} of {rows.length} rows</strong>
@@ -139,11 +190,11 @@
 		<table class="bench text-[0.93rem]" {@attach cards}>
 			<thead
 				><tr
-					>{#each heads as h, i (i)}<th>{h}</th>{/each}</tr
+					><th>Read as</th>{#each heads as h, i (i)}<th>{h}</th>{/each}</tr
 				></thead>
 			<tbody>
 				{#each rows.slice(0, SHOWN) as row, i (i)}<tr
-						>{#each heads as _, k (k)}<td>{row[k] ?? ''}</td>{/each}</tr
+						><td class="font-semibold">{readAs[i]}</td>{#each heads as _, k (k)}<td>{row[k] ?? ''}</td>{/each}</tr
 					>{/each}
 			</tbody>
 		</table>
