@@ -44,3 +44,39 @@ test('no table hides its last column, and a wider window makes rows of cards aga
 	await expect(table).not.toHaveClass(/cards/);
 	await expect(page.getByRole('columnheader', { name: 'Pot' })).toBeVisible();
 });
+
+test('a list that was left sorted comes back so: row by row the same as when it is reached from another page', async ({
+	page
+}) => {
+	const kept = { masters: 'master', moulds: 'rubber', shots: 'mass' };
+	await page.addInitScript((lists) => {
+		for (const [name, by] of Object.entries(lists))
+			localStorage.setItem(
+				`table:${name}`,
+				JSON.stringify({ sort: { by, down: true }, hidden: [], group: '' })
+			);
+	}, kept);
+	const rows = () =>
+		page
+			.locator('main table.bench tbody tr')
+			.evaluateAll((all) =>
+				all.map((row) => [
+					row.textContent,
+					...[...row.querySelectorAll('a, img, path')].map(
+						(e) => e.getAttribute('href') ?? e.getAttribute('src') ?? e.getAttribute('d')
+					)
+				])
+			);
+	for (const name of Object.keys(kept)) {
+		await page.goto(`/${name}`);
+		await page.locator('fieldset.waking:enabled').waitFor({ state: 'attached' });
+		await expect(page.locator('main th[aria-sort="descending"]')).toBeVisible();
+		const asSent = await rows();
+		await page.goto('/keys');
+		await page.locator('fieldset.waking:enabled').waitFor({ state: 'attached' });
+		await page.locator(`nav a[href="/${name}"]`).first().click();
+		await expect(page.locator('main th[aria-sort="descending"]')).toBeVisible();
+		expect(asSent.length).toBeGreaterThan(2);
+		expect(await rows(), name).toEqual(asSent);
+	}
+});

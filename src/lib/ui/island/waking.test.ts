@@ -1,5 +1,5 @@
 import { expect, it, vi } from 'vitest';
-import { allAwake, wake } from './waking';
+import { allAwake, onceAwake, wake } from './waking';
 
 it('parts wake one after another, each in a task of its own, and those within them after all that asked before', async () => {
 	const seen: string[] = [];
@@ -22,6 +22,20 @@ it('with nothing to wake all is awake, and what asks later is waited for by whoe
 	expect(woken).toBe(false);
 	await allAwake();
 	expect(woken).toBe(true);
+});
+
+it('what changes parts waits for those that have asked, and for nothing where none waits', async () => {
+	await allAwake();
+	const seen: string[] = [];
+	onceAwake(() => seen.push('at once'));
+	expect(seen).toEqual(['at once']);
+	wake(() => {
+		seen.push('first');
+		onceAwake(() => seen.push('changes them'));
+	});
+	wake(() => seen.push('second'));
+	await allAwake();
+	expect(seen).toEqual(['at once', 'first', 'second', 'changes them']);
 });
 
 it('paper waits for no turn: all that asked, and those within them, are awake before it is drawn', async () => {

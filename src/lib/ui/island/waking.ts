@@ -25,6 +25,15 @@ export function wake(part: () => void): void {
 	turns ??= inTurn();
 }
 
+/**
+ * Does it once all parts that have asked so far are awake; at once where none waits. What a part changes of the others
+ * before would find them as the server wrote them.
+ */
+export function onceAwake(then: () => void): void {
+	if (turns) waiting.push(then);
+	else then();
+}
+
 /** When all parts that have asked so far, and those within them, are awake. */
 export async function allAwake(): Promise<void> {
 	while (turns) await turns;

@@ -1,15 +1,19 @@
 <script lang="ts" generics="R">
 	import { Checkbox } from 'flowbite-svelte';
 	import { onMount } from 'svelte';
+	import { onceAwake } from '../island/waking';
 	import type { TableView } from './tableView.svelte';
 
 	/** Which columns a list has; kept on this device with the rest of its view. */
 	let { view }: { view: TableView<R> } = $props();
 	let read = $state(false);
-	onMount(() => {
-		view.load(localStorage);
-		read = true;
-	});
+	// the list may lie in a part that wakes after this one, and wakes as it was sent
+	onMount(() =>
+		onceAwake(() => {
+			view.load(localStorage);
+			read = true;
+		})
+	);
 	$effect(() => {
 		// what is read here is what is kept
 		void [view.sort, view.hidden, view.group];
