@@ -31,7 +31,11 @@
 	const found = $derived(view.rows(rows));
 </script>
 
-<section class={['mb-7 scroll-mt-20', below && 'below']} {id}>
+<!-- until it comes near it has about the room that its rows will take, and no less: what is under it lies under it -->
+<section
+	class={['mb-7 scroll-mt-20', below && 'below']}
+	style:contain-intrinsic-block-size={below ? `auto ${9 + 4.4 * Math.max(1, rows.length)}rem` : undefined}
+	{id}>
 	<Island>
 		<div class="mb-2 flex flex-wrap items-end justify-between gap-2">
 			<h2>{title}</h2>
