@@ -48,7 +48,9 @@ describe('the ledger counted plainly', () => {
 		[
 			'season',
 			(p: Pull) =>
-				['winter', 'spring', 'summer', 'autumn'][Math.floor(((p.combinedAt.getUTCMonth() + 1) % 12) / 3)]!
+				['December to February', 'March to May', 'June to August', 'September to November'][
+					Math.floor(((p.combinedAt.getUTCMonth() + 1) % 12) / 3)
+				]!
 		]
 	] as const)('yields by %s', async (by, of) => {
 		const rows = await yieldsBy(by);

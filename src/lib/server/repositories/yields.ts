@@ -24,7 +24,8 @@ export const GROUPINGS = {
 	lot: { words: 'lot', sql: "COALESCE(JSON_VALUE(p.body, '$.lots[0]'), 'not noted')" },
 	season: {
 		words: 'season',
-		sql: "ELT(1 + FLOOR(MOD(MONTH(p.combinedAt), 12) / 3), 'winter', 'spring', 'summer', 'autumn')"
+		// by their months: what is winter to one is summer to another
+		sql: "ELT(1 + FLOOR(MOD(MONTH(p.combinedAt), 12) / 3), 'December to February', 'March to May', 'June to August', 'September to November')"
 	},
 	humidity: {
 		words: 'humidity',
@@ -94,11 +95,18 @@ async function addUpCauses(): Promise<{ fault: Fault; cause: CauseId | null; n: 
 	return rows.map((r) => ({ fault: r.fault, cause: r.cause, n: Number(r.n) }));
 }
 
+interface Asked {
+	name: string;
+	/** Where the name ends in a temperature. */
+	tempC?: number;
+	sql: string;
+}
+
 /** Circumstances that the whole ledger is asked for; null where a pull says nothing of it. */
-const CIRCUMSTANCES: readonly { name: string; sql: string }[] = [
+const CIRCUMSTANCES: readonly Asked[] = [
 	{ name: 'humidity from 50 %', sql: 'p.humidity >= 50' },
-	{ name: 'mould under 20 °C', sql: "JSON_VALUE(p.body, '$.mouldTempC') < 20" },
-	{ name: 'room from 25 °C', sql: "JSON_VALUE(p.body, '$.roomTempC') >= 25" },
+	{ name: 'mould under', tempC: 20, sql: "JSON_VALUE(p.body, '$.mouldTempC') < 20" },
+	{ name: 'room from', tempC: 25, sql: "JSON_VALUE(p.body, '$.roomTempC') >= 25" },
 	{
 		name: 'cured under pressure',
 		// a notebook has no column for it
@@ -112,12 +120,15 @@ const CIRCUMSTANCES: readonly { name: string; sql: string }[] = [
 		name: 'out of the mould before its time',
 		sql: "JSON_VALUE(p.body, '$.real.demouldS') < JSON_VALUE(p.body, '$.planned.pouredByS') + JSON_VALUE(p.body, '$.planned.demouldS')"
 	},
-	{ name: 'winter', sql: 'MONTH(p.combinedAt) IN (12, 1, 2)' },
-	{ name: 'hot face, from 70 °C', sql: "JSON_VALUE(p.body, '$.peakFaceC') >= 70" }
+	{ name: 'December to February', sql: 'MONTH(p.combinedAt) IN (12, 1, 2)' },
+	{ name: 'June to August', sql: 'MONTH(p.combinedAt) IN (6, 7, 8)' },
+	{ name: 'hot face, from', tempC: 70, sql: "JSON_VALUE(p.body, '$.peakFaceC') >= 70" }
 ];
 
 export interface Circumstance extends Association {
 	name: string;
+	/** Where the name ends in a temperature. */
+	tempC?: number;
 	/** Pulls that say nothing of it: they count on neither side. */
 	unknown: number;
 }
@@ -126,7 +137,7 @@ async function addUpChanges(fault: string): Promise<Circumstance[]> {
 	const resins = await select<{ resinName: string }>(
 		'SELECT resinName FROM pulls GROUP BY resinName ORDER BY COUNT(*) DESC LIMIT 6'
 	);
-	const asked = [
+	const asked: Asked[] = [
 		...CIRCUMSTANCES,
 		...resins.map((_, i) => ({ name: resins[i]!.resinName, sql: `p.resinName = :resin${i}` }))
 	];
@@ -146,6 +157,7 @@ async function addUpChanges(fault: string): Promise<Circumstance[]> {
 	return asked
 		.map((c, i) => ({
 			name: c.name,
+			...(c.tempC === undefined ? {} : { tempC: c.tempC }),
 			unknown: of('n') - of(`w${i}`) - of(`o${i}`),
 			...associate({
 				withHits: of(`h${i}`),

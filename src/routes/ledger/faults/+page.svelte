@@ -7,8 +7,11 @@
 	import Chart from '$lib/ui/Chart.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import PageHead from '$lib/ui/PageHead.svelte';
+	import { useUnits } from '$lib/ui/units.svelte';
 
 	let { data } = $props();
+	const units = useUnits();
+	const nameOf = ({ name, tempC }: Row) => (tempC === undefined ? name : `${name} ${units.show(tempC, 'temperature')}`);
 	let fault = $derived<string>(data.fault);
 	const what = $derived(data.fault ? FAULT_WORDS[data.fault as Fault] : 'scrap');
 	type Row = (typeof data.rows)[number];
@@ -48,16 +51,16 @@
 {:else}
 	<section class="slab mb-5 p-5">
 		{#if first && isSure(first)}
-			<p class="label">Surest: {what} with {first.name}</p>
+			<p class="label">Surest: {what} with {nameOf(first)}</p>
 			<p class="answer text-[3.2rem] text-(--work)">{percent(first.withShare)} <span class="text-[1.4rem]">with it</span></p>
 			<p class="mt-2 text-[1.15rem]">
 				<strong>{percent(first.withoutShare)}</strong> without it: {first.withHits} of {first.withAll} pulls against {first.withoutHits}
-				of {first.withoutAll}{#if alsoSure.length > 0}. And with {alsoSure.map((r) => r.name).join(', ')}{/if}.
+				of {first.withoutAll}{#if alsoSure.length > 0}. And with {alsoSure.map(nameOf).join(', ')}{/if}.
 			</p>
 		{:else}
 			<p class="answer text-[2rem]">Nothing is sure yet</p>
 			<p class="mt-2 text-[1.15rem]">
-				{#if first}Nearest to it: {first.name}, <strong>{percent(first.withShare)}</strong> with it and
+				{#if first}Nearest to it: {nameOf(first)}, <strong>{percent(first.withShare)}</strong> with it and
 					<strong>{percent(first.withoutShare)}</strong> without; that could be chance.{:else if data.rows.every((r) => r.sureness === 'few')}Each
 					circumstance was met too seldom to tell.{:else}With none of them it came much more or less often than without.{/if}
 			</p>
@@ -73,7 +76,7 @@
 					{@const sure = isSure(r)}
 					<tr class={sure ? 'bg-(--work-soft)' : ''}>
 						<td
-							><span class={sure ? 'text-[1.15rem] font-bold text-(--work)' : ''}>{r.name}</span>
+							><span class={sure ? 'text-[1.15rem] font-bold text-(--work)' : ''}>{nameOf(r)}</span>
 							{#if r.unknown > 0}<span class="soft block text-[0.93rem]">not known of {counted(r.unknown, 'pull')}</span>{/if}</td>
 						<td class="num"
 							><strong>{percent(r.withShare)}</strong>
