@@ -1,9 +1,11 @@
 <script lang="ts">
 	import { tick } from 'svelte';
 	import { GLOSSARY } from './glossary';
+	import { useUnits } from './units.svelte';
 
 	/** A word that makes a newcomer stop is explained where it stands; nothing for a word that explains itself. */
 	let { word }: { word: string } = $props();
+	const units = useUnits();
 	const words = $derived(GLOSSARY[word]);
 	const uid = $props.id();
 	let button: HTMLButtonElement | undefined = $state();
@@ -45,7 +47,7 @@
 				if (e.newState === 'closed') open = false;
 			}}>
 			<strong>{word}.</strong>
-			{words}
+			{units.text(words)}
 		</div>
 	{/if}
 {/if}

@@ -81,7 +81,7 @@
 	const dew = $derived(dewPointC({ tempC: air.roomTempC, relativeHumidity: air.relativeHumidity }));
 	const airWarning = $derived(
 		air.mouldTempC < dew + FACE_MARGIN_C
-			? `The mould is within ${FACE_MARGIN_C} °C of the dew point (${units.show(dew, 'temperature')}): its face will foam. Warm it first.`
+			? `${units.text(`The mould is within ${FACE_MARGIN_C} °C of the dew point`)} (${units.show(dew, 'temperature')}): its face will foam. Warm it first.`
 			: plan.chemistry === 'urethane' && air.relativeHumidity >= (plan.stopHumidityPercent ?? 50)
 				? `From ${plan.stopHumidityPercent ?? 50} % humidity this workshop stops pouring urethane: dry the room, or keep A closed and the mould warm and dry.`
 				: ''

@@ -13,6 +13,9 @@ it('quantities of a sentence are said in the units that are shown (25.4 mm to an
 });
 it('a difference of temperatures is one', () => {
 	expect(us('The resin 5 °C cooler.')).toBe('The resin 9 °F cooler.');
+	expect(us('mould face 3 °C over the dew point')).toBe('mould face 5.4 °F over the dew point');
+	expect(us('Within 3 °C of the dew point (10 °C).')).toBe('Within 5.4 °F of the dew point (50 °F).');
+	expect(us('The curve is 2 °C off.')).toBe('The curve is 3.6 °F off.');
 });
 it('what stands in both systems keeps its own inches; words, other units and metric are left alone', () => {
 	expect(us('Leave 12 mm (½ in) or more.')).toBe('Leave ½ in or more.');

@@ -18,7 +18,7 @@ const UNIT = Object.keys(KINDS)
 	.join('|');
 const NUMBER = '[−-]?\\d+(?:\\.\\d+)?';
 const QUANTITY = new RegExp(
-	`(?<![\\w.])(${NUMBER}(?:\\s?(?:×|–|to|or|and)\\s?${NUMBER})*)[ \\u202f](${UNIT})(?![\\w²/·])( (?:cooler|warmer|more|less|higher|lower|hotter|colder))?`,
+	`(?<![\\w.])(${NUMBER}(?:\\s?(?:×|–|to|or|and)\\s?${NUMBER})*)[ \\u202f](${UNIT})(?![\\w²/·])( (?:cooler|warmer|more|less|higher|lower|hotter|colder|off|over the dew point|of the dew point))?`,
 	'g'
 );
 const NUMBERS = new RegExp(NUMBER, 'g');

@@ -95,18 +95,11 @@ async function addUpCauses(): Promise<{ fault: Fault; cause: CauseId | null; n: 
 	return rows.map((r) => ({ fault: r.fault, cause: r.cause, n: Number(r.n) }));
 }
 
-interface Asked {
-	name: string;
-	/** Where the name ends in a temperature. */
-	tempC?: number;
-	sql: string;
-}
-
 /** Circumstances that the whole ledger is asked for; null where a pull says nothing of it. */
-const CIRCUMSTANCES: readonly Asked[] = [
+const CIRCUMSTANCES: readonly { name: string; sql: string }[] = [
 	{ name: 'humidity from 50 %', sql: 'p.humidity >= 50' },
-	{ name: 'mould under', tempC: 20, sql: "JSON_VALUE(p.body, '$.mouldTempC') < 20" },
-	{ name: 'room from', tempC: 25, sql: "JSON_VALUE(p.body, '$.roomTempC') >= 25" },
+	{ name: 'mould under 20 °C', sql: "JSON_VALUE(p.body, '$.mouldTempC') < 20" },
+	{ name: 'room from 25 °C', sql: "JSON_VALUE(p.body, '$.roomTempC') >= 25" },
 	{
 		name: 'cured under pressure',
 		// a notebook has no column for it
@@ -122,13 +115,11 @@ const CIRCUMSTANCES: readonly Asked[] = [
 	},
 	{ name: 'December to February', sql: 'MONTH(p.combinedAt) IN (12, 1, 2)' },
 	{ name: 'June to August', sql: 'MONTH(p.combinedAt) IN (6, 7, 8)' },
-	{ name: 'hot face, from', tempC: 70, sql: "JSON_VALUE(p.body, '$.peakFaceC') >= 70" }
+	{ name: 'hot face, from 70 °C', sql: "JSON_VALUE(p.body, '$.peakFaceC') >= 70" }
 ];
 
 export interface Circumstance extends Association {
 	name: string;
-	/** Where the name ends in a temperature. */
-	tempC?: number;
 	/** Pulls that say nothing of it: they count on neither side. */
 	unknown: number;
 }
@@ -137,7 +128,7 @@ async function addUpChanges(fault: string): Promise<Circumstance[]> {
 	const resins = await select<{ resinName: string }>(
 		'SELECT resinName FROM pulls GROUP BY resinName ORDER BY COUNT(*) DESC LIMIT 6'
 	);
-	const asked: Asked[] = [
+	const asked = [
 		...CIRCUMSTANCES,
 		...resins.map((_, i) => ({ name: resins[i]!.resinName, sql: `p.resinName = :resin${i}` }))
 	];
@@ -157,7 +148,6 @@ async function addUpChanges(fault: string): Promise<Circumstance[]> {
 	return asked
 		.map((c, i) => ({
 			name: c.name,
-			...(c.tempC === undefined ? {} : { tempC: c.tempC }),
 			unknown: of('n') - of(`w${i}`) - of(`o${i}`),
 			...associate({
 				withHits: of(`h${i}`),

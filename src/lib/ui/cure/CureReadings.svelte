@@ -63,8 +63,9 @@
 		</ul>
 		{#if fit}
 			<p class="mt-2">
-				This batch goes at <strong>× {digits(fit.rateFactor)}</strong> of its sheet; the curve is {digits(fit.rmsC, 1)} °C off the readings on
-				average.
+				This batch goes at <strong>× {digits(fit.rateFactor)}</strong> of its sheet; the curve is {units.text(
+					`${digits(fit.rmsC, 1)} °C off`
+				)} the readings on average.
 			</p>
 			{#if tins.length > 0}
 				<form

@@ -1,10 +1,12 @@
 <script lang="ts">
 	import { Button } from 'flowbite-svelte';
 	import { enhance } from '$app/forms';
+	import { useUnits } from '$lib/ui/units.svelte';
 	import { CAUSE_WORDS, FAULT_WORDS, type CauseId, type Fault, type RankedCause } from '$lib/core/faults';
 
 	/** What the faults of a pull came from, by its own log; the maker has the last word. */
 	let { causes }: { causes: readonly { fault: Fault; confirmed: CauseId | null; ranked: RankedCause[] }[] } = $props();
+	const units = useUnits();
 </script>
 
 {#each causes as { fault, confirmed, ranked } (fault)}
@@ -19,9 +21,9 @@
 					<div>
 						<p>
 							<strong>{CAUSE_WORDS[c.id]}</strong>
-							<span class="soft">{c.clues.length ? c.clues.map((x) => x.words).join('; ') : 'nothing of it was recorded'}</span>
+							<span class="soft">{c.clues.length ? c.clues.map((x) => units.text(x.words)).join('; ') : 'nothing of it was recorded'}</span>
 						</p>
-						{#if i < 2}<p class="text-[0.93rem]">{c.remedy}</p>{/if}
+						{#if i < 2}<p class="text-[0.93rem]">{units.text(c.remedy)}</p>{/if}
 					</div>
 					{#if confirmed !== c.id}
 						<form method="POST" action="?/cause" use:enhance>

@@ -15,7 +15,7 @@
 	<ul class="divide-y divide-(--line)">
 		{#each helps.slice(0, 12) as w, i (i)}
 			<li class="flex justify-between gap-4 py-1.5">
-				<span>{w.what}</span><strong class="whitespace-nowrap">+ {units.show(w.gainS, 'time')}</strong>
+				<span>{units.text(w.what)}</span><strong class="whitespace-nowrap">+ {units.show(w.gainS, 'time')}</strong>
 			</li>
 		{/each}
 	</ul>
@@ -27,7 +27,7 @@
 		<tbody>
 			{#each sensitivity as w, i (i)}
 				<tr
-					><td>{w.what}</td><td class={['num', w.slackS < 0 && 'font-bold']}>{slack(w.slackS)}</td><td class="num"
+					><td>{units.text(w.what)}</td><td class={['num', w.slackS < 0 && 'font-bold']}>{slack(w.slackS)}</td><td class="num"
 						>{units.show(w.demouldS, 'time')}</td
 					></tr>
 			{/each}

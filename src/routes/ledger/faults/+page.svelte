@@ -11,7 +11,8 @@
 
 	let { data } = $props();
 	const units = useUnits();
-	const nameOf = ({ name, tempC }: Row) => (tempC === undefined ? name : `${name} ${units.show(tempC, 'temperature')}`);
+	/** With its temperatures in the units of the workshop. */
+	const nameOf = ({ name }: Row) => units.text(name);
 	let fault = $derived<string>(data.fault);
 	const what = $derived(data.fault ? FAULT_WORDS[data.fault as Fault] : 'scrap');
 	type Row = (typeof data.rows)[number];
