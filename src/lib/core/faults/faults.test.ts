@@ -112,7 +112,7 @@ describe('what changes with what', () => {
 		);
 	});
 	it('between what is sure and nothing to be seen stands a hint', () => {
-		// p of the three by jstat's hypergeometric distribution: 0.013, 0.025, 0.57
+		// p of the three by fisher(), which is held against jstat above: 0.013, 0.029, 0.57
 		expect(associate({ withHits: 16, withAll: 102, withoutHits: 1, withoutAll: 47 }).sureness).toBe('hint');
 		expect(associate({ withHits: 8, withAll: 33, withoutHits: 10, withoutAll: 117 }).sureness).toBe('hint');
 		expect(associate({ withHits: 6, withAll: 39, withoutHits: 12, withoutAll: 111 }).sureness).toBe(
