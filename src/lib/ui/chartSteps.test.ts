@@ -15,7 +15,8 @@ const whole = {
 
 it('a first picture comes to the whole by small steps, each of which only adds', () => {
 	const steps = Array.from({ length: FIRST_STEPS + 1 }, (_, step) => pictureAt(whole, step));
-	const shown = (axis: object) => ('showgrid' in axis ? 0 : 'showticklabels' in axis ? 1 : 2);
+	const shown = (axis: object) =>
+		'showgrid' in axis ? 0 : 'showticklabels' in axis ? 1 : 'nticks' in axis ? 2 : 3;
 	const counts = steps.map(({ traces, layout }) => [
 		traces.length,
 		shown(layout.xaxis),
@@ -28,11 +29,12 @@ it('a first picture comes to the whole by small steps, each of which only adds',
 		[1, 0, 0, 0, 0],
 		[1, 1, 0, 0, 0],
 		[1, 2, 0, 0, 0],
-		[1, 2, 1, 0, 0],
-		[1, 2, 2, 0, 0],
-		[2, 2, 2, 0, 0],
-		[3, 2, 2, 0, 0],
-		[3, 2, 2, 1, 1]
+		[1, 3, 0, 0, 0],
+		[1, 3, 1, 0, 0],
+		[1, 3, 3, 0, 0],
+		[2, 3, 3, 0, 0],
+		[3, 3, 3, 0, 0],
+		[3, 3, 3, 1, 1]
 	]);
 	expect(steps.at(-1)).toBe(whole);
 });

@@ -4,13 +4,14 @@ import type { Picture } from './chartMotion';
  * The first picture is drawn in so many steps before the whole, a frame each: code that no browser has compiled yet takes
  * its time, and one long task would hold up whatever is pressed.
  */
-export const FIRST_STEPS = 8;
+export const FIRST_STEPS = 9;
 
-/** Of the whole at each step: its curves, and of each axis nothing, its line without words, or all. */
+/** Of the whole at each step: its curves, and of each axis nothing, its line without words, a figure or two, or all. */
 const STEPS = [
 	{ curves: 'none', x: 'none', y: 'none' },
 	{ curves: 'first', x: 'none', y: 'none' },
 	{ curves: 'first', x: 'line', y: 'none' },
+	{ curves: 'first', x: 'few', y: 'none' },
 	{ curves: 'first', x: 'all', y: 'none' },
 	{ curves: 'first', x: 'all', y: 'line' },
 	{ curves: 'first', x: 'all', y: 'all' },
@@ -22,6 +23,7 @@ const WORDLESS = { showticklabels: false, title: {} };
 const AXIS = {
 	none: { ...WORDLESS, showgrid: false, showline: false, zeroline: false },
 	line: WORDLESS,
+	few: { title: {}, nticks: 2 },
 	all: {}
 };
 

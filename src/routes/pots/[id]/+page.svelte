@@ -149,31 +149,39 @@
 						error={$errors.reachesKpa} />
 				</div>
 			{/if}
-		</Island><Island>
-			<h2 class="mt-3 mb-1">Looks fall due</h2>
-			<p class="soft mb-2 text-[0.93rem]">
-				After so many cycles or days, whichever is first. Local rules and its maker come before these defaults.
-			</p>
-			<div class="grid max-w-[34rem]">
-				{#each INSPECTED_PARTS as part (part)}
-					<fieldset class="grid grid-cols-[minmax(6rem,10rem)_minmax(5rem,1fr)_minmax(5rem,1fr)] items-start gap-2">
-						<legend class="sr-only">{INSPECTED[part]}</legend>
-						<span class="pt-8 font-semibold">{INSPECTED[part]}</span>
-						<QuantityField
-							label="Cycles"
-							kind="number"
-							name="{part}-cycles"
-							bind:value={$form.dues[part].cycles}
-							error={dueErrors[part]?.cycles} />
-						<QuantityField label="Days" kind="number" name="{part}-days" bind:value={$form.dues[part].days} error={dueErrors[part]?.days} />
-					</fieldset>
-				{/each}
-			</div>
-			<label class="mt-2 flex min-h-[2.65rem] w-fit cursor-pointer items-center gap-2 font-semibold">
-				<input type="checkbox" class="size-5 text-(--harm)" bind:checked={$form.outOfUse} /> Damaged or out of use
-			</label>
-			<TextField label="Note" name="note" bind:value={$form.note} error={$errors.note} />
 		</Island>
+		<div class="below">
+			<Island>
+				<h2 class="mt-3 mb-1">Looks fall due</h2>
+				<p class="soft mb-2 text-[0.93rem]">
+					After so many cycles or days, whichever is first. Local rules and its maker come before these defaults.
+				</p>
+				<div class="grid max-w-[34rem]">
+					{#each INSPECTED_PARTS as part (part)}
+						<fieldset class="grid grid-cols-[minmax(6rem,10rem)_minmax(5rem,1fr)_minmax(5rem,1fr)] items-start gap-2">
+							<legend class="sr-only">{INSPECTED[part]}</legend>
+							<span class="pt-8 font-semibold">{INSPECTED[part]}</span>
+							<QuantityField
+								label="Cycles"
+								kind="number"
+								name="{part}-cycles"
+								bind:value={$form.dues[part].cycles}
+								error={dueErrors[part]?.cycles} />
+							<QuantityField
+								label="Days"
+								kind="number"
+								name="{part}-days"
+								bind:value={$form.dues[part].days}
+								error={dueErrors[part]?.days} />
+						</fieldset>
+					{/each}
+				</div>
+				<label class="mt-2 flex min-h-[2.65rem] w-fit cursor-pointer items-center gap-2 font-semibold">
+					<input type="checkbox" class="size-5 text-(--harm)" bind:checked={$form.outOfUse} /> Damaged or out of use
+				</label>
+				<TextField label="Note" name="note" bind:value={$form.note} error={$errors.note} />
+			</Island>
+		</div>
 		<div class="mt-2 flex items-center gap-3">
 			<Save label="Keep this vessel" submitting={$submitting} />
 			<span role="status" class="font-semibold text-(--work)">{$message ?? ''}</span>

@@ -129,16 +129,20 @@
 					{/each}
 				</ol>
 			{/if}
-			<Trials
-				open={data.trials.length > 0 || (data.shot.inputs.inserts?.length ?? 0) > 0}
-				form={data.trialForm}
-				trials={data.trials}
-				volumeMl={data.master.volumeMl} />
 			<p class="soft mt-4">
 				Resin {units.show(data.shot.inputs.startTempC, 'temperature')}, mould {units.show(data.shot.inputs.mouldTempC, 'temperature')}, room
 				{units.show(data.shot.inputs.roomTempC, 'temperature')}, {data.shot.inputs.relativeHumidity} % humidity.
 			</p>
 		</Island>
+		<div class="below">
+			<Island>
+				<Trials
+					open={data.trials.length > 0 || (data.shot.inputs.inserts?.length ?? 0) > 0}
+					form={data.trialForm}
+					trials={data.trials}
+					volumeMl={data.master.volumeMl} />
+			</Island>
+		</div>
 	</section>
 	<aside class="slab p-5"><Island><ShotResult planned={data.shot.planned} stack={false} /></Island></aside>
 </div>
