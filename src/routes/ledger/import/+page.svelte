@@ -132,7 +132,7 @@
 		<div class="grid gap-x-4 sm:grid-cols-3 lg:grid-cols-5">
 			{#each IMPORT_FIELD_NAMES as field (field)}
 				<ChoiceField
-					label="{IMPORT_FIELDS[field].words}{IMPORT_FIELDS[field].needed ? '' : ' (if there)'}"
+					label={IMPORT_FIELDS[field].words}
 					name="column-{field}"
 					bind:value={
 						() => (columns[field] === undefined ? '' : String(columns[field])),
@@ -141,7 +141,10 @@
 							columns = v === '' ? rest : { ...rest, [field]: Number(v) };
 						}
 					}
-					options={[{ value: '', label: '–' }, ...heads.map((h, i) => ({ value: String(i), label: h || `column ${i + 1}` }))]} />
+					options={[
+						{ value: '', label: IMPORT_FIELDS[field].needed ? 'Choose' : 'not in the file' },
+						...heads.map((h, i) => ({ value: String(i), label: h || `column ${i + 1}` }))
+					]} />
 			{/each}
 		</div>
 		{#if asked !== undefined}
