@@ -3,7 +3,7 @@ import { stringify } from 'devalue';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { stepsOf, type PourEvent } from '$lib/core/bench';
 import { breaches } from '$lib/core/schedule';
-import type { KeptOrdersPlan } from '$lib/core/orders';
+import { mendingS, type KeptOrdersPlan } from '$lib/core/orders';
 import { closeDb } from '$lib/server/db/connection';
 import { tables } from '$lib/server/db/models';
 import { listResins } from '$lib/server/repositories/materials';
@@ -12,6 +12,7 @@ import { getOrder, saveOrder } from '$lib/server/repositories/orders';
 import { planFollowed } from '$lib/server/repositories/plans';
 import { addEvents, getPour } from '$lib/server/repositories/pours';
 import { listShots } from '$lib/server/repositories/shots';
+import { yieldsSeen } from '$lib/server/repositories/toPlan';
 import { readHours, saveHours } from '$lib/server/repositories/workHours';
 import { get, sendForm } from './http';
 
@@ -183,7 +184,7 @@ describe('the plan', () => {
 		const { plan: again } = await taken();
 		expect(again.activities.some((a) => a.moulds?.includes(`M${mould.number}`))).toBe(true);
 	});
-	it('what is out of its mould is finished by a press, once', async () => {
+	it('what is out of its mould is finished by a press, once, with the mending that it has wanted so far', async () => {
 		// a good pull for a line that wants finishing
 		const { record, version } = await getOrder(mine[0]!);
 		const lines = record.lines.map((l) => ({ ...l, finishMinutes: 12 }));
@@ -194,19 +195,30 @@ describe('the plan', () => {
 		const pourId = /\/pour\/([\da-f-]{36})/.exec(begun.text)![1]!;
 		const { plan: pour } = await getPour(pourId);
 		const at = (kind: object) => ({ id: randomUUID(), atMs: Date.now() - 1000, ...kind }) as PourEvent;
+		const mendedSoFar = async () => (await yieldsSeen()).get(`${pour.masterName}\n${pour.resinName}`);
+		const before = (await mendedSoFar())?.mended ?? { copies: 0, notedCopies: 0, notedS: 0 };
+		const copies = pour.moulds.reduce((sum, m) => sum + m.copies, 0);
+		const mended = { grade: 'needs-work', faults: ['flash'], note: '', findings: { reworkS: 600 } };
 		await addEvents(pourId, [
 			...stepsOf(pour).map((s) => at({ kind: 'step-done', stepId: s.id })),
-			...pour.moulds.map((m) => at({ kind: 'graded', mouldId: m.id, grade: 'good', faults: [], note: '' })),
+			...pour.moulds.map((m) => at({ kind: 'graded', mouldId: m.id, ...mended })),
 			at({ kind: 'finished' })
 		]);
 		const finish = (await taken()).plan.activities.find(
 			(a) => a.begun && a.part === 'finish' && a.lineId === prep.lineId
 		)!;
 		expect(finish.hands).toBe(1);
+		const seen = (await mendedSoFar())!;
+		expect(seen.mended).toEqual({
+			copies: before.copies + copies,
+			notedCopies: before.notedCopies + copies,
+			notedS: before.notedS + 600 * pour.moulds.length
+		});
+		expect(finish.endMs - finish.startMs).toBe(1000 * Math.round(720 + mendingS(seen)!) * copies);
 		const press = () => sendForm('/orders/today?/finished', [['id', finish.id]]);
 		expect((await press()).status).toBe(200);
 		const after = (await getOrder(mine[0]!)).record.lines.find((l) => l.id === prep.lineId)!;
-		expect(after.finished).toBe(pour.moulds.reduce((sum, m) => sum + m.copies, 0));
+		expect(after.finished).toBe(copies);
 		expect((await taken()).plan.activities.some((a) => a.id === finish.id)).toBe(false);
 		expect((await press()).text).toMatch(/not in the plan any more/);
 	});

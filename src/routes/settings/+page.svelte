@@ -139,72 +139,91 @@
 				error={$errors.freeAirLPerMin}
 				hint="free air, not displacement" />
 		</div>
-	</Island><Island>
-		<h2 class="mt-5 mb-2">Scale, cups and vacuum</h2>
-		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
-			<QuantityField
-				label="Scale weighs at most"
-				kind="mass"
-				name="scaleCapacityG"
-				bind:value={$form.scaleCapacityG}
-				error={$errors.scaleCapacityG} />
-			<QuantityField
-				label="Largest mixing cup"
-				kind="volume"
-				name="mixingCupMl"
-				bind:value={$form.mixingCupMl}
-				error={$errors.mixingCupMl} />
-			<ChoiceField
-				label="Parts are measured"
-				name="measuring"
-				bind:value={$form.measuring}
-				options={Object.entries(MEASURING).map(([value, m]) => ({ value: value as Measuring, label: m.words }))}
-				hint={MEASURING[$form.measuring ?? 'two-cups'].risk} />
-			<QuantityField
-				label="Vessel for degassing"
-				kind="volume"
-				name="vacuumVesselMl"
-				bind:value={$form.vacuumVesselMl}
-				error={$errors.vacuumVesselMl} />
-			<QuantityField
-				label="Vacuum chamber"
-				kind="volume"
-				name="vacuumChamberL"
-				bind:value={
-					() => ($form.vacuumChamberL === undefined ? undefined : $form.vacuumChamberL * 1000),
-					(v) => ($form.vacuumChamberL = (v === undefined ? undefined : v / 1000) as number)
-				}
-				error={$errors.vacuumChamberL} />
-			<QuantityField
-				label="Its pump moves"
-				kind="flow"
-				name="vacuumPumpLPerMin"
-				bind:value={$form.vacuumPumpLPerMin}
-				error={$errors.vacuumPumpLPerMin} />
-			<QuantityField
-				label="It reaches, absolute"
-				kind="pressure"
-				name="vacuumKpa"
-				bind:value={$form.vacuumKpa}
-				error={$errors.vacuumKpa}
-				hint="what is left, not what is gone" />
-		</div>
-		<div class="mt-3"><Caution topics={['pressure', 'vacuum']} /></div>
-	</Island><Island>
-		<h2 class="mt-5 mb-2">Papers and prices</h2>
-		<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
-			<QuantityField label="An hour costs" kind="number" name="hourly" bind:value={$form.hourly} error={$errors.hourly} />
-			<TextField label="Money" name="currency" bind:value={$form.currency} error={$errors.currency} />
-			<TextField
-				label="Address of the workshop"
-				name="address"
-				bind:value={$form.address}
-				error={$errors.address}
-				hint={$form.address
-					? 'printed codes and calendar links lead there'
-					: `empty: printed codes lead to ${data.address.base}${data.address.loopback ? ', which only this machine knows' : ''}`} />
-		</div>
 	</Island>
+	<div class="below">
+		<Island>
+			<h2 class="mt-5 mb-2">Scale, cups and vacuum</h2>
+			<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
+				<QuantityField
+					label="Scale weighs at most"
+					kind="mass"
+					name="scaleCapacityG"
+					bind:value={$form.scaleCapacityG}
+					error={$errors.scaleCapacityG} />
+				<QuantityField
+					label="Largest mixing cup"
+					kind="volume"
+					name="mixingCupMl"
+					bind:value={$form.mixingCupMl}
+					error={$errors.mixingCupMl} />
+				<ChoiceField
+					label="Parts are measured"
+					name="measuring"
+					bind:value={$form.measuring}
+					options={Object.entries(MEASURING).map(([value, m]) => ({ value: value as Measuring, label: m.words }))}
+					hint={MEASURING[$form.measuring ?? 'two-cups'].risk} />
+				<QuantityField
+					label="Vessel for degassing"
+					kind="volume"
+					name="vacuumVesselMl"
+					bind:value={$form.vacuumVesselMl}
+					error={$errors.vacuumVesselMl} />
+				<QuantityField
+					label="Vacuum chamber"
+					kind="volume"
+					name="vacuumChamberL"
+					bind:value={
+						() => ($form.vacuumChamberL === undefined ? undefined : $form.vacuumChamberL * 1000),
+						(v) => ($form.vacuumChamberL = (v === undefined ? undefined : v / 1000) as number)
+					}
+					error={$errors.vacuumChamberL} />
+				<QuantityField
+					label="Its pump moves"
+					kind="flow"
+					name="vacuumPumpLPerMin"
+					bind:value={$form.vacuumPumpLPerMin}
+					error={$errors.vacuumPumpLPerMin} />
+				<QuantityField
+					label="It reaches, absolute"
+					kind="pressure"
+					name="vacuumKpa"
+					bind:value={$form.vacuumKpa}
+					error={$errors.vacuumKpa}
+					hint="what is left, not what is gone" />
+			</div>
+			<div class="mt-3"><Caution topics={['pressure', 'vacuum']} /></div>
+		</Island>
+	</div>
+	<div class="below">
+		<Island>
+			<h2 class="mt-5 mb-2">Papers and prices</h2>
+			<div class="grid gap-x-5 gap-y-1 sm:grid-cols-3">
+				<QuantityField
+					label="An hour costs"
+					kind="number"
+					name="hourly"
+					bind:value={$form.hourly}
+					error={$errors.hourly}
+					hint="0: hands are not counted" />
+				<QuantityField
+					label="A cycle of the pot costs"
+					kind="number"
+					name="potCycleCost"
+					bind:value={$form.potCycleCost}
+					error={$errors.potCycleCost}
+					hint="air, gasket and hoses; 0: not counted" />
+				<TextField label="Money" name="currency" bind:value={$form.currency} error={$errors.currency} />
+				<TextField
+					label="Address of the workshop"
+					name="address"
+					bind:value={$form.address}
+					error={$errors.address}
+					hint={$form.address
+						? 'printed codes and calendar links lead there'
+						: `empty: printed codes lead to ${data.address.base}${data.address.loopback ? ', which only this machine knows' : ''}`} />
+			</div>
+		</Island>
+	</div>
 	<div class="mt-4 flex items-center gap-4">
 		<Save label="Keep the settings" submitting={$submitting} />
 		<span role="status" class="font-semibold text-(--work)">{$message ?? ''}</span>

@@ -18,6 +18,7 @@ export { keptOrdersPlan, type KeptOrdersPlan } from './kept';
 export { pullRecipe } from './recipe';
 export { runList, type RunLine } from './runList';
 export { buyingList, type Buying } from './buying';
+export { mendingS, type CastsSeen } from './mending';
 export { orderPrice, type CopyParts, type LineCost, type OrderPrice } from './price';
 export { improving, type PlanProgress } from './improvePlan';
 export { planFrom } from './planFrom';

@@ -1,3 +1,4 @@
+import { mendingS, type CastsSeen } from './mending';
 import { yieldOf } from './needed';
 import type { OrderRecord } from './order';
 
@@ -9,7 +10,10 @@ export interface LineCost {
 	copies: number;
 	material: number;
 	mould: number;
+	/** Casting it, taking it out, finishing and mending it. */
 	hands: number;
+	/** Its share of a cycle of the pot; nothing where it does not go into one. */
+	pot: number | null;
 	/** Of one good copy: what is thrown away is paid by it. */
 	good: number;
 	/** What is asked for one, with the margin. */
@@ -17,8 +21,8 @@ export interface LineCost {
 	total: number;
 	/** What of the casts is expected to be thrown away, 0 to 1. */
 	scrapShare: number;
-	/** Casts of it so far: with few the share above is mostly what a newcomer is taken for. */
-	casts: number;
+	/** How its casts came out so far: with few the share above is mostly what a newcomer is taken for. */
+	seen: CastsSeen;
 	/** What of it has no price, so that it is in none of these. */
 	unpriced: readonly string[];
 }
@@ -38,25 +42,27 @@ export interface CopyParts {
 	material: number;
 	mould: number;
 	handsS: number;
-	/** How its casts came out so far. */
-	seen: { good: number; scrap: number };
+	/** Its share of a cycle of the pot, 0 to 1; nothing where it does not go into one. */
+	potShare: number | null;
+	seen: CastsSeen;
 	/** Names of the materials that nobody gave a price. */
 	unpriced: readonly string[];
 }
 
 /**
- * What an order costs and what is asked for it: material, the mould's share by its expected life, hands with finishing, paid
- * by the good ones: with the same expected share of good ones by which the plan casts. A margin is a share of the price, not
- * of the cost.
+ * What an order costs and what is asked for it. Casting (material, the mould's share by its expected life, the pot, hands) is
+ * paid by the good ones, with the same expected share of good ones by which the plan casts; finishing and mending are spent on
+ * good ones alone. A margin is a share of the price, not of the cost.
+ * @param rates what an hour of hands and a cycle of the pot cost; 0: it is not counted
  * @param marginPercent 0 to 95
  * @throws RangeError for a margin that is none
  * @example
- * orderPrice({ lines: [] }, () => undefined, 20, 30).total; // 0
+ * orderPrice({ lines: [] }, () => undefined, { hourly: 20, potCycle: 0.5 }, 30).total; // 0
  */
 export function orderPrice(
 	{ lines }: Pick<OrderRecord, 'lines'>,
 	partsOf: (lineId: string) => CopyParts | undefined,
-	hourly: number,
+	{ hourly, potCycle }: { hourly: number; potCycle: number },
 	marginPercent: number
 ): OrderPrice {
 	if (!(marginPercent >= 0 && marginPercent <= 95))
@@ -64,9 +70,11 @@ export function orderPrice(
 	const priced = lines.flatMap((line): LineCost[] => {
 		const parts = partsOf(line.id);
 		if (!parts) return [];
-		const hands = ((parts.handsS + line.finishMinutes * 60) / 3600) * hourly;
+		const casting = (parts.handsS / 3600) * hourly;
+		const after = ((line.finishMinutes * 60 + (mendingS(parts.seen) ?? 0)) / 3600) * hourly;
+		const pot = parts.potShare === null ? null : parts.potShare * potCycle;
 		const { mean } = yieldOf(parts.seen);
-		const good = (parts.material + parts.mould + hands) / mean;
+		const good = (parts.material + parts.mould + (pot ?? 0) + casting) / mean + after;
 		// asked in whole hundredths, so that a total is the sum of what is read
 		const price = Math.ceil((good / (1 - marginPercent / 100)) * 100 - 1e-9) / 100;
 		return [
@@ -77,12 +85,13 @@ export function orderPrice(
 				copies: line.copies,
 				material: parts.material,
 				mould: parts.mould,
-				hands,
+				hands: casting + after,
+				pot,
 				good,
 				price,
 				total: price * line.copies,
 				scrapShare: 1 - mean,
-				casts: parts.seen.good + parts.seen.scrap,
+				seen: parts.seen,
 				unpriced: parts.unpriced
 			}
 		];

@@ -1,5 +1,6 @@
 import type { Load, VesselRecord } from '../pressurePot';
 import type { WorkshopHours } from './hours';
+import type { CastsSeen } from './mending';
 
 /** Pulls that go into a pot with one closing, by their ids in the order in which their cups are poured. */
 export type PotLoad = readonly string[];
@@ -75,10 +76,11 @@ export interface LineToPlan {
 	pulls: number;
 	/** Pulls that were begun and are not ready yet. */
 	begun?: readonly BegunPull[] | undefined;
+	/** Finishing and mending of each good one; 0: neither is planned. */
 	finishS: number;
 	hardenS: number;
 	/** This piece in this resin so far. */
-	seen: { good: number; scrap: number };
+	seen: CastsSeen;
 	recipes: readonly PullRecipe[];
 	/** Why it cannot be cast at all. */
 	refused: string | null;

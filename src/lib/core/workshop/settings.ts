@@ -99,6 +99,12 @@ export const workshopSettings = z
 			.min(0, 'An hour does not cost less than nothing.')
 			.max(10_000, 'Over 10 000 an hour: check it.')
 			.default(0),
+		/** What a cycle of the pot costs: air, and wear of gasket and hoses; nothing: it is not counted. */
+		potCycleCost: z
+			.number({ error: 'Type what a cycle of the pot costs, such as 0.50, or 0.' })
+			.min(0, 'A cycle does not cost less than nothing.')
+			.max(1000, 'Over 1000 a cycle: check it.')
+			.default(0),
 		currency: z
 			.string()
 			.trim()
@@ -140,6 +146,7 @@ export const WORKSHOP_DEFAULTS: WorkshopSettings = {
 	clockHours: '24',
 	measuring: 'two-cups',
 	hourly: 0,
+	potCycleCost: 0,
 	currency: '€'
 };
 

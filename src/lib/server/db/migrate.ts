@@ -29,6 +29,7 @@ import * as orders from './migrations/0024-orders';
 import * as leftOver from './migrations/0025-left-over';
 import * as people from './migrations/0026-people';
 import * as eventDevice from './migrations/0027-event-device';
+import * as mended from './migrations/0028-mended';
 import * as unmeasured from './migrations/0019-unmeasured-masters';
 
 const MIGRATIONS = [
@@ -58,7 +59,8 @@ const MIGRATIONS = [
 	{ name: '0024-orders', up: () => orders.up() },
 	{ name: '0025-left-over', up: () => leftOver.up() },
 	{ name: '0026-people', up: () => people.up() },
-	{ name: '0027-event-device', up: () => eventDevice.up() }
+	{ name: '0027-event-device', up: () => eventDevice.up() },
+	{ name: '0028-mended', up: () => mended.up() }
 ];
 
 const LOCK = 'anthypos-migrate';

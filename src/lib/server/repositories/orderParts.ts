@@ -60,6 +60,7 @@ async function partsOf(shotId: string, settings: WorkshopSettings): Promise<Copy
 			material: materials.reduce((sum, m) => sum + (m.massG * (m.pricePerKg ?? 0)) / 1000, 0) / recipe.copies,
 			mould: mould.share / recipe.copies,
 			handsS: handsS / recipe.copies,
+			potShare: plan.pot ? 1 / recipe.copies : null,
 			seen: seen.get(`${master.record.name}\n${resin.record.name}`) ?? { good: 0, scrap: 0 },
 			unpriced: [
 				...materials.filter((m) => m.pricePerKg === undefined && m.massG > 0).map((m) => m.name),

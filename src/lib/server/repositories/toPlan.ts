@@ -1,7 +1,9 @@
 import { QueryTypes } from 'sequelize';
 import { inRubber, outsideMl, standingOf, STATE_WORDS } from '$lib/core/mould';
 import {
+	mendingS,
 	pullRecipe,
+	type CastsSeen,
 	type LineToPlan,
 	type MouldToPlan,
 	type PullRecipe,
@@ -64,6 +66,7 @@ export async function workshopToPlan(
 		const pieceName = masters.find((m) => m.id === shot?.masterId)?.record.name ?? 'piece';
 		const resinName = resins.find((r) => r.id === shot?.resinId)?.record.name ?? '';
 		const { good, casting, pours } = counts.get(line.id)!;
+		const sofar = seen.get(`${pieceName}\n${resinName}`) ?? { good: 0, scrap: 0 };
 		return {
 			id: line.id,
 			shotId: line.shotId,
@@ -75,9 +78,10 @@ export async function workshopToPlan(
 			casting,
 			pulls: pours,
 			begun: begun.get(line.id) ?? [],
-			finishS: Math.round(line.finishMinutes * 60),
+			// where nothing is finished nobody says that it is done
+			finishS: line.finishMinutes > 0 ? Math.round(line.finishMinutes * 60 + (mendingS(sofar) ?? 0)) : 0,
 			hardenS: Math.round(line.hardenHours * 3600),
-			seen: seen.get(`${pieceName}\n${resinName}`) ?? { good: 0, scrap: 0 },
+			seen: sofar,
 			recipes: recipes.map((r) => ({
 				...r,
 				takes: r.takes.map((t) => ({ ...t, stockId: stock.keyOf(t.stockId) }))
@@ -215,7 +219,8 @@ function stockOf(tins: readonly Container[]) {
 const partName = (t: Container) =>
 	t.record.part === 'A' || t.record.part === 'B' ? `${t.materialName} ${t.record.part}` : t.materialName;
 
-type Seen = ReadonlyMap<string, { good: number; scrap: number }>;
+type Seen = ReadonlyMap<string, CastsSeen>;
+type SeenColumn = 'good' | 'scrap' | 'copies' | 'notedCopies' | 'notedS';
 const seenYields = new RowCache<{ seen: Seen }>(1);
 
 /** What came out so far, by piece and resin. */
@@ -223,13 +228,24 @@ export async function yieldsSeen(): Promise<Seen> {
 	const stamp = await ledgerStamp();
 	const known = seenYields.peek('seen', stamp);
 	if (known) return known.seen;
-	const rows = await db().query<{ piece: string; resin: string; good: number; scrap: number }>(
+	const rows = await db().query<{ piece: string; resin: string } & Record<SeenColumn, string>>(
 		`SELECT masterName AS piece, resinName AS resin, SUM(copies * (grade <> 'scrap')) AS good,
-			SUM(copies * (grade = 'scrap')) AS scrap FROM pulls GROUP BY masterName, resinName`,
+			SUM(copies * (grade = 'scrap')) AS scrap,
+			SUM(copies * (grade = 'needs-work' OR (grade = 'good' AND COALESCE(mendedS, 0) > 0))) AS copies,
+			SUM(copies * (IF(grade = 'needs-work', mendedS IS NOT NULL, grade = 'good' AND COALESCE(mendedS, 0) > 0))) AS notedCopies,
+			SUM(IF(grade <> 'scrap', COALESCE(mendedS, 0), 0)) AS notedS
+		FROM pulls GROUP BY masterName, resinName`,
 		{ type: QueryTypes.SELECT }
 	);
 	const seen = new Map(
-		rows.map((r) => [`${r.piece}\n${r.resin}`, { good: Number(r.good), scrap: Number(r.scrap) }])
+		rows.map(({ piece, resin, good, scrap, copies, notedCopies, notedS }): [string, CastsSeen] => [
+			`${piece}\n${resin}`,
+			{
+				good: Number(good),
+				scrap: Number(scrap),
+				mended: { copies: Number(copies), notedCopies: Number(notedCopies), notedS: Number(notedS) }
+			}
+		])
 	);
 	return seenYields.keep('seen', stamp, { seen }).seen;
 }

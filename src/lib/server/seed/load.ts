@@ -69,7 +69,9 @@ async function tell(nowMs: number): Promise<void> {
 		potTargetGaugeKpa: 275,
 		roomTempC: 21,
 		relativeHumidity: 44,
-		altitudeM: 120
+		altitudeM: 120,
+		hourly: 18,
+		potCycleCost: 0.4
 	});
 	await saveSettings(settings, 0);
 	await addPeople();

@@ -189,18 +189,21 @@ function verdict(
 	random: () => number,
 	relativeHumidity: number,
 	worn: boolean
-): { grade: Grade; faults: (typeof FAULTS)[number][]; note: string } {
+): { grade: Grade; faults: (typeof FAULTS)[number][]; note: string; findings?: { reworkS: number } } {
 	const luck = random() - (relativeHumidity > 52 ? 0.2 : 0) - (worn ? 0.3 : 0);
 	if (luck > 0.2) return { grade: 'good', faults: [], note: '' };
+	// not everybody looks at the clock while mending
+	const mended =
+		Math.round(luck * 1000) % 3 === 0 ? {} : { findings: { reworkS: 60 * Math.round(7 + 25 * luck) } };
 	if (worn)
 		return {
-			grade: luck > -0.1 ? 'needs-work' : 'scrap',
 			faults: ['dull-detail', 'flash'],
-			note: 'Tears at the seam.'
+			note: 'Tears at the seam.',
+			...(luck > -0.1 ? { grade: 'needs-work', ...mended } : { grade: 'scrap' })
 		};
 	if (relativeHumidity > 52)
 		return { grade: 'scrap', faults: ['foam'], note: 'Damp day, should have waited.' };
-	if (luck > 0.07) return { grade: 'needs-work', faults: ['face-bubbles'], note: '' };
+	if (luck > 0.07) return { grade: 'needs-work', faults: ['face-bubbles'], note: '', ...mended };
 	return { grade: 'scrap', faults: ['soft'], note: 'B not stirred long enough.' };
 }
 

@@ -76,13 +76,10 @@
 				<Save label={isNew ? 'Take it' : 'Keep'} submitting={$submitting} />{#if $message}<span role="status">{$message}</span>{/if}
 			</p>
 		</form>
-		<Island
-			>{#if data.order}<PricePanel
-					lines={$form.lines}
-					parts={data.parts}
-					hourly={data.settings.hourly}
-					currency={data.settings.currency}
-					bind:margin />{/if}</Island>
+		{#if data.order}<div class="below">
+				<Island>
+					<PricePanel lines={$form.lines} parts={data.parts} settings={data.settings} bind:margin /></Island>
+			</div>{/if}
 	</div>
 	<aside class="slab p-5 lg:sticky lg:top-5" aria-label="Whether the day holds">
 		<Island>

@@ -19,8 +19,9 @@ export const GET: RequestHandler = async (event) => {
 	const margin = Number(url.searchParams.get('margin') ?? USUAL_MARGIN);
 	if (!(margin >= 0 && margin <= 95)) error(400, 'A margin is 0 to 95 percent of the price.');
 	const [parts, { hours }] = await Promise.all([partsOfLines(order.record, locals.settings), readHours()]);
-	const price = orderPrice(order.record, (id) => parts[id], locals.settings.hourly, margin);
-	const money = (n: number) => `${locals.settings.currency} ${n.toFixed(2)}`;
+	const { currency, hourly, potCycleCost: potCycle } = locals.settings;
+	const price = orderPrice(order.record, (id) => parts[id], { hourly, potCycle }, margin);
+	const money = (n: number) => `${currency} ${n.toFixed(2)}`;
 	const unpriced = order.record.lines.length - price.lines.length;
 	return sheet(
 		orderSheet(
@@ -43,6 +44,7 @@ export const GET: RequestHandler = async (event) => {
 					numbers: [0, 3, 4]
 				},
 				`Ready by ${dayIn(hours.zone)(order.record.dueAtMs)}.`,
+				...(price.unpriced.length > 0 ? [`Not in these prices yet: ${price.unpriced.join(', ')}.`] : []),
 				...(unpriced > 0
 					? [
 							`${unpriced === 1 ? 'One line has' : `${unpriced} lines have`} no price: what it is cast by cannot be poured as it is.`
