@@ -1,3 +1,4 @@
+import { buyingList, coatsWanted } from '$lib/core/orders';
 import { allFaces } from '$lib/server/faces';
 import { asker } from '$lib/server/heavy/asker';
 import { orFail } from '$lib/server/forms';
@@ -30,6 +31,8 @@ export const load: PageServerLoad = async (event) => {
 			})),
 			...outlookOf(id, followed, proposed?.kept ?? null)
 		})),
+		takes: buyingList(workshop, followed?.plan.activities),
+		coats: coatsWanted(workshop),
 		plan: followed && {
 			status: followed.plan.status,
 			conflict: followed.plan.conflict,

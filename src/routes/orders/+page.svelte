@@ -9,6 +9,7 @@
 	import Proposal from '$lib/ui/orders/Proposal.svelte';
 	import Tabs from '$lib/ui/orders/Tabs.svelte';
 	import Tag from '$lib/ui/Tag.svelte';
+	import Takes from '$lib/ui/orders/Takes.svelte';
 
 	let { data, form: answer } = $props();
 	type Order = (typeof data.orders)[number];
@@ -34,10 +35,7 @@
 </script>
 
 <PageHead title="Orders" about="So many copies by a day, and whether the day holds.">
-	{#snippet actions()}<Button href="/orders/buying.csv" color="alternative" size="lg">Buying list</Button><Button
-			href="/orders/new"
-			size="lg">Take an order</Button
-		>{/snippet}
+	{#snippet actions()}<Button href="/orders/new" size="lg">Take an order</Button>{/snippet}
 </PageHead>
 <Tabs />
 {#if data.proposed}<Proposal {...data.proposed} refused={answer?.refused} />{/if}
@@ -117,6 +115,7 @@
 			</li>
 		{/each}
 	</ul>
+	{#if data.takes.length > 0}<div class="below"><Takes rows={data.takes} coats={data.coats} nowMs={data.nowMs} /></div>{/if}
 	{#if past.length > 0}
 		<details class="mt-5">
 			<summary class="font-semibold">{past.length} done or called off</summary>

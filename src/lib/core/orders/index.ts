@@ -11,13 +11,22 @@ export type { PlanBudget } from './settled';
 export { PARTS, type Part } from './parts';
 export { HORIZON_DAYS } from './project';
 export { stillWanted, type Hindrance } from './pulls';
-export type { BegunPull, LineToPlan, MouldToPlan, OrderToPlan, PullRecipe, Workshop } from './snapshot';
+export type {
+	BegunPull,
+	LineToPlan,
+	MouldToPlan,
+	OrderToPlan,
+	PullRecipe,
+	Stock,
+	Take,
+	Workshop
+} from './snapshot';
 export { outlooks, USUAL_RUNS, type Outlook } from './chance';
 export { planDifferences, type Moved, type PlanDifferences } from './differences';
 export { keptOrdersPlan, type KeptOrdersPlan } from './kept';
-export { pullRecipe } from './recipe';
+export { pullRecipe, UNBOOKED } from './recipe';
 export { runList, type RunLine } from './runList';
-export { buyingList, type Buying } from './buying';
+export { buyingList, coatsWanted, type Buying } from './buying';
 export { mendingS, type CastsSeen } from './mending';
 export { orderPrice, type CopyParts, type LineCost, type OrderPrice } from './price';
 export { improving, type PlanProgress } from './improvePlan';

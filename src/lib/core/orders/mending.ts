@@ -12,7 +12,7 @@ export interface CastsSeen {
  * taken to have wanted as much as those of which it was. Nothing where copies wanted mending and nobody noted how long.
  * @returns 0 or more, s; `null`: not known
  * @example
- * mendingS({ good: 20, scrap: 1, mended: { copies: 4, notedCopies: 2, notedS: 1200 } }); // 4 of 20 at 600 s: 120
+ * mendingS({ good: 20, scrap: 1, mended: { copies: 4, notedCopies: 2, notedS: 1200 } }); // 120
  */
 export function mendingS({ good, mended }: CastsSeen): number | null {
 	if (!mended || mended.copies === 0 || !(good > 0)) return 0;

@@ -1,7 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { buyingList } from './buying';
 import { orderPrice } from './price';
-import { line, order, recipe, workshop } from './workshop.testing';
 
 describe('what an order costs, worked by hand', () => {
 	const lines = [{ id: 'l', shotId: 's', copies: 10, finishMinutes: 6, hardenHours: 24 }];
@@ -71,20 +69,5 @@ describe('what an order costs, worked by hand', () => {
 			unpriced: []
 		});
 		expect(() => orderPrice({ lines }, () => parts, rates, 100)).toThrow('a margin is 0 to 95 %, got 100');
-	});
-});
-
-it('the buying list: what all casts take against the shelf, and when it runs out', () => {
-	const shop = workshop([order('1', 4, [line('l', 5, [recipe('a')], { seen: { good: 900, scrap: 0 } })])], {
-		stock: [{ id: 'white', name: 'White A', leftG: 200 }]
-	});
-	const [b] = buyingList(shop, [{ lineId: 'l', part: 'cast', batch: 0, startMs: shop.nowMs + 1000 }]);
-	// five casts of 60 g
-	expect(b).toMatchObject({
-		takesG: 300,
-		leftG: 200,
-		shortG: 100,
-		runsOutMs: shop.nowMs + 1000,
-		orders: ['Order 1']
 	});
 });

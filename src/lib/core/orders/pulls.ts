@@ -5,6 +5,7 @@ import type {
 	MouldToPlan,
 	OrderToPlan,
 	PullRecipe,
+	Take,
 	Workshop,
 	PotLoad
 } from './snapshot';
@@ -49,6 +50,7 @@ export interface Successor {
 	resource: string;
 	makeS: number;
 	cureS: number;
+	takes?: readonly Take[] | undefined;
 }
 
 export interface PullList {
@@ -137,7 +139,7 @@ export function pullsWanted(workshop: Workshop, casts?: ReadonlyMap<string, numb
 					);
 					break;
 				}
-				const short = takeFrom(left, recipe);
+				const short = takeFrom(left, recipe.takes);
 				if (short) {
 					const name = workshop.stock.find((s) => s.id === short.stockId)?.name ?? 'resin';
 					const massG =
@@ -152,10 +154,15 @@ export function pullsWanted(workshop: Workshop, casts?: ReadonlyMap<string, numb
 					);
 					break;
 				}
-				const used = mouldsFor(recipe, moulds, lives, workshop.hours.successorPercent / 100, list.successors);
+				const used = mouldsFor(
+					recipe,
+					{ moulds, lives, left },
+					workshop.hours.successorPercent / 100,
+					list.successors
+				);
 				if ('why' in used) {
-					giveBack(left, recipe);
-					hinder(missing, used.why, used.mend);
+					giveBack(left, recipe.takes);
+					hinder(missing, used.why, used.mend, used.short);
 					break;
 				}
 				list.pulls.push({
@@ -175,19 +182,19 @@ export function pullsWanted(workshop: Workshop, casts?: ReadonlyMap<string, numb
 
 function takeFrom(
 	left: Map<string, number>,
-	recipe: PullRecipe
+	takes: readonly Take[]
 ): { stockId: string; leftG: number } | undefined {
-	for (const { stockId, massG } of recipe.takes) {
+	for (const { stockId, massG } of takes) {
 		const leftG = left.get(stockId);
 		if (leftG !== undefined && leftG < massG) return { stockId, leftG };
 	}
-	for (const { stockId, massG } of recipe.takes)
+	for (const { stockId, massG } of takes)
 		if (left.has(stockId)) left.set(stockId, left.get(stockId)! - massG);
 	return undefined;
 }
 
-function giveBack(left: Map<string, number>, recipe: PullRecipe): void {
-	for (const { stockId, massG } of recipe.takes)
+function giveBack(left: Map<string, number>, takes: readonly Take[]): void {
+	for (const { stockId, massG } of takes)
 		if (left.has(stockId)) left.set(stockId, left.get(stockId)! + massG);
 }
 
@@ -217,11 +224,14 @@ export function normalQuantile(p: number): number {
 
 function mouldsFor(
 	recipe: PullRecipe,
-	moulds: ReadonlyMap<string, MouldToPlan>,
-	lives: Map<string, Life>,
+	{
+		moulds,
+		lives,
+		left
+	}: { moulds: ReadonlyMap<string, MouldToPlan>; lives: Map<string, Life>; left: Map<string, number> },
 	risk: number,
 	successors: Successor[]
-): { names: string[] } | { why: string; mend: string } {
+): { names: string[] } | Pick<Hindrance, 'why' | 'mend' | 'short'> {
 	const names: string[] = [];
 	const worn: { mould: MouldToPlan; life: Life }[] = [];
 	for (const id of recipe.mouldIds) {
@@ -246,6 +256,21 @@ function mouldsFor(
 			worn.push({ mould, life });
 		}
 		lives.set(id, life);
+	}
+	const taken: Take[] = [];
+	for (const { mould } of worn) {
+		const takes = mould.successor!.takes ?? [];
+		const short = takeFrom(left, takes);
+		if (short) {
+			giveBack(left, taken);
+			const { name, massG } = takes.find((t) => t.stockId === short.stockId)!;
+			return {
+				why: `M${mould.number} is not sure to last, and of ${name}, of which its successor takes ${Math.ceil(massG)} g, ${Math.floor(short.leftG)} g are left.`,
+				mend: 'Put a new tin on the shelf; the plan goes on by itself.',
+				short: { stockId: short.stockId, massG: massG - short.leftG }
+			};
+		}
+		taken.push(...takes);
 	}
 	for (const { mould, life } of worn) {
 		life.generation++;

@@ -48,6 +48,7 @@ export function pullRecipe(plan: PourPlan, batch: number, nightTempC: number | n
 		flexibleS: plan.out ? Math.max(60, plan.out.stiffS - plan.demouldS) : null,
 		demouldS: copies * HANDS_S.out,
 		takes: takesOf(plan),
+		...(plan.release ? { coats: { name: plan.release.name, moulds } } : {}),
 		cureBand:
 			band && plan.demouldS > 0
 				? { low: Math.min(1, band.lowS / plan.demouldS), high: Math.max(1, band.highS / plan.demouldS) }
@@ -113,13 +114,17 @@ function coldFactor(
 	return Math.max(1, of(nightTempC) / of(roomTempC));
 }
 
+/** Stock ids of what comes from no tin begin so; the side or the filler follows. */
+export const UNBOOKED = 'unbooked/';
+
 function takesOf(plan: PourPlan): PullRecipe['takes'] {
-	const { a, b } = plan.containers ?? {};
-	const from = (stockId: string | undefined, massG: number) =>
-		stockId && massG > 0 ? [{ stockId, massG }] : [];
+	const { a, b, fillers: tins } = plan.containers ?? {};
+	const from = (tin: string | undefined, side: string, name: string, massG: number) =>
+		massG > 0 ? [{ stockId: tin ?? UNBOOKED + side, name, massG }] : [];
+	const isOne = plan.b.massG === 0 || plan.catalyst !== undefined;
 	return [
-		...from(a, plan.a.massG),
-		...from(b, plan.b.massG),
-		...(plan.fillers ?? []).flatMap((f) => from(plan.containers?.fillers?.[f.name], f.massG))
+		...from(a, 'A', isOne ? plan.resinName : `${plan.resinName} A`, plan.a.massG),
+		...from(b, 'B', plan.catalyst ? `${plan.resinName}, catalyst` : `${plan.resinName} B`, plan.b.massG),
+		...(plan.fillers ?? []).flatMap((f) => from(tins?.[f.name], `filler/${f.name}`, f.name, f.massG))
 	];
 }

@@ -5,6 +5,22 @@ import type { CastsSeen } from './mending';
 /** Pulls that go into a pot with one closing, by their ids in the order in which their cups are poured. */
 export type PotLoad = readonly string[];
 
+/** What is left of a part of a material, in all its tins. */
+export interface Stock {
+	id: string;
+	name: string;
+	leftG: number;
+	/** Of it in tins with a use-by day, to the end of which each is good, g. */
+	dated?: readonly { untilMs: number; leftG: number }[] | undefined;
+}
+
+/** Something that work takes from the shelf, g. What stands in no tin of the books has a `stockId` that no stock has. */
+export interface Take {
+	stockId: string;
+	name: string;
+	massG: number;
+}
+
 /** One batch of a kept shot, as the schedule sees it: hands, mould and pot, s. */
 export interface PullRecipe {
 	/** Which batch of the shot. */
@@ -43,8 +59,10 @@ export interface PullRecipe {
 	flexibleS: number | null;
 	/** Taking it out and judging it: hands. */
 	demouldS: number;
-	/** What is mixed for it, g, by the tins that it comes from. */
-	takes: readonly { stockId: string; massG: number }[];
+	/** What is mixed for it. */
+	takes: readonly Take[];
+	/** Coats that its moulds get before it. */
+	coats?: { name: string; moulds: number } | undefined;
 	/** 80 % of cures lie between these shares of the forecast. */
 	cureBand: { low: number; high: number };
 }
@@ -108,7 +126,7 @@ export interface MouldToPlan {
 	/** How it stands in a pot; nothing where its sizes are not known. */
 	body?: Load | undefined;
 	/** How long hands make another one, and how long it cures; nothing where it is not known. */
-	successor: { makeS: number; cureS: number } | null;
+	successor: { makeS: number; cureS: number; takes?: readonly Take[] } | null;
 }
 
 /** Everything that the schedule of a workshop rests on. */
@@ -126,7 +144,7 @@ export interface Workshop {
 		vessel?: VesselRecord | undefined;
 	}[];
 	/** What is left of each part; what is not in the books is not counted. */
-	stock: readonly { id: string; name: string; leftG: number }[];
+	stock: readonly Stock[];
 	/** Activities that somebody has put to a time. */
 	pins: Readonly<Record<string, number>>;
 }

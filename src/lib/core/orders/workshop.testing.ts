@@ -18,7 +18,7 @@ export const recipe = (mould: string, more: Partial<PullRecipe> = {}): PullRecip
 	cureS: { day: 2400, night: 4800 },
 	flexibleS: null,
 	demouldS: 150,
-	takes: [{ stockId: 'white', massG: 60 }],
+	takes: [{ stockId: 'white', name: 'White A', massG: 60 }],
 	cureBand: { low: 0.8, high: 1.25 },
 	...more
 });

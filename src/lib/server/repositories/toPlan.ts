@@ -3,10 +3,13 @@ import { inRubber, outsideMl, standingOf, STATE_WORDS } from '$lib/core/mould';
 import {
 	mendingS,
 	pullRecipe,
+	UNBOOKED,
 	type CastsSeen,
 	type LineToPlan,
 	type MouldToPlan,
 	type PullRecipe,
+	type Stock,
+	type Take,
 	type Workshop,
 	type WorkshopHours
 } from '$lib/core/orders';
@@ -18,7 +21,7 @@ import { NotFoundError, RefusedError } from '../errors';
 import { listContainers, type Container } from './containers';
 import { ledgerStamp } from './ledger';
 import { listMasters, type Master } from './masters';
-import { listResins, listRubbers } from './materials';
+import { listFillers, listResins, listRubbers } from './materials';
 import { listMoulds, takesResin, type Mould } from './moulds';
 import { begunPulls } from './begunPulls';
 import { countLines, listOrders, type Order } from './orders';
@@ -31,6 +34,7 @@ import { families, mouldWears } from './wear';
 const MAKE_S = 3600;
 /** What is at the bench still wants so long at the least, ms. */
 const LEAST_LEFT_MS = 10 * 60_000;
+const DAY_MS = 86_400_000;
 
 /** Everything that the schedule rests on, as it stands now. */
 export async function workshopToPlan(
@@ -43,7 +47,7 @@ export async function workshopToPlan(
 	const now = new Date(Math.floor(at.getTime() / 1000) * 1000);
 	const orders = await listOrders(true);
 	const lineIds = orders.flatMap((o) => o.record.lines.map((l) => l.id));
-	const [counts, seen, moulds, vessels, tins, masters, resins, busy, begun] = await Promise.all([
+	const [counts, seen, moulds, vessels, tins, masters, resins, fillers, busy, begun] = await Promise.all([
 		countLines(lineIds),
 		yieldsSeen(),
 		listMoulds(),
@@ -51,6 +55,7 @@ export async function workshopToPlan(
 		listContainers(),
 		listMasters(),
 		listResins(),
+		listFillers(),
 		busyMoulds(now),
 		begunPulls(
 			orders.flatMap((o) => o.record.lines),
@@ -61,6 +66,7 @@ export async function workshopToPlan(
 	for (const id of new Set(orders.flatMap((o) => o.record.lines.map((l) => l.shotId))))
 		shots.set(id, await recipeOf(id, settings, hours.nightTempC));
 	const stock = stockOf(tins);
+	const fillerIds = new Map(fillers.map((f) => [f.record.name, f.id]));
 	const lineOf = (line: Order['record']['lines'][number]): LineToPlan => {
 		const { shot, recipes, refused } = shots.get(line.shotId)!;
 		const pieceName = masters.find((m) => m.id === shot?.masterId)?.record.name ?? 'piece';
@@ -84,7 +90,7 @@ export async function workshopToPlan(
 			seen: sofar,
 			recipes: recipes.map((r) => ({
 				...r,
-				takes: r.takes.map((t) => ({ ...t, stockId: stock.keyOf(t.stockId) }))
+				takes: r.takes.map((t) => ({ ...t, stockId: stock.keyOf(t, shot?.resinId ?? '', fillerIds) }))
 			})),
 			refused
 		};
@@ -106,7 +112,8 @@ export async function workshopToPlan(
 			masters,
 			busy,
 			now,
-			hours.keptOut
+			hours.keptOut,
+			stock
 		),
 		pots: vessels
 			.filter((v) => v.record.kind === 'pot')
@@ -165,7 +172,8 @@ async function mouldsToPlan(
 	masters: readonly Master[],
 	busy: ReadonlyMap<string, number>,
 	now: Date,
-	keptOut: readonly string[]
+	keptOut: readonly string[],
+	stock: ReturnType<typeof stockOf>
 ): Promise<MouldToPlan[]> {
 	const [all, rubbers] = await Promise.all([families(), listRubbers()]);
 	const wears = await mouldWears(moulds, all);
@@ -189,7 +197,15 @@ async function mouldsToPlan(
 			left: wear ? { low: wear.pullsLeftLow, median: wear.pullsLeftMedian, high: wear.pullsLeftHigh } : null,
 			successor:
 				rubber && inRubber(m.inputs.kind)
-					? { makeS: MAKE_S, cureS: Math.round(rubber.record.cureTimeS) }
+					? {
+							makeS: MAKE_S,
+							cureS: Math.round(rubber.record.cureTimeS),
+							takes: (['A', 'B'] as const).flatMap((side): Take[] => {
+								const massG = m.plan[side === 'A' ? 'a' : 'b'].massG;
+								const t = { stockId: UNBOOKED + side, name: `${rubber.record.name} ${side}`, massG };
+								return massG > 0 ? [{ ...t, stockId: stock.keyOf(t, rubber.id) }] : [];
+							})
+						}
 					: null
 		};
 	});
@@ -206,14 +222,31 @@ const bodyOf = (mould: Mould, master: Master | undefined): MouldToPlan['body'] =
 /** What is left of each part of each material; tins of one part stand for each other. */
 function stockOf(tins: readonly Container[]) {
 	const keys = new Map(tins.map((t) => [t.id, `${t.record.materialId}/${t.record.part}`]));
-	const list = new Map<string, { id: string; name: string; leftG: number }>();
+	const list = new Map<string, Stock & { dated: { untilMs: number; leftG: number }[] }>();
 	for (const t of tins) {
 		const key = keys.get(t.id)!;
-		const known = list.get(key) ?? { id: key, name: partName(t), leftG: 0 };
-		if (!t.emptied) known.leftG += Math.max(0, t.remainingG);
+		const known = list.get(key) ?? { id: key, name: partName(t), leftG: 0, dated: [] };
 		list.set(key, known);
+		if (t.emptied || !(t.remainingG > 0)) continue;
+		known.leftG += t.remainingG;
+		if (t.record.useBy)
+			known.dated.push({ untilMs: Date.parse(t.record.useBy) + DAY_MS, leftG: t.remainingG });
 	}
-	return { keyOf: (tinId: string) => keys.get(tinId) ?? tinId, list: [...list.values()] };
+	/** The stock that something is taken from: where no tin is in use, that of which the last one was emptied. */
+	const keyOf = (
+		{ stockId, name }: Take,
+		materialId: string,
+		fillerIds: ReadonlyMap<string, string> = new Map()
+	): string => {
+		if (!stockId.startsWith(UNBOOKED)) return keys.get(stockId) ?? stockId;
+		const side = stockId.slice(UNBOOKED.length);
+		const known =
+			side === 'A' || side === 'B'
+				? [`${materialId}/${side}`, ...(side === 'A' ? [`${materialId}/whole`] : [])]
+				: [`${fillerIds.get(name)}/whole`];
+		return known.find((key) => list.has(key)) ?? stockId;
+	};
+	return { keyOf, list: [...list.values()] };
 }
 
 const partName = (t: Container) =>

@@ -19,7 +19,7 @@ import { measuredKnob } from './pictured';
 import { tellPiece } from './piece';
 import { DEMO_PIECES } from './pieces';
 import { oldCycles, stockPots } from './pots';
-import { colourShelf, stockShelf } from './stock';
+import { boughtLately, colourShelf, stockShelf } from './stock';
 import type { Story } from './story';
 
 const SEED = 20_261;
@@ -94,6 +94,7 @@ async function tell(nowMs: number): Promise<void> {
 	await plasterBefore(story);
 	await openOfEachKind(story);
 	await everyKindOfMould(story);
+	await boughtLately(nowMs, resinIds);
 	await takeOrders(story);
 	await stockInOrder();
 }

@@ -48,14 +48,10 @@ export async function colourShelf(resins: Map<string, string>, rubbers: Map<stri
 		await saveExperience({ ...e, first: keyOf(first), second: keyOf(second) });
 }
 
-/** Tins of different age: fresh, running out, long open, past their date. */
-export async function stockShelf(
-	nowMs: number,
-	resins: Map<string, string>,
-	rubbers: Map<string, string>
-): Promise<void> {
-	const dayOf = (ageDays: number) => new Date(nowMs - ageDays * DAY_MS).toISOString().slice(0, 10);
-	const tin = (
+/** What stands on the shelf from a day on. */
+const shelfOf =
+	(nowMs: number, sinceDays: number) =>
+	(
 		materialId: string | undefined,
 		part: 'A' | 'B' | 'whole',
 		lot: string,
@@ -73,21 +69,38 @@ export async function stockShelf(
 				lot,
 				sizeG,
 				weighedG,
-				openedOn: dayOf(openDays),
+				openedOn: dayOf(nowMs, openDays),
 				useBy,
 				openings,
 				flushed,
 				slowerPercent: openDays > 200 ? 15 : 0
 			}),
-			new Date(nowMs - 200 * DAY_MS)
+			new Date(nowMs - sinceDays * DAY_MS)
 		);
+const dayOf = (nowMs: number, ageDays: number) =>
+	new Date(nowMs - ageDays * DAY_MS).toISOString().slice(0, 10);
+
+/** What was bought lately, since the tins before it are empty. */
+export async function boughtLately(nowMs: number, resins: Map<string, string>): Promise<void> {
+	const tin = shelfOf(nowMs, 2);
+	await tin(resins.get('Harbour slow'), 'A', 'HS-0533', 5000, 4800, 2, 1, true);
+	await tin(resins.get('Harbour slow'), 'B', 'HS-0533', 4500, 4300, 2, 1);
+}
+
+/** Tins of different age: fresh, running out, long open, past their date. */
+export async function stockShelf(
+	nowMs: number,
+	resins: Map<string, string>,
+	rubbers: Map<string, string>
+): Promise<void> {
+	const tin = shelfOf(nowMs, 200);
 	await tin(resins.get('Lantern white'), 'A', 'LW-2291', 10_000, 9400, 40, 6, true);
 	await tin(resins.get('Lantern white'), 'B', 'LW-2291', 9000, 8500, 40, 6);
 	await tin(resins.get('Harbour slow'), 'A', 'HS-0417', 5000, 3000, 210, 9);
 	await tin(resins.get('Harbour slow'), 'B', 'HS-0417', 4500, 2700, 210, 9);
 	await tin(resins.get('Glasswater clear'), 'A', 'GW-118', 1500, 900, 70, 10, true);
 	await tin(resins.get('Glasswater clear'), 'B', 'GW-118', 1300, 800, 70, 10, true);
-	await tin(resins.get('Amber clear'), 'whole', 'AC-77', 5000, 600, 120, 14, false, dayOf(12));
+	await tin(resins.get('Amber clear'), 'whole', 'AC-77', 5000, 600, 120, 14, false, dayOf(nowMs, 12));
 	await tin(await fillerId('Feather silica'), 'whole', 'FS-12', 1000, 640, 90, 12);
 	await tin(await fillerId('Slate flour'), 'whole', '', 5000, 3100, 130, 20);
 	await tin(rubbers.get('Tidal grey'), 'A', 'TG-5', 5000, 3900, 30, 4);

@@ -5,7 +5,7 @@ import { buyingList } from '$lib/core/orders';
 import { asker } from '$lib/server/heavy/asker';
 import { planNow } from '$lib/server/repositories/plans';
 
-const HEAD = ['part', 'buy g', 'orders take g', 'on the shelf g', 'runs out', 'for'];
+const HEAD = ['part', 'buy g', 'orders take g', 'on the shelf g', 'past its use-by g', 'runs out', 'for'];
 
 /** What open orders take against the shelf, what is short first. */
 export const GET: RequestHandler = async (event) => {
@@ -15,7 +15,8 @@ export const GET: RequestHandler = async (event) => {
 			b.name,
 			Math.ceil(b.shortG),
 			Math.round(b.takesG),
-			Math.round(b.leftG),
+			b.leftG === null ? 'not in the books' : Math.round(b.leftG),
+			Math.round(b.pastG),
 			b.runsOutMs === null ? '' : new Date(b.runsOutMs).toISOString(),
 			b.orders.join('; ')
 		].map(safeCell)
