@@ -1,12 +1,14 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { reducePour, stepsOf, type PourEvent } from '$lib/core/bench';
+import { releaseRecord } from '$lib/core/shelf';
 import { closeDb } from '$lib/server/db/connection';
 import { emptyMoulds } from '$lib/server/repositories/moulds';
 import { beginToday } from '$lib/server/repositories/beginPour';
 import { addEvents, getPour, listPours, readEvents } from '$lib/server/repositories/pours';
 import { readSettings } from '$lib/server/repositories/settings';
-import { listShots } from '$lib/server/repositories/shots';
+import { saveMaterial } from '$lib/server/repositories/materials';
+import { getShot, listShots, saveShot } from '$lib/server/repositories/shots';
 import { sendForm } from './http';
 
 // pull after pull of the same cast, as the press at the end of a pour begins it
@@ -28,12 +30,12 @@ beforeAll(async () => {
 });
 afterAll(closeDb);
 
-/** Every step done within the last minutes, each mould graded, and finished. */
-async function pourWhole(id: string, before: readonly PourEvent[] = []): Promise<void> {
+/** Every step done, from so many minutes ago on, each mould graded, and finished. */
+async function pourWhole(id: string, before: readonly PourEvent[] = [], minutesAgo = 15): Promise<void> {
 	const { plan } = await getPour(id);
 	const steps = stepsOf(plan);
 	const { current } = reducePour(steps, before);
-	const from = Date.now() - 15 * 60_000;
+	const from = Date.now() - minutesAgo * 60_000;
 	const rest = steps.slice(current);
 	const events: PourEvent[] = rest.flatMap((step, i): PourEvent[] => {
 		const at = { id: randomUUID(), atMs: from + i * 20_000 };
@@ -121,6 +123,23 @@ describe('the next pull of the same cast', () => {
 			await fetch(`${process.env['ANTHYPOS_URL']}/shots/new?mould=${plan.moulds[0]!.id}`)
 		).text();
 		expect(page).toMatch(/Mix what the last pour took/);
+	});
+
+	it('a coat that bears three pulls is put on for every third', async () => {
+		const { inputs } = await getShot((await getPour(first)).plan.shotId);
+		const wax = { name: `Wax ${randomUUID().slice(0, 8)}`, kind: 'wax', everyPulls: 3 };
+		const releaseId = await saveMaterial('release', releaseRecord.parse(wax));
+		const shotId = await saveShot({ ...inputs, releaseId }, settings);
+		const asked: boolean[] = [];
+		// after those of the checks before this one
+		for (const minutesAgo of [11, 9.5, 8, 6.5]) {
+			const begun = await beginToday(shotId, 0, settings);
+			const ids = stepsOf((await getPour(begun)).plan).map((s) => s.id);
+			expect(ids.includes('flash-off')).toBe(ids.includes('coat'));
+			asked.push(ids.includes('coat'));
+			await pourWhole(begun, [], minutesAgo);
+		}
+		expect(asked).toEqual([true, false, false, true]);
 	});
 
 	it('of what is not there is not found', async () => {

@@ -33,4 +33,5 @@ export { mixedMassG, shotMassG, takenG } from './taken';
 export { demouldTold } from './demouldTold';
 export { cutOf, cutShort, waitOf, type CutShort } from './cutShort';
 export { cutShortOf, layerStories, type LayerStory } from './happened';
+export { coatBorne, type CoatedPull } from './coatBorne';
 export { carriedOver, nextOf, type Series } from './again';

@@ -111,6 +111,6 @@ export function coatsWanted(workshop: Workshop): { name: string; coats: number }
 	for (const { recipe } of pullsWanted(workshop).pulls)
 		if (recipe.coats) coats.set(recipe.coats.name, (coats.get(recipe.coats.name) ?? 0) + recipe.coats.moulds);
 	return [...coats]
-		.map(([name, count]) => ({ name, coats: count }))
+		.map(([name, count]) => ({ name, coats: Math.ceil(count - 1e-9) }))
 		.sort((a, b) => a.name.localeCompare(b.name));
 }

@@ -48,7 +48,9 @@ export function pullRecipe(plan: PourPlan, batch: number, nightTempC: number | n
 		flexibleS: plan.out ? Math.max(60, plan.out.stiffS - plan.demouldS) : null,
 		demouldS: copies * HANDS_S.out,
 		takes: takesOf(plan),
-		...(plan.release ? { coats: { name: plan.release.name, moulds } } : {}),
+		...(plan.release
+			? { coats: { name: plan.release.name, moulds: moulds / (plan.release.everyPulls ?? 1) } }
+			: {}),
 		cureBand:
 			band && plan.demouldS > 0
 				? { low: Math.min(1, band.lowS / plan.demouldS), high: Math.max(1, band.highS / plan.demouldS) }

@@ -61,7 +61,7 @@ export interface PullRecipe {
 	demouldS: number;
 	/** What is mixed for it. */
 	takes: readonly Take[];
-	/** Coats that its moulds get before it. */
+	/** Coats that its moulds get before it, less than one each where a coat bears several pulls. */
 	coats?: { name: string; moulds: number } | undefined;
 	/** 80 % of cures lie between these shares of the forecast. */
 	cureBand: { low: number; high: number };

@@ -137,7 +137,14 @@ export function composePlan(shot: ShotToPour, batchIndex: number, records: PlanR
 		// a piece that was never looked over is not known to trap nothing
 		...(master.record.traps.length > 0 || master.record.shape ? { traps: master.record.traps.length } : {}),
 		...(release
-			? { release: { name: release.name, kind: release.kind, flashOffS: flashOffS(release) } }
+			? {
+					release: {
+						name: release.name,
+						kind: release.kind,
+						flashOffS: flashOffS(release),
+						...(release.everyPulls === undefined ? {} : { everyPulls: release.everyPulls })
+					}
+				}
 			: {}),
 		...(touches.length ? { touches } : {}),
 		...(stock.length ? { stock } : {}),

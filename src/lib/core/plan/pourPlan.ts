@@ -91,7 +91,17 @@ export const pourPlan = z.object({
 		.object({ share: z.number(), pours: z.number().int(), lastLeftG: z.number(), lastMixedG: z.number() })
 		.optional(),
 	/** What the mould is coated with, and how long that flashes off. */
-	release: z.object({ name: z.string(), kind: z.string(), flashOffS: z.number() }).optional(),
+	release: z
+		.object({
+			name: z.string(),
+			kind: z.string(),
+			flashOffS: z.number(),
+			/** It is put on again after so many pulls; nothing: before every one. */
+			everyPulls: z.number().int().min(1).optional(),
+			/** It is on already and stays on: so many pulls it has borne. */
+			borne: z.number().int().min(1).optional()
+		})
+		.optional(),
 	/** Pairs that are known to harm, said before anything is poured. */
 	touches: z.array(keptWarning).optional(),
 	/** What is old or doubtful about the tins that it takes from. */

@@ -8,6 +8,7 @@ import { hold } from '../db/lock';
 import { plain, tables } from '../db/models';
 import { RefusedError } from '../errors';
 import type { Actor } from '../people/audit';
+import { withCoat } from './coats';
 import { batchPlans, replanShot, type ShotMoved } from './shots';
 import { holdMoulds, noteBegun, refuseBusy } from './takeMoulds';
 import { getVessel } from './vessels';
@@ -86,7 +87,7 @@ async function openPour(
 				orderLineId: plan.order?.lineId ?? null,
 				batchIndex,
 				status: 'open',
-				plan: withSteps(plan, units)
+				plan: withSteps(await withCoat(plan, transaction), units)
 			},
 			{ transaction }
 		);

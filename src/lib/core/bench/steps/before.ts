@@ -8,7 +8,7 @@ import { isWalled, mouldNames, type BenchStep } from './step';
 export function beforeSteps(plan: PourPlan, units: UnitSystem): BenchStep[] {
 	return [
 		lookStep(plan),
-		...(plan.release ? coatSteps(plan.release, plan) : []),
+		...(plan.release && plan.release.borne === undefined ? coatSteps(plan.release, plan) : []),
 		...(plan.dust ? [dustStep(plan.dust, plan, units)] : []),
 		...(plan.inserts?.length && plan.pouring?.way !== 'halves' && !isWalled(plan)
 			? [insertStep(plan.inserts, units)]
@@ -36,14 +36,22 @@ function lookStep(plan: PourPlan): BenchStep {
 		id: 'look',
 		kind: 'check',
 		title: 'Look the mould over',
-		detail: plan.closing
-			? `${named}o flash, dust, old resin or water. ${looked.join(' ')}`
-			: `${named}o flash, dust, old resin or water; no new tears. Close it, line up the seam, stand it level. Spare moulds for left-overs at hand.`,
+		detail:
+			(plan.closing
+				? `${named}o flash, dust, old resin or water. ${looked.join(' ')}`
+				: `${named}o flash, dust, old resin or water; no new tears. Close it, line up the seam, stand it level. Spare moulds for left-overs at hand.`) +
+			coatHeld(plan.release),
 		action: plan.closing ? 'Clean and whole' : 'Mould is ready',
 		...(plan.touches?.length ? { warnings: plan.touches } : {}),
 		cautions: []
 	};
 }
+
+/** What is said of a coat that is not put on this time. */
+const coatHeld = (release: PourPlan['release']): string =>
+	release?.borne === undefined
+		? ''
+		: ` Its coat of ${release.name} has borne ${release.borne === 1 ? '1 pull' : `${release.borne} pulls`} of ${release.everyPulls}; if it was washed off, put it on again.`;
 
 const USUAL: readonly MouldKind[] = ['one-piece'];
 

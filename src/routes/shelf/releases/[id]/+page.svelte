@@ -49,7 +49,7 @@
 			name="everyPulls"
 			bind:value={$form.everyPulls}
 			error={$errors.everyPulls}
-			hint="your school" />
+			hint="empty: before every pull" />
 	</div>
 	<div class="mb-4">
 		<Segments
