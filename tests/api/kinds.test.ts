@@ -4,7 +4,7 @@ import { benchSteps, type PourEvent } from '$lib/core/bench';
 import { pullLine } from '$lib/core/ledger';
 import { masterRecord } from '$lib/core/master';
 import { mouldInputs } from '$lib/core/mould';
-import type { OrderRecord } from '$lib/core/orders';
+import { orderRecord, pullRecipe, type OrderRecord } from '$lib/core/orders';
 import { resinRecord } from '$lib/core/shelf';
 import { shotInputs, type ShotInputs } from '$lib/core/shot';
 import { closeDb } from '$lib/server/db/connection';
@@ -14,7 +14,8 @@ import { saveMaster } from '$lib/server/repositories/masters';
 import { listMaterials, listRubbers, saveMaterial } from '$lib/server/repositories/materials';
 import { saveMould, setMouldState } from '$lib/server/repositories/moulds';
 import { partsOfLines } from '$lib/server/repositories/orderParts';
-import { beginToday } from '$lib/server/repositories/beginPour';
+import { countLines, saveOrder } from '$lib/server/repositories/orders';
+import { beginPour, beginToday } from '$lib/server/repositories/beginPour';
 import { addEvents, getPour, runningClocks } from '$lib/server/repositories/pours';
 import { readSettings } from '$lib/server/repositories/settings';
 import { savePhoto } from '$lib/server/repositories/photos';
@@ -34,6 +35,8 @@ let resinId = '';
 let mouldId = '';
 let fourId = '';
 let fillerId = '';
+let rubberId = '';
+let pricedId = '';
 let settings: Awaited<ReturnType<typeof readSettings>>['settings'];
 
 const shotOf = (over: Partial<ShotInputs> = {}): ShotInputs =>
@@ -51,53 +54,56 @@ const shotOf = (over: Partial<ShotInputs> = {}): ShotInputs =>
 		...over
 	});
 
-beforeAll(async () => {
-	settings = (await readSettings()).settings;
-	masterId = await saveMaster(
-		masterRecord.parse({
-			name,
-			material: 'metal',
-			footprint: 'round',
-			lengthMm: 60,
-			widthMm: 60,
-			heightMm: 80,
-			readings: [{ method: 'typed', volumeMl: 150 }]
-		}),
-		null
-	);
-	resinId = await saveMaterial(
-		'resin',
-		resinRecord.parse({
-			name,
-			family: 'fast urethane',
-			densityAGPerMl: 1.08,
-			densityBGPerMl: 1,
-			weightA: 100,
-			weightB: 90,
-			potLifeS: 180,
-			demouldS: 900,
-			character: 'gradual',
-			viscosityMpaS: 150
+const typedMaster = {
+	name,
+	material: 'metal',
+	footprint: 'round',
+	lengthMm: 60,
+	widthMm: 60,
+	heightMm: 80,
+	readings: [{ method: 'typed', volumeMl: 150 }]
+};
+const typedResin = {
+	name,
+	family: 'fast urethane',
+	densityAGPerMl: 1.08,
+	densityBGPerMl: 1,
+	weightA: 100,
+	weightB: 90,
+	potLifeS: 180,
+	demouldS: 900,
+	character: 'gradual',
+	viscosityMpaS: 150
+};
+
+/** A mould that may be poured, of the cowrie unless said. */
+const mould = async (cavities: number, of = masterId) => {
+	const id = await saveMould(
+		mouldInputs.parse({
+			label: name,
+			masterId: of,
+			rubberId,
+			cavities,
+			clearanceMm: 12,
+			coverMm: 12,
+			lossPercent: 4,
+			roomTempC: 21
 		})
 	);
-	const rubberId = (await listRubbers()).find((r) => r.record.use === 'pour')!.id;
+	await setMouldState(id, 1, 'active');
+	return id;
+};
+
+beforeAll(async () => {
+	settings = (await readSettings()).settings;
+	masterId = await saveMaster(masterRecord.parse(typedMaster), null);
+	resinId = await saveMaterial('resin', resinRecord.parse(typedResin));
+	pricedId = await saveMaterial(
+		'resin',
+		resinRecord.parse({ ...typedResin, name: `${name} priced`, pricePerKg: 20 })
+	);
+	rubberId = (await listRubbers()).find((r) => r.record.use === 'pour')!.id;
 	fillerId = (await listMaterials('filler'))[0]!.id;
-	const mould = async (cavities: number) => {
-		const id = await saveMould(
-			mouldInputs.parse({
-				label: name,
-				masterId,
-				rubberId,
-				cavities,
-				clearanceMm: 12,
-				coverMm: 12,
-				lossPercent: 4,
-				roomTempC: 21
-			})
-		);
-		await setMouldState(id, 1, 'active');
-		return id;
-	};
 	mouldId = await mould(1);
 	fourId = await mould(4);
 });
@@ -153,6 +159,16 @@ describe('shots of every kind', () => {
 		expect(parts!.mould).toBeGreaterThan(0);
 	});
 
+	it('the price of a hollow one counts the resin of every layer', async () => {
+		const shotId = await saveShot(shotOf({ resinId: pricedId, kind: 'rotocast', wallMm: 3 }), settings);
+		const layers = (await getShot(shotId)).planned.shot.batches[0]!.layers!;
+		const lines = [{ id: 'l', shotId, copies: 1 }] as OrderRecord['lines'];
+		const { l: parts } = await partsOfLines({ lines } as OrderRecord, settings);
+		expect(layers.length).toBeGreaterThan(2);
+		const massG = layers.reduce((sum, l) => sum + l.a.massG + l.b.massG, 0);
+		expect(parts!.material).toBeCloseTo((20 * massG) / 1000, 6);
+	});
+
 	it('a whole pour in layers: clocks run, and it is one pull of its mould', async () => {
 		const id = await saveShot(shotOf({ kind: 'filled', wallMm: 2 }), settings);
 		const pourId = await beginToday(id, 0, settings);
@@ -204,6 +220,39 @@ describe('shots of every kind', () => {
 			{ id: randomUUID(), atMs: (atMs += 1), kind: 'remark', text: 'late' } as PourEvent
 		]);
 		expect(await pictures()).toHaveLength(1);
+	});
+
+	it('of a cup that fills a mould of another piece too an order counts its own', async () => {
+		const buttonId = await saveMaster(masterRecord.parse({ ...typedMaster, name: `${name} button` }), null);
+		const button = await mould(1, buttonId);
+		const shotId = await saveShot(
+			shotOf({ resinId: pricedId, also: [{ mouldId: button, copies: 1 }] }),
+			settings
+		);
+		const line = { id: randomUUID(), shotId, copies: 2, finishMinutes: 0, hardenHours: 24 };
+		const order = { name, state: 'called-off', dueAtMs: Date.now() + 1e9, lines: [line] };
+		const orderId = await saveOrder(randomUUID(), orderRecord.parse(order));
+		const begun = await beginPour(shotId, 0, settings, {
+			order: { id: orderId, lineId: line.id, number: 1 }
+		});
+		const pourId = (begun as { id: string }).id;
+		const counts = async () => (await countLines([line.id])).get(line.id);
+		expect(await counts()).toMatchObject({ casting: 1, good: 0 });
+		const { plan } = await getPour(pourId);
+		expect(plan.moulds).toHaveLength(2);
+		expect(pullRecipe(plan, 0, null)).toMatchObject({ copies: 1, mouldIds: [mouldId, button] });
+		const at = (kind: object) => ({ id: randomUUID(), atMs: Date.now() - 1000, ...kind }) as PourEvent;
+		await addEvents(pourId, [
+			...benchSteps(plan).map((s) => at({ kind: 'step-done', stepId: s.id })),
+			...plan.moulds.map((m) => at({ kind: 'graded', mouldId: m.id, grade: 'good', faults: [], note: '' })),
+			at({ kind: 'finished' })
+		]);
+		expect(await counts()).toEqual({ casting: 0, good: 1, scrap: 0, pours: 1 });
+		// half of the cup is the other piece’s
+		const { [line.id]: parts } = await partsOfLines(orderRecord.parse(order), settings);
+		const ownShare = parts!.material / ((20 * (plan.a.massG + plan.b.massG)) / 1000);
+		expect(ownShare).toBeGreaterThan(0.45);
+		expect(ownShare).toBeLessThan(0.55);
 	});
 });
 

@@ -27,6 +27,7 @@ export { keptOrdersPlan, type KeptOrdersPlan } from './kept';
 export { pullRecipe, UNBOOKED } from './recipe';
 export { runList, type RunLine } from './runList';
 export { buyingList, coatsWanted, type Buying } from './buying';
+export { mixedOf, type Mixed } from './mixed';
 export { mendingS, type CastsSeen } from './mending';
 export { orderPrice, type CopyParts, type LineCost, type OrderPrice } from './price';
 export { improving, type PlanProgress } from './improvePlan';

@@ -1,5 +1,6 @@
 import { part } from '../cure';
-import type { PourPlan } from '../plan';
+import { ownCopies, type PourPlan } from '../plan';
+import { mixedOf } from './mixed';
 import type { PullRecipe } from './snapshot';
 
 /** Hands for what has no time of its own in a plan, s (common practice, no source). */
@@ -25,7 +26,8 @@ const USUAL_BAND = { low: 0.75, high: 1.3 };
  * pullRecipe(planOf(), 0, null).copies; // 1
  */
 export function pullRecipe(plan: PourPlan, batch: number, nightTempC: number | null): PullRecipe {
-	const copies = plan.moulds.reduce((sum, m) => sum + m.copies, 0);
+	const copies = ownCopies(plan);
+	const all = plan.moulds.reduce((sum, m) => sum + m.copies, 0);
 	const moulds = plan.moulds.length;
 	const workS = plan.steps.reduce((sum, s) => sum + s.durationS, 0);
 	const holdS = plan.pot ? Math.max(0, plan.holdUntilS) : 0;
@@ -46,7 +48,7 @@ export function pullRecipe(plan: PourPlan, batch: number, nightTempC: number | n
 		blocks: blocksOf(plan, workS),
 		cureS: { day: dayS, night: Math.max(holdS, plan.demouldS * coldFactor(plan, nightTempC)) },
 		flexibleS: plan.out ? Math.max(60, plan.out.stiffS - plan.demouldS) : null,
-		demouldS: copies * HANDS_S.out,
+		demouldS: all * HANDS_S.out,
 		takes: takesOf(plan),
 		...(plan.release
 			? { coats: { name: plan.release.name, moulds: moulds / (plan.release.everyPulls ?? 1) } }
@@ -121,12 +123,13 @@ export const UNBOOKED = 'unbooked/';
 
 function takesOf(plan: PourPlan): PullRecipe['takes'] {
 	const { a, b, fillers: tins } = plan.containers ?? {};
+	const { aG, bG, catalystG, fillers } = mixedOf(plan);
 	const from = (tin: string | undefined, side: string, name: string, massG: number) =>
 		massG > 0 ? [{ stockId: tin ?? UNBOOKED + side, name, massG }] : [];
-	const isOne = plan.b.massG === 0 || plan.catalyst !== undefined;
 	return [
-		...from(a, 'A', isOne ? plan.resinName : `${plan.resinName} A`, plan.a.massG),
-		...from(b, 'B', plan.catalyst ? `${plan.resinName}, catalyst` : `${plan.resinName} B`, plan.b.massG),
-		...(plan.fillers ?? []).flatMap((f) => from(tins?.[f.name], `filler/${f.name}`, f.name, f.massG))
+		...from(a, 'A', bG > 0 ? `${plan.resinName} A` : plan.resinName, aG),
+		...from(b, 'B', `${plan.resinName} B`, bG),
+		...from(undefined, 'catalyst', `catalyst for ${plan.resinName}`, catalystG),
+		...fillers.flatMap((f) => from(tins?.[f.name], `filler/${f.name}`, f.name, f.massG))
 	];
 }

@@ -23,6 +23,7 @@ export {
 export { taughtFor, type PulledPresses } from './taught';
 export { benchStep, type BenchStep } from './step';
 export { movedStamps, stamp, type Stamp } from './stamps';
+export { ownCopies } from './ownCopies';
 export { clockCups, pourPlan, resinIn, type ClockCup, type PourPlan } from './pourPlan';
 export { inPotLoad, NEXT_CUP_S } from './potLoad';
 export { holdFloorKpa, marksOf, mixOneCupS } from './marks';

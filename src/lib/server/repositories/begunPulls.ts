@@ -1,6 +1,6 @@
 import { QueryTypes } from 'sequelize';
 import type { BegunPull, OrderRecord } from '$lib/core/orders';
-import type { PourPlan } from '$lib/core/plan';
+import { ownCopies, type PourPlan } from '$lib/core/plan';
 import { db } from '../db/connection';
 
 /** What is at the bench still wants so long at the least, ms. */
@@ -28,7 +28,8 @@ export async function begunPulls(
 	if (lines.length === 0) return found;
 	const rows = await db().query<Row>(
 		`SELECT o.orderLineId AS lineId, o.status, o.plan, o.combinedAt, o.endedAt,
-			(SELECT SUM(p.copies) FROM pulls p WHERE p.pourId = o.id AND p.grade <> 'scrap') AS good
+			(SELECT SUM(p.copies) FROM pulls p WHERE p.pourId = o.id AND p.grade <> 'scrap'
+				AND p.masterName = JSON_VALUE(o.plan, '$.masterName')) AS good
 		FROM pours o WHERE o.orderLineId IN (:ids) AND o.status IN ('open', 'finished') ORDER BY o.createdAt, o.id`,
 		{ type: QueryTypes.SELECT, replacements: { ids: lines.map((l) => l.id) } }
 	);
@@ -37,7 +38,7 @@ export async function begunPulls(
 		const own: BegunPull[] = [];
 		for (const row of rows.filter((r) => r.lineId === line.id)) {
 			const plan = typeof row.plan === 'string' ? (JSON.parse(row.plan) as PourPlan) : row.plan;
-			const cast = plan.moulds.reduce((sum, m) => sum + m.copies, 0);
+			const cast = ownCopies(plan);
 			const good = row.status === 'open' ? cast : Number(row.good ?? 0);
 			const done = Math.min(finished, good);
 			finished -= done;

@@ -1,12 +1,12 @@
 import { costOf, MADE_OF } from '$lib/core/mould';
-import { pullRecipe, type CopyParts, type OrderRecord } from '$lib/core/orders';
+import { mixedOf, pullRecipe, type CopyParts, type OrderRecord } from '$lib/core/orders';
 import type { WorkshopSettings } from '$lib/core/workshop';
 import { NotFoundError, RefusedError } from '../errors';
 import { keptPlans } from './keptPlans';
 import { getMaster } from './masters';
 import { getMaterial, getResin, listFillers } from './materials';
 import { getMould } from './moulds';
-import { getShot } from './shots';
+import { getShot, type Shot } from './shots';
 import { mouldWear } from './wear';
 import { yieldsSeen } from './toPlan';
 
@@ -43,21 +43,24 @@ async function partsOf(shotId: string, settings: WorkshopSettings): Promise<Copy
 		const [plan] = plans;
 		if (!plan) return undefined;
 		const recipe = pullRecipe(plan, 0, null);
-		const stirredIn = (plan.fillers ?? []).map((f) => ({
+		// of a cast in layers all of them: the plan's own mass is that of its first cup
+		const { aG, bG, catalystG, fillers: mixedIn } = mixedOf(plan);
+		const stirredIn = mixedIn.map((f) => ({
 			...f,
 			pricePerKg: fillers.find((x) => x.record.name === f.name)?.record.pricePerKg
 		}));
-		const fillerG = stirredIn.reduce((sum, f) => sum + f.massG, 0);
 		const materials: Bought[] = [
-			{ name: resin.record.name, massG: plan.massG - fillerG, pricePerKg: resin.record.pricePerKg },
+			{ name: resin.record.name, massG: aG + bG + catalystG, pricePerKg: resin.record.pricePerKg },
 			...stirredIn
 		];
-		const mould = await mouldShare(recipe.mouldIds);
+		const mould = await mouldShare(plan.moulds.filter((m) => m.masterName === undefined).map((m) => m.id));
 		const handsS = recipe.prepS + recipe.demouldS + recipe.blocks.reduce((sum, b) => sum + b.durationS, 0);
 		return {
 			pieceName: master.record.name,
 			resinName: resin.record.name,
-			material: materials.reduce((sum, m) => sum + (m.massG * (m.pricePerKg ?? 0)) / 1000, 0) / recipe.copies,
+			material:
+				(ownShare(shot) * materials.reduce((sum, m) => sum + (m.massG * (m.pricePerKg ?? 0)) / 1000, 0)) /
+				recipe.copies,
 			mould: mould.share / recipe.copies,
 			handsS: handsS / recipe.copies,
 			potShare: plan.pot ? 1 / recipe.copies : null,
@@ -71,6 +74,12 @@ async function partsOf(shotId: string, settings: WorkshopSettings): Promise<Copy
 		if (error instanceof RefusedError || error instanceof NotFoundError) return undefined;
 		throw error;
 	}
+}
+
+/** Which share of the first cup goes into moulds of the piece itself, 0 to 1. */
+function ownShare({ planned }: Shot): number {
+	const { pouredMl, alsoMl = 0 } = planned.shot.batches[0]!;
+	return 1 - alsoMl / pouredMl;
 }
 
 /**

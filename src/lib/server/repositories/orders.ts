@@ -1,5 +1,6 @@
 import { QueryTypes, type Transaction } from 'sequelize';
 import { OPEN_STATES, type OrderRecord } from '$lib/core/orders';
+import { ownCopies } from '$lib/core/plan';
 import { db, inTransaction } from '../db/connection';
 import { makeOnce } from '../db/makeOnce';
 import { plain, tables, type OrderRow } from '../db/models';
@@ -114,8 +115,9 @@ export async function countLines(lineIds: readonly string[]): Promise<Map<string
 	if (lineIds.length === 0) return found;
 	const [graded, begun] = await Promise.all([
 		db().query<{ id: string; grade: string; copies: number }>(
+			// a cup may have filled moulds of other pieces too
 			`SELECT o.orderLineId AS id, p.grade, SUM(p.copies) AS copies FROM pours o JOIN pulls p ON p.pourId = o.id
-			WHERE o.orderLineId IN (:ids) GROUP BY o.orderLineId, p.grade`,
+			WHERE o.orderLineId IN (:ids) AND p.masterName = JSON_VALUE(o.plan, '$.masterName') GROUP BY o.orderLineId, p.grade`,
 			{ type: QueryTypes.SELECT, replacements: { ids: lineIds } }
 		),
 		tables.pours().findAll({
@@ -129,7 +131,7 @@ export async function countLines(lineIds: readonly string[]): Promise<Map<string
 		const { orderLineId, status, plan } = plain(row);
 		const count = found.get(orderLineId!)!;
 		count.pours++;
-		if (status === 'open') count.casting += plan.moulds.reduce((sum, m) => sum + m.copies, 0);
+		if (status === 'open') count.casting += ownCopies(plan);
 	}
 	return found;
 }
