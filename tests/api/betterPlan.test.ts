@@ -47,8 +47,10 @@ const improve = (starts: unknown, asOfMs: number) =>
 
 describe('a better plan that a page has found', () => {
 	it('is looked for from the workshop and the plan of this moment, sent when it is asked for', async () => {
-		const good = await planned();
+		await planned();
 		const { text } = await sendForm('/orders/board?/workshop', []);
+		// in working hours what is to begin now moves along with the clock: the plan that is followed since it was asked
+		const good = await followed();
 		const sent = JSON.parse(text) as { type: string; data: string };
 		expect(sent.type).toBe('success');
 		const { workshop, startsMs, finishMs } = parse(sent.data) as {
